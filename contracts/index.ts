@@ -1,0 +1,11 @@
+export { ROUTES, pathFor } from './routes';
+export type { Route, RouteName, Access, BodyOf, ResponseOf, ParamsOf } from './routes';
+export { ProblemSchema, PROBLEM_TITLES } from './problem';
+export type { Problem, ProblemCode } from './problem';
+export { MemberSchema, PASSWORD_LENGTH } from './members';
+export type { Member, Beginning } from './members';
+export type { Bank, Collection, Entry, Revision, RevisionSummary } from './bank';
+export type { Case, CaseSummary, Draft, DraftSummary, TakenOver } from './cases';
+export { EventSchema } from './events';
+export type { LiveEvent } from './events';
+export { openApi } from './openApi';

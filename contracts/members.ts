@@ -1,0 +1,40 @@
+import { z } from 'zod';
+
+export const PASSWORD_LENGTH = { min: 10, max: 200 } as const;
+
+export const MemberSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  role: z.enum(['owner', 'member']),
+  job: z.string(),
+});
+export type Member = z.infer<typeof MemberSchema>;
+
+export const BeginningSchema = z.object({
+  // True until the first owner has an account.
+  ownerNeeded: z.boolean(),
+  // In demo mode, and only there: the members anyone may sign in as with one click.
+  demoMembers: z.array(MemberSchema).nullable(),
+});
+export type Beginning = z.infer<typeof BeginningSchema>;
+
+const email = z
+  .string()
+  .trim()
+  .toLowerCase()
+  .max(200)
+  .pipe(z.email('give an e-mail address, such as imke@hollin.example'));
+
+export const OwnerSchema = z.object({
+  name: z.string().trim().min(1, 'give your name').max(100),
+  email,
+  password: z
+    .string()
+    .min(PASSWORD_LENGTH.min, `use at least ${PASSWORD_LENGTH.min} characters`)
+    .max(PASSWORD_LENGTH.max, `use at most ${PASSWORD_LENGTH.max} characters`),
+});
+
+export const SignInSchema = z.object({
+  email,
+  password: z.string().min(1, 'give your password').max(PASSWORD_LENGTH.max),
+});

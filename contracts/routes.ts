@@ -1,0 +1,255 @@
+import { z } from 'zod';
+import {
+  BankSchema,
+  EntrySchema,
+  NewEntrySchema,
+  RevisionSchema,
+  RevisionSummarySchema,
+  SavedEntrySchema,
+} from './bank';
+import { CaseSchema, CaseSummarySchema, DraftSchema, SavedDraftSchema, TakenOverSchema } from './cases';
+import { BeginningSchema, MemberSchema, OwnerSchema, SignInSchema } from './members';
+
+/**
+ * Who may call a route. `anyone`: also without being signed in. `member`: whoever is signed in, seeing only
+ * what is theirs. `given`: members to whom the case or draft in the path was given. `reader`, `keeper`:
+ * members with that right on the collection; to others the entry does not exist.
+ */
+export type Access = 'anyone' | 'member' | 'given' | 'reader' | 'keeper';
+
+export interface Route {
+  method: 'get' | 'post' | 'put' | 'delete';
+  path: string;
+  access: Access;
+  summary: string;
+  status: 200 | 201 | 204;
+  /** True when `If-Match` must carry the version the change was made to. */
+  guarded?: boolean;
+  body?: z.ZodType;
+  response?: z.ZodType;
+  /** Media type of the response when it is not JSON. */
+  stream?: string;
+}
+
+const define = <const T extends Record<string, Route>>(routes: T) => routes;
+
+/** Every route of the API: the server binds its handlers to these, the web calls them, OpenAPI is made of them. */
+export const ROUTES = define({
+  health: {
+    method: 'get',
+    path: '/api/health',
+    access: 'anyone',
+    summary: 'Answers when the server is ready.',
+    status: 200,
+    response: z.object({ ready: z.literal(true) }),
+  },
+  openApi: {
+    method: 'get',
+    path: '/api/openapi.json',
+    access: 'anyone',
+    summary: 'This description, as OpenAPI 3.1.',
+    status: 200,
+    response: z.record(z.string(), z.unknown()),
+  },
+  beginning: {
+    method: 'get',
+    path: '/api/beginning',
+    access: 'anyone',
+    summary: 'How this team begins: whether an owner is needed, and who can be tried in a demo.',
+    status: 200,
+    response: BeginningSchema,
+  },
+  makeOwner: {
+    method: 'post',
+    path: '/api/beginning',
+    access: 'anyone',
+    summary: "Makes the first owner's account and signs in. Once only.",
+    status: 201,
+    body: OwnerSchema,
+    response: MemberSchema,
+  },
+  session: {
+    method: 'get',
+    path: '/api/session',
+    access: 'member',
+    summary: 'Who is signed in.',
+    status: 200,
+    response: MemberSchema,
+  },
+  signIn: {
+    method: 'post',
+    path: '/api/session',
+    access: 'anyone',
+    summary: 'Signs in with e-mail and password.',
+    status: 201,
+    body: SignInSchema,
+    response: MemberSchema,
+  },
+  signInDemo: {
+    method: 'post',
+    path: '/api/session/demo',
+    access: 'anyone',
+    summary: 'Signs in as a demo member. Exists in demo mode only.',
+    status: 201,
+    body: z.object({ member: z.string().min(1).max(60) }),
+    response: MemberSchema,
+  },
+  signOut: {
+    method: 'delete',
+    path: '/api/session',
+    access: 'anyone',
+    summary: 'Ends the session.',
+    status: 204,
+  },
+  bank: {
+    method: 'get',
+    path: '/api/bank',
+    access: 'member',
+    summary: 'All collections and entries the member may see.',
+    status: 200,
+    response: BankSchema,
+  },
+  makeEntry: {
+    method: 'post',
+    path: '/api/entries',
+    access: 'keeper',
+    summary: 'Keeps a new entry in a collection.',
+    status: 201,
+    body: NewEntrySchema,
+    response: EntrySchema,
+  },
+  entry: {
+    method: 'get',
+    path: '/api/entries/:entry',
+    access: 'reader',
+    summary: 'One entry as it stands now.',
+    status: 200,
+    response: EntrySchema,
+  },
+  saveEntry: {
+    method: 'put',
+    path: '/api/entries/:entry',
+    access: 'keeper',
+    summary: 'Saves an entry as a new revision.',
+    status: 200,
+    guarded: true,
+    body: SavedEntrySchema,
+    response: EntrySchema,
+  },
+  revisions: {
+    method: 'get',
+    path: '/api/entries/:entry/revisions',
+    access: 'reader',
+    summary: "An entry's history, newest first.",
+    status: 200,
+    response: z.array(RevisionSummarySchema),
+  },
+  revision: {
+    method: 'get',
+    path: '/api/entries/:entry/revisions/:revision',
+    access: 'reader',
+    summary: 'One revision of an entry.',
+    status: 200,
+    response: RevisionSchema,
+  },
+  cases: {
+    method: 'get',
+    path: '/api/cases',
+    access: 'member',
+    summary: 'The cases given to the member, what is unfinished first.',
+    status: 200,
+    response: z.array(CaseSummarySchema),
+  },
+  takeBundle: {
+    method: 'post',
+    path: '/api/cases/fhir',
+    access: 'member',
+    summary: 'Makes a case from an HL7 FHIR R4 Bundle and gives it to the member.',
+    status: 201,
+    body: z.unknown(),
+    response: TakenOverSchema,
+  },
+  case: {
+    method: 'get',
+    path: '/api/cases/:case',
+    access: 'given',
+    summary: 'A case with its record and drafts.',
+    status: 200,
+    response: CaseSchema,
+  },
+  openDraft: {
+    method: 'post',
+    path: '/api/cases/:case/drafts',
+    access: 'given',
+    summary: "The member's newest draft of a case; an empty one is made when there is none.",
+    status: 200,
+    response: DraftSchema,
+  },
+  draft: {
+    method: 'get',
+    path: '/api/drafts/:draft',
+    access: 'given',
+    summary: 'One draft.',
+    status: 200,
+    response: DraftSchema,
+  },
+  saveDraft: {
+    method: 'put',
+    path: '/api/drafts/:draft',
+    access: 'given',
+    summary: 'Saves a draft.',
+    status: 200,
+    guarded: true,
+    body: SavedDraftSchema,
+    response: DraftSchema,
+  },
+  finishDraft: {
+    method: 'post',
+    path: '/api/drafts/:draft/finish',
+    access: 'given',
+    summary: 'Finishes a draft that has no gap left.',
+    status: 200,
+    guarded: true,
+    response: DraftSchema,
+  },
+  reopenDraft: {
+    method: 'post',
+    path: '/api/drafts/:draft/reopen',
+    access: 'given',
+    summary: 'Opens a finished draft for writing again.',
+    status: 200,
+    guarded: true,
+    response: DraftSchema,
+  },
+  events: {
+    method: 'get',
+    path: '/api/events',
+    access: 'member',
+    summary: 'What changes, as server-sent events.',
+    status: 200,
+    stream: 'text/event-stream',
+  },
+});
+
+export type RouteName = keyof typeof ROUTES;
+type Of<N extends RouteName> = (typeof ROUTES)[N];
+/** What a caller sends. */
+export type BodyOf<N extends RouteName> =
+  Of<N> extends { body: infer S extends z.ZodType } ? z.input<S> : undefined;
+/** What comes back. */
+export type ResponseOf<N extends RouteName> =
+  Of<N> extends { response: infer S extends z.ZodType } ? z.output<S> : undefined;
+type Names<P extends string> = P extends `${string}:${infer Name}/${infer Rest}`
+  ? Name | Names<Rest>
+  : P extends `${string}:${infer Name}`
+    ? Name
+    : never;
+/** The parameters in a route's path. */
+export type ParamsOf<N extends RouteName> = Record<Names<Of<N>['path']>, string>;
+
+/** A route's path with its parameters filled in, each escaped. */
+export function pathFor<N extends RouteName>(name: N, params: ParamsOf<N>): string {
+  return ROUTES[name].path.replace(/:([a-z]+)/g, (_, key: string) =>
+    encodeURIComponent((params as Record<string, string>)[key] ?? ''),
+  );
+}

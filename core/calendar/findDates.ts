@@ -1,0 +1,50 @@
+import { isCalendarDate, type CalendarDate } from './calendarDate';
+import type { DateForm } from './dateInWords';
+
+/** A date written somewhere in a text: where it stands (UTF-16 offsets), which day, in which form. */
+export interface WrittenDate {
+  from: number;
+  to: number;
+  date: CalendarDate;
+  form: DateForm;
+}
+
+const MONTHS = 'january february march april may june july august september october november december'.split(
+  ' ',
+);
+const MONTH = MONTHS.map((name) => `${name}|${name.slice(0, 3)}`).join('|') + '|sept';
+const pad = (text: string) => text.padStart(2, '0');
+
+function monthNumber(word: string): string {
+  return pad(String(MONTHS.findIndex((name) => name.startsWith(word.slice(0, 3).toLowerCase())) + 1));
+}
+
+const SHAPES: { pattern: RegExp; form: DateForm; read: (m: RegExpMatchArray) => string }[] = [
+  { pattern: /\b(\d{4})-(\d{2})-(\d{2})\b/g, form: 'iso', read: (m) => m[0] },
+  {
+    pattern: /\b(\d{1,2})[/.-](\d{1,2})[/.-](\d{4})\b/g,
+    form: 'short',
+    read: (m) => `${m[3]}-${pad(m[2]!)}-${pad(m[1]!)}`,
+  },
+  {
+    pattern: new RegExp(`\\b(\\d{1,2})(?:st|nd|rd|th)?\\s+(${MONTH})\\s+(\\d{4})\\b`, 'gi'),
+    form: 'long',
+    read: (m) => `${m[3]}-${monthNumber(m[2]!)}-${pad(m[1]!)}`,
+  },
+];
+
+/**
+ * Every date written in `text`, in order: ISO (2026-03-04), day first with / . or -, and day, month in
+ * English words, year. A day that does not exist is passed over.
+ */
+export function findDates(text: string): WrittenDate[] {
+  const found = SHAPES.flatMap(({ pattern, form, read }) =>
+    [...text.matchAll(pattern)].map((m) => ({
+      from: m.index,
+      to: m.index + m[0].length,
+      date: read(m),
+      form,
+    })),
+  );
+  return found.filter((written) => isCalendarDate(written.date)).sort((a, b) => a.from - b.from);
+}

@@ -1,0 +1,5 @@
+export { CalendarDateSchema, isCalendarDate, daysBetween, agoInWords, ageInWords } from './calendarDate';
+export type { CalendarDate } from './calendarDate';
+export { dateInWords, DATE_FORMS } from './dateInWords';
+export type { DateForm } from './dateInWords';
+export { findDates } from './findDates';

@@ -1,0 +1,55 @@
+import { z } from 'zod';
+
+const CLOSERS = ['space', 'enter', 'tab', 'punctuation'] as const;
+export type Closer = (typeof CLOSERS)[number];
+
+/** How a typed cue fires. A collection has a whole set of rules; a cue may change any of them for itself. */
+export const CueRulesSchema = z.object({
+  // What may stand before the cue: a space or line start; anything but a letter or digit; anything.
+  before: z.enum(['space', 'boundary', 'anything']),
+  // At its last character, or on a closing key after it.
+  fires: z.enum(['last', 'closing']),
+  closers: z.array(z.enum(CLOSERS)).min(1),
+  keepCloser: z.boolean(),
+  // Letters must be exact; may be either; or the wording follows the case that was typed.
+  letters: z.enum(['exact', 'ignored', 'followed']),
+});
+export type CueRules = z.infer<typeof CueRulesSchema>;
+
+export const DEFAULT_CUE_RULES: CueRules = {
+  before: 'boundary',
+  fires: 'closing',
+  closers: ['space', 'enter', 'tab', 'punctuation'],
+  keepCloser: false,
+  letters: 'ignored',
+};
+
+/** A typed cue of an entry, without its collection's lead-in. */
+export const CueSchema = z.object({
+  text: z
+    .string()
+    .min(1, 'a cue needs at least one character')
+    .max(40, 'a cue may have 40 characters at the most')
+    .refine(
+      (text) => text.trim() === text && !/[\n\r\t]/.test(text),
+      'a cue may not start or end with a space',
+    ),
+  rules: CueRulesSchema.partial().optional(),
+});
+export type Cue = z.infer<typeof CueSchema>;
+
+/** A cue with its lead-in and all its rules settled, and the entry it brings. */
+export interface ResolvedCue {
+  entry: string;
+  typed: string;
+  rules: CueRules;
+}
+
+/** Joins a cue with its collection's lead-in and rules; the cue's own rules win. */
+export function resolveCue(
+  entry: string,
+  cue: Cue,
+  collection: { leadIn: string; cueRules: CueRules },
+): ResolvedCue {
+  return { entry, typed: collection.leadIn + cue.text, rules: { ...collection.cueRules, ...cue.rules } };
+}

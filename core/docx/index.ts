@@ -1,0 +1,1 @@
+export { toDocx } from './toDocx';

@@ -1,0 +1,168 @@
+import {
+  AlignmentType,
+  Document,
+  ExternalHyperlink,
+  HeadingLevel,
+  LevelFormat,
+  Paragraph,
+  Table,
+  TableCell,
+  TableRow,
+  TextRun,
+  WidthType,
+  type IParagraphOptions,
+  type ParagraphChild,
+} from 'docx';
+import type { Block, Inline, Passage } from '#core/passage';
+
+/** How a paragraph stands: in a list (which numbering, how deep), in a quote. */
+interface Setting {
+  list?: { reference: string; level: number };
+  quote?: boolean;
+}
+
+const LEVELS = [
+  HeadingLevel.HEADING_1,
+  HeadingLevel.HEADING_2,
+  HeadingLevel.HEADING_3,
+  HeadingLevel.HEADING_4,
+  HeadingLevel.HEADING_5,
+  HeadingLevel.HEADING_6,
+];
+
+function run(inline: Inline): ParagraphChild {
+  if (inline.type === 'hardBreak') return new TextRun({ break: 1 });
+  const marks = inline.marks ?? [];
+  const has = (type: string) => marks.some((mark) => mark.type === type);
+  const text = inline.type === 'text' ? inline.text : inline.attrs.text;
+  const link = marks.find((mark) => mark.type === 'link');
+  const words = new TextRun({
+    text,
+    bold: has('bold'),
+    italics: has('italic'),
+    strike: has('strike'),
+    ...(has('underline') ? { underline: {} } : {}),
+    ...(has('code') ? { font: 'Courier New' } : {}),
+    ...(link ? { style: 'Hyperlink' } : {}),
+  });
+  return link ? new ExternalHyperlink({ children: [words], link: link.attrs.href }) : words;
+}
+
+class Writer {
+  /** Each ordered list gets a numbering of its own, so that it starts afresh. */
+  readonly numberings: { reference: string; start: number }[] = [];
+
+  private paragraph(
+    content: Inline[] | undefined,
+    setting: Setting,
+    extra: IParagraphOptions = {},
+  ): Paragraph {
+    return new Paragraph({
+      ...extra,
+      children: (content ?? []).map(run),
+      spacing: { after: 120 },
+      ...(setting.list ? { numbering: setting.list } : {}),
+      ...(setting.quote ? { indent: { left: 567 } } : {}),
+    });
+  }
+
+  private items(content: Block[], reference: string, setting: Setting): (Paragraph | Table)[] {
+    const level = setting.list ? Math.min(setting.list.level + 1, 8) : 0;
+    return content.flatMap((item) =>
+      ('content' in item ? (item.content as Block[]) : []).flatMap((child, index) =>
+        this.block(child, {
+          ...setting,
+          list: index === 0 || child.type.endsWith('List') ? { reference, level } : undefined,
+        }),
+      ),
+    );
+  }
+
+  private table(rows: Block[]): Table {
+    const cells = (row: Block) => ('content' in row ? (row.content as Block[]) : []);
+    return new Table({
+      width: { size: 100, type: WidthType.PERCENTAGE },
+      rows: rows.map(
+        (row) =>
+          new TableRow({
+            children: cells(row).map((cell) => {
+              const { colspan, rowspan } =
+                ('attrs' in cell && (cell.attrs as { colspan?: number; rowspan?: number })) || {};
+              return new TableCell({
+                children: this.blocks(cells(cell), {}),
+                columnSpan: colspan,
+                rowSpan: rowspan,
+              });
+            }),
+          }),
+      ),
+    });
+  }
+
+  block(block: Block, setting: Setting): (Paragraph | Table)[] {
+    switch (block.type) {
+      case 'paragraph':
+        return [this.paragraph(block.content, setting)];
+      case 'heading':
+        return [this.paragraph(block.content, setting, { heading: LEVELS[block.attrs.level - 1] })];
+      case 'bulletList':
+        return this.items(block.content, 'bullets', setting);
+      case 'orderedList': {
+        const reference = `numbers-${this.numberings.length}`;
+        this.numberings.push({ reference, start: block.attrs?.start ?? 1 });
+        return this.items(block.content, reference, setting);
+      }
+      case 'blockquote':
+        return this.blocks(block.content, { ...setting, quote: true });
+      case 'horizontalRule':
+        return [new Paragraph({ thematicBreak: true })];
+      case 'table':
+        return [this.table(block.content)];
+      case 'listItem':
+      case 'tableRow':
+      case 'tableHeader':
+      case 'tableCell':
+        return this.blocks(block.content, setting);
+    }
+  }
+
+  blocks(content: Block[], setting: Setting): (Paragraph | Table)[] {
+    return content.flatMap((block) => this.block(block, setting));
+  }
+}
+
+const BULLETS = ['•', '–', '·'];
+
+const levels = (
+  format: (level: number) => {
+    format: (typeof LevelFormat)[keyof typeof LevelFormat];
+    text: string;
+    start?: number;
+  },
+) =>
+  Array.from({ length: 9 }, (_, level) => ({
+    level,
+    alignment: AlignmentType.LEFT,
+    ...format(level),
+    style: { paragraph: { indent: { left: 454 * (level + 1), hanging: 340 } } },
+  }));
+
+/** A finished passage as a Word-processing document (Office Open XML); the caller packs it to bytes. */
+export function toDocx(passage: Passage, title: string): Document {
+  const writer = new Writer();
+  const children = writer.blocks(passage.content, {});
+  const bullets = levels((level) => ({ format: LevelFormat.BULLET, text: BULLETS[level % 3]! }));
+  const numbers = writer.numberings.map(({ reference, start }) => ({
+    reference,
+    levels: levels((level) => ({
+      format: LevelFormat.DECIMAL,
+      text: `%${level + 1}.`,
+      start: level === 0 ? start : 1,
+    })),
+  }));
+  return new Document({
+    title,
+    numbering: { config: [{ reference: 'bullets', levels: bullets }, ...numbers] },
+    sections: [{ children }],
+  });
+}

@@ -1,0 +1,63 @@
+import { z } from 'zod';
+import { CalendarDateSchema } from '#core/calendar';
+import { FieldSchema } from '#core/entry';
+import { emptyPassage, PassageSchema, type Passage } from '#core/passage';
+import { ValueSchema } from '#core/record';
+
+/** What fills a field this time. A detail keeps its typed value, so that each blank can write it its own way. */
+export const AnswerSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('text'), text: z.string().max(20_000) }),
+  z.object({ kind: z.literal('chosen'), options: z.array(z.string().max(60)).max(200) }),
+  z.object({
+    kind: z.literal('detail'),
+    value: ValueSchema,
+    source: z.string().max(300),
+    asOf: CalendarDateSchema.nullable(),
+  }),
+]);
+export type Answer = z.infer<typeof AnswerSchema>;
+export type Answers = Record<string, Answer>;
+
+/**
+ * One use of an entry in a draft. It carries the fields of the revision it was placed from, so that it stays
+ * alive when the entry changes, is deleted, or is no longer shared with this member.
+ */
+export const PlacementSchema = z.object({
+  entry: z.string().min(1).max(60),
+  revision: z.number().int().min(1),
+  title: z.string().max(200),
+  cue: z.string().max(60).nullable(),
+  wording: z.string().min(1).max(60),
+  language: z.string().min(2).max(35),
+  fields: z.array(FieldSchema).max(200),
+  answers: z.record(z.string(), AnswerSchema),
+});
+export type Placement = z.infer<typeof PlacementSchema>;
+export type Placements = Record<string, Placement>;
+
+/** The text being written: a passage whose document node also carries the placements its blanks belong to. */
+export interface DraftDocument extends Passage {
+  attrs: { placements: Placements };
+}
+
+const AttrsSchema = z.object({
+  attrs: z.object({ placements: z.record(z.string().max(60), PlacementSchema) }),
+});
+
+/** Checks a whole draft document: its passage, and its placements. */
+export const DraftDocumentSchema: z.ZodType<DraftDocument> = z
+  .unknown()
+  .transform((value, context): DraftDocument => {
+    const passage = PassageSchema.safeParse(value);
+    const attrs = AttrsSchema.safeParse(value);
+    for (const issue of [...(passage.error?.issues ?? []), ...(attrs.error?.issues ?? [])]) {
+      context.addIssue({ code: 'custom', message: issue.message, path: issue.path });
+    }
+    if (!passage.success || !attrs.success) return z.NEVER;
+    return { ...passage.data, attrs: attrs.data.attrs };
+  });
+
+/** A draft with nothing on it. */
+export function emptyDraft(): DraftDocument {
+  return { ...emptyPassage(), attrs: { placements: {} } };
+}

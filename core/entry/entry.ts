@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { PassageSchema } from '#core/passage';
+import { CueSchema } from '#core/cue';
+import { FieldSchema } from './field';
+
+const PartSchema = z.object({
+  id: z.string().min(1).max(60),
+  name: z.string().max(60),
+  passage: PassageSchema,
+});
+
+/** One way an entry can read, by language, length or tone, in one or more named parts. */
+export const WordingSchema = z.object({
+  id: z.string().min(1).max(60),
+  name: z.string().min(1).max(60),
+  language: z.string().min(2).max(35),
+  parts: z.array(PartSchema).min(1).max(20),
+});
+
+/** All that one revision of an entry holds. Stored as JSON with its version. */
+export const EntryContentSchema = z.object({
+  version: z.literal(1),
+  title: z.string().trim().min(1, 'give the entry a title').max(200),
+  purpose: z.string().max(2000).default(''),
+  note: z.string().max(5000).default(''),
+  tags: z.array(z.string().trim().min(1).max(60)).max(50).default([]),
+  cues: z.array(CueSchema).max(20).default([]),
+  wordings: z.array(WordingSchema).min(1).max(40),
+  fields: z.array(FieldSchema).max(200).default([]),
+});
+
+export type EntryContent = z.infer<typeof EntryContentSchema>;
+export type Wording = z.infer<typeof WordingSchema>;
+export type Part = z.infer<typeof PartSchema>;

@@ -1,0 +1,42 @@
+import { z } from 'zod';
+
+const id = z.string().min(1).max(60);
+const words = z.string().max(5000);
+
+const shared = {
+  id,
+  name: z.string().trim().min(1, 'a field needs a name').max(60),
+  question: words.default(''),
+  hint: words.default(''),
+  required: z.boolean().default(true),
+};
+
+const ChoiceOptionSchema = z.object({
+  id,
+  label: z.string().trim().min(1, 'an option needs a label').max(120),
+  // What the option puts down; the label itself when null.
+  words: words.nullable().default(null),
+});
+
+const TextFieldSchema = z.object({ ...shared, kind: z.literal('text'), starting: words.default('') });
+const ChoiceFieldSchema = z.object({
+  ...shared,
+  kind: z.literal('choice'),
+  many: z.boolean().default(false),
+  join: z.enum(['and', 'or']).default('and'),
+  options: z.array(ChoiceOptionSchema).min(1, 'a choice needs at least one option').max(200),
+});
+const DetailFieldSchema = z.object({ ...shared, kind: z.literal('detail'), path: z.string().min(1).max(60) });
+
+/** Something an entry asks for or looks up: declared once in the entry, used in any number of blanks. */
+export const FieldSchema = z.discriminatedUnion('kind', [
+  TextFieldSchema,
+  ChoiceFieldSchema,
+  DetailFieldSchema,
+]);
+
+export type Field = z.infer<typeof FieldSchema>;
+export type TextField = z.infer<typeof TextFieldSchema>;
+export type ChoiceField = z.infer<typeof ChoiceFieldSchema>;
+export type DetailField = z.infer<typeof DetailFieldSchema>;
+export type ChoiceOption = z.infer<typeof ChoiceOptionSchema>;

@@ -1,0 +1,25 @@
+import { emptyPassage, type Passage } from '#core/passage';
+import type { EntryContent } from './entry';
+import type { Field } from './field';
+
+/** A fresh entry with one wording in one part; its passage is empty unless given. */
+export function newEntry(title: string, language: string, passage: Passage = emptyPassage()): EntryContent {
+  return {
+    version: 1,
+    title,
+    purpose: '',
+    note: '',
+    tags: [],
+    cues: [],
+    wordings: [{ id: 'main', name: 'Main', language, parts: [{ id: 'text', name: 'Text', passage }] }],
+    fields: [],
+  };
+}
+
+/** A fresh field of a kind. A choice starts with one option, since one without any could not be answered. */
+export function newField(kind: Field['kind'], id: string, name: string): Field {
+  const shared = { id, name, question: '', hint: '', required: true };
+  if (kind === 'text') return { ...shared, kind, starting: '' };
+  if (kind === 'detail') return { ...shared, kind, path: 'name' };
+  return { ...shared, kind, many: false, join: 'and', options: [{ id: 'a', label: name, words: null }] };
+}

@@ -1,0 +1,5 @@
+export { readFhirBundle } from './fromFhir';
+export type { FhirReading, ReadCase } from './fromFhir';
+export type { Fault } from './fault';
+export { toHtml, toHtmlPage } from './toHtml';
+export { toMarkdown } from './toMarkdown';

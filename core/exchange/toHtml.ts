@@ -1,0 +1,91 @@
+import type { Block, Inline, Mark, Passage } from '#core/passage';
+
+const ESCAPES: Record<string, string> = {
+  '&': '&amp;',
+  '<': '&lt;',
+  '>': '&gt;',
+  '"': '&quot;',
+  "'": '&#39;',
+};
+const escape = (text: string) => text.replace(/[&<>"']/g, (character) => ESCAPES[character]!);
+
+function wrap(html: string, mark: Mark): string {
+  switch (mark.type) {
+    case 'bold':
+      return `<strong>${html}</strong>`;
+    case 'italic':
+      return `<em>${html}</em>`;
+    case 'underline':
+      return `<u>${html}</u>`;
+    case 'strike':
+      return `<s>${html}</s>`;
+    case 'code':
+      return `<code>${html}</code>`;
+    case 'link':
+      return `<a href="${escape(mark.attrs.href)}">${html}</a>`;
+    case 'placed':
+      return html;
+  }
+}
+
+function inlineHtml(inline: Inline): string {
+  if (inline.type === 'hardBreak') return '<br>';
+  const text = inline.type === 'text' ? inline.text : inline.attrs.text;
+  return (inline.marks ?? []).reduce(wrap, escape(text));
+}
+
+const inlines = (content: Inline[] | undefined) => (content ?? []).map(inlineHtml).join('');
+
+function cell(tag: 'td' | 'th', block: Extract<Block, { type: 'tableCell' | 'tableHeader' }>): string {
+  const { colspan = 1, rowspan = 1 } = block.attrs ?? {};
+  const spans = (colspan > 1 ? ` colspan="${colspan}"` : '') + (rowspan > 1 ? ` rowspan="${rowspan}"` : '');
+  return `<${tag}${spans}>${blocks(block.content)}</${tag}>`;
+}
+
+function blockHtml(block: Block): string {
+  switch (block.type) {
+    case 'paragraph':
+      return `<p>${inlines(block.content)}</p>`;
+    case 'heading':
+      return `<h${block.attrs.level}>${inlines(block.content)}</h${block.attrs.level}>`;
+    case 'bulletList':
+      return `<ul>${blocks(block.content)}</ul>`;
+    case 'orderedList': {
+      const start = block.attrs?.start ?? 1;
+      return `<ol${start === 1 ? '' : ` start="${start}"`}>${blocks(block.content)}</ol>`;
+    }
+    case 'listItem':
+      return `<li>${blocks(block.content)}</li>`;
+    case 'blockquote':
+      return `<blockquote>${blocks(block.content)}</blockquote>`;
+    case 'horizontalRule':
+      return '<hr>';
+    case 'table':
+      return `<table><tbody>${blocks(block.content)}</tbody></table>`;
+    case 'tableRow':
+      return `<tr>${blocks(block.content)}</tr>`;
+    case 'tableHeader':
+      return cell('th', block);
+    case 'tableCell':
+      return cell('td', block);
+  }
+}
+
+const blocks = (content: Block[]): string => content.map(blockHtml).join('');
+
+/** A passage as an HTML fragment: plain elements, no classes or styles, every text escaped. */
+export function toHtml(passage: Passage): string {
+  return blocks(passage.content);
+}
+
+/** A passage as a whole HTML page; `language` is a BCP 47 tag. */
+export function toHtmlPage(passage: Passage, title: string, language: string): string {
+  return `<!doctype html>
+<html lang="${escape(language)}">
+<head><meta charset="utf-8"><title>${escape(title)}</title></head>
+<body>
+${toHtml(passage)}
+</body>
+</html>
+`;
+}

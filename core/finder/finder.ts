@@ -1,0 +1,62 @@
+import MiniSearch from 'minisearch';
+
+/** What the finder knows of an entry. */
+export interface Findable {
+  id: string;
+  title: string;
+  purpose: string;
+  wording: string;
+  cues: string[];
+  tags: string[];
+}
+
+/** Accents do not keep a word from being found: "cafe" finds "café". */
+const plain = (word: string) => word.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '');
+
+const index = () =>
+  new MiniSearch<Findable>({
+    fields: ['cues', 'title', 'tags', 'purpose', 'wording'],
+    extractField: (entry, field) => {
+      const value = entry[field as keyof Findable];
+      return Array.isArray(value) ? value.join(' ') : value;
+    },
+    tokenize: (text) => text.match(/[\p{L}\p{N}]+/gu) ?? [],
+    processTerm: (word) => plain(word) || null,
+    searchOptions: { boost: { cues: 6, title: 4, tags: 2, purpose: 1.5 }, prefix: true },
+  });
+
+/**
+ * Finds entries by any word of title, purpose, wording, tag or cue: all words wanted, the last may be
+ * unfinished, and longer ones may be misspelt (one letter wrong in four to seven, two from eight).
+ */
+export class Finder {
+  private readonly search = index();
+  private readonly order: string[];
+  private readonly cues: { id: string; cue: string }[];
+
+  constructor(entries: readonly Findable[]) {
+    this.search.addAll(entries);
+    this.order = entries.map((entry) => entry.id);
+    this.cues = entries.flatMap(({ id, cues }) => cues.map((cue) => ({ id, cue: cue.toLowerCase() })));
+  }
+
+  /**
+   * Ids of the entries that match, best first: those whose cue is typed, then by where the words stand.
+   * All entries in their own order when nothing is asked.
+   */
+  find(query: string): string[] {
+    const asked = query.trim().toLowerCase();
+    if (asked === '') return this.order;
+    const byCue = this.cues
+      .filter(({ cue }) => cue.startsWith(asked))
+      .sort((a, b) => a.cue.length - b.cue.length);
+    const fuzzy = (word: string) => (word.length < 4 ? false : word.length < 8 ? 1 : 2);
+    const found = this.search.search(query, {
+      combineWith: 'AND',
+      fuzzy,
+      weights: { fuzzy: 0.3, prefix: 0.7 },
+    });
+    const ids = [...byCue.map(({ id }) => id), ...found.map((result) => String(result.id))];
+    return [...new Set(ids)];
+  }
+}

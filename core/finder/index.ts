@@ -1,0 +1,2 @@
+export { Finder } from './finder';
+export type { Findable } from './finder';

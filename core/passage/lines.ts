@@ -1,0 +1,43 @@
+import type { Block, Inline, Passage } from './passage';
+
+/** The inlines of one paragraph or heading: the span within which words join. */
+export type Line = readonly Inline[];
+
+/** True for the blocks that hold inlines themselves. */
+export function isLine(block: Block): block is Extract<Block, { type: 'paragraph' | 'heading' }> {
+  return block.type === 'paragraph' || block.type === 'heading';
+}
+
+function collect(block: Block, into: Line[]): void {
+  if (isLine(block)) into.push(block.content ?? []);
+  else if ('content' in block) for (const child of block.content) collect(child, into);
+}
+
+/** All lines of a passage, in reading order. */
+export function linesOf(passage: Passage): Line[] {
+  const lines: Line[] = [];
+  for (const block of passage.content) collect(block, lines);
+  return lines;
+}
+
+function mapBlock(block: Block, change: (line: Line) => Line): Block {
+  if (isLine(block)) {
+    const before = block.content ?? [];
+    const after = change(before);
+    return after === before ? block : { ...block, content: [...after] };
+  }
+  if (!('content' in block)) return block;
+  const content = mapBlocks(block.content, change);
+  return content === block.content ? block : { ...block, content };
+}
+
+function mapBlocks(blocks: Block[], change: (line: Line) => Line): Block[] {
+  const mapped = blocks.map((block) => mapBlock(block, change));
+  return mapped.every((block, index) => block === blocks[index]) ? blocks : mapped;
+}
+
+/** The passage with every line put through `change`; the same object when no line changed. */
+export function mapLines(passage: Passage, change: (line: Line) => Line): Passage {
+  const content = mapBlocks(passage.content, change);
+  return content === passage.content ? passage : { ...passage, content };
+}

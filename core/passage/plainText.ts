@@ -1,0 +1,59 @@
+import type { Block, Inline, Passage } from './passage';
+
+/** The words a reader sees in a run of inlines; `gap` stands for a blank without an answer. */
+export function textOfInlines(inlines: readonly Inline[], gap = ''): string {
+  return inlines
+    .map((inline) => {
+      if (inline.type === 'text') return inline.text;
+      if (inline.type === 'hardBreak') return '\n';
+      return inline.attrs.state === 'gap' && inline.attrs.text === '' ? gap : inline.attrs.text;
+    })
+    .join('');
+}
+
+const indented = (text: string, lead: string) => lead + text.replace(/\n/g, `\n${' '.repeat(lead.length)}`);
+
+function listText(items: Block[], bullet: (index: number) => string, gap: string): string {
+  return items
+    .map((item, index) =>
+      indented('content' in item ? blocksText(item.content as Block[], gap, '\n') : '', bullet(index)),
+    )
+    .join('\n');
+}
+
+function blockText(block: Block, gap: string): string {
+  switch (block.type) {
+    case 'paragraph':
+    case 'heading':
+      return textOfInlines(block.content ?? [], gap);
+    case 'bulletList':
+      return listText(block.content, () => '- ', gap);
+    case 'orderedList':
+      return listText(block.content, (index) => `${(block.attrs?.start ?? 1) + index}. `, gap);
+    case 'listItem':
+      return blocksText(block.content, gap, '\n');
+    case 'blockquote':
+      return blocksText(block.content, gap, '\n\n').replace(/^/gm, '> ');
+    case 'horizontalRule':
+      return '* * *';
+    case 'table':
+      return blocksText(block.content, gap, '\n');
+    case 'tableRow':
+      return blocksText(block.content, gap, '\t');
+    case 'tableHeader':
+    case 'tableCell':
+      return blocksText(block.content, gap, ' ');
+  }
+}
+
+function blocksText(blocks: Block[], gap: string, between: string): string {
+  return blocks.map((block) => blockText(block, gap)).join(between);
+}
+
+/**
+ * A passage as plain text: paragraphs parted by an empty line, list items with "- " or their number, table
+ * cells by a tab. `gap` is what stands for an unanswered blank.
+ */
+export function plainText(passage: Passage, gap = ''): string {
+  return blocksText(passage.content, gap, '\n\n');
+}

@@ -1,0 +1,34 @@
+import type { Inline, TextInline } from './passage';
+
+const untouchable = (inline: TextInline) =>
+  inline.marks?.some((mark) => mark.type === 'code' || mark.type === 'link') ?? false;
+
+/** Mends the spaces of one run, given the character before it ('' at the start of a line). */
+function tidyText(text: string, before: string): string {
+  let tidied = text.replace(/ {2,}/g, ' ').replace(/(\S) +([,.;:!?])(?=\s|$)/g, '$1$2');
+  // A comma or semicolon between letters wants a space; digits are left alone: 1,000 and 10.30.
+  tidied = tidied.replace(/(\p{L})([,;])(?=\p{L})/gu, '$1$2 ');
+  if (/\s/.test(before) || before === '') tidied = tidied.replace(/^ +/, '');
+  return tidied;
+}
+
+/**
+ * A wording's own static text with its spaces mended: none doubled or before a full stop or comma, one after
+ * a comma. Never inside code or links, nor between digits. The same array when nothing was wrong.
+ */
+export function tidyInlines(inlines: readonly Inline[]): readonly Inline[] {
+  let before = '';
+  let changed = false;
+  const tidied = inlines.flatMap((inline): Inline[] => {
+    if (inline.type !== 'text') {
+      before = inline.type === 'hardBreak' ? '' : 'x';
+      return [inline];
+    }
+    const text = untouchable(inline) ? inline.text : tidyText(inline.text, before);
+    before = text.slice(-1) || before;
+    if (text === inline.text) return [inline];
+    changed = true;
+    return text === '' ? [] : [{ ...inline, text }];
+  });
+  return changed ? tidied : inlines;
+}

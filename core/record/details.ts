@@ -1,0 +1,157 @@
+import { ageInWords, daysBetween, type CalendarDate } from '#core/calendar';
+import type { CaseRecord, Measurement } from './record';
+import type { Value } from './value';
+
+/** One value of a record with where it came from and when it was so. */
+export interface Detail {
+  path: string;
+  label: string;
+  value: Value;
+  source: string;
+  asOf: CalendarDate | null;
+}
+
+export type DetailKind = 'text' | 'date' | 'quantity' | 'list';
+
+/** The details that a field can ask a record for, with the name people read and the kind of their value. */
+export const DETAILS = [
+  { path: 'name', label: 'Name', kind: 'text' },
+  { path: 'species', label: 'Species', kind: 'text' },
+  { path: 'sex', label: 'Sex', kind: 'text' },
+  { path: 'age', label: 'Age', kind: 'text' },
+  { path: 'born', label: 'Date of birth', kind: 'date' },
+  { path: 'number', label: 'Case number', kind: 'text' },
+  { path: 'admitted', label: 'Admitted', kind: 'date' },
+  { path: 'days in care', label: 'Days in care', kind: 'quantity' },
+  { path: 'reason', label: 'Reason for admission', kind: 'text' },
+  { path: 'ward', label: 'Ward', kind: 'text' },
+  { path: 'clinician', label: 'Clinician', kind: 'text' },
+  { path: 'weight', label: 'Latest weight', kind: 'quantity' },
+  { path: 'weight on admission', label: 'Weight on admission', kind: 'quantity' },
+  { path: 'weighed', label: 'Last weighed', kind: 'date' },
+  { path: 'temperature', label: 'Latest temperature', kind: 'quantity' },
+  { path: 'medicines', label: 'Current medicines', kind: 'list' },
+  { path: 'problems', label: 'Current problems', kind: 'list' },
+  { path: 'customer', label: "Enquirer's name", kind: 'text' },
+  { path: 'topic', label: 'Topic', kind: 'text' },
+  { path: 'place', label: 'Place', kind: 'text' },
+  { path: 'date', label: 'Date of the case', kind: 'date' },
+] as const satisfies readonly { path: string; label: string; kind: DetailKind }[];
+
+const LABELS = new Map<string, string>(DETAILS.map(({ path, label }) => [path, label]));
+
+const labelled = (path: string, detail: Omit<Detail, 'path' | 'label'>): Detail => ({
+  path,
+  label: LABELS.get(path) ?? path,
+  ...detail,
+});
+
+/** Measurements of one code, oldest first. */
+function series(record: CaseRecord, code: string): Measurement[] {
+  return record.measurements
+    .filter((measurement) => measurement.code === code)
+    .sort((a, b) => a.measured.localeCompare(b.measured) || (a.minute ?? 0) - (b.minute ?? 0));
+}
+
+const measured = (path: string, found: Measurement | undefined): Detail | null =>
+  found
+    ? labelled(path, {
+        value: { kind: 'quantity', value: found.value, unit: found.unit },
+        source: found.source,
+        asOf: found.measured,
+      })
+    : null;
+
+const list = (
+  path: string,
+  items: string[],
+  source: string,
+  dates: (CalendarDate | null)[],
+): Detail | null =>
+  items.length === 0
+    ? null
+    : labelled(path, {
+        value: { kind: 'list', items },
+        source,
+        asOf: dates.reduce((latest, date) => (date && (!latest || date > latest) ? date : latest), null),
+      });
+
+function stored(record: CaseRecord, path: string): Detail | null {
+  const found = record.details.find((detail) => detail.path === path);
+  return found ? { ...found, label: found.label ?? LABELS.get(path) ?? path } : null;
+}
+
+type Derive = (record: CaseRecord, today: CalendarDate) => Detail | null;
+
+/** Details that are computed from the rest of the record instead of being stored in it. */
+const DERIVED: Record<string, Derive> = {
+  age: (record, today) => {
+    const born = stored(record, 'born');
+    if (born?.value.kind !== 'date') return null;
+    const age = ageInWords(born.value.date, today);
+    return age
+      ? labelled('age', { value: { kind: 'text', text: age }, source: born.source, asOf: today })
+      : null;
+  },
+  'days in care': (record, today) => {
+    const admitted = stored(record, 'admitted');
+    if (admitted?.value.kind !== 'date') return null;
+    const days = daysBetween(admitted.value.date, today);
+    if (days < 0) return null;
+    const unit = days === 1 ? 'day' : 'days';
+    return labelled('days in care', {
+      value: { kind: 'quantity', value: days, unit },
+      source: admitted.source,
+      asOf: today,
+    });
+  },
+  weight: (record) => measured('weight', series(record, 'weight').at(-1)),
+  'weight on admission': (record) => measured('weight on admission', series(record, 'weight')[0]),
+  weighed: (record) => {
+    const last = series(record, 'weight').at(-1);
+    return last
+      ? labelled('weighed', {
+          value: { kind: 'date', date: last.measured },
+          source: last.source,
+          asOf: last.measured,
+        })
+      : null;
+  },
+  temperature: (record) => measured('temperature', series(record, 'temperature').at(-1)),
+  medicines: (record) => {
+    const active = record.medicines.filter((medicine) => medicine.status === 'active');
+    const items = active.map(({ name, dose }) => (dose ? `${name} ${dose}` : name));
+    return list(
+      'medicines',
+      items,
+      active[0]?.source ?? '',
+      active.map((medicine) => medicine.since),
+    );
+  },
+  problems: (record) => {
+    const active = record.problems.filter((problem) => problem.status === 'active');
+    return list(
+      'problems',
+      active.map((problem) => problem.label),
+      active[0]?.source ?? '',
+      active.map((problem) => problem.since),
+    );
+  },
+};
+
+/**
+ * The detail of a record at a path, or null when the record does not hold it. What is stored under the path
+ * wins over what could be computed; `today` is the day in the member's own place.
+ */
+export function lookUp(record: CaseRecord, path: string, today: CalendarDate): Detail | null {
+  return stored(record, path) ?? DERIVED[path]?.(record, today) ?? null;
+}
+
+/** Every detail the record can answer, in the order of `DETAILS`, then what else it holds. */
+export function detailsOf(record: CaseRecord, today: CalendarDate): Detail[] {
+  const known = DETAILS.map(({ path }) => lookUp(record, path, today));
+  const others = record.details
+    .filter(({ path }) => !LABELS.has(path))
+    .map(({ path }) => stored(record, path));
+  return [...known, ...others].filter((detail): detail is Detail => detail !== null);
+}

@@ -1,0 +1,73 @@
+import { DEFAULT_CUE_RULES } from '#core/cue';
+import { readFhirBundle } from '#core/exchange';
+import { ownCollection } from '../server/bank/ownCollection';
+import { insertEntry } from '../server/bank/saveEntry';
+import { insertCase } from '../server/cases/caseRoutes';
+import type { Context } from '../server/context';
+import { cases, casesGiven, collections, grants, members } from '../server/db/schema';
+import { readDemoFiles } from './demoFiles';
+
+type Demo = ReturnType<typeof readDemoFiles>;
+
+/** Members who look after the animals: the demo's admissions are given to them. */
+const WARD = ['imke', 'odile'];
+
+async function loadMembers(context: Context, demo: Demo): Promise<void> {
+  const start = context.now().getTime();
+  // A second apart, so that they stay in the order of the file.
+  const rows = demo.members.map((member, index) => ({
+    ...member,
+    passwordHash: null,
+    createdAt: new Date(start + index * 1000),
+  }));
+  await context.db.insert(members).values(rows);
+  await context.db.insert(collections).values(demo.members.map(({ id }) => ownCollection(`own-${id}`, id)));
+}
+
+async function loadCollection(
+  context: Context,
+  collection: Demo['bank'][number],
+  position: number,
+): Promise<void> {
+  const { id, name, leadIn, fires, kindsOfWork } = collection;
+  const cueRules = { ...DEFAULT_CUE_RULES, fires };
+  await context.db
+    .insert(collections)
+    .values({ id, name, leadIn, cueRules, kindsOfWork, language: 'en-GB', position });
+  const rights = Object.entries(collection.grants);
+  await context.db
+    .insert(grants)
+    .values(rights.map(([member, right]) => ({ collection: id, member, right })));
+  const keeper = rights.find(([, right]) => right === 'keep')![0];
+  for (const entry of collection.entries) {
+    const saving = { context, member: keeper, content: entry.content, reason: 'Start of the bank' };
+    await insertEntry(saving, id, entry.id);
+  }
+}
+
+async function loadCases(context: Context, demo: Demo): Promise<void> {
+  for (const { row, given } of demo.cases) {
+    await context.db.insert(cases).values(row);
+    await context.db.insert(casesGiven).values(given.map((member) => ({ case: row.id, member })));
+  }
+  for (const { id, bundle } of demo.bundles) {
+    const reading = readFhirBundle(bundle);
+    if (!reading.ok) throw new Error(`demo/fhir/${id}.json: ${JSON.stringify(reading.faults)}`);
+    await insertCase(context, reading.read, id, WARD);
+  }
+}
+
+/**
+ * Loads the demo into an empty store; does nothing when it has members already. Returns whether it loaded.
+ * Throws when a file of the demo is not right.
+ */
+export async function loadDemo(context: Context, folder: string): Promise<boolean> {
+  const [someone] = await context.db.select({ id: members.id }).from(members).limit(1);
+  if (someone) return false;
+  const demo = readDemoFiles(folder, context.now());
+  await loadMembers(context, demo);
+  for (const [position, collection] of demo.bank.entries())
+    await loadCollection(context, collection, position);
+  await loadCases(context, demo);
+  return true;
+}

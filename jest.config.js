@@ -1,0 +1,15 @@
+/** Unit and HTTP tests. ES modules run as such, so that PGlite's dynamic imports work. */
+export default {
+  testEnvironment: 'node',
+  roots: ['<rootDir>/core', '<rootDir>/contracts', '<rootDir>/server', '<rootDir>/demo', '<rootDir>/web'],
+  testMatch: ['**/*.test.ts'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      { jsc: { parser: { syntax: 'typescript', tsx: false }, target: 'es2022' }, module: { type: 'es6' } },
+    ],
+  },
+  maxWorkers: 2,
+  globalSetup: '<rootDir>/server/testing/globalSetup.ts',
+};

@@ -1,0 +1,107 @@
+/** What `npm run demo`, `npm start`, `npm test` and `npm run bench` share: plain Node, since nothing may be installed yet. */
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import fs from 'node:fs';
+import path from 'node:path';
+
+export const root = path.dirname(path.dirname(new URL(import.meta.url).pathname));
+const stampFolder = path.join(root, '.cache');
+
+/** Runs a command in the project's folder, its output shown; ends this process when it fails. */
+export function run(title, command, args, { quiet = false, env = {}, may_fail = false } = {}) {
+  const started = Date.now();
+  process.stdout.write(`• ${title}${quiet ? ' … ' : '\n'}`);
+  const result = spawnSync(command, args, {
+    cwd: root,
+    stdio: quiet ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'],
+    env: { ...process.env, ...env },
+  });
+  const seconds = ((Date.now() - started) / 1000).toFixed(1);
+  if (result.status === 0) {
+    process.stdout.write(quiet ? `done in ${seconds} s\n` : `  ${title}: done in ${seconds} s\n`);
+    return true;
+  }
+  if (quiet) process.stdout.write(`failed\n${result.stdout ?? ''}${result.stderr ?? ''}\n`);
+  if (may_fail) return false;
+  process.stderr.write(`\n${title} failed after ${seconds} s. Nothing was started.\n`);
+  process.exit(1);
+}
+
+/** Path of an installed command-line tool. */
+export const tool = (name) => path.join(root, 'node_modules', '.bin', name);
+
+function filesIn(folder) {
+  return fs.readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+    const full = path.join(folder, entry.name);
+    return entry.isDirectory() ? filesIn(full) : [full];
+  });
+}
+
+/** A hash over files and folders, to see whether anything changed since a step was last done. */
+export function fingerprint(places) {
+  const hash = createHash('sha256');
+  for (const place of places) {
+    const full = path.join(root, place);
+    if (!fs.existsSync(full)) continue;
+    const files = fs.statSync(full).isDirectory() ? filesIn(full).sort() : [full];
+    for (const file of files) hash.update(path.relative(root, file)).update(fs.readFileSync(file));
+  }
+  return hash.digest('hex');
+}
+
+/** Does a step unless it was done for the same fingerprint and its result still stands. */
+export function onceFor(name, print, result, step) {
+  const stamp = path.join(stampFolder, name);
+  const done =
+    fs.existsSync(stamp) &&
+    fs.readFileSync(stamp, 'utf8') === print &&
+    fs.existsSync(path.join(root, result));
+  if (done) return;
+  step();
+  fs.mkdirSync(stampFolder, { recursive: true });
+  fs.writeFileSync(stamp, print);
+}
+
+/** Checks Node's version and installs the packages of the lock file when they are not there yet. */
+export function install() {
+  const [major, minor] = process.versions.node.split('.').map(Number);
+  if (major < 20 || (major === 20 && minor < 19)) {
+    process.stderr.write(`Elderleaf needs Node 20.19 or newer; this is ${process.versions.node}.\n`);
+    process.exit(1);
+  }
+  onceFor('installed', fingerprint(['package.json', 'package-lock.json']), 'node_modules', () => {
+    run('Installing packages (one to three minutes the first time)', 'npm', ['ci', '--include=dev']);
+  });
+}
+
+/** Builds the web pages and the server when their sources changed. */
+export function build() {
+  const sources = [
+    'core',
+    'contracts',
+    'server',
+    'web',
+    'demo',
+    'vite.config.ts',
+    'package-lock.json',
+    'scripts',
+  ];
+  onceFor('built', fingerprint(sources), 'dist/server/main.js', () => {
+    run('Building the pages', tool('vite'), ['build', '--logLevel', 'warn'], {
+      env: { NODE_ENV: 'production' },
+    });
+    run('Building the server', tool('esbuild'), [
+      'server/main.ts',
+      '--bundle',
+      '--platform=node',
+      '--format=esm',
+      '--target=node20',
+      '--packages=external',
+      '--outfile=dist/server/main.js',
+      '--log-level=warning',
+    ]);
+    fs.cpSync(path.join(root, 'server/db/migrations'), path.join(root, 'dist/server/migrations'), {
+      recursive: true,
+    });
+  });
+}

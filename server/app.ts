@@ -1,0 +1,73 @@
+import path from 'node:path';
+import compression from 'compression';
+import express, { Router, type Express } from 'express';
+import { pinoHttp } from 'pino-http';
+import { openApi } from '#contracts';
+import { authRoutes } from './auth/authRoutes';
+import { bankRoutes } from './bank/bankRoutes';
+import { caseRoutes } from './cases/caseRoutes';
+import { draftRoutes } from './cases/draftRoutes';
+import type { Context } from './context';
+import { eventRoutes } from './events/eventRoutes';
+import { bind } from './http/bind';
+import { errorHandler, headers, nothingHere, sameOrigin } from './http/guards';
+
+const BODY_LIMIT = '4mb';
+
+/** One line a request: method, the route without its ids, status, time. Nothing of what was said. */
+function requestLog(context: Context) {
+  return pinoHttp({
+    logger: context.log,
+    autoLogging: { ignore: (request) => !request.url?.startsWith('/api/') },
+    serializers: {
+      req: (request: { method: string; url: string }) => ({
+        method: request.method,
+        route: request.url.split('?')[0]?.split('/').slice(0, 3).join('/'),
+      }),
+      res: (response: { statusCode: number }) => ({ status: response.statusCode }),
+      err: () => undefined,
+    },
+    customLogLevel: (_request, response) => (response.statusCode >= 500 ? 'error' : 'debug'),
+  });
+}
+
+function pages(app: Express, folder: string): void {
+  app.use('/assets', express.static(path.join(folder, 'assets'), { immutable: true, maxAge: '365d' }));
+  app.use(express.static(folder, { index: false, maxAge: 0 }));
+  app.get('/{*path}', (_request, response) => {
+    response.set('Cache-Control', 'no-cache').sendFile(path.join(folder, 'index.html'));
+  });
+}
+
+/** The whole application as an Express app: the API, then the web pages. */
+export function makeApp(context: Context): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('query parser', 'simple');
+  app.use(requestLog(context));
+  app.use(headers(context.settings.secureCookies));
+  app.use(
+    compression({
+      filter: (request, response) => request.path !== '/api/events' && compression.filter(request, response),
+    }),
+  );
+
+  const api = Router();
+  api.use('/api', (_request, response, next) => {
+    response.set('Cache-Control', 'private, no-cache');
+    next();
+  });
+  api.use(
+    '/api',
+    sameOrigin,
+    express.json({ limit: BODY_LIMIT, type: ['application/json', 'application/fhir+json'] }),
+  );
+  bind(api, context, 'health', () => Promise.resolve({ ready: true }));
+  bind(api, context, 'openApi', () => Promise.resolve(openApi(context.version)));
+  for (const routes of [authRoutes, bankRoutes, caseRoutes, draftRoutes, eventRoutes]) routes(api, context);
+  api.use('/api', nothingHere);
+  app.use(api);
+  if (context.settings.webFolder) pages(app, context.settings.webFolder);
+  app.use(errorHandler(context));
+  return app;
+}

@@ -1,0 +1,107 @@
+import { hash, verify } from '@node-rs/argon2';
+import { asc, eq, sql } from 'drizzle-orm';
+import type { Router } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import { ROUTES } from '#contracts';
+import type { Context } from '../context';
+import { collections, members } from '../db/schema';
+import { bind } from '../http/bind';
+import { notFound, Refusal } from '../http/refusal';
+import { ownCollection } from '../bank/ownCollection';
+import { beginSession, clearCookie, endSession, memberColumns } from './sessions';
+
+const WINDOW_MINUTES = 5;
+const TRIES = 10;
+
+/** A hash that no password has: checking against it makes an unknown e-mail take as long as a wrong password. */
+const NOBODY =
+  '$argon2id$v=19$m=19456,t=2,p=1$AAAAAAAAAAAAAAAAAAAAAA$AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA';
+
+function limitTries(router: Router): void {
+  const limit = rateLimit({
+    windowMs: WINDOW_MINUTES * 60_000,
+    limit: TRIES,
+    skipSuccessfulRequests: true,
+    standardHeaders: 'draft-8',
+    legacyHeaders: false,
+    handler: (_request, _response, next) =>
+      next(
+        new Refusal(
+          'too-many',
+          `After ${TRIES} wrong tries there is a pause: try again in ${WINDOW_MINUTES} minutes.`,
+        ),
+      ),
+  });
+  router.post(ROUTES.signIn.path, limit);
+  router.post(ROUTES.makeOwner.path, limit);
+}
+
+async function makeOwner(context: Context, owner: { name: string; email: string; password: string }) {
+  const passwordHash = await hash(owner.password);
+  const id = context.newId();
+  await context.db.transaction(async (tx) => {
+    // Held to the transaction's end, so that two first visitors cannot both become the owner.
+    await tx.execute(sql`lock table ${members} in exclusive mode`);
+    const [someone] = await tx.select({ id: members.id }).from(members).limit(1);
+    if (someone) throw new Refusal('already-begun', 'Sign in instead, or ask the owner to invite you.');
+    const { name, email } = owner;
+    await tx
+      .insert(members)
+      .values({ id, name, email, job: '', role: 'owner', passwordHash, createdAt: context.now() });
+    await tx.insert(collections).values(ownCollection(context.newId(), id));
+  });
+  return { id, name: owner.name, role: 'owner', job: '' } as const;
+}
+
+async function checkPassword(context: Context, email: string, password: string) {
+  const [found] = await context.db
+    .select({ ...memberColumns, passwordHash: members.passwordHash })
+    .from(members)
+    .where(eq(members.email, email));
+  const right = await verify(found?.passwordHash ?? NOBODY, password).catch(() => false);
+  if (!found?.passwordHash || !right)
+    throw new Refusal('wrong-password', 'Check the e-mail and the password, and try again.');
+  const { passwordHash: _, ...member } = found;
+  return member;
+}
+
+/** Beginning, signing in and out. */
+export function authRoutes(router: Router, context: Context): void {
+  limitTries(router);
+
+  bind(router, context, 'beginning', async () => {
+    const all = await context.db
+      .select(memberColumns)
+      .from(members)
+      .orderBy(asc(members.createdAt), asc(members.id));
+    return { ownerNeeded: all.length === 0, demoMembers: context.settings.demo ? all : null };
+  });
+
+  bind(router, context, 'makeOwner', async ({ body, request, response }) => {
+    const member = await makeOwner(context, body);
+    await beginSession(context, request, response, member.id);
+    return member;
+  });
+
+  bind(router, context, 'signIn', async ({ body, request, response }) => {
+    const member = await checkPassword(context, body.email, body.password);
+    await beginSession(context, request, response, member.id);
+    return member;
+  });
+
+  bind(router, context, 'signInDemo', async ({ body, request, response }) => {
+    if (!context.settings.demo) throw notFound();
+    const [member] = await context.db.select(memberColumns).from(members).where(eq(members.id, body.member));
+    if (!member) throw notFound();
+    await beginSession(context, request, response, member.id);
+    return member;
+  });
+
+  bind(router, context, 'session', async ({ member }) => Promise.resolve(member));
+
+  bind(router, context, 'signOut', async ({ request, response }) => {
+    await endSession(context, request);
+    clearCookie(context, response);
+    return undefined;
+  });
+}

@@ -1,0 +1,59 @@
+import { createHash, randomBytes } from 'node:crypto';
+import { parse } from 'cookie';
+import { and, eq, gt, lt } from 'drizzle-orm';
+import type { Request, Response } from 'express';
+import type { Member } from '#contracts';
+import type { Context } from '../context';
+import { members, sessions } from '../db/schema';
+
+const COOKIE = 'elderleaf_session';
+const DAYS = 14;
+const DAY_MS = 86_400_000;
+
+const hash = (token: string) => createHash('sha256').update(token).digest('hex');
+const tokenIn = (request: Request) => parse(request.get('Cookie') ?? '')[COOKIE];
+
+const cookieOptions = (context: Context) =>
+  ({ httpOnly: true, sameSite: 'lax', path: '/', secure: context.settings.secureCookies }) as const;
+
+/** The columns of a member that others may see. */
+export const memberColumns = { id: members.id, name: members.name, role: members.role, job: members.job };
+
+/** Begins a session for a member and sends its cookie: always a fresh token, so that none can be planted. */
+export async function beginSession(
+  context: Context,
+  request: Request,
+  response: Response,
+  member: string,
+): Promise<void> {
+  const token = randomBytes(32).toString('base64url');
+  const now = context.now();
+  await endSession(context, request);
+  await context.db.delete(sessions).where(lt(sessions.endsAt, now));
+  const endsAt = new Date(now.getTime() + DAYS * DAY_MS);
+  await context.db.insert(sessions).values({ tokenHash: hash(token), member, createdAt: now, endsAt });
+  response.cookie(COOKIE, token, { ...cookieOptions(context), maxAge: DAYS * DAY_MS });
+}
+
+/** Ends the session the request belongs to, if any. */
+export async function endSession(context: Context, request: Request): Promise<void> {
+  const token = tokenIn(request);
+  if (token) await context.db.delete(sessions).where(eq(sessions.tokenHash, hash(token)));
+}
+
+/** Takes the session's cookie away from the browser. */
+export function clearCookie(context: Context, response: Response): void {
+  response.clearCookie(COOKIE, cookieOptions(context));
+}
+
+/** The member whose session the request carries, or null when there is none or it has run out. */
+export async function memberOf(context: Context, request: Request): Promise<Member | null> {
+  const token = tokenIn(request);
+  if (!token) return null;
+  const [member] = await context.db
+    .select(memberColumns)
+    .from(sessions)
+    .innerJoin(members, eq(members.id, sessions.member))
+    .where(and(eq(sessions.tokenHash, hash(token)), gt(sessions.endsAt, context.now())));
+  return member ?? null;
+}

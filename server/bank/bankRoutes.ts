@@ -1,0 +1,105 @@
+import { and, asc, desc, eq, inArray } from 'drizzle-orm';
+import type { Router } from 'express';
+import type { Collection, Entry, Member } from '#contracts';
+import type { Context } from '../context';
+import { entries, members, revisions } from '../db/schema';
+import { bind } from '../http/bind';
+import { notFound } from '../http/refusal';
+import { visibleEntry, visibleTo } from './rights';
+import { insertEntry, toEntry, updateEntry } from './saveEntry';
+
+async function announce(context: Context, member: Member, entry: Entry): Promise<void> {
+  await context.events.tellReaders(entry.collection, {
+    type: 'entry-saved',
+    entry: entry.id,
+    collection: entry.collection,
+    revision: entry.revision,
+    title: entry.content.title,
+    by: member.id,
+    byName: member.name,
+  });
+}
+
+async function visibleCollections(context: Context, member: string): Promise<Collection[]> {
+  const found = await visibleTo(context.db, member);
+  const ordered = found.sort(
+    (a, b) =>
+      a.collection.position - b.collection.position || a.collection.name.localeCompare(b.collection.name),
+  );
+  return ordered.map(({ collection, granted }) => ({
+    id: collection.id,
+    name: collection.name,
+    own: collection.ownedBy === member,
+    leadIn: collection.leadIn,
+    cueRules: collection.cueRules,
+    kindsOfWork: collection.kindsOfWork,
+    language: collection.language,
+    right: collection.ownedBy === member ? 'keep' : granted!,
+  }));
+}
+
+const revisionColumns = {
+  revision: revisions.revision,
+  savedAt: revisions.savedAt,
+  savedBy: members.name,
+  reason: revisions.reason,
+};
+
+/** The bank: reading it, keeping entries, their history. */
+export function bankRoutes(router: Router, context: Context): void {
+  const { db } = context;
+
+  bind(router, context, 'bank', async ({ member }) => {
+    const collections = await visibleCollections(context, member.id);
+    const ids = collections.map((collection) => collection.id);
+    const rows = ids.length
+      ? await db.select().from(entries).where(inArray(entries.collection, ids)).orderBy(asc(entries.id))
+      : [];
+    return { collections, entries: rows.map(toEntry) };
+  });
+
+  bind(router, context, 'makeEntry', async ({ member, body }) => {
+    const { content, reason } = body;
+    const entry = await insertEntry(
+      { context, member: member.id, content, reason },
+      body.collection,
+      context.newId(),
+    );
+    await announce(context, member, entry);
+    return entry;
+  });
+
+  bind(router, context, 'entry', async ({ member, params }) =>
+    toEntry(await visibleEntry(db, member.id, params.entry)),
+  );
+
+  bind(router, context, 'saveEntry', async ({ member, params, body, version }) => {
+    const { content, reason } = body;
+    const entry = await updateEntry({ context, member: member.id, content, reason }, params.entry, version);
+    await announce(context, member, entry);
+    return entry;
+  });
+
+  bind(router, context, 'revisions', async ({ member, params }) => {
+    await visibleEntry(db, member.id, params.entry);
+    const rows = await db
+      .select(revisionColumns)
+      .from(revisions)
+      .innerJoin(members, eq(members.id, revisions.savedBy))
+      .where(eq(revisions.entry, params.entry))
+      .orderBy(desc(revisions.revision));
+    return rows.map((row) => ({ ...row, savedAt: row.savedAt.toISOString() }));
+  });
+
+  bind(router, context, 'revision', async ({ member, params }) => {
+    await visibleEntry(db, member.id, params.entry);
+    const number = /^\d{1,9}$/.test(params.revision) ? Number(params.revision) : 0;
+    const [row] = await db
+      .select({ ...revisionColumns, entry: revisions.entry, content: revisions.content })
+      .from(revisions)
+      .innerJoin(members, eq(members.id, revisions.savedBy))
+      .where(and(eq(revisions.entry, params.entry), eq(revisions.revision, number)));
+    if (!row) throw notFound();
+    return { ...row, savedAt: row.savedAt.toISOString() };
+  });
+}

@@ -1,0 +1,134 @@
+import { and, asc, eq, inArray, ne } from 'drizzle-orm';
+import type { Entry } from '#contracts';
+import { proposeCue } from '#core/cue';
+import { checkEntry, type EntryContent } from '#core/entry';
+import type { Context } from '../context';
+import type { Queries } from '../db/openStore';
+import { cues, entries, revisions } from '../db/schema';
+import { Refusal } from '../http/refusal';
+import { mustKeep, visibleEntry } from './rights';
+
+type Row = typeof entries.$inferSelect;
+
+/** A stored entry as the API shows it. */
+export const toEntry = (row: Row): Entry => ({ ...row, savedAt: row.savedAt.toISOString() });
+
+const places = (place: (string | number)[]) => place.map(String).join('.');
+
+function mustBeSound(content: EntryContent): void {
+  const problems = checkEntry(content);
+  if (problems.length === 0) return;
+  const faults = problems.map(({ place, message }) => ({ place: places(place), message }));
+  throw new Refusal('not-valid', problems[0]!.message, { faults });
+}
+
+/** Refuses a cue that another entry of the collection has, naming it and proposing a free one. */
+async function mustBeFree(
+  tx: Queries,
+  collection: string,
+  entry: string,
+  content: EntryContent,
+): Promise<void> {
+  if (content.cues.length === 0) return;
+  const typed = content.cues.map((cue) => cue.text.toLowerCase());
+  const [taken] = await tx
+    .select({ typed: cues.typed, content: entries.content })
+    .from(cues)
+    .innerJoin(entries, eq(entries.id, cues.entry))
+    .where(and(eq(cues.collection, collection), inArray(cues.typed, typed), ne(cues.entry, entry)))
+    .orderBy(asc(cues.typed));
+  if (!taken) return;
+  const all = await tx.select({ typed: cues.typed }).from(cues).where(eq(cues.collection, collection));
+  throw new Refusal(
+    'cue-taken',
+    `The cue ${taken.typed} already brings “${taken.content.title}” in this collection.`,
+    {
+      proposed: proposeCue(
+        content.title,
+        all.map((cue) => cue.typed),
+      ),
+    },
+  );
+}
+
+async function writeCues(
+  tx: Queries,
+  collection: string,
+  entry: string,
+  content: EntryContent,
+): Promise<void> {
+  await tx.delete(cues).where(eq(cues.entry, entry));
+  const typed = new Set(content.cues.map((cue) => cue.text.toLowerCase()));
+  if (typed.size > 0)
+    await tx.insert(cues).values([...typed].map((text) => ({ collection, typed: text, entry })));
+}
+
+const UNIQUE_VIOLATION = '23505';
+
+/** Two who take the same cue at the same moment: the store's own unique index decides, and the second is told. */
+async function tellingClashes<T>(work: () => Promise<T>): Promise<T> {
+  try {
+    return await work();
+  } catch (error) {
+    const code =
+      (error as { code?: string; cause?: { code?: string } }).code ??
+      (error as { cause?: { code?: string } }).cause?.code;
+    if (code !== UNIQUE_VIOLATION) throw error;
+    throw new Refusal('cue-taken', 'Someone took one of these cues a moment ago. Choose another.');
+  }
+}
+
+/** Who saves, and why, in their own words. */
+interface Saving {
+  context: Context;
+  member: string;
+  content: EntryContent;
+  reason: string;
+}
+
+/** Writes a new entry with its first revision and its cues, all or nothing. Throws a Refusal when it may not be. */
+export async function insertEntry(saving: Saving, collection: string, id: string): Promise<Entry> {
+  const { context, member, content, reason } = saving;
+  mustBeSound(content);
+  return tellingClashes(() =>
+    context.db.transaction(async (tx) => {
+      await mustKeep(tx, member, collection);
+      await mustBeFree(tx, collection, id, content);
+      const saved = { content, reason, savedAt: context.now(), savedBy: member, revision: 1 };
+      await tx.insert(entries).values({ id, collection, ...saved });
+      await tx.insert(revisions).values({ entry: id, ...saved });
+      await writeCues(tx, collection, id, content);
+      return toEntry({ id, collection, ...saved });
+    }),
+  );
+}
+
+/**
+ * Saves an entry as its next revision. Throws a `moved-on` Refusal, with the entry as it stands, when it is
+ * no longer at the revision the change was made to.
+ */
+export async function updateEntry(saving: Saving, id: string, madeTo: number): Promise<Entry> {
+  const { context, member, content, reason } = saving;
+  return tellingClashes(() =>
+    context.db.transaction(async (tx) => {
+      const entry = await visibleEntry(tx, member, id);
+      await mustKeep(tx, member, entry.collection);
+      mustBeSound(content);
+      await mustBeFree(tx, entry.collection, id, content);
+      const saved = { content, reason, savedAt: context.now(), savedBy: member, revision: madeTo + 1 };
+      const [row] = await tx
+        .update(entries)
+        .set(saved)
+        .where(and(eq(entries.id, id), eq(entries.revision, madeTo)))
+        .returning();
+      if (!row) {
+        const detail =
+          'Someone saved this entry while you were changing it. Your change is kept on your page.';
+        throw new Refusal('moved-on', detail, { current: toEntry(await visibleEntry(tx, member, id)) });
+      }
+      await tx.insert(revisions).values({ entry: id, ...saved });
+      await writeCues(tx, entry.collection, id, content);
+      return toEntry(row);
+    }),
+  );
+}

@@ -1,0 +1,68 @@
+import { and, eq } from 'drizzle-orm';
+import type { Case, CaseSummary, Draft, DraftSummary } from '#contracts';
+import type { Queries } from '../db/openStore';
+import { cases, casesGiven, drafts } from '../db/schema';
+import { notFound } from '../http/refusal';
+
+type CaseRow = typeof cases.$inferSelect;
+type DraftRow = typeof drafts.$inferSelect;
+type DraftHead = Omit<DraftRow, 'document'>;
+
+/** Every column of a draft but its text, for lists. */
+export const draftHead = {
+  id: drafts.id,
+  case: drafts.case,
+  author: drafts.author,
+  state: drafts.state,
+  version: drafts.version,
+  excerpt: drafts.excerpt,
+  savedAt: drafts.savedAt,
+};
+
+export const toDraftSummary = (row: DraftHead): DraftSummary => ({
+  ...row,
+  savedAt: row.savedAt.toISOString(),
+});
+
+export const toDraft = (row: DraftRow): Draft => ({ ...toDraftSummary(row), document: row.document });
+
+type CaseHead = Omit<CaseRow, 'record'>;
+
+/** A case in a list, with the member's own draft of it if there is one. */
+export const toCaseSummary = (row: CaseHead, draft: DraftHead | null): CaseSummary => ({
+  id: row.id,
+  kind: row.kind,
+  title: row.title,
+  number: row.number,
+  summary: row.summary,
+  openedAt: row.openedAt.toISOString(),
+  draft: draft && { state: draft.state, savedAt: draft.savedAt.toISOString(), excerpt: draft.excerpt },
+});
+
+export const toCase = (row: CaseRow, found: DraftHead[], member: string): Case => ({
+  ...toCaseSummary(row, found.find((draft) => draft.author === member) ?? null),
+  record: row.record,
+  drafts: found.map(toDraftSummary),
+});
+
+/** The case, if it was given to the member; throws the same refusal for "not there" and "not given". */
+export async function givenCase(db: Queries, member: string, id: string): Promise<CaseRow> {
+  const [found] = await db
+    .select({ row: cases })
+    .from(cases)
+    .innerJoin(casesGiven, and(eq(casesGiven.case, cases.id), eq(casesGiven.member, member)))
+    .where(eq(cases.id, id));
+  if (!found) throw notFound();
+  return found.row;
+}
+
+/** The draft, if it is the member's own; to others it does not exist. */
+export async function ownDraft(db: Queries, member: string, id: string): Promise<DraftRow> {
+  const [draft] = await db
+    .select()
+    .from(drafts)
+    .where(and(eq(drafts.id, id), eq(drafts.author, member)));
+  if (!draft) throw notFound();
+  await givenCase(db, member, draft.case);
+  return draft;
+}

@@ -1,0 +1,96 @@
+import { and, desc, eq } from 'drizzle-orm';
+import type { Router } from 'express';
+import type { CaseSummary } from '#contracts';
+import { readFhirBundle, type ReadCase } from '#core/exchange';
+import type { Context } from '../context';
+import { cases, casesGiven, drafts } from '../db/schema';
+import { bind } from '../http/bind';
+import { Refusal } from '../http/refusal';
+import { draftHead, givenCase, toCase, toCaseSummary } from './caseAccess';
+
+const RANK = { open: 0, none: 1, finished: 2 };
+const rank = (one: CaseSummary) => RANK[one.draft?.state ?? 'none'];
+
+/** Unfinished drafts first, then cases not begun, then finished; within each the newest first. */
+const byNeed = (a: CaseSummary, b: CaseSummary) => rank(a) - rank(b) || b.openedAt.localeCompare(a.openedAt);
+
+/** Summary columns: a list does not need the records. */
+const caseHead = {
+  id: cases.id,
+  kind: cases.kind,
+  title: cases.title,
+  number: cases.number,
+  summary: cases.summary,
+  openedAt: cases.openedAt,
+};
+
+const reasonOf = ({ record }: ReadCase) => {
+  const reason = record.details.find((detail) => detail.path === 'reason')?.value;
+  return reason?.kind === 'text' ? reason.text : '';
+};
+
+/** Stores a case that was read from outside and gives it to members; all or nothing. */
+export async function insertCase(
+  context: Context,
+  read: ReadCase,
+  id: string,
+  givenTo: string[],
+): Promise<CaseSummary> {
+  const admitted = read.record.details.find((detail) => detail.path === 'admitted')?.value;
+  const openedAt = admitted?.kind === 'date' ? new Date(`${admitted.date}T12:00:00Z`) : context.now();
+  const row = {
+    id,
+    kind: 'admission' as const,
+    title: read.title,
+    number: read.number,
+    summary: reasonOf(read),
+    openedAt,
+  };
+  await context.db.transaction(async (tx) => {
+    await tx.insert(cases).values({ ...row, record: read.record });
+    await tx.insert(casesGiven).values(givenTo.map((member) => ({ case: id, member })));
+  });
+  return toCaseSummary(row, null);
+}
+
+/** Cases: the desk, one case, and cases from outside. */
+export function caseRoutes(router: Router, context: Context): void {
+  const { db } = context;
+
+  bind(router, context, 'cases', async ({ member }) => {
+    const rows = await db
+      .select({ head: caseHead, draft: draftHead })
+      .from(cases)
+      .innerJoin(casesGiven, and(eq(casesGiven.case, cases.id), eq(casesGiven.member, member.id)))
+      .leftJoin(drafts, and(eq(drafts.case, cases.id), eq(drafts.author, member.id)));
+    return rows.map(({ head, draft }) => toCaseSummary(head, draft)).sort(byNeed);
+  });
+
+  bind(router, context, 'takeBundle', async ({ member, body }) => {
+    const reading = readFhirBundle(body);
+    if (!reading.ok) {
+      const count = reading.faults.length;
+      const what = count === 1 ? 'One thing is' : `${count} things are`;
+      throw new Refusal(
+        'not-fhir',
+        `${what} wrong with this file. No case was made; mend the file and drop it again.`,
+        {
+          faults: reading.faults.slice(0, 100),
+        },
+      );
+    }
+    const summary = await insertCase(context, reading.read, context.newId(), [member.id]);
+    context.events.tell(member.id, { type: 'case-added', case: summary.id });
+    return { case: summary, remarks: reading.remarks };
+  });
+
+  bind(router, context, 'case', async ({ member, params }) => {
+    const row = await givenCase(db, member.id, params.case);
+    const found = await db
+      .select(draftHead)
+      .from(drafts)
+      .where(and(eq(drafts.case, row.id), eq(drafts.author, member.id)))
+      .orderBy(desc(drafts.savedAt));
+    return toCase(row, found, member.id);
+  });
+}

@@ -1,0 +1,92 @@
+import { isDeepStrictEqual } from 'node:util';
+import { and, eq } from 'drizzle-orm';
+import type { Router } from 'express';
+import { emptyDraft, type DraftDocument } from '#core/draft';
+import { gapsOf } from '#core/fill';
+import { excerpt } from '#core/passage';
+import type { Context } from '../context';
+import { drafts } from '../db/schema';
+import { bind } from '../http/bind';
+import { Refusal } from '../http/refusal';
+import { givenCase, ownDraft, toDraft } from './caseAccess';
+
+const EXCERPT_LENGTH = 160;
+
+type Change = Partial<Pick<typeof drafts.$inferInsert, 'document' | 'excerpt' | 'state'>>;
+
+/** Changes a draft that is still at `version`; throws a `moved-on` Refusal, with the draft as it stands, if not. */
+async function change(context: Context, member: string, id: string, version: number, values: Change) {
+  const [row] = await context.db
+    .update(drafts)
+    .set({ ...values, version: version + 1, savedAt: context.now() })
+    .where(and(eq(drafts.id, id), eq(drafts.author, member), eq(drafts.version, version)))
+    .returning();
+  if (row) return toDraft(row);
+  const current = toDraft(await ownDraft(context.db, member, id));
+  // The same save sent again, because the answer to the first was lost: it is done already.
+  if (
+    current.version === version + 1 &&
+    values.document &&
+    isDeepStrictEqual(values.document, current.document)
+  )
+    return current;
+  throw new Refusal(
+    'moved-on',
+    'This draft was saved from another window meanwhile. What you wrote here is kept.',
+    { current },
+  );
+}
+
+function mustBeWhole(document: DraftDocument): void {
+  const gaps = gapsOf(document);
+  if (gaps.length === 0) return;
+  const faults = gaps.map((gap) => ({ place: gap.name, message: gap.question }));
+  throw new Refusal('not-finished', `${gaps.length} required answers are missing.`, { faults });
+}
+
+/** Drafts: opening one, autosave, finishing, reopening. */
+export function draftRoutes(router: Router, context: Context): void {
+  const { db } = context;
+
+  bind(router, context, 'openDraft', async ({ member, params }) => {
+    await givenCase(db, member.id, params.case);
+    const document = emptyDraft();
+    const fresh = { id: context.newId(), case: params.case, author: member.id, state: 'open' as const };
+    // Two windows opening at once make one draft: the second insert does nothing.
+    await db
+      .insert(drafts)
+      .values({ ...fresh, version: 1, document, excerpt: '', savedAt: context.now() })
+      .onConflictDoNothing();
+    const [row] = await db
+      .select()
+      .from(drafts)
+      .where(and(eq(drafts.case, params.case), eq(drafts.author, member.id)));
+    return toDraft(row!);
+  });
+
+  bind(router, context, 'draft', async ({ member, params }) =>
+    toDraft(await ownDraft(db, member.id, params.draft)),
+  );
+
+  bind(router, context, 'saveDraft', async ({ member, params, body, version }) => {
+    const draft = await ownDraft(db, member.id, params.draft);
+    if (draft.state === 'finished')
+      throw new Refusal('not-allowed', 'This draft is finished: reopen it to change it.');
+    const { document } = body;
+    return change(context, member.id, draft.id, version, {
+      document,
+      excerpt: excerpt(document, EXCERPT_LENGTH),
+    });
+  });
+
+  bind(router, context, 'finishDraft', async ({ member, params, version }) => {
+    const draft = await ownDraft(db, member.id, params.draft);
+    mustBeWhole(draft.document);
+    return change(context, member.id, draft.id, version, { state: 'finished' });
+  });
+
+  bind(router, context, 'reopenDraft', async ({ member, params, version }) => {
+    const draft = await ownDraft(db, member.id, params.draft);
+    return change(context, member.id, draft.id, version, { state: 'open' });
+  });
+}

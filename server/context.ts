@@ -1,0 +1,15 @@
+import type { Logger } from 'pino';
+import type { Database } from './db/openStore';
+import type { EventHub } from './events/eventHub';
+import type { Settings } from './settings';
+
+/** What every part of the server is given: nothing reaches for a clock, a database or a log by itself. */
+export interface Context {
+  db: Database;
+  events: EventHub;
+  now: () => Date;
+  newId: () => string;
+  log: Logger;
+  version: string;
+  settings: Pick<Settings, 'demo' | 'secureCookies' | 'webFolder'>;
+}

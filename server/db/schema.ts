@@ -1,0 +1,157 @@
+import {
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+} from 'drizzle-orm/pg-core';
+import type { CueRules } from '#core/cue';
+import type { DraftDocument } from '#core/draft';
+import type { EntryContent } from '#core/entry';
+import type { CaseRecord } from '#core/record';
+
+const instant = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
+
+export const members = pgTable('members', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  email: text('email').notNull().unique(),
+  job: text('job').notNull().default(''),
+  role: text('role', { enum: ['owner', 'member'] }).notNull(),
+  // Null for demo members, who have no password and cannot sign in with one.
+  passwordHash: text('password_hash'),
+  createdAt: instant('created_at').notNull(),
+});
+
+export const sessions = pgTable('sessions', {
+  // SHA-256 of the token in the cookie: who reads the table cannot take over a session.
+  tokenHash: text('token_hash').primaryKey(),
+  member: text('member')
+    .notNull()
+    .references(() => members.id, { onDelete: 'cascade' }),
+  createdAt: instant('created_at').notNull(),
+  endsAt: instant('ends_at').notNull(),
+});
+
+export const collections = pgTable('collections', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  // Set for a member's own collection, which nobody else sees.
+  ownedBy: text('owned_by').references(() => members.id, { onDelete: 'cascade' }),
+  leadIn: text('lead_in').notNull(),
+  cueRules: jsonb('cue_rules').$type<CueRules>().notNull(),
+  kindsOfWork: jsonb('kinds_of_work').$type<string[]>().notNull(),
+  language: text('language').notNull(),
+  position: integer('position').notNull().default(0),
+});
+
+export const grants = pgTable(
+  'grants',
+  {
+    collection: text('collection')
+      .notNull()
+      .references(() => collections.id, { onDelete: 'cascade' }),
+    member: text('member')
+      .notNull()
+      .references(() => members.id, { onDelete: 'cascade' }),
+    right: text('right', { enum: ['read', 'contribute', 'keep'] }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.collection, table.member] })],
+);
+
+export const entries = pgTable(
+  'entries',
+  {
+    id: text('id').primaryKey(),
+    collection: text('collection')
+      .notNull()
+      .references(() => collections.id),
+    revision: integer('revision').notNull(),
+    content: jsonb('content').$type<EntryContent>().notNull(),
+    savedAt: instant('saved_at').notNull(),
+    savedBy: text('saved_by')
+      .notNull()
+      .references(() => members.id),
+    reason: text('reason').notNull(),
+  },
+  (table) => [index('entries_by_collection').on(table.collection)],
+);
+
+/** History, append-only: a row is never changed. */
+export const revisions = pgTable(
+  'revisions',
+  {
+    entry: text('entry')
+      .notNull()
+      .references(() => entries.id),
+    revision: integer('revision').notNull(),
+    content: jsonb('content').$type<EntryContent>().notNull(),
+    savedAt: instant('saved_at').notNull(),
+    savedBy: text('saved_by')
+      .notNull()
+      .references(() => members.id),
+    reason: text('reason').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.entry, table.revision] })],
+);
+
+/** The cues of the entries' current revisions, so that the store itself refuses one that is taken. */
+export const cues = pgTable(
+  'cues',
+  {
+    collection: text('collection')
+      .notNull()
+      .references(() => collections.id, { onDelete: 'cascade' }),
+    // In lower case: two cues that differ in case alone would clash.
+    typed: text('typed').notNull(),
+    entry: text('entry')
+      .notNull()
+      .references(() => entries.id, { onDelete: 'cascade' }),
+  },
+  (table) => [uniqueIndex('cues_once_in_a_collection').on(table.collection, table.typed)],
+);
+
+export const cases = pgTable('cases', {
+  id: text('id').primaryKey(),
+  kind: text('kind', { enum: ['admission', 'feedback', 'transcript', 'reply'] }).notNull(),
+  title: text('title').notNull(),
+  number: text('number'),
+  summary: text('summary').notNull(),
+  record: jsonb('record').$type<CaseRecord>().notNull(),
+  openedAt: instant('opened_at').notNull(),
+});
+
+export const casesGiven = pgTable(
+  'cases_given',
+  {
+    case: text('case')
+      .notNull()
+      .references(() => cases.id, { onDelete: 'cascade' }),
+    member: text('member')
+      .notNull()
+      .references(() => members.id, { onDelete: 'cascade' }),
+  },
+  (table) => [primaryKey({ columns: [table.case, table.member] })],
+);
+
+export const drafts = pgTable(
+  'drafts',
+  {
+    id: text('id').primaryKey(),
+    case: text('case')
+      .notNull()
+      .references(() => cases.id, { onDelete: 'cascade' }),
+    author: text('author')
+      .notNull()
+      .references(() => members.id),
+    state: text('state', { enum: ['open', 'finished'] }).notNull(),
+    version: integer('version').notNull(),
+    document: jsonb('document').$type<DraftDocument>().notNull(),
+    excerpt: text('excerpt').notNull(),
+    savedAt: instant('saved_at').notNull(),
+  },
+  (table) => [uniqueIndex('drafts_one_each').on(table.case, table.author)],
+);

@@ -1,0 +1,17 @@
+import type { Router } from 'express';
+import type { Context } from '../context';
+import { bind } from '../http/bind';
+
+/** The stream of what changes, for open pages. */
+export function eventRoutes(router: Router, context: Context): void {
+  bind(router, context, 'events', async ({ member, response }) => {
+    response.writeHead(200, {
+      'Content-Type': 'text/event-stream',
+      'Cache-Control': 'no-store, no-transform',
+      'X-Accel-Buffering': 'no',
+    });
+    response.write('retry: 1000\n\n');
+    context.events.listen(member.id, response);
+    return Promise.resolve(undefined);
+  });
+}

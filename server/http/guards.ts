@@ -1,0 +1,97 @@
+import type { ErrorRequestHandler, RequestHandler } from 'express';
+import helmet from 'helmet';
+import type { Context } from '../context';
+import { notFound, Refusal } from './refusal';
+
+/** Security headers: everything comes from this server itself, and no script stands in a page. */
+export function headers(secure: boolean): RequestHandler {
+  return helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'"],
+        styleSrc: ["'self'"],
+        // The editor and the charts set style attributes; style elements stay forbidden.
+        styleSrcAttr: ["'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        baseUri: ["'none'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+      },
+    },
+    strictTransportSecurity: secure,
+    crossOriginEmbedderPolicy: false,
+    referrerPolicy: { policy: 'same-origin' },
+  });
+}
+
+/** Refuses writes that a page of another site makes a browser send. Programs send no Origin and have no cookie to misuse. */
+export const sameOrigin: RequestHandler = (request, _response, next) => {
+  if (request.method === 'GET' || request.method === 'HEAD') return next();
+  const origin = request.get('Origin');
+  const site = request.get('Sec-Fetch-Site');
+  const foreign =
+    origin === undefined
+      ? site !== undefined && site !== 'same-origin' && site !== 'none'
+      : !isOwn(origin, request.get('Host'));
+  next(foreign ? new Refusal('wrong-origin', 'Open Elderleaf in its own window and try again.') : undefined);
+};
+
+function isOwn(origin: string, host: string | undefined): boolean {
+  try {
+    return new URL(origin).host === host;
+  } catch {
+    return false;
+  }
+}
+
+/** The last route of the API: an address that means nothing. */
+export const nothingHere: RequestHandler = (_request, _response, next) => next(notFound());
+
+interface BodyError extends Error {
+  type?: string;
+  status?: number;
+}
+
+/** Errors of reading the body, in our words; others are our own fault. */
+function asRefusal(error: unknown): Refusal | null {
+  if (error instanceof Refusal) return error;
+  const { type, status } = error as BodyError;
+  if (type === 'entity.too.large')
+    return new Refusal('too-large', 'At most 4 MB can be sent at once. Nothing was changed.');
+  if (type === 'entity.parse.failed')
+    return new Refusal('bad-request', 'The file or request is not valid JSON. Nothing was changed.');
+  if (status !== undefined && status >= 400 && status < 500)
+    return new Refusal('bad-request', 'The request could not be read.');
+  return null;
+}
+
+/** Turns whatever was thrown into a problem document; the unexpected is logged, without what was sent. */
+export function errorHandler(context: Context): ErrorRequestHandler {
+  // Express tells an error handler by its four parameters.
+  return (error: unknown, request, response, _next) => {
+    const refusal = asRefusal(error);
+    if (!refusal) {
+      const { name, stack, code } = error as Error & { code?: string };
+      // The message of a database error may quote the values sent: only its code and where it arose are kept.
+      const lines = stack
+        ?.split('\n')
+        .filter((line) => line.trim().startsWith('at '))
+        .slice(0, 6);
+      context.log.error(
+        { name, code, method: request.method, route: request.path.split('/').slice(0, 3).join('/'), lines },
+        'failed',
+      );
+    }
+    if (response.headersSent) return response.end();
+    const problem = (
+      refusal ??
+      new Refusal('internal', 'Nothing was changed. Try again; if it stays, tell whoever runs Elderleaf.')
+    ).toProblem();
+    response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+  };
+}
