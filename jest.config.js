@@ -11,5 +11,7 @@ export default {
     ],
   },
   maxWorkers: 2,
+  // Generous, for a machine busy with other work: opening a database takes seconds there.
+  testTimeout: 60_000,
   globalSetup: '<rootDir>/server/testing/globalSetup.ts',
 };

@@ -7,3 +7,4 @@ export type { EntryProblem } from './checkEntry';
 export { newEntry, newField } from './newEntry';
 export { optionKeys } from './optionKeys';
 export { readCompact } from './compactNotation';
+export { proposeTitle } from './proposeTitle';

@@ -1,4 +1,4 @@
-export { PassageSchema, LIMITS } from './passage';
+export { PassageSchema, LIMITS, isSafeLink } from './passage';
 export type {
   Passage,
   Block,
@@ -18,4 +18,5 @@ export { textOfInlines, plainText } from './plainText';
 export { joinAtCaret } from './joinAtCaret';
 export { followCase } from './followCase';
 export { tidyInlines } from './tidyInlines';
+export { trimEdges } from './trimEdges';
 export { excerpt } from './excerpt';

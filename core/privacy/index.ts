@@ -1,4 +1,4 @@
+export { capture } from './capture';
+export type { Captured, CapturedParticular } from './capture';
 export { findParticulars } from './findParticulars';
 export type { Particular } from './findParticulars';
-export { particularsToFields } from './particularsToFields';
-export { unplaced } from './unplaced';

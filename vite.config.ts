@@ -1,0 +1,17 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+
+export default defineConfig({
+  root: 'web',
+  plugins: [react(), tailwindcss()],
+  build: {
+    outDir: '../dist/web',
+    emptyOutDir: true,
+    chunkSizeWarningLimit: 900,
+    // Fonts as files: the page's policy takes none from data addresses.
+    assetsInlineLimit: 0,
+    modulePreload: { polyfill: false },
+  },
+  server: { proxy: { '/api': 'http://127.0.0.1:4780' } },
+});

@@ -1,0 +1,75 @@
+import {
+  pathFor,
+  ProblemSchema,
+  ROUTES,
+  type BodyOf,
+  type ParamsOf,
+  type Problem,
+  type ResponseOf,
+  type Route,
+  type RouteName,
+} from '#contracts';
+
+/** The server refused: its problem document says why. */
+export class ApiProblem extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.detail);
+  }
+}
+
+/** The server could not be reached at all: it is down, or the connection is. */
+export class Unreachable extends Error {
+  constructor() {
+    super('The server cannot be reached just now.');
+  }
+}
+
+interface CallOptions<N extends RouteName> {
+  params?: ParamsOf<N>;
+  body?: BodyOf<N>;
+  /** For guarded routes: the version the change was made to. */
+  version?: number;
+  signal?: AbortSignal;
+}
+
+async function readProblem(response: Response): Promise<Error> {
+  const parsed = ProblemSchema.safeParse(await response.json().catch(() => null));
+  // A proxy, or a server that is just going down, answers without a problem document.
+  return parsed.success ? new ApiProblem(parsed.data) : new Unreachable();
+}
+
+/** Calls a route of the API. Throws ApiProblem when it refuses, Unreachable when nobody answers. */
+export async function call<N extends RouteName>(
+  name: N,
+  options: CallOptions<N> = {},
+): Promise<ResponseOf<N>> {
+  const route: Route = ROUTES[name];
+  const headers: Record<string, string> = {};
+  if (options.body !== undefined) headers['Content-Type'] = 'application/json';
+  if (options.version !== undefined) headers['If-Match'] = `"${options.version}"`;
+  let response: Response;
+  try {
+    response = await fetch(pathFor(name, (options.params ?? {}) as ParamsOf<N>), {
+      method: route.method.toUpperCase(),
+      headers,
+      body: options.body === undefined ? undefined : JSON.stringify(options.body),
+      signal: options.signal,
+    });
+  } catch (error) {
+    if (options.signal?.aborted) throw error;
+    throw new Unreachable();
+  }
+  if (!response.ok) throw await readProblem(response);
+  return (response.status === 204 ? undefined : await response.json()) as ResponseOf<N>;
+}
+
+/** What to tell a person about an error, in one sentence or two. */
+export function inWords(error: unknown): string {
+  if (error instanceof ApiProblem || error instanceof Unreachable) return error.message;
+  return 'Something went wrong on this page. Reload it; what was saved is safe.';
+}
+
+/** True when an error is a problem of the given code. */
+export function isProblem(error: unknown, code: Problem['code']): error is ApiProblem {
+  return error instanceof ApiProblem && error.problem.code === code;
+}

@@ -1,0 +1,139 @@
+import { X } from 'lucide-react';
+import type { Collection } from '#contracts';
+import type { Cue, CueRules } from '#core/cue';
+import { Button } from '../ui';
+
+const FIRES: Record<CueRules['fires'], string> = {
+  last: 'at its last character',
+  closing: 'on Space, Enter, Tab or punctuation',
+};
+const BEFORE: Record<CueRules['before'], string> = {
+  space: 'after a space or line start',
+  boundary: 'after anything but a letter or digit',
+  anything: 'after anything',
+};
+const LETTERS: Record<CueRules['letters'], string> = {
+  ignored: 'capitals or not',
+  exact: 'typed exactly so',
+  followed: 'the wording follows its capitals',
+};
+
+interface RuleProps<K extends 'fires' | 'before' | 'letters'> {
+  rule: K;
+  label: string;
+  words: Record<CueRules[K], string>;
+  cue: Cue;
+  collection: Collection | undefined;
+  change: (cue: Cue) => void;
+}
+
+/** One rule of a cue: the collection's own unless changed here. */
+function Rule<K extends 'fires' | 'before' | 'letters'>({
+  rule,
+  label,
+  words,
+  cue,
+  collection,
+  change,
+}: RuleProps<K>) {
+  const own = cue.rules?.[rule];
+  const set = (value: string) => {
+    const { [rule]: _old, ...rules } = cue.rules ?? {};
+    const next = value === '' ? rules : { ...rules, [rule]: value };
+    change(Object.keys(next).length > 0 ? { ...cue, rules: next } : { text: cue.text });
+  };
+  return (
+    <select
+      aria-label={`${label} ${cue.text}`}
+      className="input bg-page text-[14px]"
+      value={own ?? ''}
+      onChange={(event) => set(event.target.value)}
+    >
+      <option value="">
+        {collection ? `as its collection: ${words[collection.cueRules[rule]]}` : 'as its collection'}
+      </option>
+      {Object.entries<string>(words).map(([value, said]) => (
+        <option key={value} value={value}>
+          {said}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+interface Props {
+  cues: readonly Cue[];
+  collection: Collection | undefined;
+  editable: boolean;
+  /** Proposes a free cue for the entry's title. */
+  propose: () => string;
+  change: (cues: Cue[]) => void;
+}
+
+/** An entry's cues, each with what brings it. */
+export function CuesEditor({ cues, collection, editable, propose, change }: Props) {
+  const set = (index: number, cue: Cue) => change(cues.map((one, at) => (at === index ? cue : one)));
+  return (
+    <fieldset disabled={!editable}>
+      {cues.map((cue, index) => (
+        <div
+          key={index}
+          className="grid grid-cols-[7rem_1fr_1fr_1fr_auto] items-center gap-4 border-b border-hair py-1 max-[899px]:grid-cols-1"
+        >
+          <span className="flex items-baseline">
+            <span className="cue">{collection?.leadIn}</span>
+            <input
+              aria-label={`Cue ${index + 1}`}
+              className="input cue text-[15px]"
+              spellCheck={false}
+              autoComplete="off"
+              maxLength={40}
+              value={cue.text}
+              onChange={(event) => set(index, { ...cue, text: event.target.value })}
+            />
+          </span>
+          <Rule
+            rule="fires"
+            label="When it fires:"
+            words={FIRES}
+            cue={cue}
+            collection={collection}
+            change={(next) => set(index, next)}
+          />
+          <Rule
+            rule="before"
+            label="What may stand before:"
+            words={BEFORE}
+            cue={cue}
+            collection={collection}
+            change={(next) => set(index, next)}
+          />
+          <Rule
+            rule="letters"
+            label="Capitals of"
+            words={LETTERS}
+            cue={cue}
+            collection={collection}
+            change={(next) => set(index, next)}
+          />
+          <button
+            type="button"
+            aria-label={`Remove cue ${cue.text}`}
+            className="rounded-[3px] p-1 text-soft hover:text-elder"
+            onClick={() => change(cues.filter((_, at) => at !== index))}
+          >
+            <X size={15} aria-hidden />
+          </button>
+        </div>
+      ))}
+      {editable && (
+        <Button className="mt-2 text-[14px]" onClick={() => change([...cues, { text: propose() }])}>
+          Add a cue
+        </Button>
+      )}
+      {!editable && cues.length === 0 && (
+        <p className="text-[14px] text-soft">No cue: the finder brings it.</p>
+      )}
+    </fieldset>
+  );
+}

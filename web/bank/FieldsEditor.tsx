@@ -1,0 +1,237 @@
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import type { ChoiceField, ChoiceOption, Field } from '#core/entry';
+import { DETAILS } from '#core/record';
+import { Button, SelectField, TextField } from '../ui';
+import { asKind } from './entryFields';
+
+const KINDS: Record<Field['kind'], string> = {
+  text: 'words',
+  choice: 'a choice',
+  detail: 'a detail of the record',
+};
+
+const iconLook = 'rounded-[3px] p-1 text-soft hover:text-elder disabled:opacity-30';
+
+function moved<T>(items: readonly T[], from: number, to: number): T[] {
+  const rest = items.filter((_, index) => index !== from);
+  return [...rest.slice(0, to), items[from]!, ...rest.slice(to)];
+}
+
+function Options({ field, change }: { field: ChoiceField; change: (field: ChoiceField) => void }) {
+  const { options } = field;
+  const set = (index: number, option: ChoiceOption) =>
+    change({ ...field, options: options.map((one, at) => (at === index ? option : one)) });
+  const add = () => {
+    const ids = new Set(options.map(({ id }) => id));
+    let number = options.length + 1;
+    while (ids.has(`o${number}`)) number += 1;
+    change({ ...field, options: [...options, { id: `o${number}`, label: '', words: null }] });
+  };
+  return (
+    <fieldset className="mt-3">
+      <legend className="eyebrow">Options, and the words each puts down where they differ</legend>
+      {options.map((option, index) => (
+        <div key={option.id} className="grid grid-cols-[1fr_1fr_auto] items-end gap-3">
+          <input
+            aria-label={`Option ${index + 1}`}
+            className="input"
+            value={option.label}
+            maxLength={120}
+            onChange={(event) => set(index, { ...option, label: event.target.value })}
+            onKeyDown={(event) => {
+              if (event.key !== 'Enter') return;
+              event.preventDefault();
+              add();
+            }}
+          />
+          <input
+            aria-label={`Words of option ${index + 1}`}
+            className="input"
+            placeholder={option.label}
+            value={option.words ?? ''}
+            onChange={(event) => set(index, { ...option, words: event.target.value || null })}
+          />
+          <span className="flex">
+            <button
+              type="button"
+              className={iconLook}
+              aria-label={`Move option ${index + 1} up`}
+              disabled={index === 0}
+              onClick={() => change({ ...field, options: moved(options, index, index - 1) })}
+            >
+              <ArrowUp size={15} aria-hidden />
+            </button>
+            <button
+              type="button"
+              className={iconLook}
+              aria-label={`Move option ${index + 1} down`}
+              disabled={index === options.length - 1}
+              onClick={() => change({ ...field, options: moved(options, index, index + 1) })}
+            >
+              <ArrowDown size={15} aria-hidden />
+            </button>
+            <button
+              type="button"
+              className={iconLook}
+              aria-label={`Remove option ${index + 1}`}
+              disabled={options.length === 1}
+              onClick={() => change({ ...field, options: options.filter((_, at) => at !== index) })}
+            >
+              <X size={15} aria-hidden />
+            </button>
+          </span>
+        </div>
+      ))}
+      <div className="mt-2 flex items-center gap-5 text-[14px]">
+        <Button onClick={add}>Add an option</Button>
+        <label className="flex items-center gap-2">
+          <input
+            type="checkbox"
+            checked={field.many}
+            onChange={() => change({ ...field, many: !field.many })}
+            className="accent-elder"
+          />
+          several may be chosen
+        </label>
+        {field.many && (
+          <label className="flex items-center gap-2">
+            joined with
+            <select
+              className="input w-auto bg-page"
+              value={field.join}
+              onChange={(event) => change({ ...field, join: event.target.value as ChoiceField['join'] })}
+            >
+              <option value="and">and</option>
+              <option value="or">or</option>
+            </select>
+          </label>
+        )}
+      </div>
+    </fieldset>
+  );
+}
+
+interface FieldProps {
+  field: Field;
+  uses: number;
+  open: boolean;
+  editable: boolean;
+  toggle: () => void;
+  change: (field: Field) => void;
+  remove: () => void;
+}
+
+function FieldEditor({ field, uses, open, editable, toggle, change, remove }: FieldProps) {
+  return (
+    <li className="border-b border-hair py-1.5">
+      <button
+        type="button"
+        aria-expanded={open}
+        onClick={toggle}
+        className="flex w-full items-baseline gap-3 text-left hover:text-elder"
+      >
+        <span className="font-medium">{field.name}</span>
+        <span className="text-[13px] text-soft">
+          {KINDS[field.kind]}
+          {field.question && `: ${field.question}`}
+        </span>
+        <span className="ml-auto shrink-0 text-[12.5px] text-soft">
+          {uses === 1 ? '1 blank' : `${uses} blanks`}
+        </span>
+      </button>
+      {open && (
+        <fieldset disabled={!editable} className="grid gap-3 border-l-2 border-elder py-2 pl-4">
+          <div className="grid grid-cols-2 gap-5">
+            <TextField
+              label="Name"
+              value={field.name}
+              maxLength={60}
+              onChange={(event) => change({ ...field, name: event.target.value })}
+            />
+            <SelectField
+              label="Answered by"
+              value={field.kind}
+              onChange={(event) => change(asKind(field, event.target.value as Field['kind']))}
+            >
+              {Object.entries(KINDS).map(([kind, label]) => (
+                <option key={kind} value={kind}>
+                  {label}
+                </option>
+              ))}
+            </SelectField>
+          </div>
+          <TextField
+            label="Question, as it is asked in the margin"
+            value={field.question}
+            onChange={(event) => change({ ...field, question: event.target.value })}
+          />
+          {field.kind === 'detail' && (
+            <SelectField
+              label="Which detail"
+              value={field.path}
+              onChange={(event) => change({ ...field, path: event.target.value })}
+            >
+              {DETAILS.map(({ path, label }) => (
+                <option key={path} value={path}>
+                  {label}
+                </option>
+              ))}
+              {!DETAILS.some(({ path }) => path === field.path) && (
+                <option value={field.path}>{field.path}</option>
+              )}
+            </SelectField>
+          )}
+          {field.kind === 'choice' && <Options field={field} change={change} />}
+          <div className="flex items-center justify-between text-[14px]">
+            <label className="flex items-center gap-2">
+              <input
+                type="checkbox"
+                checked={field.required}
+                onChange={() => change({ ...field, required: !field.required })}
+                className="accent-elder"
+              />
+              must be answered before the draft is finished
+            </label>
+            {uses === 0 && <Button onClick={remove}>Remove the field</Button>}
+          </div>
+        </fieldset>
+      )}
+    </li>
+  );
+}
+
+interface Props {
+  fields: readonly Field[];
+  uses: ReadonlyMap<string, number>;
+  open: string | null;
+  editable: boolean;
+  setOpen: (field: string | null) => void;
+  change: (fields: Field[]) => void;
+}
+
+/** The fields of an entry, each opened to be changed. A field with blanks left cannot be removed by accident. */
+export function FieldsEditor({ fields, uses, open, editable, setOpen, change }: Props) {
+  if (fields.length === 0) {
+    return (
+      <p className="text-[14px] text-soft">
+        No fields yet: select words that differ each time, and make them a blank.
+      </p>
+    );
+  }
+  return (
+    <ul>
+      {fields.map((field, index) => (
+        <FieldEditor
+          key={field.id}
+          field={field}
+          uses={uses.get(field.id) ?? 0}
+          open={open === field.id}
+          editable={editable}
+          toggle={() => setOpen(open === field.id ? null : field.id)}
+          change={(changed) => change(fields.map((one, at) => (at === index ? changed : one)))}
+          remove={() => change(fields.filter((_, at) => at !== index))}
+        />
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,114 @@
+import { Fragment, type ReactNode } from 'react';
+import type { Block, Inline, Mark, Passage } from '#core/passage';
+
+/** How a passage is shown: the name beneath each blank's line, and whether links can be followed. */
+interface Look {
+  nameOf: (field: string) => string;
+  links: boolean;
+}
+
+function marked(words: ReactNode, mark: Mark, links: boolean): ReactNode {
+  switch (mark.type) {
+    case 'bold':
+      return <strong>{words}</strong>;
+    case 'italic':
+      return <em>{words}</em>;
+    case 'underline':
+      return <u>{words}</u>;
+    case 'strike':
+      return <s>{words}</s>;
+    case 'code':
+      return <code>{words}</code>;
+    case 'link':
+      return !links ? (
+        <u>{words}</u>
+      ) : (
+        <a href={mark.attrs.href} rel="noreferrer" target="_blank">
+          {words}
+        </a>
+      );
+    case 'placed':
+      return words;
+  }
+}
+
+function InlineView({ inline, look }: { inline: Inline; look: Look }) {
+  if (inline.type === 'hardBreak') return <br />;
+  const words =
+    inline.type === 'text' ? (
+      inline.text
+    ) : (
+      <span className="blank" data-state={inline.attrs.text ? 'answered' : inline.attrs.state}>
+        <span className="blank-words">{inline.attrs.text}</span>
+        <span className="blank-name">{look.nameOf(inline.attrs.field)}</span>
+      </span>
+    );
+  return (inline.marks ?? []).reduce<ReactNode>((inner, mark) => marked(inner, mark, look.links), words);
+}
+
+function Inlines({ content, look }: { content: Inline[] | undefined; look: Look }) {
+  if (!content?.length) return <br />;
+  // The order is all that tells inlines apart, and they are never moved.
+  return content.map((inline, index) => <InlineView key={index} inline={inline} look={look} />);
+}
+
+function BlockView({ block, look }: { block: Block; look: Look }) {
+  const inner = () => 'content' in block && <Blocks blocks={block.content as Block[]} look={look} />;
+  switch (block.type) {
+    case 'paragraph':
+      return (
+        <p>
+          <Inlines content={block.content} look={look} />
+        </p>
+      );
+    case 'heading':
+      return (
+        <p className="text-[1.15em] font-semibold">
+          <Inlines content={block.content} look={look} />
+        </p>
+      );
+    case 'bulletList':
+      return <ul>{inner()}</ul>;
+    case 'orderedList':
+      return <ol start={block.attrs?.start ?? 1}>{inner()}</ol>;
+    case 'listItem':
+      return <li>{inner()}</li>;
+    case 'blockquote':
+      return <blockquote>{inner()}</blockquote>;
+    case 'horizontalRule':
+      return <hr />;
+    case 'table':
+      return (
+        <table>
+          <tbody>{inner()}</tbody>
+        </table>
+      );
+    case 'tableRow':
+      return <tr>{inner()}</tr>;
+    case 'tableHeader':
+      return <th>{inner()}</th>;
+    case 'tableCell':
+      return <td>{inner()}</td>;
+  }
+}
+
+function Blocks({ blocks, look }: { blocks: Block[]; look: Look }) {
+  return blocks.map((block, index) => (
+    <Fragment key={index}>
+      <BlockView block={block} look={look} />
+    </Fragment>
+  ));
+}
+
+/** A passage to read: blanks as ruled lines with their field's name beneath. No HTML is ever put in as text. */
+export function PassageView({
+  passage,
+  nameOf,
+  links = true,
+}: { passage: Passage } & Pick<Look, 'nameOf'> & Partial<Look>) {
+  return (
+    <div className="prose-leaf">
+      <Blocks blocks={passage.content} look={{ nameOf, links }} />
+    </div>
+  );
+}

@@ -1,0 +1,193 @@
+import { useDeferredValue, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import type { Collection, Entry } from '#contracts';
+import { useBank } from '../api/queries';
+import { instantInWords } from '../clock/calendarToday';
+import { Figure } from '../shell/Figure';
+import { Failed, Key, Loading, SelectField, TextField } from '../ui';
+import { typedCue, useBankIndex, type BankIndex } from './bankIndex';
+import { PassageView } from './PassageView';
+
+const RIGHTS: Record<Collection['right'], string> = {
+  read: 'You may use it',
+  contribute: 'You may use it and propose changes',
+  keep: 'You keep it',
+};
+
+const ORDERS = {
+  title: {
+    label: 'by title',
+    compare: (a: Entry, b: Entry) => a.content.title.localeCompare(b.content.title),
+  },
+  cue: {
+    label: 'by cue',
+    compare: (a: Entry, b: Entry) =>
+      (a.content.cues[0]?.text ?? '\uffff').localeCompare(b.content.cues[0]?.text ?? '\uffff'),
+  },
+  saved: { label: 'newest first', compare: (a: Entry, b: Entry) => b.savedAt.localeCompare(a.savedAt) },
+} as const;
+type Order = keyof typeof ORDERS;
+
+function Row({ entry, cue }: { entry: Entry; cue: string | null }) {
+  const { title, purpose, wordings, fields } = entry.content;
+  return (
+    <li className="sheet-row">
+      <Link
+        to={`/bank/${entry.id}`}
+        title={`Saved ${instantInWords(entry.savedAt)}`}
+        className="group grid grid-cols-[5.5rem_minmax(0,1fr)] gap-x-5 px-7 py-2.5 max-[899px]:grid-cols-[4rem_minmax(0,1fr)] max-[899px]:px-4"
+      >
+        <div className="cue pt-px break-words">{cue ?? <span className="text-soft">–</span>}</div>
+        <div className="min-w-0">
+          <div className="break-words text-[14px] font-semibold group-hover:text-elder">
+            {title}
+            {purpose && <span className="font-normal text-soft"> · {purpose}</span>}
+          </div>
+          <div className="sheet-wording book">
+            <PassageView
+              passage={wordings[0]!.parts[0]!.passage}
+              nameOf={(id) => fields.find((field) => field.id === id)?.name ?? id}
+              links={false}
+            />
+          </div>
+        </div>
+      </Link>
+    </li>
+  );
+}
+
+interface Asked {
+  query: string;
+  collection: string;
+  order: Order;
+}
+
+/** What the sheet shows: collections in their order, each with those of its entries that were asked for. */
+function useGroups(index: BankIndex | null, { query, collection, order }: Asked) {
+  return useMemo(() => {
+    if (!index) return [];
+    const found = query.trim() === '' ? null : new Set(index.finder.find(query));
+    const wanted = index.bank.collections.filter(({ id }) => collection === '' || id === collection);
+    return wanted
+      .map((one) => ({
+        collection: one,
+        entries: index.bank.entries
+          .filter((entry) => entry.collection === one.id && (!found || found.has(entry.id)))
+          .sort(ORDERS[order].compare),
+      }))
+      .filter(({ entries }) => entries.length > 0 || (query.trim() === '' && collection !== ''));
+  }, [index, query, collection, order]);
+}
+
+function Groups({ index, asked }: { index: BankIndex; asked: Asked }) {
+  const groups = useGroups(index, asked);
+  if (index.bank.entries.length === 0) {
+    return (
+      <p className="px-7 py-8 text-soft">
+        The bank is empty. Select words on a leaf and press <Key>F4</Key> to keep the first ones, or{' '}
+        <Link to="/bank/new" className="text-elder underline">
+          write an entry
+        </Link>{' '}
+        here.
+      </p>
+    );
+  }
+  if (groups.length === 0) {
+    return (
+      <p className="px-7 py-8 text-soft">
+        No entry by these words. Try fewer of them, or another collection.
+      </p>
+    );
+  }
+  return groups.map(({ collection, entries }) => (
+    <section key={collection.id} aria-label={collection.name} className="pb-2">
+      <h2 className="flex items-baseline gap-3 border-b border-hair px-7 pt-5 pb-1.5 max-[899px]:px-4">
+        <span className="font-book text-[19px]">{collection.name}</span>
+        <span className="text-[12.5px] text-soft">
+          {entries.length === 1 ? '1 entry' : `${entries.length} entries`}
+          {collection.leadIn && (
+            <>
+              , cues after <span className="cue">{collection.leadIn}</span>
+            </>
+          )}
+        </span>
+      </h2>
+      {entries.length === 0 && <p className="px-7 py-4 text-soft">Nothing is kept here yet.</p>}
+      <ul>
+        {entries.map((entry) => (
+          <Row key={entry.id} entry={entry} cue={typedCue(entry, collection)} />
+        ))}
+      </ul>
+    </section>
+  ));
+}
+
+function Margin({ index }: { index: BankIndex | null }) {
+  if (!index) return null;
+  return (
+    <section aria-label="Collections" className="pt-6">
+      <h2 className="eyebrow">Collections</h2>
+      <ul className="mt-1">
+        {index.bank.collections.map(({ id, name, own, right }) => (
+          <li key={id} className="border-b border-hair py-1.5 text-[14px]">
+            {name}
+            <span className="block text-[12.5px] text-soft">{own ? 'Only you see it' : RIGHTS[right]}</span>
+          </li>
+        ))}
+      </ul>
+      <Link
+        to="/bank/new"
+        className="mt-4 inline-block rounded-[3px] border border-rule/60 px-3 py-1 hover:border-elder hover:text-elder"
+      >
+        Write an entry
+      </Link>
+    </section>
+  );
+}
+
+/** The bank as a sheet to read: by collection, cue beside wording, narrowing as one types. */
+export function Sheet() {
+  const bank = useBank();
+  const index = useBankIndex();
+  const [query, setQuery] = useState('');
+  const [collection, setCollection] = useState('');
+  const [order, setOrder] = useState<Order>('title');
+  // Narrowing a long sheet may take longer than a key: the field itself never waits for it.
+  const asked = useDeferredValue(useMemo(() => ({ query, collection, order }), [query, collection, order]));
+  return (
+    <Figure marginLabel="Beside the sheet" margin={<Margin index={index} />}>
+      <h1 className="px-7 pt-6 font-book text-[26px] leading-tight max-[899px]:px-4">The bank</h1>
+      <div className="grid grid-cols-[minmax(0,1fr)_11rem_9rem] gap-5 px-7 pt-3 pb-2 max-[899px]:grid-cols-1 max-[899px]:gap-2 max-[899px]:px-4">
+        <TextField
+          label="Any word of title, purpose, wording or cue"
+          type="search"
+          value={query}
+          onChange={(event) => setQuery(event.target.value)}
+          spellCheck={false}
+        />
+        <SelectField
+          label="Collection"
+          value={collection}
+          onChange={(event) => setCollection(event.target.value)}
+        >
+          <option value="">all</option>
+          {index?.bank.collections.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </SelectField>
+        <SelectField label="Order" value={order} onChange={(event) => setOrder(event.target.value as Order)}>
+          {Object.entries(ORDERS).map(([key, { label }]) => (
+            <option key={key} value={key}>
+              {label}
+            </option>
+          ))}
+        </SelectField>
+      </div>
+      {bank.isPending && <Loading what="the bank" />}
+      {bank.isError && <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />}
+      {index && <Groups index={index} asked={asked} />}
+    </Figure>
+  );
+}

@@ -1,0 +1,105 @@
+import { useMutation } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import type { Entry } from '#contracts';
+import type { EntryContent } from '#core/entry';
+import { call, isProblem } from '../api/client';
+import { KEYS, queryClient } from '../api/queries';
+
+/** A change to an entry that is not saved yet: what it holds, the revision it was made to, and why. */
+export interface EntryChange {
+  base: number;
+  content: EntryContent;
+  reason: string;
+}
+
+const PREFIX = 'elderleaf.entry.';
+
+/** Unsaved changes stay on this computer: clicking away loses nothing. Wording holds no personal details. */
+function readUnsaved(key: string): EntryChange | null {
+  try {
+    return JSON.parse(localStorage.getItem(PREFIX + key) ?? 'null') as EntryChange | null;
+  } catch {
+    return null;
+  }
+}
+
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+
+/** Where a new entry goes, or which entry is changed. */
+export type Target = { entry: Entry } | { collection: string };
+
+/**
+ * The change being made to an entry. It follows the entry while nothing is changed here; once something is,
+ * it stays as it is, and `theirs` is what someone else has saved meanwhile.
+ */
+export function useEntryChange(
+  member: string,
+  target: Target,
+  fresh: EntryContent,
+  saved: (entry: Entry) => void,
+) {
+  const entry = 'entry' in target ? target.entry : null;
+  const key = `${member}.${entry?.id ?? 'new'}`;
+  const start: EntryChange = { base: entry?.revision ?? 0, content: entry?.content ?? fresh, reason: '' };
+  const [change, setChange] = useState<EntryChange | null>(() => readUnsaved(key));
+  const [setAside, setSetAside] = useState<EntryChange | null>(null);
+  const now = change ?? start;
+  useEffect(() => {
+    try {
+      if (change) localStorage.setItem(PREFIX + key, JSON.stringify(change));
+      else localStorage.removeItem(PREFIX + key);
+    } catch {
+      // No room on this computer: the page itself still holds the change.
+    }
+  }, [change, key]);
+  const put = (next: EntryChange) =>
+    setChange(
+      same(next.content, start.content) && next.reason === '' && next.base === start.base ? null : next,
+    );
+
+  const save = useMutation({
+    mutationFn: async (base: number) => {
+      const body = { content: now.content, reason: now.reason };
+      if (entry) return call('saveEntry', { params: { entry: entry.id }, body, version: base });
+      return call('makeEntry', {
+        body: { ...body, collection: 'collection' in target ? target.collection : '' },
+      });
+    },
+    onSuccess: async (kept) => {
+      await queryClient.invalidateQueries({ queryKey: KEYS.bank });
+      void queryClient.invalidateQueries({ queryKey: KEYS.revisions(kept.id) });
+      setChange(null);
+      setSetAside(null);
+      saved(kept);
+    },
+  });
+  const refusedFor = isProblem(save.error, 'moved-on') ? (save.error.problem.current as Entry) : null;
+  const theirs = change && entry && entry.revision > change.base ? entry : refusedFor;
+  return {
+    ...now,
+    isChanged: change !== null,
+    setContent: (content: EntryContent) => put({ ...now, content }),
+    setReason: (reason: string) => put({ ...now, reason }),
+    bringBack: (content: EntryContent, revision: number) =>
+      put({ ...now, content, reason: `Revision ${revision} brought back` }),
+    save: () => save.mutate(now.base),
+    saving: save.isPending,
+    error: refusedFor ? null : save.error,
+    /** What someone else saved since this change was begun; null when nobody did. */
+    theirs: change ? theirs : null,
+    saveOverTheirs: () => theirs && save.mutate(theirs.revision),
+    /** Lets go of the change: it can be brought back until the page is left. */
+    letGo: () => {
+      setSetAside(change);
+      setChange(null);
+      save.reset();
+    },
+    setAside,
+    takeUpAgain: () => {
+      setChange(setAside && { ...setAside, base: entry?.revision ?? 0 });
+      setSetAside(null);
+    },
+  };
+}
+
+export type EntryChanging = ReturnType<typeof useEntryChange>;

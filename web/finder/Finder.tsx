@@ -1,0 +1,150 @@
+import { useEffect, useId, useMemo, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { excerpt } from '#core/passage';
+import { typedCue, useBankIndex, type BankIndex } from '../bank/bankIndex';
+import { useShell, type Action } from '../shell/ShellContext';
+
+const SHOWN = 9;
+
+/** One line of the finder: wording from the bank, or something to do. */
+interface Row {
+  id: string;
+  title: string;
+  cue: string | null;
+  detail: string;
+  run: () => void;
+}
+
+function actionRows(actions: Action[], query: string): Row[] {
+  const asked = query.trim().toLowerCase();
+  const matching = actions.filter(({ label }) => label.toLowerCase().includes(asked));
+  return matching.map(({ label, key, run }) => ({
+    id: label,
+    title: label,
+    cue: null,
+    detail: key ?? 'go',
+    run,
+  }));
+}
+
+function entryRows(index: BankIndex | null, query: string, choose: (id: string) => void): Row[] {
+  if (!index) return [];
+  return index.finder.find(query).flatMap((id) => {
+    const entry = index.entries.get(id);
+    if (!entry) return [];
+    const collection = index.collections.get(entry.collection);
+    const words = excerpt(entry.content.wordings[0]!.parts[0]!.passage, 90);
+    return [
+      {
+        id,
+        title: entry.content.title,
+        cue: typedCue(entry, collection),
+        detail: words,
+        run: () => choose(id),
+      },
+    ];
+  });
+}
+
+/** The rows for what is asked: wording first when something is asked, then things to do. */
+function useRows(query: string, close: () => void): Row[] {
+  const index = useBankIndex();
+  const navigate = useNavigate();
+  const { screen } = useShell();
+  return useMemo(() => {
+    const go = (to: string) => () => void navigate(to);
+    const actions: Action[] = [
+      ...screen.actions,
+      { label: 'Open the bank', run: go('/bank') },
+      { label: 'Go to the desk', run: go('/') },
+      { label: 'Show the keys', run: go('/keys') },
+    ];
+    const choose = screen.place ?? ((id: string) => void navigate(`/bank/${id}`));
+    const then = (row: Row): Row => ({
+      ...row,
+      run: () => {
+        close();
+        row.run();
+      },
+    });
+    const found = entryRows(index, query, choose).slice(0, SHOWN);
+    return [...found, ...actionRows(actions, query).slice(0, query ? 4 : actions.length)].map(then);
+  }, [index, query, screen, navigate, close]);
+}
+
+function Line({ row, current, id }: { row: Row; current: boolean; id: string }) {
+  return (
+    <li
+      id={id}
+      role="option"
+      aria-selected={current}
+      onMouseDown={(event) => event.preventDefault()}
+      onClick={row.run}
+      className={`cursor-pointer border-b border-hair px-2 py-1.5 last:border-0 ${current ? 'bg-flower' : ''}`}
+    >
+      <span className="flex items-baseline gap-2">
+        <span className="min-w-0 truncate font-medium">{row.title}</span>
+        {row.cue && <span className="cue ml-auto shrink-0">{row.cue}</span>}
+      </span>
+      <span className="line-clamp-1 text-[13px] text-soft">{row.detail}</span>
+    </li>
+  );
+}
+
+/** The finder, in the margin: any word of the bank, and anything there is to do here. */
+export function Finder() {
+  const { setFinderOpen, screen } = useShell();
+  const [query, setQuery] = useState('');
+  const [at, setAt] = useState(0);
+  const input = useRef<HTMLInputElement>(null);
+  const close = useMemo(() => () => setFinderOpen(false), [setFinderOpen]);
+  const rows = useRows(query, close);
+  const list = useId();
+  const current = Math.min(at, rows.length - 1);
+  useEffect(() => {
+    // What had the keys gets them back when the finder closes without having gone anywhere.
+    const before = document.activeElement as HTMLElement | null;
+    input.current?.focus();
+    return () => before?.focus({ preventScroll: true });
+  }, []);
+  const steer = (event: React.KeyboardEvent) => {
+    if (event.key === 'ArrowDown') setAt(Math.min(current + 1, rows.length - 1));
+    else if (event.key === 'ArrowUp') setAt(Math.max(current - 1, 0));
+    else if (event.key === 'Enter' && !event.nativeEvent.isComposing) rows[current]?.run();
+    else if (event.key === 'Escape') close();
+    else return;
+    event.preventDefault();
+  };
+  return (
+    <section aria-label="Finder" className="slip sticky top-4">
+      <label className="eyebrow" htmlFor={`${list}-input`}>
+        {screen.place ? 'Find wording to place' : 'Find wording'}, or something to do
+      </label>
+      <input
+        ref={input}
+        id={`${list}-input`}
+        role="combobox"
+        aria-expanded
+        aria-controls={list}
+        aria-activedescendant={rows[current] ? `${list}-${current}` : undefined}
+        className="input text-[17px]"
+        value={query}
+        autoComplete="off"
+        spellCheck={false}
+        onKeyDown={steer}
+        onChange={(event) => {
+          setQuery(event.target.value);
+          setAt(0);
+        }}
+      />
+      <ul id={list} role="listbox" aria-label="Found" className="mt-2">
+        {rows.map((row, index) => (
+          <Line key={row.id} row={row} current={index === current} id={`${list}-${index}`} />
+        ))}
+      </ul>
+      {rows.length === 0 && (
+        <p className="py-2 text-soft">Nothing by these words. Try fewer of them, or another.</p>
+      )}
+    </section>
+  );
+}

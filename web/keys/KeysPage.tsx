@@ -1,0 +1,73 @@
+import { Figure } from '../shell/Figure';
+import { Key } from '../ui';
+
+const GROUPS: { title: string; keys: [string, string][] }[] = [
+  {
+    title: 'Everywhere',
+    keys: [
+      ['F2', 'The finder: any word of the bank, or something to do'],
+      ['?', 'This page, where nothing is being written'],
+    ],
+  },
+  {
+    title: 'Writing on a leaf',
+    keys: [
+      [
+        'a cue',
+        'Brings its wording: some cues at their last character, some on Space, Enter, Tab or punctuation',
+      ],
+      ['Backspace', 'Right after wording came: gives back what you typed'],
+      ['F4', 'Keeps the selected words as an entry'],
+      ['F8', 'Goes to the next gap, from anywhere in the draft'],
+      ['F9', 'Finishes the draft, or walks you through its gaps'],
+    ],
+  },
+  {
+    title: 'On a blank',
+    keys: [
+      ['1 – 9, a – z', 'Pick a choice by its number or letter'],
+      ['Tab', 'Goes to the next blank'],
+      ['Shift + Tab', 'Goes to the blank before'],
+      ['Enter', 'Goes to the next blank; on the last, goes on with the sentence'],
+      ['Escape', 'Leaves the blank; a Tab after it leaves the writing altogether'],
+      ['Backspace', 'Takes the answer away'],
+    ],
+  },
+  {
+    title: 'In the finder',
+    keys: [
+      ['Up, Down', 'Go through what was found'],
+      ['Enter', 'Places it at the caret or over the selection; off the leaf, opens it'],
+      ['Escape', 'Closes the finder'],
+    ],
+  },
+];
+
+/** The keys that are live, by where they work. */
+export function KeysPage() {
+  return (
+    <Figure
+      marginLabel="About the keys"
+      margin={<p className="mt-6 text-soft">Everything here can be done with the mouse as well.</p>}
+    >
+      <div className="px-9 py-6 max-[899px]:px-4">
+        <h1 className="font-book text-[26px] leading-tight">Keys</h1>
+        {GROUPS.map(({ title, keys }) => (
+          <section key={title} className="mt-5">
+            <h2 className="eyebrow">{title}</h2>
+            <dl>
+              {keys.map(([key, does]) => (
+                <div key={key} className="grid grid-cols-[8rem_1fr] gap-3 border-b border-hair py-1.5">
+                  <dt>
+                    <Key>{key}</Key>
+                  </dt>
+                  <dd>{does}</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+        ))}
+      </div>
+    </Figure>
+  );
+}

@@ -1,0 +1,53 @@
+import { useState } from 'react';
+import type { Passage } from '#core/passage';
+import { Button, Menu, Notice } from '../ui';
+import { copyPlain, copyRich, DOWNLOADS } from './download';
+
+interface Props {
+  passage: Passage;
+  title: string;
+  reopen: () => void;
+  reopening: boolean;
+}
+
+/** What can be done with a finished text: take it where it is needed, or open it again. */
+export function FinishedPanel({ passage, title, reopen, reopening }: Props) {
+  const [said, setSaid] = useState<{ words: string; failed: boolean } | null>(null);
+  const attempt = (words: string, work: Promise<void>) => {
+    work.then(
+      () => setSaid({ words, failed: false }),
+      (error: Error) => setSaid({ words: `That did not work: ${error.message}`, failed: true }),
+    );
+  };
+  return (
+    <section aria-label="Finished" className="slip">
+      <p className="font-book text-[17px]">Finished</p>
+      <p className="text-[13px] text-soft">It cannot be changed until you reopen it.</p>
+      <div className="mt-3 flex flex-wrap gap-2">
+        <Button look="main" onClick={() => attempt('Copied, with its formatting.', copyRich(passage))}>
+          Copy
+        </Button>
+        <Button onClick={() => attempt('Copied as plain text.', copyPlain(passage))}>
+          Copy as plain text
+        </Button>
+        <Button onClick={() => window.print()}>Print</Button>
+        <Menu
+          align="start"
+          trigger={<Button>Download</Button>}
+          items={DOWNLOADS.map(({ label, save }) => ({
+            label,
+            onSelect: () => attempt(`Downloaded: ${label}.`, save(passage, title)),
+          }))}
+        />
+        <Button onClick={reopen} disabled={reopening}>
+          Reopen
+        </Button>
+      </div>
+      {said && (
+        <div className="mt-3">
+          <Notice tone={said.failed ? 'warning' : 'plain'} title={said.words} />
+        </div>
+      )}
+    </section>
+  );
+}

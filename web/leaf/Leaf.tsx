@@ -1,0 +1,119 @@
+import { EditorContent } from '@tiptap/react';
+import { useEffect, useState } from 'react';
+import type { Case, Draft } from '#contracts';
+import { KEYS, queryClient } from '../api/queries';
+import { selectedPassage } from '../editor/selectedPassage';
+import { stepToGap } from '../editor/stepping';
+import { Headpiece } from '../record/Headpiece';
+import { Figure } from '../shell/Figure';
+import { useShell } from '../shell/ShellContext';
+import { Button, Key } from '../ui';
+import { stepTo } from './blankKeys';
+import { KeepingLine } from './KeepingLine';
+import { LeafMargin, type Selected } from './LeafMargin';
+import type { LocalCopy } from './localCopy';
+import { useFinishing } from './useFinishing';
+import { useKeeping } from './useKeeping';
+import { useLeafActions } from './useLeafActions';
+import { useLeafEditor, useLeafState, documentOf } from './useLeafEditor';
+import { usePlacing } from './usePlacing';
+
+interface Props {
+  one: Case;
+  draft: Draft;
+  /** What this computer kept of the draft and the server never got; null when there is nothing. */
+  copy: LocalCopy | null;
+}
+
+/** A draft open for writing or finished, with its margin. */
+export function Leaf({ one, draft, copy }: Props) {
+  const { member } = useShell();
+  const placing = usePlacing(one);
+  const { keeper, keeping } = useKeeping(draft, member.id);
+  const finishing = useFinishing(draft, keeper);
+  const document = copy?.document ?? draft.document;
+  const editor = useLeafEditor({ document, host: placing.host, onChange: () => keeper.changed() });
+  const leaf = useLeafState(editor);
+  const [selected, setSelected] = useState<Selected | null>(null);
+  const [said, say] = useState<string | null>(null);
+  const [gapsShown, showGaps] = useState(false);
+  const open = finishing.state === 'open';
+
+  useEffect(() => {
+    keeper.readFrom(() => documentOf(editor));
+    // What this computer kept of an earlier time is sent as soon as the page is open.
+    if (copy) keeper.changed();
+  }, [editor, copy, keeper]);
+  useEffect(() => {
+    editor.setEditable(open, false);
+    if (open) editor.commands.focus('end');
+  }, [editor, open]);
+  // The desk shows how this draft begins and when it was saved.
+  useEffect(() => () => void queryClient.invalidateQueries({ queryKey: KEYS.cases }), []);
+
+  const keepWords = () => {
+    const words = selectedPassage(editor.state);
+    if (words) setSelected({ words, pos: editor.state.selection.from });
+    say(words ? null : 'Select the words to keep first, then press F4.');
+  };
+  const nextGap = () => {
+    const tr = stepToGap(editor.state);
+    if (tr) stepTo(editor.view, tr);
+  };
+  const finishNow = () => {
+    say(null);
+    showGaps(leaf.gaps.length > 0);
+    if (leaf.gaps.length > 0) nextGap();
+    else finishing.finish.mutate();
+  };
+  useLeafActions(
+    open
+      ? [
+          { label: 'Keep the selected words', key: 'F4', run: keepWords },
+          { label: 'Go to the next gap', key: 'F8', run: nextGap },
+          { label: 'Finish the draft', key: 'F9', run: finishNow },
+        ]
+      : [{ label: 'Reopen the draft', key: 'F9', run: () => finishing.reopen.mutate() }],
+    open ? (entry) => placing.placeIn(editor, entry) : null,
+  );
+  const margin = (
+    <LeafMargin
+      {...{
+        one,
+        member,
+        editor,
+        leaf,
+        placing,
+        keeper,
+        keeping,
+        finishing,
+        selected,
+        setSelected,
+        said,
+        say,
+        gapsShown,
+      }}
+      hideGaps={() => showGaps(false)}
+    />
+  );
+  return (
+    <Figure marginLabel="Margin of the leaf" margin={margin}>
+      <div className={open ? '' : 'is-finished'}>
+        <header className="flex flex-wrap items-baseline gap-x-4 px-9 pt-5 pb-2 max-[899px]:px-4">
+          <h1 className="min-w-0 font-book text-[26px] leading-tight break-words">{one.title}</h1>
+          {one.number && <span className="text-[13px] text-soft">{one.number}</span>}
+          <span className="ml-auto flex items-baseline gap-4" data-print="no">
+            <KeepingLine keeping={keeping} />
+            {open && (
+              <Button onClick={finishNow} disabled={finishing.finish.isPending} aria-keyshortcuts="F9">
+                Finish <Key>F9</Key>
+              </Button>
+            )}
+          </span>
+        </header>
+        <Headpiece record={one.record} />
+        <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
+      </div>
+    </Figure>
+  );
+}

@@ -1,0 +1,54 @@
+import { useQuery } from '@tanstack/react-query';
+import { useParams } from 'react-router';
+import { call } from '../api/client';
+import { useCase } from '../api/queries';
+import { Figure } from '../shell/Figure';
+import { useShell } from '../shell/ShellContext';
+import { Failed, Loading } from '../ui';
+import { Leaf } from './Leaf';
+import { dropCopy, readCopy } from './localCopy';
+
+/** My draft of a case, opened or made; with what this computer kept of it, where the server never got that. */
+function useDraft(caseId: string, member: string) {
+  return useQuery({
+    queryKey: ['draft', member, caseId],
+    queryFn: async () => {
+      const draft = await call('openDraft', { params: { case: caseId } });
+      const copy = readCopy(member, draft.id);
+      if (!copy || draft.state === 'finished') return { draft, copy: null };
+      if (JSON.stringify(copy.document) !== JSON.stringify(draft.document)) return { draft, copy };
+      dropCopy(member, draft.id);
+      return { draft, copy: null };
+    },
+    // The text's home is the editor once it is open: asking again would bring an older one.
+    staleTime: Infinity,
+    gcTime: 0,
+  });
+}
+
+/** A case on its leaf: the record at its head, the draft beneath, everything about a line beside it. */
+export function LeafPage() {
+  const id = useParams().case!;
+  const { member } = useShell();
+  const found = useCase(id);
+  const draft = useDraft(id, member.id);
+  if (found.data && draft.data) {
+    return (
+      <Leaf key={draft.data.draft.id} one={found.data} draft={draft.data.draft} copy={draft.data.copy} />
+    );
+  }
+  const failed = found.isError ? found : draft.isError ? draft : null;
+  return (
+    <Figure marginLabel="Beside the leaf" margin={null}>
+      {failed ? (
+        <Failed
+          what="this case"
+          error={failed.error}
+          retry={() => void Promise.all([found.refetch(), draft.refetch()])}
+        />
+      ) : (
+        <Loading what="the case" />
+      )}
+    </Figure>
+  );
+}

@@ -1,0 +1,73 @@
+import type { Editor } from '@tiptap/react';
+import { Link } from 'react-router';
+import type { Placement } from '#core/draft';
+import type { Field } from '#core/entry';
+import { wordsOf } from '#core/fill';
+import { placementsOf } from '../editor/placements';
+import { stepToField } from '../editor/stepping';
+import { stepTo } from './blankKeys';
+import { Source } from './Source';
+
+function Answered({ field, placement, step }: { field: Field; placement: Placement; step: () => void }) {
+  const given = placement.answers[field.id];
+  const words = wordsOf(field, given, 'as-is', placement.language);
+  return (
+    <li className="border-b border-hair last:border-0">
+      <button
+        type="button"
+        tabIndex={-1}
+        className="grid w-full grid-cols-[5.5rem_minmax(0,1fr)_auto] items-baseline gap-2 py-0.5 text-left hover:text-elder"
+        onMouseDown={(event) => event.preventDefault()}
+        onClick={step}
+      >
+        <span className="truncate text-[12.5px] text-soft">{field.name}</span>
+        <span className="text-[14px] break-words">
+          {words || (field.required ? 'not answered yet' : 'left out')}
+        </span>
+        {given?.kind === 'detail' && (
+          <Source source={given.source} asOf={given.asOf} ages={given.value.kind === 'quantity'} />
+        )}
+      </button>
+    </li>
+  );
+}
+
+interface Props {
+  editor: Editor;
+  id: string;
+  /** Only what came from the record: the rest is being asked beside it. */
+  brief: boolean;
+}
+
+/** What the caret stands in: which entry, which revision, by which cue, and its answers with their sources. */
+export function PlacementPanel({ editor, id, brief }: Props) {
+  const placement = placementsOf(editor.state.doc)[id];
+  if (!placement) return null;
+  const step = (field: string) => {
+    const tr = stepToField(editor.state, id, field);
+    if (tr) stepTo(editor.view, tr);
+  };
+  const fields = brief
+    ? placement.fields.filter(({ id: one }) => placement.answers[one]?.kind === 'detail')
+    : placement.fields;
+  return (
+    <section aria-label="Placed wording" className="border-l-2 border-leaf py-1 pl-4">
+      <p className="flex items-baseline gap-2">
+        <Link
+          to={`/bank/${placement.entry}`}
+          className="min-w-0 break-words font-medium hover:text-elder"
+          tabIndex={-1}
+        >
+          {placement.title}
+        </Link>
+        {placement.cue && <span className="cue shrink-0">{placement.cue}</span>}
+        <span className="ml-auto shrink-0 text-[12.5px] text-soft">revision {placement.revision}</span>
+      </p>
+      <ul className="mt-0.5">
+        {fields.map((field) => (
+          <Answered key={field.id} field={field} placement={placement} step={() => step(field.id)} />
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,159 @@
+import { closeHistory, isHistoryTransaction, undo } from '@tiptap/pm/history';
+import { Plugin, PluginKey, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
+import type { EditorView } from '@tiptap/pm/view';
+import { typedCase, type Closer, type CueIndex, type CueMatch } from '#core/cue';
+import type { PlaceRequest } from '#core/fill';
+import { attrsOf, placementRange } from '../editor/blanks';
+import { placeEntry } from '../editor/placing';
+
+/** What the leaf gives to cues: those in reach now, and what it takes to place an entry. */
+export interface CueHost {
+  cues: () => CueIndex | null;
+  request: (entry: string, cue: string | null) => PlaceRequest | null;
+  /** Presses a key as the editor itself understands it, without cues. */
+  press: (key: 'Enter') => void;
+}
+
+/** Cues are looked for in this many characters before the caret: longer than any cue with its lead-in. */
+const LOOKED_AT = 64;
+
+interface Firing {
+  /** The placement a cue has just brought, until anything else happens. */
+  just: { placement: string; from: number; typed: string } | null;
+  /** Typed characters that were given back and so do not fire again. */
+  refused: { from: number; typed: string } | null;
+}
+
+type Meta = Pick<Firing, 'just'>;
+
+const key = new PluginKey<Firing>('cueFiring');
+
+function nextFiring(tr: Transaction, before: Firing, old: EditorState): Firing {
+  const meta = tr.getMeta(key) as Meta | undefined;
+  if (meta) return { just: meta.just, refused: null };
+  if (before.just && isHistoryTransaction(tr)) {
+    const { from, typed } = before.just;
+    return { just: null, refused: { from, typed } };
+  }
+  const moved = tr.docChanged || !tr.selection.eq(old.selection);
+  const refused = before.refused && tr.docChanged ? stillRefused(tr, before.refused) : before.refused;
+  return { just: moved ? null : before.just, refused };
+}
+
+/** What was given back, where it stands now; null once it has been changed. */
+function stillRefused(tr: Transaction, { from, typed }: { from: number; typed: string }): Firing['refused'] {
+  const at = tr.mapping.map(from, 1);
+  const end = Math.min(at + typed.length, tr.doc.content.size);
+  return tr.doc.textBetween(at, end) === typed ? { from: at, typed } : null;
+}
+
+/**
+ * The end of the line before a position, one character for each step of the document: a blank counts as the
+ * last letter of its answer, so that a cue does not fire at the end of a word.
+ */
+function before(state: EditorState, pos: number): string {
+  const $pos = state.doc.resolve(pos);
+  const from = Math.max(0, $pos.parentOffset - LOOKED_AT);
+  return $pos.parent.textBetween(from, $pos.parentOffset, undefined, (leaf) =>
+    leaf.type.name === 'blank' ? attrsOf(leaf).text.slice(-1) || '\uFFFC' : '\n',
+  );
+}
+
+const isCode = (state: EditorState) =>
+  state.selection.$from.marks().some((mark) => mark.type.name === 'code');
+
+function isRefused(state: EditorState, from: number): boolean {
+  return key.getState(state)?.refused?.from === from;
+}
+
+/** Places what a cue brings over the stretch from its first character to the caret, as one step for undo. */
+function fire(view: EditorView, host: CueHost, match: CueMatch, from: number, kept: string): boolean {
+  const request = host.request(match.cue.entry, match.typed);
+  if (!request) return false;
+  const { state } = view;
+  const tr = placeEntry(state, from, state.selection.from, request, typedCase(match));
+  const range = kept && placementRange(tr.doc, request.id);
+  if (range) {
+    const onBlank = !(tr.selection instanceof TextSelection);
+    tr.insert(range.to, state.schema.text(kept));
+    if (!onBlank) tr.setSelection(TextSelection.create(tr.doc, range.to + kept.length));
+  }
+  const just = { placement: request.id, from, typed: match.typed };
+  view.dispatch(closeHistory(tr.setMeta(key, { just } satisfies Meta)));
+  return true;
+}
+
+const closerOf = (text: string): Closer | null =>
+  text === ' ' ? 'space' : /^[.,;:!?)\]]$/.test(text) ? 'punctuation' : null;
+
+/** A character typed: fires a cue that it completes, or one that it closes. */
+function typed(view: EditorView, host: CueHost, from: number, to: number, text: string): boolean {
+  const cues = host.cues();
+  if (!cues || view.composing || !view.editable || text.length !== 1 || isCode(view.state)) return false;
+  const line = before(view.state, from);
+  const closer = closerOf(text);
+  const match = cues.find(line + text) ?? (closer && cues.find(line, closer));
+  if (!match) return false;
+  const closed = match.cue.rules.fires === 'closing';
+  const start = from - (closed ? match.typed.length : match.typed.length - 1);
+  if (isRefused(view.state, start)) return false;
+  // What was typed stands first, as a step of its own: undoing the placement gives back exactly that.
+  view.dispatch(view.state.tr.insertText(text, from, to));
+  return fire(view, host, match, start, closed && match.cue.rules.keepCloser ? text : '');
+}
+
+/** Enter or Tab: fires a cue that waits for it. */
+function closed(view: EditorView, host: CueHost, closer: 'enter' | 'tab'): boolean {
+  const { state } = view;
+  const cues = host.cues();
+  if (!cues || view.composing || !view.editable || !state.selection.empty || isCode(state)) return false;
+  const match = cues.find(before(state, state.selection.from), closer);
+  if (!match) return false;
+  const start = state.selection.from - match.typed.length;
+  if (isRefused(state, start)) return false;
+  if (closer === 'tab') return fire(view, host, match, start, '');
+  if (match.cue.rules.keepCloser) {
+    if (!fire(view, host, match, start, '')) return false;
+    if (view.state.selection instanceof TextSelection) host.press('Enter');
+    return true;
+  }
+  host.press('Enter');
+  return fire(view, host, match, start, '');
+}
+
+/** Right after a cue brought wording: gives back exactly what was typed. Returns whether there was anything. */
+export function giveBack(view: EditorView): boolean {
+  if (!key.getState(view.state)?.just) return false;
+  const done = undo(view.state, view.dispatch);
+  view.focus();
+  return done;
+}
+
+/** Brings wording when a cue is typed, by the cue's own rules. */
+export function cueFiring(host: CueHost): Plugin<Firing> {
+  let pressing = false;
+  const once = (work: () => boolean) => {
+    pressing = true;
+    try {
+      return work();
+    } finally {
+      pressing = false;
+    }
+  };
+  return new Plugin<Firing>({
+    key,
+    state: {
+      init: () => ({ just: null, refused: null }),
+      apply: (tr, value, old) => nextFiring(tr, value, old),
+    },
+    props: {
+      handleTextInput: (view, from, to, text) => typed(view, host, from, to, text),
+      handleKeyDown: (view, event) => {
+        if (pressing || event.ctrlKey || event.metaKey || event.altKey || event.shiftKey) return false;
+        if (event.key === 'Backspace') return giveBack(view);
+        if (event.key === 'Enter') return once(() => closed(view, host, 'enter'));
+        return event.key === 'Tab' ? once(() => closed(view, host, 'tab')) : false;
+      },
+    },
+  });
+}

@@ -1,0 +1,37 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { Draft } from '#contracts';
+import { call } from '../api/client';
+import { KEYS, queryClient } from '../api/queries';
+import type { DraftKeeper } from './draftKeeper';
+
+/** The text could not be saved, so it could not be finished either; the margin already says why. */
+class NotSaved extends Error {
+  constructor() {
+    super('It is not saved yet, so it was not finished. Nothing is lost.');
+  }
+}
+
+/** Finishing a draft, and opening it again. The text is saved first; `state` is where it stands. */
+export function useFinishing(draft: Draft, keeper: DraftKeeper) {
+  const [state, setState] = useState(draft.state);
+  const settle = (settled: Draft) => {
+    keeper.goOnFrom(settled.version);
+    setState(settled.state);
+    void queryClient.invalidateQueries({ queryKey: KEYS.cases });
+  };
+  const params = { draft: draft.id };
+  const finish = useMutation({
+    mutationFn: async () => {
+      await keeper.flush();
+      if (!keeper.isSaved) throw new NotSaved();
+      return call('finishDraft', { params, version: keeper.savedVersion });
+    },
+    onSuccess: settle,
+  });
+  const reopen = useMutation({
+    mutationFn: () => call('reopenDraft', { params, version: keeper.savedVersion }),
+    onSuccess: settle,
+  });
+  return { state, finish, reopen, error: finish.error ?? reopen.error };
+}

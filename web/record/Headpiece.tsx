@@ -1,0 +1,147 @@
+import { lazy, Suspense, useState } from 'react';
+import { agoInWords, dateInWords, daysBetween, type CalendarDate } from '#core/calendar';
+import { detailsOf, valueInWords, type CaseRecord, type Detail } from '#core/record';
+import { calendarToday } from '../clock/calendarToday';
+import { Button } from '../ui';
+
+const WeightChart = lazy(async () => ({ default: (await import('./WeightChart')).WeightChart }));
+
+/** Shown in lists of their own, or not worth a place of their own at the head of the leaf. */
+const NOT_IN_FACTS = new Set([
+  'born',
+  'weight on admission',
+  'weighed',
+  'medicines',
+  'problems',
+  'date',
+  'number',
+  'name',
+]);
+/** A measurement older than this many days says so in the warning colour. */
+const OLD_AFTER_DAYS = 7;
+
+const locale = navigator.language;
+
+function When({
+  date,
+  today,
+  fresh = false,
+}: {
+  date: CalendarDate | null;
+  today: CalendarDate;
+  fresh?: boolean;
+}) {
+  if (!date) return null;
+  const old = fresh && daysBetween(date, today) > OLD_AFTER_DAYS;
+  return (
+    <span
+      className={`text-[12px] ${old ? 'text-rust' : 'text-soft'}`}
+      title={dateInWords(date, 'long', locale)}
+    >
+      {agoInWords(date, today)}
+    </span>
+  );
+}
+
+function Fact({ detail, today }: { detail: Detail; today: CalendarDate }) {
+  const measured = detail.path === 'weight' || detail.path === 'temperature';
+  return (
+    <div className="min-w-0">
+      <dt className="text-[12px] text-soft">{detail.label}</dt>
+      <dd className="text-[14px] leading-[1.3] break-words">
+        {valueInWords(detail.value, locale, 'long')}{' '}
+        {measured && <When date={detail.asOf} today={today} fresh />}
+      </dd>
+    </div>
+  );
+}
+
+interface Line {
+  label: string;
+  extra: string;
+  since: CalendarDate | null;
+  over: boolean;
+}
+
+function Lines({ title, lines, today }: { title: string; lines: Line[]; today: CalendarDate }) {
+  if (lines.length === 0) return null;
+  const ordered = [...lines].sort((a, b) => Number(a.over) - Number(b.over));
+  return (
+    <section className="min-w-0">
+      <h3 className="text-[12px] text-soft">{title}</h3>
+      <ul className="text-[14px] leading-snug">
+        {ordered.map((line) => (
+          <li key={line.label + line.since} className={`py-0.5 ${line.over ? 'text-soft' : ''}`}>
+            {line.label}
+            {line.extra && <span className="text-soft">, {line.extra}</span>} {line.over && <em>(over)</em>}{' '}
+            <When date={line.since} today={today} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Lists({ record, today }: { record: CaseRecord; today: CalendarDate }) {
+  const weights = record.measurements.filter(({ code }) => code === 'weight');
+  return (
+    <div className="mt-2 grid grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-x-6 gap-y-2 border-t border-hair pt-2">
+      {weights.length > 0 && (
+        <section className="min-w-0">
+          <h3 className="text-[12px] text-soft">Weights</h3>
+          <Suspense fallback={<div className="h-20" />}>
+            <WeightChart weights={weights} />
+          </Suspense>
+        </section>
+      )}
+      <Lines
+        title="Medicines"
+        today={today}
+        lines={record.medicines.map(({ name, dose, since, status }) => ({
+          label: name,
+          extra: dose ?? '',
+          since,
+          over: status === 'ended',
+        }))}
+      />
+      <Lines
+        title="Problems"
+        today={today}
+        lines={record.problems.map(({ label, since, status }) => ({
+          label,
+          extra: '',
+          since,
+          over: status === 'resolved',
+        }))}
+      />
+    </div>
+  );
+}
+
+const STORED = 'elderleaf.record-folded';
+
+/** The case's record at the head of its leaf: details, weights over time, medicines, problems, with their dates. */
+export function Headpiece({ record }: { record: CaseRecord }) {
+  const [folded, setFolded] = useState(() => localStorage.getItem(STORED) === 'yes');
+  const today = calendarToday();
+  const facts = detailsOf(record, today).filter(({ path }) => !NOT_IN_FACTS.has(path));
+  const hasLists = record.measurements.length + record.medicines.length + record.problems.length > 0;
+  const fold = () => {
+    localStorage.setItem(STORED, folded ? 'no' : 'yes');
+    setFolded(!folded);
+  };
+  if (facts.length === 0 && !hasLists) return null;
+  return (
+    <section aria-label="Record" data-print="no" className="border-b border-hair px-9 pb-2 max-[899px]:px-4">
+      <dl className="grid grid-cols-[repeat(auto-fit,minmax(7rem,1fr))] gap-x-4 gap-y-1">
+        {(folded ? facts.slice(0, 4) : facts).map((detail) => (
+          <Fact key={detail.path} detail={detail} today={today} />
+        ))}
+      </dl>
+      {!folded && hasLists && <Lists record={record} today={today} />}
+      <Button look="text" className="mt-1 text-[13px]" aria-expanded={!folded} onClick={fold}>
+        {folded ? 'Whole record' : 'Less of the record'}
+      </Button>
+    </section>
+  );
+}

@@ -1,0 +1,26 @@
+import type { ReactNode, Ref } from 'react';
+import { Finder } from '../finder/Finder';
+import { useShell } from './ShellContext';
+
+interface Props {
+  children: ReactNode;
+  margin: ReactNode;
+  marginLabel: string;
+  marginRef?: Ref<HTMLElement>;
+}
+
+/** The figure every main screen is built on: a leaf, and the margin beside it, where the finder opens too. */
+export function Figure({ children, margin, marginLabel, marginRef }: Props) {
+  const { finderOpen } = useShell();
+  return (
+    <div className="figure-grid">
+      <main className="leaf-page" id="leaf" tabIndex={-1}>
+        {children}
+      </main>
+      <aside ref={marginRef} aria-label={marginLabel} className="relative min-w-0" data-print="no">
+        {finderOpen && <Finder />}
+        <div hidden={finderOpen}>{margin}</div>
+      </aside>
+    </div>
+  );
+}

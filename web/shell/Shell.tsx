@@ -1,0 +1,101 @@
+import { useCallback, useMemo, useState } from 'react';
+import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router';
+import { Search } from 'lucide-react';
+import type { Member } from '#contracts';
+import { call } from '../api/client';
+import { queryClient, useSession } from '../api/queries';
+import { useLiveEvents } from '../api/useLiveEvents';
+import { Button, Failed, Key, Loading, Menu } from '../ui';
+import { useKeyListener, useLiveKeys } from './keys';
+import { ShellContext, type Shell as ShellValue } from './ShellContext';
+import { switchTheme } from './theme';
+
+const NO_SCREEN: ShellValue['screen'] = { place: null, actions: [] };
+
+const linkLook = ({ isActive }: { isActive: boolean }) =>
+  `py-1 border-b-2 ${isActive ? 'border-elder text-ink' : 'border-transparent text-soft hover:text-ink'}`;
+
+async function signOut(): Promise<void> {
+  await call('signOut').catch(() => undefined);
+  queryClient.clear();
+  window.location.assign('/sign-in');
+}
+
+function Head({ member, openFinder }: { member: Member; openFinder: () => void }) {
+  const navigate = useNavigate();
+  return (
+    <header
+      data-print="no"
+      className="mx-auto flex max-w-[76rem] items-center gap-6 px-7 py-3 max-[899px]:gap-4 max-[899px]:px-3"
+    >
+      <a href="#leaf" className="sr-only focus:not-sr-only">
+        Skip to the leaf
+      </a>
+      <NavLink
+        to="/"
+        className="flex items-center gap-2 font-book text-[19px] font-semibold text-elder max-[480px]:hidden"
+      >
+        <img src="/leaf.svg" alt="" width={20} height={20} />
+        Elderleaf
+      </NavLink>
+      <nav aria-label="Main" className="flex gap-5 text-[15px]">
+        <NavLink to="/" end className={linkLook}>
+          Desk
+        </NavLink>
+        <NavLink to="/bank" className={linkLook}>
+          Bank
+        </NavLink>
+      </nav>
+      <div className="ml-auto flex items-center gap-4 text-[14px]">
+        <Button onClick={openFinder} aria-keyshortcuts="F2">
+          <Search size={14} aria-hidden /> Find <Key>F2</Key>
+        </Button>
+        <Menu
+          trigger={<Button look="text">{member.name}</Button>}
+          items={[
+            { label: 'Light or dark', onSelect: switchTheme },
+            { label: 'Keys', onSelect: () => void navigate('/keys') },
+            { label: 'Sign out', onSelect: () => void signOut() },
+          ]}
+        />
+      </div>
+    </header>
+  );
+}
+
+function SignedIn({ member }: { member: Member }) {
+  // The finder belongs to the address it was opened at: going elsewhere closes it.
+  const [finderAt, setFinderAt] = useState<string | null>(null);
+  const [screen, setScreen] = useState(NO_SCREEN);
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  const finderOpen = finderAt === pathname;
+  const setFinderOpen = useCallback((open: boolean) => setFinderAt(open ? pathname : null), [pathname]);
+  useLiveEvents(member.id);
+  useKeyListener();
+  useLiveKeys([
+    { key: 'F2', does: 'Find wording, go anywhere', run: () => setFinderOpen(!finderOpen) },
+    { key: '?', does: 'Show the keys', run: () => void navigate('/keys') },
+  ]);
+  const value = useMemo(
+    () => ({ member, finderOpen, setFinderOpen, screen, setScreen }),
+    [member, finderOpen, setFinderOpen, screen],
+  );
+  return (
+    <ShellContext.Provider value={value}>
+      <Head member={member} openFinder={() => setFinderOpen(true)} />
+      <Outlet />
+    </ShellContext.Provider>
+  );
+}
+
+/** The frame of every screen for someone signed in: the head line, live keys, live events, the finder. */
+export function Shell() {
+  const session = useSession();
+  const location = useLocation();
+  if (session.isPending) return <Loading what="your desk" />;
+  if (session.isError)
+    return <Failed what="your session" error={session.error} retry={() => void session.refetch()} />;
+  if (!session.data) return <Navigate to="/sign-in" replace state={{ from: location.pathname }} />;
+  return <SignedIn member={session.data} />;
+}

@@ -1,0 +1,30 @@
+import { createContext, useContext } from 'react';
+import type { Member } from '#contracts';
+
+/** What a screen can do with an entry the finder found; null where it can only be opened. */
+export type Placer = (entry: string) => void;
+
+/** Something the finder can do besides finding wording. */
+export interface Action {
+  label: string;
+  key?: string;
+  run: () => void;
+}
+
+export interface Shell {
+  member: Member;
+  finderOpen: boolean;
+  setFinderOpen: (open: boolean) => void;
+  /** Registered by the leaf: how to place an entry at the caret, and what else can be done here. */
+  screen: { place: Placer | null; actions: Action[] };
+  setScreen: (screen: Shell['screen']) => void;
+}
+
+export const ShellContext = createContext<Shell | null>(null);
+
+/** The shell around the screen; throws outside it. */
+export function useShell(): Shell {
+  const shell = useContext(ShellContext);
+  if (!shell) throw new Error('useShell must be used within the Shell');
+  return shell;
+}

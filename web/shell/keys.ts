@@ -1,0 +1,48 @@
+import { useEffect, useRef } from 'react';
+
+/** A key that is live on this screen: its name as `KeyboardEvent.key`, and what it does in words. */
+export interface LiveKey {
+  key: string;
+  does: string;
+  run: () => void;
+}
+
+const live = new Map<symbol, LiveKey[]>();
+
+/** The keys live here and now, the innermost screen's first; a key named twice counts once. */
+export function liveKeys(): LiveKey[] {
+  const all = [...live.values()].reverse().flat();
+  return all.filter(({ key }, index) => all.findIndex((other) => other.key === key) === index);
+}
+
+/**
+ * Makes keys live while a component is shown. Only keys that neither the browser nor the system owns are
+ * used, so they work in text fields and on the leaf too.
+ */
+export function useLiveKeys(keys: LiveKey[]): void {
+  const id = useRef(Symbol('keys'));
+  useEffect(() => {
+    const own = id.current;
+    live.set(own, keys);
+    return () => void live.delete(own);
+  });
+}
+
+/** Hears the live keys; mounted once, by the shell. */
+export function useKeyListener(): void {
+  useEffect(() => {
+    const hear = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey || event.isComposing) return;
+      const target = event.target as HTMLElement | null;
+      const writing = target?.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target?.tagName ?? '');
+      // A key that writes a character is live only where nothing is being written.
+      if (writing && event.key.length === 1) return;
+      const found = liveKeys().find(({ key }) => key === event.key);
+      if (!found) return;
+      event.preventDefault();
+      found.run();
+    };
+    window.addEventListener('keydown', hear);
+    return () => window.removeEventListener('keydown', hear);
+  }, []);
+}

@@ -1,0 +1,26 @@
+import { inWords } from '../api/client';
+import { Button } from './Button';
+import { Notice } from './Notice';
+
+/** Shown while something is fetched; says nothing for the first moment, so that quick answers do not flicker. */
+export function Loading({ what }: { what: string }) {
+  return (
+    <p role="status" className="appear-late p-6 text-soft">
+      Fetching {what} …
+    </p>
+  );
+}
+
+/** Shown when something could not be fetched: what happened, and a way to try again. */
+export function Failed({ what, error, retry }: { what: string; error: unknown; retry: () => void }) {
+  return (
+    <div className="p-6">
+      <Notice tone="warning" title={`Could not fetch ${what}.`}>
+        <p>{inWords(error)}</p>
+        <Button className="mt-2" onClick={retry}>
+          Try again
+        </Button>
+      </Notice>
+    </div>
+  );
+}
