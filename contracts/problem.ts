@@ -10,7 +10,7 @@ export const PROBLEM_TITLES = {
   'not-found': 'There is nothing here',
   'cue-taken': 'That cue is taken',
   'moved-on': 'Someone else saved it meanwhile',
-  'not-finished': 'The draft still has gaps',
+  'not-finished': 'The draft is not whole yet',
   'already-begun': 'This team already has an owner',
   'too-large': 'That is too large',
   'too-many': 'Too many tries',

@@ -10,6 +10,17 @@ export interface Findable {
   tags: string[];
 }
 
+const WORD = /[\p{L}\p{N}]+/gu;
+
+/** How many letters of a word may be wrong. */
+const slack = (word: string) => (word.length < 4 ? false : word.length < 8 ? 1 : 2);
+
+/** The word with each two neighbouring letters swapped: the commonest slip, and two wrong letters to the index. */
+function swapped(word: string): string[] {
+  if (word.length < 4 || word.length > 7) return [];
+  return [...word].slice(1).map((letter, at) => word.slice(0, at) + letter + word[at] + word.slice(at + 2));
+}
+
 /** Accents do not keep a word from being found: "cafe" finds "café". */
 const plain = (word: string) => word.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '');
 
@@ -20,14 +31,15 @@ const index = () =>
       const value = entry[field as keyof Findable];
       return Array.isArray(value) ? value.join(' ') : value;
     },
-    tokenize: (text) => text.match(/[\p{L}\p{N}]+/gu) ?? [],
+    tokenize: (text) => text.match(WORD) ?? [],
     processTerm: (word) => plain(word) || null,
     searchOptions: { boost: { cues: 6, title: 4, tags: 2, purpose: 1.5 }, prefix: true },
   });
 
 /**
  * Finds entries by any word of title, purpose, wording, tag or cue: all words wanted, the last may be
- * unfinished, and longer ones may be misspelt (one letter wrong in four to seven, two from eight).
+ * unfinished, and longer ones may be misspelt: two neighbouring letters swapped, one letter wrong in four to
+ * seven, two from eight.
  */
 export class Finder {
   private readonly search = index();
@@ -50,12 +62,14 @@ export class Finder {
     const byCue = this.cues
       .filter(({ cue }) => cue.startsWith(asked))
       .sort((a, b) => a.cue.length - b.cue.length);
-    const fuzzy = (word: string) => (word.length < 4 ? false : word.length < 8 ? 1 : 2);
-    const found = this.search.search(query, {
-      combineWith: 'AND',
-      fuzzy,
-      weights: { fuzzy: 0.3, prefix: 0.7 },
-    });
+    const queries = (query.match(WORD) ?? []).map((word) => ({
+      combineWith: 'OR' as const,
+      queries: [word, ...swapped(word)],
+    }));
+    const found = this.search.search(
+      { combineWith: 'AND', queries },
+      { fuzzy: slack, weights: { fuzzy: 0.3, prefix: 0.7 } },
+    );
     const ids = [...byCue.map(({ id }) => id), ...found.map((result) => String(result.id))];
     return [...new Set(ids)];
   }

@@ -3,7 +3,7 @@ import { and, eq } from 'drizzle-orm';
 import type { Router } from 'express';
 import { emptyDraft, type DraftDocument } from '#core/draft';
 import { gapsOf } from '#core/fill';
-import { excerpt } from '#core/passage';
+import { excerpt, isEmptyPassage } from '#core/passage';
 import type { Context } from '../context';
 import { drafts } from '../db/schema';
 import { bind } from '../http/bind';
@@ -38,6 +38,7 @@ async function change(context: Context, member: string, id: string, version: num
 }
 
 function mustBeWhole(document: DraftDocument): void {
+  if (isEmptyPassage(document)) throw new Refusal('not-finished', 'There is nothing on the leaf yet.');
   const gaps = gapsOf(document);
   if (gaps.length === 0) return;
   const faults = gaps.map((gap) => ({ place: gap.name, message: gap.question }));

@@ -1,4 +1,5 @@
 import { QueryClient, useQuery } from '@tanstack/react-query';
+import type { Bank, Entry } from '#contracts';
 import { call, isProblem, Unreachable } from './client';
 
 /** What the server was asked and answered, by key; open pages share it and live events refresh it. */
@@ -58,3 +59,13 @@ export const useRevision = (entry: string, revision: number | null) =>
     enabled: revision !== null,
     staleTime: Infinity,
   });
+
+/** Puts an entry just kept into the bank of this page at once, so that its cue fires with the next key. */
+export function takeKept(entry: Entry): void {
+  queryClient.setQueryData<Bank>(KEYS.bank, (bank) => {
+    if (!bank) return bank;
+    const others = bank.entries.filter(({ id }) => id !== entry.id);
+    return { ...bank, entries: [...others, entry] };
+  });
+  void queryClient.invalidateQueries({ queryKey: KEYS.revisions(entry.id) });
+}

@@ -5,17 +5,17 @@ import { Button } from '../ui';
 
 const FIRES: Record<CueRules['fires'], string> = {
   last: 'at its last character',
-  closing: 'on Space, Enter, Tab or punctuation',
+  closing: 'on a closing key',
 };
 const BEFORE: Record<CueRules['before'], string> = {
-  space: 'after a space or line start',
-  boundary: 'after anything but a letter or digit',
-  anything: 'after anything',
+  space: 'a space or line start',
+  boundary: 'no letter or digit',
+  anything: 'anything',
 };
 const LETTERS: Record<CueRules['letters'], string> = {
-  ignored: 'capitals or not',
-  exact: 'typed exactly so',
-  followed: 'the wording follows its capitals',
+  ignored: 'do not matter',
+  exact: 'must be as typed here',
+  followed: 'carry over to the wording',
 };
 
 interface RuleProps<K extends 'fires' | 'before' | 'letters'> {
@@ -43,21 +43,21 @@ function Rule<K extends 'fires' | 'before' | 'letters'>({
     change(Object.keys(next).length > 0 ? { ...cue, rules: next } : { text: cue.text });
   };
   return (
-    <select
-      aria-label={`${label} ${cue.text}`}
-      className="input bg-page text-[14px]"
-      value={own ?? ''}
-      onChange={(event) => set(event.target.value)}
-    >
-      <option value="">
-        {collection ? `as its collection: ${words[collection.cueRules[rule]]}` : 'as its collection'}
-      </option>
-      {Object.entries<string>(words).map(([value, said]) => (
-        <option key={value} value={value}>
-          {said}
-        </option>
-      ))}
-    </select>
+    <label className="grid min-w-0 text-[12.5px] text-soft">
+      {label}
+      <select
+        className="input bg-page text-[14px]"
+        value={own ?? ''}
+        onChange={(event) => set(event.target.value)}
+      >
+        {collection && <option value="">{words[collection.cueRules[rule]]}, as its collection</option>}
+        {Object.entries<string>(words).map(([value, said]) => (
+          <option key={value} value={value}>
+            {said}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }
 
@@ -78,42 +78,43 @@ export function CuesEditor({ cues, collection, editable, propose, change }: Prop
       {cues.map((cue, index) => (
         <div
           key={index}
-          className="grid grid-cols-[7rem_1fr_1fr_1fr_auto] items-center gap-4 border-b border-hair py-1 max-[899px]:grid-cols-1"
+          role="group"
+          aria-label={`Cue ${cue.text}`}
+          className="grid grid-cols-[6.5rem_1fr_1fr_1fr_auto] items-end gap-4 border-b border-hair py-1.5 max-[899px]:grid-cols-1"
         >
-          <span className="flex items-baseline">
-            <span className="cue">{collection?.leadIn}</span>
-            <input
-              aria-label={`Cue ${index + 1}`}
-              className="input cue text-[15px]"
-              spellCheck={false}
-              autoComplete="off"
-              maxLength={40}
-              value={cue.text}
-              onChange={(event) => set(index, { ...cue, text: event.target.value })}
-            />
-          </span>
+          <label className="grid text-[12.5px] text-soft">
+            Typed
+            <span className="flex items-baseline">
+              <span className="cue text-[15px]">{collection?.leadIn}</span>
+              <input
+                className="input cue text-[15px]"
+                spellCheck={false}
+                autoComplete="off"
+                maxLength={40}
+                value={cue.text}
+                onChange={(event) => set(index, { ...cue, text: event.target.value })}
+              />
+            </span>
+          </label>
           <Rule
             rule="fires"
-            label="When it fires:"
+            label="Fires"
             words={FIRES}
-            cue={cue}
-            collection={collection}
+            {...{ cue, collection }}
             change={(next) => set(index, next)}
           />
           <Rule
             rule="before"
-            label="What may stand before:"
+            label="Before it"
             words={BEFORE}
-            cue={cue}
-            collection={collection}
+            {...{ cue, collection }}
             change={(next) => set(index, next)}
           />
           <Rule
             rule="letters"
-            label="Capitals of"
+            label="Capitals"
             words={LETTERS}
-            cue={cue}
-            collection={collection}
+            {...{ cue, collection }}
             change={(next) => set(index, next)}
           />
           <button

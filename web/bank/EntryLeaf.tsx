@@ -144,7 +144,8 @@ export function EntryLeaf({ index, target, setCollection }: Props) {
         onKeyDown={(event) => {
           // Enter saves from the line that says why, and from nowhere else: a field's name is not a whole change.
           const target = event.target as HTMLElement;
-          if (event.key === 'Enter' && target.tagName === 'INPUT' && !target.closest('footer')) event.preventDefault();
+          if (event.key === 'Enter' && target.tagName === 'INPUT' && !target.closest('footer'))
+            event.preventDefault();
         }}
       >
         <Head index={index} editing={editing} setCollection={setCollection} />

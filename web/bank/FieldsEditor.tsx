@@ -122,6 +122,8 @@ interface FieldProps {
 }
 
 function FieldEditor({ field, uses, open, editable, toggle, change, remove }: FieldProps) {
+  const detail = field.kind === 'detail' && DETAILS.find(({ path }) => path === field.path)?.label;
+  const said = detail || field.question;
   return (
     <li className="border-b border-hair py-1.5">
       <button
@@ -133,7 +135,7 @@ function FieldEditor({ field, uses, open, editable, toggle, change, remove }: Fi
         <span className="font-medium">{field.name}</span>
         <span className="text-[13px] text-soft">
           {KINDS[field.kind]}
-          {field.question && `: ${field.question}`}
+          {said && `: ${said}`}
         </span>
         <span className="ml-auto shrink-0 text-[12.5px] text-soft">
           {uses === 1 ? '1 blank' : `${uses} blanks`}

@@ -1,5 +1,5 @@
 import { Fragment, type ReactNode } from 'react';
-import type { Block, Inline, Mark, Passage } from '#core/passage';
+import type { BlankAttrs, Block, Inline, Mark, Passage } from '#core/passage';
 
 /** How a passage is shown: the name beneath each blank's line, and whether links can be followed. */
 interface Look {
@@ -32,16 +32,24 @@ function marked(words: ReactNode, mark: Mark, links: boolean): ReactNode {
   }
 }
 
+/** In a wording a blank carries its field's name; placed, it carries the answer with the name beneath. */
+function BlankView({ attrs, name }: { attrs: BlankAttrs; name: string }) {
+  if (attrs.placement === null) return <span className="blank in-wording">{name}</span>;
+  return (
+    <span className="blank to-read" data-state={attrs.state}>
+      <span className="blank-words">{attrs.text}</span>
+      <span className="blank-name">{name}</span>
+    </span>
+  );
+}
+
 function InlineView({ inline, look }: { inline: Inline; look: Look }) {
   if (inline.type === 'hardBreak') return <br />;
   const words =
     inline.type === 'text' ? (
       inline.text
     ) : (
-      <span className="blank" data-state={inline.attrs.text ? 'answered' : inline.attrs.state}>
-        <span className="blank-words">{inline.attrs.text}</span>
-        <span className="blank-name">{look.nameOf(inline.attrs.field)}</span>
-      </span>
+      <BlankView attrs={inline.attrs} name={look.nameOf(inline.attrs.field)} />
     );
   return (inline.marks ?? []).reduce<ReactNode>((inner, mark) => marked(inner, mark, look.links), words);
 }
@@ -100,7 +108,7 @@ function Blocks({ blocks, look }: { blocks: Block[]; look: Look }) {
   ));
 }
 
-/** A passage to read: blanks as ruled lines with their field's name beneath. No HTML is ever put in as text. */
+/** A passage to read, its blanks as ruled lines. No HTML is ever put in as text. */
 export function PassageView({
   passage,
   nameOf,

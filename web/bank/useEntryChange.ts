@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Entry } from '#contracts';
 import type { EntryContent } from '#core/entry';
 import { call, isProblem } from '../api/client';
-import { KEYS, queryClient } from '../api/queries';
+import { takeKept } from '../api/queries';
 
 /** A change to an entry that is not saved yet: what it holds, the revision it was made to, and why. */
 export interface EntryChange {
@@ -65,9 +65,8 @@ export function useEntryChange(
         body: { ...body, collection: 'collection' in target ? target.collection : '' },
       });
     },
-    onSuccess: async (kept) => {
-      await queryClient.invalidateQueries({ queryKey: KEYS.bank });
-      void queryClient.invalidateQueries({ queryKey: KEYS.revisions(kept.id) });
+    onSuccess: (kept) => {
+      takeKept(kept);
       setChange(null);
       setSetAside(null);
       saved(kept);

@@ -29,6 +29,12 @@ export function stepOn(state: EditorState): Transaction | null {
   return placement === null ? null : goOnAfter(state.tr, placement);
 }
 
+/** To the first gap of the draft; null when there is none. */
+export function stepToFirstGap(state: EditorState): Transaction | null {
+  const gap = blanksIn(state.doc).find(({ attrs }) => attrs.state === 'gap');
+  return gap ? stepOnto(state, gap.pos) : null;
+}
+
 /** To the next gap anywhere in the draft, beginning again at its start; null when there is no gap left. */
 export function stepToGap(state: EditorState): Transaction | null {
   const gaps = blanksIn(state.doc).filter(({ attrs }) => attrs.state === 'gap');

@@ -5,6 +5,10 @@ import { typedCue, useBankIndex, type BankIndex } from '../bank/bankIndex';
 import { useShell, type Action } from '../shell/ShellContext';
 
 const SHOWN = 9;
+/** So many letters of something to do name it. */
+const NAMED_FROM = 4;
+
+const begins = (label: string, query: string) => label.toLowerCase().startsWith(query.trim().toLowerCase());
 
 /** One line of the finder: wording from the bank, or something to do. */
 interface Row {
@@ -68,7 +72,11 @@ function useRows(query: string, close: () => void): Row[] {
       },
     });
     const found = entryRows(index, query, choose).slice(0, SHOWN);
-    return [...found, ...actionRows(actions, query).slice(0, query ? 4 : actions.length)].map(then);
+    const doing = actionRows(actions, query);
+    // What is asked for by its own first words comes first; the rest of what can be done comes last.
+    const named = query.trim().length >= NAMED_FROM ? doing.filter(({ title }) => begins(title, query)) : [];
+    const others = doing.filter((row) => !named.includes(row)).slice(0, query ? 4 : actions.length);
+    return [...named, ...found, ...others].map(then);
   }, [index, query, screen, navigate, close]);
 }
 

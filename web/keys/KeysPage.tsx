@@ -1,3 +1,4 @@
+import { useLocation } from 'react-router';
 import { Figure } from '../shell/Figure';
 import { Key } from '../ui';
 
@@ -20,17 +21,25 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
       ['F4', 'Keeps the selected words as an entry'],
       ['F8', 'Goes to the next gap, from anywhere in the draft'],
       ['F9', 'Finishes the draft, or walks you through its gaps'],
+      ['Left, Right', 'Step onto a blank and off it again, to change its answer'],
     ],
   },
   {
     title: 'On a blank',
     keys: [
       ['1 – 9, a – z', 'Pick a choice by its number or letter'],
-      ['Tab', 'Goes to the next blank'],
+      ['Tab', 'Goes to the next blank; with none ahead, leaves the leaf'],
       ['Shift + Tab', 'Goes to the blank before'],
       ['Enter', 'Goes to the next blank; on the last, goes on with the sentence'],
-      ['Escape', 'Leaves the blank; a Tab after it leaves the writing altogether'],
+      ['Escape', 'Leaves the blank'],
       ['Backspace', 'Takes the answer away'],
+    ],
+  },
+  {
+    title: 'On the page of an entry',
+    keys: [
+      ['F6', 'Makes the selected words a blank, or puts one at the caret'],
+      ['F9', 'Saves the entry as a new revision'],
     ],
   },
   {
@@ -43,8 +52,32 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
   },
 ];
 
+interface Props {
+  title: string;
+  keys: readonly (readonly [string, string])[];
+}
+
+function Group({ title, keys }: Props) {
+  return (
+    <section className="mt-5">
+      <h2 className="eyebrow">{title}</h2>
+      <dl>
+        {keys.map(([key, does]) => (
+          <div key={key} className="grid grid-cols-[8rem_1fr] gap-3 border-b border-hair py-1.5">
+            <dt>
+              <Key>{key}</Key>
+            </dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}
+
 /** The keys that are live, by where they work. */
 export function KeysPage() {
+  const here = (useLocation().state as { here?: Props['keys'] } | null)?.here;
   return (
     <Figure
       marginLabel="About the keys"
@@ -52,20 +85,9 @@ export function KeysPage() {
     >
       <div className="px-9 py-6 max-[899px]:px-4">
         <h1 className="font-book text-[26px] leading-tight">Keys</h1>
-        {GROUPS.map(({ title, keys }) => (
-          <section key={title} className="mt-5">
-            <h2 className="eyebrow">{title}</h2>
-            <dl>
-              {keys.map(([key, does]) => (
-                <div key={key} className="grid grid-cols-[8rem_1fr] gap-3 border-b border-hair py-1.5">
-                  <dt>
-                    <Key>{key}</Key>
-                  </dt>
-                  <dd>{does}</dd>
-                </div>
-              ))}
-            </dl>
-          </section>
+        {here && <Group title="Live on the screen you came from" keys={here} />}
+        {GROUPS.map((group) => (
+          <Group key={group.title} {...group} />
         ))}
       </div>
     </Figure>

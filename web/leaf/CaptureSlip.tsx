@@ -10,7 +10,7 @@ import type { BankIndex } from '../bank/bankIndex';
 import { PassageView } from '../bank/PassageView';
 import { takenCues } from '../bank/takenCues';
 import { call, inWords, isProblem } from '../api/client';
-import { KEYS, queryClient } from '../api/queries';
+import { takeKept } from '../api/queries';
 import { Button, Key, Notice, SelectField, TextField } from '../ui';
 import type { PlacingNeeds } from './usePlacing';
 
@@ -81,7 +81,7 @@ function useKeep(close: (kept: Entry) => void) {
       return call('makeEntry', { body });
     },
     onSuccess: (entry) => {
-      void queryClient.invalidateQueries({ queryKey: KEYS.bank });
+      takeKept(entry);
       close(entry);
     },
   });

@@ -1,9 +1,11 @@
+import type { Transaction } from '@tiptap/pm/state';
 import { EditorContent } from '@tiptap/react';
 import { useEffect, useState } from 'react';
 import type { Case, Draft } from '#contracts';
+import { isEmptyPassage } from '#core/passage';
 import { KEYS, queryClient } from '../api/queries';
 import { selectedPassage } from '../editor/selectedPassage';
-import { stepToGap } from '../editor/stepping';
+import { stepToFirstGap, stepToGap } from '../editor/stepping';
 import { Headpiece } from '../record/Headpiece';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
@@ -56,21 +58,24 @@ export function Leaf({ one, draft, copy }: Props) {
     if (words) setSelected({ words, pos: editor.state.selection.from });
     say(words ? null : 'Select the words to keep first, then press F4.');
   };
-  const nextGap = () => {
-    const tr = stepToGap(editor.state);
+  // The browser tells of a selection made by keys a moment after the key: a quick F4 must not miss it.
+  const keepWordsSoon = () => void requestAnimationFrame(() => setTimeout(keepWords));
+  const goToGap = (tr: Transaction | null) => {
     if (tr) stepTo(editor.view, tr);
   };
   const finishNow = () => {
-    say(null);
+    const empty = isEmptyPassage(documentOf(editor));
+    say(empty ? 'There is nothing on the leaf to finish yet.' : null);
     showGaps(leaf.gaps.length > 0);
-    if (leaf.gaps.length > 0) nextGap();
+    if (empty) return;
+    if (leaf.gaps.length > 0) goToGap(stepToFirstGap(editor.state));
     else finishing.finish.mutate();
   };
   useLeafActions(
     open
       ? [
-          { label: 'Keep the selected words', key: 'F4', run: keepWords },
-          { label: 'Go to the next gap', key: 'F8', run: nextGap },
+          { label: 'Keep the selected words', key: 'F4', run: keepWordsSoon },
+          { label: 'Go to the next gap', key: 'F8', run: () => goToGap(stepToGap(editor.state)) },
           { label: 'Finish the draft', key: 'F9', run: finishNow },
         ]
       : [{ label: 'Reopen the draft', key: 'F9', run: () => finishing.reopen.mutate() }],

@@ -6,7 +6,7 @@ import { call } from '../api/client';
 import { queryClient, useSession } from '../api/queries';
 import { useLiveEvents } from '../api/useLiveEvents';
 import { Button, Failed, Key, Loading, Menu } from '../ui';
-import { useKeyListener, useLiveKeys } from './keys';
+import { liveKeys, useKeyListener, useLiveKeys } from './keys';
 import { ShellContext, type Shell as ShellValue } from './ShellContext';
 import { switchTheme } from './theme';
 
@@ -73,9 +73,13 @@ function SignedIn({ member }: { member: Member }) {
   const setFinderOpen = useCallback((open: boolean) => setFinderAt(open ? pathname : null), [pathname]);
   useLiveEvents(member.id);
   useKeyListener();
+  const showKeys = () => {
+    const here = liveKeys().map(({ key, does }) => [key, does] as const);
+    void navigate('/keys', { state: { here } });
+  };
   useLiveKeys([
     { key: 'F2', does: 'Find wording, go anywhere', run: () => setFinderOpen(!finderOpen) },
-    { key: '?', does: 'Show the keys', run: () => void navigate('/keys') },
+    { key: '?', does: 'Show the keys', run: showKeys },
   ]);
   const value = useMemo(
     () => ({ member, finderOpen, setFinderOpen, screen, setScreen }),

@@ -1,0 +1,60 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import path from 'node:path';
+
+const MAIN = path.join(import.meta.dirname, '../dist/server/main.js');
+
+/** A server process of a test: where it answers, and the means to stop, kill and start it again. */
+export class RunningServer {
+  private constructor(
+    private process: ChildProcess,
+    readonly url: string,
+    private readonly env: Record<string, string>,
+  ) {}
+
+  /** Starts the built server on a data folder; resolves when it says that it is ready. */
+  static async start(folder: string, { demo = true, port = 0 } = {}): Promise<RunningServer> {
+    const env = { ELDERLEAF_DATA: folder, ELDERLEAF_DEMO: demo ? '1' : '', PORT: String(port) };
+    const { process: child, url } = await launch(env);
+    return new RunningServer(child, url, env);
+  }
+
+  /** Ends the process at once, as a power cut would. */
+  async kill(): Promise<void> {
+    await ended(this.process, 'SIGKILL');
+  }
+
+  /** Ends the process in order. */
+  async stop(): Promise<void> {
+    await ended(this.process, 'SIGTERM');
+  }
+
+  /** Starts it again at the same address, on the same folder. */
+  async again(): Promise<void> {
+    this.process = (await launch({ ...this.env, PORT: new URL(this.url).port })).process;
+  }
+}
+
+function launch(env: Record<string, string>): Promise<{ process: ChildProcess; url: string }> {
+  const child = spawn(process.execPath, [MAIN], {
+    env: { ...process.env, NODE_ENV: 'production', ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
+  return new Promise((resolve, reject) => {
+    let said = '';
+    const hear = (data: Buffer) => {
+      said += data.toString();
+      const url = /ready: (http:\S+)/.exec(said)?.[1];
+      if (url) resolve({ process: child, url });
+    };
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+    child.once('exit', () => reject(new Error(said || 'The server ended without a word.')));
+  });
+}
+
+async function ended(child: ChildProcess, signal: NodeJS.Signals): Promise<void> {
+  if (child.exitCode !== null || child.signalCode !== null) return;
+  const gone = new Promise((resolve) => child.once('exit', resolve));
+  child.kill(signal);
+  await gone;
+}

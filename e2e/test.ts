@@ -1,0 +1,78 @@
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import AxeBuilder from '@axe-core/playwright';
+import { test as base, expect, type Browser, type Page } from '@playwright/test';
+import { RunningServer } from './runningServer';
+
+interface Fixtures {
+  server: RunningServer;
+  /** A page of its own, signed in as a demo member. */
+  signedIn: (member: Member) => Promise<Page>;
+}
+
+export type Member = 'Imke Tarrow' | 'Odile Brandt' | 'Desta Wynne' | 'Ruan Pellow' | 'Anouk Fell';
+
+/** Signs a fresh page in as a demo member and waits for the desk. */
+async function signIn(browser: Browser, url: string, member: Member): Promise<Page> {
+  const page = await (await browser.newContext()).newPage();
+  await page.goto(url);
+  await page.getByRole('button', { name: member }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/desk/);
+  return page;
+}
+
+/** Each test has a server of its own, on its own copy of the demo. */
+export const test = base.extend<Fixtures>({
+  server: async ({}, use) => {
+    const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-e2e-'));
+    fs.cpSync(process.env.E2E_DEMO_FOLDER!, folder, { recursive: true });
+    const server = await RunningServer.start(folder);
+    await use(server);
+    await server.kill();
+    fs.rmSync(folder, { recursive: true, force: true });
+  },
+  signedIn: async ({ browser, server }, use) => {
+    await use((member) => signIn(browser, server.url, member));
+  },
+});
+
+export { expect, type Page };
+
+/** The writing surface. */
+export const draftOf = (page: Page) => page.getByRole('textbox', { name: 'Draft' });
+
+/** The draft as its reader would see it: answers without the names beneath their lines. */
+export const words = (page: Page) =>
+  draftOf(page).evaluate((draft) => {
+    const copy = draft.cloneNode(true) as HTMLElement;
+    for (const name of copy.querySelectorAll('.blank-name')) name.remove();
+    return [...copy.children].map((block) => block.textContent).join('\n');
+  });
+
+/** Opens a case of the desk and waits until it can be written on. */
+export async function openCase(page: Page, title: string | RegExp): Promise<void> {
+  await page.getByRole('link', { name: title }).click();
+  await expect(draftOf(page)).toBeFocused();
+}
+
+/** Says nothing when axe finds nothing, in light and dark; the violations otherwise. */
+export async function expectAccessible(page: Page): Promise<void> {
+  for (const colorScheme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme });
+    await expect(page.locator('html')).toHaveAttribute('data-theme', colorScheme);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map(({ id, nodes }) => [colorScheme, id, nodes.map(({ html }) => html)])).toEqual([]);
+  }
+}
+
+/**
+ * Presses keys one after another, each when the browser has told the page of the caret that the one before
+ * has moved: it does so in the next frame, and no hand is quicker than that.
+ */
+export async function pressKeys(page: Page, keys: readonly string[]): Promise<void> {
+  for (const key of keys) {
+    await page.keyboard.press(key);
+    await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done))));
+  }
+}

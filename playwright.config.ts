@@ -1,0 +1,32 @@
+import { defineConfig } from '@playwright/test';
+
+/** Browser tests: the real application, each test with a server and a data folder of its own. */
+export default defineConfig({
+  testDir: 'e2e',
+  outputDir: 'test-results',
+  globalSetup: './e2e/globalSetup.ts',
+  workers: 2,
+  fullyParallel: true,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list']],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'Europe/London',
+    permissions: ['clipboard-read', 'clipboard-write'],
+    trace: 'off',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});
