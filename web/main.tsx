@@ -10,31 +10,41 @@ import './styles.css';
 
 followTheme();
 
+const SCREENS = {
+  signIn: () => import('./account/SignIn').then(({ SignIn: Component }) => ({ Component })),
+  desk: () => import('./desk/Desk').then(({ Desk: Component }) => ({ Component })),
+  leaf: () => import('./leaf/LeafPage').then(({ LeafPage: Component }) => ({ Component })),
+  sheet: () => import('./bank/Sheet').then(({ Sheet: Component }) => ({ Component })),
+  entry: () => import('./bank/EntryPage').then(({ EntryPage: Component }) => ({ Component })),
+  keys: () => import('./keys/KeysPage').then(({ KeysPage: Component }) => ({ Component })),
+};
+
+// Nothing for the moment until a screen's script is there; each screen then shows its own fetching.
+const HydrateFallback = () => null;
+
 /** Each screen loads on its own, so that the first is there at once. */
 const router = createBrowserRouter([
-  {
-    path: '/sign-in',
-    HydrateFallback: () => null,
-    lazy: async () => ({ Component: (await import('./account/SignIn')).SignIn }),
-  },
+  { path: '/sign-in', HydrateFallback, lazy: SCREENS.signIn },
   {
     element: <Shell />,
     errorElement: <NothingHere />,
-    // Nothing for the moment until the first screen's script is there; each screen shows its own fetching.
-    HydrateFallback: () => null,
+    HydrateFallback,
     children: [
-      { index: true, lazy: async () => ({ Component: (await import('./desk/Desk')).Desk }) },
-      { path: 'cases/:case', lazy: async () => ({ Component: (await import('./leaf/LeafPage')).LeafPage }) },
-      { path: 'bank', lazy: async () => ({ Component: (await import('./bank/Sheet')).Sheet }) },
-      {
-        path: 'bank/:entry',
-        lazy: async () => ({ Component: (await import('./bank/EntryPage')).EntryPage }),
-      },
-      { path: 'keys', lazy: async () => ({ Component: (await import('./keys/KeysPage')).KeysPage }) },
+      { index: true, lazy: SCREENS.desk },
+      { path: 'cases/:case', lazy: SCREENS.leaf },
+      { path: 'bank', lazy: SCREENS.sheet },
+      { path: 'bank/:entry', lazy: SCREENS.entry },
+      { path: 'keys', lazy: SCREENS.keys },
       { path: '*', element: <NothingHere /> },
     ],
   },
 ]);
+
+// The other screens are fetched while nothing else is to be done: going there is then quick, and does not
+// fail when the server goes down in the middle of the work.
+window.addEventListener('load', () =>
+  requestIdleCallback(() => void Promise.allSettled(Object.values(SCREENS).map((screen) => screen()))),
+);
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -22,11 +22,15 @@ function Choices({
 }) {
   const letters = optionKeys(field.options.map(({ label }) => label));
   return (
-    <ul className="mt-2" role="group" aria-label={field.many ? 'Choose any' : 'Choose one'}>
+    <div
+      className="mt-2"
+      role={field.many ? 'group' : 'radiogroup'}
+      aria-label={field.many ? 'Choose any' : 'Choose one'}
+    >
       {field.options.map((option, index) => {
         const picked = chosen.includes(option.id);
         return (
-          <li key={option.id}>
+          <div key={option.id}>
             <button
               type="button"
               role={field.many ? 'checkbox' : 'radio'}
@@ -42,10 +46,10 @@ function Choices({
               <span className="min-w-0 break-words">{option.label}</span>
               {picked && <Check size={14} aria-hidden className="ml-auto shrink-0 self-center" />}
             </button>
-          </li>
+          </div>
         );
       })}
-    </ul>
+    </div>
   );
 }
 

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { call } from '../api/client';
-import { useCase } from '../api/queries';
+import { useBank, useCase } from '../api/queries';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
 import { Failed, Loading } from '../ui';
@@ -32,7 +32,9 @@ export function LeafPage() {
   const { member } = useShell();
   const found = useCase(id);
   const draft = useDraft(id, member.id);
-  if (found.data && draft.data) {
+  const bank = useBank();
+  // With the bank there, the first cue typed fires; without it the leaf can be written on all the same.
+  if (found.data && draft.data && !bank.isPending) {
     return (
       <Leaf key={draft.data.draft.id} one={found.data} draft={draft.data.draft} copy={draft.data.copy} />
     );

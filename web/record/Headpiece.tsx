@@ -1,10 +1,16 @@
 import { lazy, Suspense, useState } from 'react';
 import { agoInWords, dateInWords, daysBetween, type CalendarDate } from '#core/calendar';
-import { detailsOf, valueInWords, type CaseRecord, type Detail } from '#core/record';
+import { detailsOf, valueInWords, type CaseRecord, type Detail, type Measurement } from '#core/record';
 import { calendarToday } from '../clock/calendarToday';
 import { Button } from '../ui';
 
-const WeightChart = lazy(async () => ({ default: (await import('./WeightChart')).WeightChart }));
+// A chart that cannot be fetched, because the server went down just then, must not take the leaf with it.
+const WeightChart = lazy(() =>
+  import('./WeightChart').then(
+    ({ WeightChart: chart }) => ({ default: chart }),
+    () => ({ default: WeightsAsWords }),
+  ),
+);
 
 /** Shown in lists of their own, or not worth a place of their own at the head of the leaf. */
 const NOT_IN_FACTS = new Set([
@@ -56,6 +62,19 @@ function Fact({ detail, today }: { detail: Detail; today: CalendarDate }) {
   );
 }
 
+/** The weights in words: until the chart is there, and where it cannot be. */
+function WeightsAsWords({ weights }: { weights: Measurement[] }) {
+  return (
+    <ul className="text-[13px] text-soft">
+      {weights.map(({ measured, minute, value, unit }) => (
+        <li key={`${measured} ${minute}`}>
+          {value} {unit}, {dateInWords(measured, 'long', locale)}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
 interface Line {
   label: string;
   extra: string;
@@ -68,7 +87,7 @@ function Lines({ title, lines, today }: { title: string; lines: Line[]; today: C
   const ordered = [...lines].sort((a, b) => Number(a.over) - Number(b.over));
   return (
     <section className="min-w-0">
-      <h3 className="text-[12px] text-soft">{title}</h3>
+      <h2 className="text-[12px] text-soft">{title}</h2>
       <ul className="text-[14px] leading-snug">
         {ordered.map((line) => (
           <li key={line.label + line.since} className={`py-0.5 ${line.over ? 'text-soft' : ''}`}>
@@ -88,7 +107,7 @@ function Lists({ record, today }: { record: CaseRecord; today: CalendarDate }) {
     <div className="mt-2 grid grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-x-6 gap-y-2 border-t border-hair pt-2">
       {weights.length > 0 && (
         <section className="min-w-0">
-          <h3 className="text-[12px] text-soft">Weights</h3>
+          <h2 className="text-[12px] text-soft">Weights</h2>
           <Suspense fallback={<div className="h-20" />}>
             <WeightChart weights={weights} />
           </Suspense>

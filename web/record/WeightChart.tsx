@@ -26,7 +26,11 @@ export function WeightChart({ weights }: { weights: Measurement[] }) {
       {points.length > 1 && (
         <div aria-hidden className="h-16">
           <ResponsiveContainer width="100%" height="100%">
-            <LineChart data={points} margin={{ top: 6, right: 10, bottom: 0, left: -14 }}>
+            <LineChart
+              data={points}
+              accessibilityLayer={false}
+              margin={{ top: 6, right: 10, bottom: 0, left: -14 }}
+            >
               <CartesianGrid vertical={false} stroke="var(--color-hair)" />
               <XAxis
                 dataKey="day"

@@ -3,7 +3,7 @@ import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-route
 import { Search } from 'lucide-react';
 import type { Member } from '#contracts';
 import { call } from '../api/client';
-import { queryClient, useSession } from '../api/queries';
+import { queryClient, useBank, useSession } from '../api/queries';
 import { useLiveEvents } from '../api/useLiveEvents';
 import { Button, Failed, Key, Loading, Menu } from '../ui';
 import { liveKeys, useKeyListener, useLiveKeys } from './keys';
@@ -73,6 +73,8 @@ function SignedIn({ member }: { member: Member }) {
   const setFinderOpen = useCallback((open: boolean) => setFinderAt(open ? pathname : null), [pathname]);
   useLiveEvents(member.id);
   useKeyListener();
+  // Asked for on every screen, so that it is there when the leaf is opened.
+  useBank();
   const showKeys = () => {
     const here = liveKeys().map(({ key, does }) => [key, does] as const);
     void navigate('/keys', { state: { here } });

@@ -1,0 +1,76 @@
+import { draftOf, expect, openCase, test, words } from './test';
+
+test('with the server killed while typing, the page says so, keeps all, and goes on', async ({
+  server,
+  signedIn,
+}) => {
+  const page = await signedIn('Odile Brandt');
+  await openCase(page, /Sorrel/);
+  await page.keyboard.type('Wing strapped. ');
+  await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+  const typing = page.keyboard.type('Eyes clear, both pupils react, feeds from the tongs.', { delay: 15 });
+  await server.kill();
+  await typing;
+  await expect(page.getByRole('alert')).toContainText('The server cannot be reached');
+  await page.keyboard.type(' Weigh again tonight.');
+  await server.again();
+  await expect(page.getByRole('alert')).toBeHidden();
+  await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+  await page.reload();
+  const all = 'Wing strapped. Eyes clear, both pupils react, feeds from the tongs. Weigh again tonight.';
+  await expect.poll(() => words(page)).toBe(all);
+});
+
+test('a tab closed while the server is down keeps its text for the next time', async ({
+  server,
+  signedIn,
+}) => {
+  const page = await signedIn('Odile Brandt');
+  await openCase(page, /Sorrel/);
+  const { url } = server;
+  await page.keyboard.type('First line.');
+  await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+  await server.kill();
+  await page.keyboard.type(' Typed into the dark.');
+  const next = await page.context().newPage();
+  await page.close({ runBeforeUnload: true });
+  await server.again();
+  await next.goto(`${url}/cases/owl-sorrel`);
+  await expect.poll(() => words(next)).toBe('First line. Typed into the dark.');
+  await expect(next.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+});
+
+test('a session that runs out in the middle of a draft: sign in beside it and go on', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Odile Brandt');
+  await openCase(page, /Keel/);
+  await page.context().clearCookies();
+  await page.keyboard.type('Line cut from the leg.');
+  const told = page.getByRole('alert');
+  await expect(told).toContainText('Your session has run out');
+  await expect(told).toContainText('kept on this computer');
+  await told.getByRole('button', { name: 'Odile Brandt' }).click();
+  await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+  expect(await words(page)).toBe('Line cut from the leg.');
+});
+
+test('the same draft in two windows: the second is told, and either text can be kept', async ({
+  signedIn,
+}) => {
+  const first = await signedIn('Imke Tarrow');
+  await openCase(first, /Dune/);
+  const second = await first.context().newPage();
+  await second.goto(first.url());
+  await expect(draftOf(second)).toBeFocused();
+  await first.keyboard.type('From the first window.');
+  await expect(first.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+  await second.keyboard.type('From the second window.');
+  const told = second.getByRole('alert');
+  await expect(told).toContainText('From the first window.');
+  await told.getByRole('button', { name: 'Take the other' }).click();
+  expect(await words(second)).toBe('From the first window.');
+  await draftOf(second).press('Control+z');
+  await expect.poll(() => words(second)).toBe('From the second window.');
+  await expect(second.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+});

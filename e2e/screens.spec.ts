@@ -1,0 +1,59 @@
+import { draftOf, expect, expectAccessible, openCase, test } from './test';
+
+test('every screen is accessible, light and dark', async ({ server, signedIn, page: nobody }) => {
+  test.setTimeout(180_000);
+  await nobody.goto(server.url);
+  await expect(nobody.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await expectAccessible(nobody);
+
+  const page = await signedIn('Imke Tarrow');
+  await expectAccessible(page);
+
+  await openCase(page, /Bramble/);
+  await expectAccessible(page);
+  await page.keyboard.type('Bramble is brighter. ,adm');
+  await expect(page.getByRole('region', { name: 'Current blank' })).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press('F9');
+  await expect(page.getByRole('list', { name: 'Gaps' })).toBeVisible();
+  await page.keyboard.press('F2');
+  await expect(page.getByRole('combobox')).toBeFocused();
+  await page.keyboard.type('weight');
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('F4');
+  await expect(page.getByRole('form', { name: 'Keep wording' })).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await draftOf(page).press('Control+a');
+  await page.keyboard.type('All well.');
+  await page.keyboard.press('F9');
+  await expect(page.getByRole('region', { name: 'Finished' })).toBeVisible();
+  await expectAccessible(page);
+
+  await page.getByRole('link', { name: 'Bank' }).click();
+  await expect(page.getByRole('heading', { name: 'The bank' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('link', { name: /Hedgehog admission/ }).click();
+  await page.getByRole('button', { name: /^Signs/ }).click();
+  await page.getByRole('button', { name: /^Now/ }).click();
+  await expectAccessible(page);
+  await page.goto(new URL('/keys', page.url()).href);
+  await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
+  await expectAccessible(page);
+  await page.goto(new URL('/nowhere', page.url()).href);
+  await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('nothing runs off the side of a phone', async ({ signedIn }) => {
+  const page = await signedIn('Imke Tarrow');
+  await page.setViewportSize({ width: 390, height: 800 });
+  const overflow = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  for (const path of ['/', '/bank', '/bank/hedgehog-admission', '/cases/hedgehog-bramble', '/keys']) {
+    await page.goto(new URL(path, page.url()).href);
+    await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
+    expect(await overflow(), path).toBeLessThanOrEqual(0);
+  }
+});
