@@ -23,7 +23,7 @@ test('a ward note, from the desk to the finished text, by keyboard alone', async
     /^Seen at noon. Bramble, a female hedgehog, was admitted on .+ weighing 512 g\./,
   );
   await expect(page.getByRole('region', { name: 'Placed wording' })).toContainText(
-    /Observation, \d+ days ago/,
+    /Measurement, \d+ days ago/,
   );
   await press('2', 'Tab');
   await expect(blank).toContainText('How was it on arrival?');

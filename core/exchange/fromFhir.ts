@@ -42,6 +42,16 @@ function dateValue(written: string): Value {
   return day ? { kind: 'date', date: day } : text(written);
 }
 
+/** Where a value came from, in the words of the ward rather than of the format. */
+const SOURCES = {
+  Patient: 'Patient details',
+  Encounter: 'Admission',
+  Observation: 'Measurement',
+  Condition: 'Problem list',
+  MedicationStatement: 'Medicine list',
+  MedicationRequest: 'Prescription',
+} as const;
+
 /** Collects details that have a value, each with its source. */
 function details(
   source: string,
@@ -63,7 +73,7 @@ function speciesName(concept: Concept | undefined): string | null {
 function readPatient({ resource: patient }: Placed<'Patient'>, stamp: CalendarDate | null): RecordDetail[] {
   const animal = patient.extension?.find(({ url }) => url === ANIMAL)?.extension;
   const part = (name: string) => animal?.find(({ url }) => url === name)?.valueCodeableConcept;
-  return details('Patient', stamp, [
+  return details(SOURCES.Patient, stamp, [
     ['name', asText(nameInWords(patient.name))],
     ['species', asText(speciesName(part('species')))],
     ['breed', asText(wordsFor(part('breed')))],
@@ -81,7 +91,7 @@ function personFor(taken: TakenApart, reference: Reference | undefined): string 
 
 function readEncounter(taken: TakenApart, { resource }: Placed<'Encounter'>): RecordDetail[] {
   const start = resource.period?.start;
-  return details('Encounter', dayOf(start), [
+  return details(SOURCES.Encounter, dayOf(start), [
     ['admitted', start ? dateValue(start) : null],
     ['date', start ? dateValue(start) : null],
     [
@@ -129,7 +139,16 @@ function readObservation(
   const unit = quantity.unit ?? (quantity.code ? (UCUM[quantity.code] ?? quantity.code) : '');
   const by = personFor(taken, resource.performer?.[0]);
   return [
-    { code, label, value: quantity.value, unit, measured, minute: minuteOf(when), by, source: 'Observation' },
+    {
+      code,
+      label,
+      value: quantity.value,
+      unit,
+      measured,
+      minute: minuteOf(when),
+      by,
+      source: SOURCES.Observation,
+    },
   ];
 }
 
@@ -139,7 +158,7 @@ function readCondition({ resource }: Placed<'Condition'>): CaseRecord['problems'
   const status = wordsFor(resource.clinicalStatus)?.toLowerCase() ?? 'active';
   const over = ['resolved', 'inactive', 'remission'].includes(status);
   const since = dayOf(resource.onsetDateTime) ?? dayOf(resource.recordedDate);
-  return [{ label, status: over ? 'resolved' : 'active', since, source: 'Condition' }];
+  return [{ label, status: over ? 'resolved' : 'active', since, source: SOURCES.Condition }];
 }
 
 type MedicationResource = Resource<'MedicationStatement'> | Resource<'MedicationRequest'>;
@@ -182,7 +201,7 @@ function readMedicine(
       status: MEDICINE_STATUS[resource.status] ?? 'ended',
       since: dayOf(began),
       until: isStatement ? dayOf(resource.effectivePeriod?.end) : null,
-      source: resource.resourceType,
+      source: SOURCES[resource.resourceType],
     },
   ];
 }

@@ -16,17 +16,20 @@ function Answered({ field, placement, step }: { field: Field; placement: Placeme
       <button
         type="button"
         tabIndex={-1}
-        className="grid w-full grid-cols-[5.5rem_minmax(0,1fr)_auto] items-baseline gap-2 py-0.5 text-left hover:text-elder"
+        className="grid w-full grid-cols-[5.5rem_minmax(0,1fr)] items-baseline gap-2 py-0.5 text-left hover:text-elder"
         onMouseDown={(event) => event.preventDefault()}
         onClick={step}
       >
         <span className="truncate text-[12.5px] text-soft">{field.name}</span>
         <span className="text-[14px] break-words">
           {words || (field.required ? 'not answered yet' : 'left out')}
+          {given?.kind === 'detail' && (
+            <>
+              {' '}
+              <Source source={given.source} asOf={given.asOf} ages={given.value.kind === 'quantity'} />
+            </>
+          )}
         </span>
-        {given?.kind === 'detail' && (
-          <Source source={given.source} asOf={given.asOf} ages={given.value.kind === 'quantity'} />
-        )}
       </button>
     </li>
   );

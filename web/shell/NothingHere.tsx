@@ -3,7 +3,7 @@ import { isRouteErrorResponse, Link, useRouteError } from 'react-router';
 /** An address that leads nowhere, or a screen that broke. */
 export function NothingHere() {
   const error = useRouteError();
-  const broke = error !== undefined && !(isRouteErrorResponse(error) && error.status === 404);
+  const broke = Boolean(error) && !(isRouteErrorResponse(error) && error.status === 404);
   return (
     <main className="mx-auto max-w-xl p-10">
       <h1 className="font-book text-2xl">{broke ? 'This screen stumbled' : 'There is nothing here'}</h1>
