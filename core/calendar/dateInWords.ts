@@ -9,13 +9,21 @@ const OPTIONS: Record<'long' | 'short', Intl.DateTimeFormatOptions> = {
   short: { day: '2-digit', month: '2-digit', year: 'numeric', timeZone: 'UTC' },
 };
 
-// Making an Intl formatter costs a thousand times what using it does, so each is made once.
-const formatters = new Map<string, Intl.DateTimeFormat>();
+// Making an Intl formatter costs a thousand times what using it does, so each is made once; and using it
+// costs more than all else in filling a letter, so the dates just written are kept with it.
+interface Formatter {
+  format: Intl.DateTimeFormat;
+  written: Map<string, string>;
+}
+const formatters = { long: new Map<string, Formatter>(), short: new Map<string, Formatter>() };
+const MOST_KEPT = 1000;
 
-function formatter(language: string, form: 'long' | 'short'): Intl.DateTimeFormat {
-  const key = `${language} ${form}`;
-  let found = formatters.get(key);
-  if (!found) formatters.set(key, (found = new Intl.DateTimeFormat(language, OPTIONS[form])));
+function formatter(language: string, form: 'long' | 'short'): Formatter {
+  let found = formatters[form].get(language);
+  if (!found) {
+    found = { format: new Intl.DateTimeFormat(language, OPTIONS[form]), written: new Map<string, string>() };
+    formatters[form].set(language, found);
+  }
   return found;
 }
 
@@ -26,5 +34,11 @@ function formatter(language: string, form: 'long' | 'short'): Intl.DateTimeForma
 export function dateInWords(date: CalendarDate, form: DateForm, language: string): string {
   if (form === 'iso') return date;
   if (form === 'year') return date.slice(0, 4);
-  return formatter(language, form).format(new Date(`${date}T00:00:00Z`));
+  const { format, written } = formatter(language, form);
+  const kept = written.get(date);
+  if (kept !== undefined) return kept;
+  const words = format.format(new Date(`${date}T00:00:00Z`));
+  if (written.size >= MOST_KEPT) written.clear();
+  written.set(date, words);
+  return words;
 }

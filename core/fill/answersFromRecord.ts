@@ -1,12 +1,26 @@
 import type { CalendarDate } from '#core/calendar';
-import type { Answers } from '#core/draft';
+import type { Answer, Answers } from '#core/draft';
 import type { Field } from '#core/entry';
 import { lookUp, type CaseRecord } from '#core/record';
 
 /**
- * The answers that can be given without asking: details the record holds, and starting answers of fields
- * that are not required. A required field never has an invented starting answer.
+ * The answer a field gets without being asked: a detail the record holds, or the starting answer of a field
+ * that is not required. A required field never has an invented starting answer.
  */
+export function answerFromRecord(field: Field, record: CaseRecord, today: CalendarDate): Answer | undefined {
+  if (field.kind === 'detail') {
+    const detail = lookUp(record, field.path, today);
+    return detail
+      ? { kind: 'detail', value: detail.value, source: detail.source, asOf: detail.asOf }
+      : undefined;
+  }
+  if (field.kind === 'text' && field.starting !== '' && !field.required) {
+    return { kind: 'text', text: field.starting };
+  }
+  return undefined;
+}
+
+/** All answers that can be given without asking, by field. */
 export function answersFromRecord(
   fields: readonly Field[],
   record: CaseRecord,
@@ -14,13 +28,8 @@ export function answersFromRecord(
 ): Answers {
   const answers: Answers = {};
   for (const field of fields) {
-    if (field.kind === 'detail') {
-      const detail = lookUp(record, field.path, today);
-      if (detail)
-        answers[field.id] = { kind: 'detail', value: detail.value, source: detail.source, asOf: detail.asOf };
-    } else if (field.kind === 'text' && field.starting !== '' && !field.required) {
-      answers[field.id] = { kind: 'text', text: field.starting };
-    }
+    const answer = answerFromRecord(field, record, today);
+    if (answer) answers[field.id] = answer;
   }
   return answers;
 }

@@ -18,7 +18,10 @@ const inlines = (template: string): Inline[] =>
   template.split(/(\[[^\]]+\])/).flatMap((piece): Inline[] => {
     const found = /^\[([^:\]]+)(?::(.+))?\]$/.exec(piece);
     if (found) return [blank(found[1]!, (found[2] as 'iso' | undefined) ?? 'as-is')];
-    return piece === '' ? [] : [{ type: 'text', text: piece }];
+    return piece.split(/(\n)/).flatMap((words): Inline[] => {
+      if (words === '\n') return [{ type: 'hardBreak' }];
+      return words === '' ? [] : [{ type: 'text', text: words }];
+    });
   });
 
 const passage = (...lines: string[]): Passage => ({
@@ -119,6 +122,31 @@ describe('filling', () => {
     });
     const draft: DraftDocument = { ...placed, attrs: { placements: { p: placement } } };
     expect(gapsOf(draft).map((gap) => gap.name)).toEqual(['Signs', 'Word']);
+  });
+});
+
+describe('filling at once', () => {
+  const run = fc.constantFrom(' ', '. ', ', ', ' is ', '.', 'Yes. “No.” ', '(', ') ', ' thin', '\n', '!');
+  const slot = fc.constantFrom('[word]', '[maybe]', '[signs]', '[name]', '[born:iso]');
+  const line = fc.array(fc.oneof(run, slot), { maxLength: 9 }).map((pieces) => pieces.join(''));
+  const given: fc.Arbitrary<Answers> = fc.record(
+    {
+      word: fc.constantFrom('calm', 'b.i.d.', 'éclair', '...').map(text),
+      maybe: fc.constantFrom('very', 'so.', ' ').map(text),
+      signs: fc.subarray(['a', 'b', 'c']).map((options) => ({ kind: 'chosen' as const, options })),
+    },
+    { requiredKeys: [] },
+  );
+
+  test('gives what placing and finishing gives, on random wordings and answers', () => {
+    fc.assert(
+      fc.property(fc.array(line, { minLength: 1, maxLength: 3 }), given, (lines, answers) => {
+        const asked = request(passage(...lines), answers);
+        const slowly = finishedPassage(place({ ...asked, id: 'p', cue: null }).passage);
+        expect(fillWording(asked)).toEqual(slowly);
+      }),
+      { numRuns: 2000 },
+    );
   });
 });
 

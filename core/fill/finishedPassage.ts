@@ -1,4 +1,12 @@
-import { isLine, textRun, type Block, type Inline, type Mark, type Passage } from '#core/passage';
+import {
+  isLine,
+  textRun,
+  type Block,
+  type Inline,
+  type Mark,
+  type LineBlock,
+  type Passage,
+} from '#core/passage';
 
 const readerMarks = (marks: readonly Mark[] | undefined) =>
   (marks ?? []).filter((mark) => mark.type !== 'placed');
@@ -25,19 +33,37 @@ const leftOut = (before: readonly Inline[], after: readonly Inline[]) =>
   before.some((inline) => inline.type === 'blank') &&
   after.every((i) => i.type === 'text' && i.text.trim() === '');
 
-function finishBlock(block: Block): Block[] {
+/** What a paragraph or heading reads like when finished; null when everything in it was left out. */
+export type FinishLine = (block: LineBlock) => Inline[] | null;
+
+function finishBlock(block: Block, finish: FinishLine): Block | null {
   if (isLine(block)) {
-    const before = block.content ?? [];
-    const content = finishLine(before);
-    if (leftOut(before, content)) return [];
-    return [content.length ? { ...block, content } : { ...block, content: undefined }];
+    const content = finish(block);
+    if (content === null) return null;
+    if (block.type === 'heading') return { type: 'heading', attrs: block.attrs, content };
+    return content.length > 0 ? { type: 'paragraph', content } : { type: 'paragraph' };
   }
-  if (!('content' in block)) return [block];
-  const content = block.content.flatMap(finishBlock);
+  if (!('content' in block)) return block;
+  const content = finishAll(block.content, finish);
   // A table cell must hold a block; a list, item or quote left without any is left out itself.
   if (content.length === 0 && block.type.startsWith('table'))
-    return [{ ...block, content: [{ type: 'paragraph' }] }];
-  return content.length === 0 ? [] : [{ ...block, content }];
+    return { ...block, content: [{ type: 'paragraph' }] };
+  return content.length === 0 ? null : { ...block, content };
+}
+
+function finishAll(blocks: readonly Block[], finish: FinishLine): Block[] {
+  const finished: Block[] = [];
+  for (const block of blocks) {
+    const kept = finishBlock(block, finish);
+    if (kept) finished.push(kept);
+  }
+  return finished;
+}
+
+/** Blocks with their lines finished; what is left without any line goes, but for an empty paragraph at least. */
+export function finishBlocks(blocks: readonly Block[], finish: FinishLine): Passage {
+  const content = finishAll(blocks, finish);
+  return { type: 'doc', content: content.length > 0 ? content : [{ type: 'paragraph' }] };
 }
 
 /**
@@ -45,6 +71,9 @@ function finishBlock(block: Block): Block[] {
  * list items of which everything was left out go with them. The model to copy, print and export.
  */
 export function finishedPassage(passage: Passage): Passage {
-  const content = passage.content.flatMap(finishBlock);
-  return { type: 'doc', content: content.length ? content : [{ type: 'paragraph' }] };
+  return finishBlocks(passage.content, (block) => {
+    const before = block.content ?? [];
+    const content = finishLine(before);
+    return leftOut(before, content) ? null : content;
+  });
 }

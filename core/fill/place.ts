@@ -35,6 +35,7 @@ function marked(inline: Inline, placement: string): Inline {
 
 /** The wording with the id asked for, else the entry's first. */
 export function wordingOf(content: EntryContent, id?: string): Wording {
+  if (id === undefined) return content.wordings[0]!;
   return content.wordings.find((wording) => wording.id === id) ?? content.wordings[0]!;
 }
 

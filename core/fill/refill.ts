@@ -9,44 +9,30 @@ import {
   type Passage,
   type TextInline,
 } from '#core/passage';
+import { fit, spaceToTake, type Shown } from './joints';
 import { wordsOf } from './wordsOf';
-
-/** The character before and the text after a blank, as a reader sees them; '' at the line's edge. */
-interface Neighbours {
-  before: string;
-  after: string;
-}
-
-const ENDS_SENTENCE = /[.!?…][”’"')\]]*\s*$/u;
-
-/** An answer's words fitted to where they stand: a capital at a sentence's start, one full stop at its end. */
-function fit(words: string, { before, after }: Neighbours): string {
-  let fitted = words;
-  if (before.trim() === '' || ENDS_SENTENCE.test(before)) {
-    fitted = fitted.replace(/^\p{Ll}/u, (letter) => letter.toLocaleUpperCase());
-  }
-  if (after.startsWith('.')) fitted = fitted.replace(/\.$/, '');
-  else if (/^[!?]/.test(after)) fitted = fitted.replace(/(?<!\.)\.$/, '');
-  if (/[,;:.!?]$/.test(fitted) && /^\p{L}/u.test(after)) fitted += ' ';
-  return fitted;
-}
 
 const isSafeText = (inline: Inline | undefined): inline is TextInline =>
   inline?.type === 'text' && !inline.marks?.some((mark) => mark.type === 'code');
 
+const shown = (inline: Inline): string => {
+  if (inline.type === 'text') return inline.text;
+  return inline.type === 'hardBreak' ? '\n' : inline.attrs.text || (inline.attrs.state === 'gap' ? 'x' : '');
+};
+
+const shownIn =
+  (line: readonly Inline[]): Shown =>
+  (index) =>
+    shown(line[index]!);
+
 /** Takes away the one space that a left-out blank would double; says on which side it stood. */
-function takeSpace(line: Inline[], at: number, { before, after }: Neighbours): BlankAttrs['dropped'] {
+function takeSpace(line: Inline[], at: number): BlankAttrs['dropped'] {
   const [left, right] = [line[at - 1], line[at + 1]];
-  const spaceBefore = /\s$/.test(before);
-  if (isSafeText(right) && /^ /.test(right.text) && (spaceBefore || before === '')) {
-    line[at + 1] = { ...right, text: right.text.slice(1) };
-    return 'after';
-  }
-  if (isSafeText(left) && / $/.test(left.text) && (after === '' || /^[,.;:!?)]/.test(after))) {
-    line[at - 1] = { ...left, text: left.text.slice(0, -1) };
-    return 'before';
-  }
-  return 'none';
+  const textOf = (inline: Inline | undefined) => (isSafeText(inline) ? inline.text : null);
+  const side = spaceToTake({ count: line.length, at, shown: shownIn(line) }, textOf(left), textOf(right));
+  if (side === 'after' && isSafeText(right)) line[at + 1] = { ...right, text: right.text.slice(1) };
+  if (side === 'before' && isSafeText(left)) line[at - 1] = { ...left, text: left.text.slice(0, -1) };
+  return side;
 }
 
 /**
@@ -60,31 +46,16 @@ function giveSpaceBack(
   marks: TextInline['marks'],
 ): number {
   if (side === 'none') return at;
-  const beside = side === 'before' ? at - 1 : at + 1;
-  const neighbour = line[beside];
+  const next = side === 'before' ? at - 1 : at + 1;
+  const neighbour = line[next];
   if (neighbour?.type === 'text') {
     const there = side === 'before' ? /\s$/ : /^\s/;
     const text = side === 'before' ? `${neighbour.text} ` : ` ${neighbour.text}`;
-    if (!there.test(neighbour.text)) line[beside] = { ...neighbour, text };
+    if (!there.test(neighbour.text)) line[next] = { ...neighbour, text };
     return at;
   }
   line.splice(side === 'before' ? at : at + 1, 0, { type: 'text', text: ' ', ...(marks ? { marks } : {}) });
   return side === 'before' ? at + 1 : at;
-}
-
-const shown = (inline: Inline): string => {
-  if (inline.type === 'text') return inline.text;
-  return inline.type === 'hardBreak' ? '\n' : inline.attrs.text || (inline.attrs.state === 'gap' ? 'x' : '');
-};
-
-/** What stands beside a position: enough of the line to see the sentence's edge, read only as far as needed. */
-function neighbours(line: readonly Inline[], at: number): Neighbours {
-  let before = '';
-  for (let i = at - 1; i >= 0 && before.trim().length < 4; i -= 1) before = shown(line[i]!) + before;
-  let after = '';
-  for (let i = at + 1; i < line.length && after === ''; i += 1) after = shown(line[i]!);
-  // A line break starts a line: what stands before it does not join.
-  return { before: before.slice(before.lastIndexOf('\n') + 1), after: after.startsWith('\n') ? '' : after };
 }
 
 const sameAttrs = (a: BlankAttrs, b: BlankAttrs) =>
@@ -100,12 +71,12 @@ function fillBlank(line: Inline[], at: number, blank: BlankInline, placements: P
   let place = at;
   let { dropped } = blank.attrs;
   if (state === 'left-out') {
-    if (blank.attrs.state !== 'left-out') dropped = takeSpace(line, at, neighbours(line, at));
+    if (blank.attrs.state !== 'left-out') dropped = takeSpace(line, at);
   } else {
     place = giveSpaceBack(line, at, dropped, blank.marks);
     dropped = 'none';
   }
-  const text = state === 'answered' ? fit(words, neighbours(line, place)) : '';
+  const text = state === 'answered' ? fit(words, line.length, place, shownIn(line)) : '';
   const attrs = { ...blank.attrs, text, state, dropped };
   if (!sameAttrs(attrs, blank.attrs)) line[place] = { ...blank, attrs };
   return place;

@@ -13,7 +13,7 @@ export { BLANK_FORMS } from './passage';
 export type { BlankForm, BlankState } from './passage';
 export { plainPassage, emptyPassage, textRun, isEmptyPassage } from './make';
 export { mapLines, linesOf, isLine } from './lines';
-export type { Line } from './lines';
+export type { Line, LineBlock } from './lines';
 export { textOfInlines, plainText } from './plainText';
 export { joinAtCaret } from './joinAtCaret';
 export { followCase } from './followCase';

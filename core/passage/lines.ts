@@ -3,8 +3,11 @@ import type { Block, Inline, Passage } from './passage';
 /** The inlines of one paragraph or heading: the span within which words join. */
 export type Line = readonly Inline[];
 
+/** A block that holds inlines itself. */
+export type LineBlock = Extract<Block, { type: 'paragraph' | 'heading' }>;
+
 /** True for the blocks that hold inlines themselves. */
-export function isLine(block: Block): block is Extract<Block, { type: 'paragraph' | 'heading' }> {
+export function isLine(block: Block): block is LineBlock {
   return block.type === 'paragraph' || block.type === 'heading';
 }
 

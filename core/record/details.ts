@@ -76,9 +76,21 @@ const list = (
         asOf: dates.reduce((latest, date) => (date && (!latest || date > latest) ? date : latest), null),
       });
 
+// A record does not change once it is read, so what it holds is put in order once.
+const storedIn = new WeakMap<CaseRecord, ReadonlyMap<string, Detail>>();
+
 function stored(record: CaseRecord, path: string): Detail | null {
-  const found = record.details.find((detail) => detail.path === path);
-  return found ? { ...found, label: found.label ?? LABELS.get(path) ?? path } : null;
+  let byPath = storedIn.get(record);
+  if (!byPath) {
+    const named = record.details.map((one) => ({
+      ...one,
+      label: one.label ?? LABELS.get(one.path) ?? one.path,
+    }));
+    // Where a path stands twice the first counts: written last here.
+    byPath = new Map(named.reverse().map((detail) => [detail.path, detail]));
+    storedIn.set(record, byPath);
+  }
+  return byPath.get(path) ?? null;
 }
 
 type Derive = (record: CaseRecord, today: CalendarDate) => Detail | null;

@@ -1,0 +1,45 @@
+import fs from 'node:fs';
+import { benchCues } from './cues';
+import { benchFilling } from './filling';
+import type { Measured } from './measure';
+
+const SECTIONS: Record<string, () => Measured[]> = { cues: benchCues, filling: benchFilling };
+const RESULTS = 'bench/results.json';
+
+const say = (line: string) => process.stdout.write(`${line}\n`);
+
+const asked = process.argv.slice(2);
+const unknown = asked.filter((name) => !(name in SECTIONS));
+if (unknown.length > 0) {
+  say(`There is no section ${unknown.join(', ')}. There are: ${Object.keys(SECTIONS).join(', ')}.`);
+  process.exit(1);
+}
+
+const number = (value: number) => value.toLocaleString('en-GB', { maximumFractionDigits: 0 });
+
+function table(measured: readonly Measured[]): void {
+  for (const { contender, perSecond, p50, p99 } of measured) {
+    const figures = [`${number(perSecond)} a second`, `p50 ${number(p50)} ns`, `p99 ${number(p99)} ns`];
+    say(`  ${contender.padEnd(44)}${figures.map((figure) => figure.padStart(22)).join('')}`);
+  }
+}
+
+const earlier = fs.existsSync(RESULTS)
+  ? (JSON.parse(fs.readFileSync(RESULTS, 'utf8')) as { results: Measured[] }).results
+  : [];
+const names = asked.length > 0 ? asked : Object.keys(SECTIONS);
+const results = names.flatMap((name) => {
+  const measured = SECTIONS[name]!();
+  for (const work of new Set(measured.map((one) => one.work))) {
+    say(`\n${name}: ${work}`);
+    table(measured.filter((one) => one.work === work));
+  }
+  return measured;
+});
+// Sections that were not run keep the figures they had.
+const kept = earlier.filter(({ section }) => !names.includes(section));
+fs.writeFileSync(
+  RESULTS,
+  `${JSON.stringify({ node: process.version, results: [...kept, ...results] }, null, 2)}\n`,
+);
+say(`\nThe same figures are in ${RESULTS}.`);

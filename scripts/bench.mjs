@@ -1,0 +1,22 @@
+/** `npm run bench`, or one section: `npm run bench -- cues`. Bundled first, so that what is timed is what ships. */
+import { spawnSync } from 'node:child_process';
+import path from 'node:path';
+import { install, root, run, tool } from './steps.mjs';
+
+install();
+const bundle = 'dist/bench/main.js';
+run('Building the benchmarks', tool('esbuild'), [
+  'bench/main.ts',
+  '--bundle',
+  '--platform=node',
+  '--format=esm',
+  '--target=node20',
+  '--packages=external',
+  `--outfile=${bundle}`,
+  '--log-level=warning',
+]);
+const result = spawnSync(process.execPath, [path.join(root, bundle), ...process.argv.slice(2)], {
+  cwd: root,
+  stdio: 'inherit',
+});
+process.exit(result.status ?? 1);
