@@ -3,11 +3,18 @@ import type { Inline, TextInline } from './passage';
 const untouchable = (inline: TextInline) =>
   inline.marks?.some((mark) => mark.type === 'code' || mark.type === 'link') ?? false;
 
+/** Web and mail addresses are written as they are. */
+const ADDRESS = /[/@]/;
+
 /** Mends the spaces of one run, given the character before it ('' at the start of a line). */
 function tidyText(text: string, before: string): string {
-  let tidied = text.replace(/ {2,}/g, ' ').replace(/(\S) +([,.;:!?])(?=\s|$)/g, '$1$2');
-  // A comma or semicolon between letters wants a space; digits are left alone: 1,000 and 10.30.
-  tidied = tidied.replace(/(\p{L})([,;])(?=\p{L})/gu, '$1$2 ');
+  let tidied = text
+    .replace(/ {2,}/g, ' ')
+    .replace(/(?<=\S) +(?=[,;](?:\s|\p{L}|$)|[.:!?](?:\s|$))/gu, '')
+    // A comma or semicolon between letters wants a space; digits are left alone: 1,000 and 10.30.
+    .replace(/\S*\p{L}[,;]\p{L}\S*/gu, (word) =>
+      ADDRESS.test(word) ? word : word.replace(/(?<=\p{L})[,;](?=\p{L})/gu, '$& '),
+    );
   if (/\s/.test(before) || before === '') tidied = tidied.replace(/^ +/, '');
   return tidied;
 }

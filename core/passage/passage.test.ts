@@ -1,0 +1,122 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import {
+  joinAtCaret,
+  LIMITS,
+  PassageSchema,
+  plainPassage,
+  plainText,
+  tidyInlines,
+  trimEdges,
+  type Block,
+  type Inline,
+  type Passage,
+} from './index';
+
+const doc = (...content: unknown[]) => ({ type: 'doc', content });
+const paragraph = (...content: Inline[]): Block => ({ type: 'paragraph', content });
+const text = (words: string, ...marks: ('bold' | 'code')[]): Inline =>
+  marks.length
+    ? { type: 'text', text: words, marks: marks.map((type) => ({ type })) }
+    : { type: 'text', text: words };
+
+describe('a passage from outside', () => {
+  test('what is not part of the model is dropped', () => {
+    const pasted = doc({
+      type: 'paragraph',
+      attrs: { class: 'x' },
+      content: [{ ...text('a'), style: 'red' }],
+    });
+    expect(PassageSchema.parse(pasted)).toEqual(doc(paragraph(text('a'))));
+  });
+
+  const nested = (depth: number) => {
+    let block: unknown = { type: 'paragraph' };
+    for (let level = 0; level < depth; level += 1) block = { type: 'blockquote', content: [block] };
+    return block;
+  };
+  const link = (href: string) => ({ type: 'text', text: 'x', marks: [{ type: 'link', attrs: { href } }] });
+  test.each([
+    ['no document', { type: 'paragraph' }],
+    ['a foreign block', doc({ type: 'iframe' })],
+    ['a script for a link', doc({ type: 'paragraph', content: [link('javascript:alert(1)')] })],
+    [
+      'an address of another site without its protocol',
+      doc({ type: 'paragraph', content: [link('//x.example')] }),
+    ],
+    ['too deep', doc(nested(5000))],
+    ['too long', doc(paragraph(text('x'.repeat(LIMITS.characters + 1))))],
+    ['too many', doc(...Array.from({ length: LIMITS.nodes + 1 }, () => ({ type: 'paragraph' })))],
+  ])('is refused: %s', (_what, value) => {
+    expect(PassageSchema.safeParse(value).success).toBe(false);
+  });
+});
+
+describe('joining at the caret', () => {
+  test.each([
+    ['Seen.', 'It ate.', '', 'Seen. It ate.'],
+    ['Seen. ', 'It ate.', '', 'Seen. It ate.'],
+    ['', ' It ate.', '', 'It ate.'],
+    ['(', 'it ate', ')', '(it ate)'],
+    ['It', 'ate', 'well', 'It ate well'],
+    ['It', 'ate', ', then slept', 'It ate, then slept'],
+    ['“', 'Yes', '”', '“Yes”'],
+    ['half-', 'hourly', '', 'half-hourly'],
+  ])('%j + %j + %j', (before, words, after, expected) => {
+    expect(before + plainText(joinAtCaret(plainPassage(words), before, after)) + after).toBe(expected);
+  });
+
+  test('what joins as it is comes back as the same object', () => {
+    const passage = plainPassage('It ate.');
+    expect(joinAtCaret(passage, 'Seen. ', '')).toBe(passage);
+  });
+});
+
+describe('tidying static words', () => {
+  test.each([
+    ['It  ate ,then slept .', 'It ate, then slept.'],
+    ['1,000 ml at 10.30', '1,000 ml at 10.30'],
+    ['www.hollin.example/a;b', 'www.hollin.example/a;b'],
+    ['well,then', 'well, then'],
+  ])('%j', (words, expected) => {
+    expect(tidyInlines([text(words)])).toEqual([text(expected)]);
+  });
+
+  test('code is left alone, and tidying twice changes nothing more', () => {
+    const code = [text('a  ,b', 'code')];
+    expect(tidyInlines(code)).toBe(code);
+    const unit = fc.constantFrom(' ', ',', '.', ';', 'a', 'B', '1', '!');
+    fc.assert(
+      fc.property(fc.array(fc.string({ unit, minLength: 1, maxLength: 8 }), { maxLength: 4 }), (runs) => {
+        const once = tidyInlines(runs.map((run) => text(run)));
+        expect(tidyInlines(once)).toEqual(once);
+      }),
+    );
+  });
+});
+
+test('captured words lose stray paragraph ends and leaking bold, and keep wanted spaces and breaks', () => {
+  const caught = doc(
+    { type: 'paragraph' },
+    paragraph(text('Dose:', 'bold'), text(' ', 'bold')),
+    paragraph(text('a\tb'), { type: 'hardBreak' }, text('c ')),
+    { type: 'paragraph' },
+  ) as Passage;
+  expect(trimEdges(caught)).toEqual(
+    doc(
+      paragraph(text('Dose:', 'bold'), text(' ')),
+      paragraph(text('a\tb'), { type: 'hardBreak' }, text('c ')),
+    ),
+  );
+});
+
+test('plain text becomes a passage and comes back the same', () => {
+  const line = fc.string({ unit: fc.constantFrom('a', ' ', 'é', '-', '\t'), minLength: 1, maxLength: 6 });
+  const paragraphs = fc.array(fc.array(line, { minLength: 1, maxLength: 3 }), { minLength: 1, maxLength: 4 });
+  fc.assert(
+    fc.property(paragraphs, (given) => {
+      const words = given.map((lines) => lines.join('\n')).join('\n\n');
+      expect(plainText(plainPassage(words))).toBe(words);
+    }),
+  );
+});

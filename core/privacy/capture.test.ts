@@ -1,0 +1,96 @@
+import { expect, test } from '@jest/globals';
+import { readCompact, type Field } from '#core/entry';
+import { place } from '#core/fill';
+import { newEntry } from '#core/entry';
+import { plainPassage, plainText, linesOf, type Passage } from '#core/passage';
+import { emptyRecord, type CaseRecord } from '#core/record';
+import { capture } from './index';
+
+const TODAY = '2026-11-25';
+const detail = (path: string, words: string) => ({
+  path,
+  value: { kind: 'text', text: words } as const,
+  source: 'Patient details',
+  asOf: TODAY,
+});
+const record: CaseRecord = {
+  ...emptyRecord(),
+  details: [
+    detail('name', 'Bramble'),
+    detail('species', 'hedgehog'),
+    { path: 'born', value: { kind: 'date', date: '2026-09-03' }, source: 'Patient details', asOf: TODAY },
+    {
+      path: 'admitted',
+      value: { kind: 'date', date: '2026-11-14' },
+      source: 'Admission',
+      asOf: '2026-11-14',
+    },
+  ],
+  measurements: [
+    {
+      code: 'weight',
+      label: 'Weight',
+      value: 512,
+      unit: 'g',
+      measured: '2026-11-22',
+      minute: null,
+      by: null,
+      source: 'Measurement',
+    },
+  ],
+};
+const draft = { placements: {}, record, today: TODAY };
+
+/** A wording with its blanks written as the fields' names in brackets. */
+const shown = (passage: Passage, fields: readonly Field[]) =>
+  linesOf(passage)
+    .map((line) =>
+      line
+        .map((one) => {
+          if (one.type === 'text') return one.text;
+          return one.type === 'blank' ? `[${fields.find(({ id }) => id === one.attrs.field)!.name}]` : '\n';
+        })
+        .join(''),
+    )
+    .join('\n');
+
+test.each([
+  ['Bramble ate. Bramble slept.', '[Name] ate. [Name] slept.'],
+  ['The Hedgehog is 11 weeks old.', 'The [Species] is [Age] old.'],
+  ['It weighs 512 g, or 0.512 kg.', 'It weighs [Latest weight], or [Latest weight].'],
+  ['It weighs 1512 g and got 512 ml.', 'It weighs 1512 g and got 512 ml.'],
+  ['In on 14 November 2026 (14/11/2026).', 'In on [Admitted] ([Admitted]).'],
+  ['Seen on 2 March 2026 and 3 March 2026.', 'Seen on [Date] and [Date 2].'],
+  ['A bramble bush scratched it.', 'A bramble bush scratched it.'],
+  ['Brambles are ripe.', 'Brambles are ripe.'],
+])('%j is kept as %j', (words, expected) => {
+  const { passage, fields } = capture(plainPassage(words), draft);
+  expect(shown(passage, fields)).toBe(expected);
+});
+
+test('each particular can be turned back, and then it stays as it was', () => {
+  const words = plainPassage('Bramble weighs 512 g.');
+  expect(capture(words, draft).particulars.map(({ key }) => key)).toEqual(['name', 'weight']);
+  const { passage, fields } = capture(words, draft, new Set(['weight']));
+  expect(shown(passage, fields)).toBe('[Name] weighs 512 g.');
+  expect(plainText(capture(words, draft, new Set(['name', 'weight'])).passage)).toBe('Bramble weighs 512 g.');
+});
+
+test('words of a placement become a wording again: blanks with their fields, no answers, no trace of the draft', () => {
+  const fields: Field[] = [
+    { id: 'who', name: 'Who', question: '', hint: '', required: true, kind: 'detail', path: 'name' },
+    { id: 'how', name: 'How', question: 'How?', hint: '', required: true, kind: 'text', starting: '' },
+  ];
+  const content = { ...newEntry('Test', 'en-GB', readCompact('{who} ate {how}.')), fields };
+  const { passage, placement } = place({
+    entry: { id: 'e', revision: 1, content },
+    cue: null,
+    record,
+    today: TODAY,
+    id: 'p1',
+    answers: { how: { kind: 'text', text: 'slowly' } },
+  });
+  const captured = capture(passage, { ...draft, placements: { p1: placement } });
+  expect(shown(captured.passage, captured.fields)).toBe('[Who] ate [How].');
+  expect(JSON.stringify(captured)).not.toMatch(/Bramble|slowly|p1/);
+});
