@@ -69,7 +69,7 @@ export function install() {
     process.stderr.write(`Elderleaf needs Node 20.19 or newer; this is ${process.versions.node}.\n`);
     process.exit(1);
   }
-  onceFor('installed', fingerprint(['package.json', 'package-lock.json']), 'node_modules', () => {
+  onceFor('installed', fingerprint(['package-lock.json']), 'node_modules', () => {
     run('Installing packages (one to three minutes the first time)', 'npm', ['ci', '--include=dev']);
   });
 }

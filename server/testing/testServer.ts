@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
-import { sql } from 'drizzle-orm';
 import type { Express } from 'express';
+import pg from 'pg';
 import pino from 'pino';
 import supertest from 'supertest';
 import { loadDemo } from '../../demo/loadDemo';
@@ -21,13 +21,31 @@ export interface TestServer {
   close: () => Promise<void>;
 }
 
-async function openTestStore(): Promise<Store> {
+/** A fresh database on the PostgreSQL server of the run, dropped when it is closed. */
+async function openOnServer(url: string): Promise<Store> {
+  const name = `test_${randomUUID().replaceAll('-', '')}`;
+  const asServer = async (statement: string) => {
+    const client = new pg.Client({ connectionString: url });
+    await client.connect();
+    await client.query(statement);
+    await client.end();
+  };
+  await asServer(`create database ${name}`);
+  const own = new URL(url);
+  own.pathname = `/${name}`;
+  const store = await openStore({ url: own.href });
+  const close = async () => {
+    await store.close();
+    await asServer(`drop database ${name}`);
+  };
+  return { db: store.db, close };
+}
+
+function openTestStore(): Promise<Store> {
   const url = process.env.TEST_DATABASE_URL;
   const file = process.env.TEST_DATABASE_IMAGE;
-  const store = await openStore(url ? { url } : { image: file ? new Blob([fs.readFileSync(file)]) : null });
-  // A PostgreSQL server is shared by the files of a run: each starts it empty.
-  if (url) await store.db.execute(sql`truncate members, collections, cases, entries, sessions cascade`);
-  return store;
+  if (url) return openOnServer(url);
+  return openStore({ image: file ? new Blob([fs.readFileSync(file)]) : null });
 }
 
 /** The application on a database of its own, with the demo's team, or with nobody. A clock that stands still. */
