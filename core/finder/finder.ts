@@ -64,7 +64,8 @@ export class Finder {
       .sort((a, b) => a.cue.length - b.cue.length);
     const queries = (query.match(WORD) ?? []).map((word) => ({
       combineWith: 'OR' as const,
-      queries: [word, ...swapped(word)],
+      // Only the word itself may be misspelt otherwise too: a slip within a slip is somebody else's word.
+      queries: [word, { combineWith: 'OR' as const, fuzzy: false, queries: swapped(word) }],
     }));
     const found = this.search.search(
       { combineWith: 'AND', queries },

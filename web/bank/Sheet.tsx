@@ -1,4 +1,4 @@
-import { useDeferredValue, useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Collection, Entry } from '#contracts';
 import { useBank } from '../api/queries';
@@ -28,7 +28,8 @@ const ORDERS = {
 } as const;
 type Order = keyof typeof ORDERS;
 
-function Row({ entry, cue }: { entry: Entry; cue: string | null }) {
+/** Drawn again only when the entry itself has changed: narrowing a long sheet must keep up with the keys. */
+const Row = memo(function Row({ entry, cue }: { entry: Entry; cue: string | null }) {
   const { title, purpose, wordings, fields } = entry.content;
   return (
     <li className="sheet-row">
@@ -54,7 +55,7 @@ function Row({ entry, cue }: { entry: Entry; cue: string | null }) {
       </Link>
     </li>
   );
-}
+});
 
 interface Asked {
   query: string;
