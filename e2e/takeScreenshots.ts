@@ -44,8 +44,6 @@ async function write(page: Page, url: string): Promise<void> {
   await shoot('sheet');
   await page.getByRole('link', { name: /Hedgehog admission/ }).click();
   await page.getByLabel('How it reads for').selectOption({ label: 'Bramble, hedgehog' });
-  await page.getByRole('button', { name: /^Signs/ }).click();
-  await page.getByRole('button', { name: /^Now/ }).focus();
   await shoot('entry');
 }
 

@@ -58,7 +58,7 @@ function Theirs({ theirs, changing }: { theirs: Entry; changing: EntryChanging }
 export function EntryMargin({ entry, collection, changing, said, takeCue }: Props) {
   const { theirs, error, setAside } = changing;
   return (
-    <div className="grid gap-6 pt-6">
+    <div className="entry-margin grid gap-6 pt-6">
       {theirs && <Theirs theirs={theirs} changing={changing} />}
       {error && <Refused error={error} leadIn={collection?.leadIn ?? ''} takeCue={takeCue} />}
       {said && !changing.isChanged && <Notice title={said} />}

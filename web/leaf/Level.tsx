@@ -9,6 +9,7 @@ interface Props {
 }
 
 const GAP_PX = 8;
+const MOST_UP_PX = 150;
 
 /**
  * Stands in the margin level with a line of the text, but below what stands there anyway, and moved up where
@@ -23,12 +24,14 @@ export function Level({ editor, pos, children }: Props) {
       if (!own || !margin || pos > editor.state.doc.content.size) return;
       const edge = margin.getBoundingClientRect();
       const line = editor.view.coordsAtPos(pos).top - edge.top;
-      // The first thing said must be in sight; what follows it may need scrolling.
+      const foot = Math.max(window.innerHeight, edge.bottom) - edge.top - GAP_PX;
+      // The first thing said must be in sight; for what follows it, it moves up a few lines but not away.
       const head = own.querySelector<HTMLElement>('section, form') ?? own;
-      const lowest = Math.max(window.innerHeight, edge.bottom) - edge.top - head.offsetHeight - GAP_PX;
+      const missing = Math.max(0, line + own.offsetHeight - foot);
+      const wanted = Math.min(line - Math.min(missing, MOST_UP_PX), foot - head.offsetHeight);
       const standing = own.previousElementSibling as HTMLElement | null;
       const under = standing ? standing.offsetTop + standing.offsetHeight + GAP_PX : 0;
-      own.style.top = `${Math.max(under, Math.min(line, lowest))}px`;
+      own.style.top = `${Math.max(under, wanted)}px`;
     };
     place();
     // The line moves when the record is folded, the window narrows, or fonts arrive.

@@ -1,4 +1,5 @@
 import { Extension } from '@tiptap/core';
+import { Selection } from '@tiptap/extensions';
 import { useEditor, useEditorState, type Editor } from '@tiptap/react';
 import { useMemo } from 'react';
 import type { DraftDocument } from '#core/draft';
@@ -56,7 +57,10 @@ interface Options {
 
 /** The editor of a draft. What it shows at first is `document`; after that it is the text's own home. */
 export function useLeafEditor({ document, host, onChange }: Options): Editor {
-  const extensions = useMemo(() => [...passageExtensions, LiveBlank, writing(host), tabToBlank], [host]);
+  const extensions = useMemo(
+    () => [...passageExtensions, LiveBlank, writing(host), tabToBlank, Selection],
+    [host],
+  );
   return useEditor(
     {
       extensions,
