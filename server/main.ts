@@ -1,49 +1,8 @@
-import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
-import type { Server } from 'node:http';
 import path from 'node:path';
-import pino from 'pino';
-import { loadDemo } from '../demo/loadDemo';
-import { makeApp } from './app';
-import type { Context } from './context';
 import { FolderInUse } from './db/lockFolder';
-import { openStore, type Store } from './db/openStore';
-import { EventHub } from './events/eventHub';
+import { openStore } from './db/openStore';
 import { readSettings, type Settings } from './settings';
-
-const BEAT_MS = 25_000;
-const SHUTDOWN_MS = 5000;
-const root = process.cwd();
-const version = (JSON.parse(fs.readFileSync(path.join(root, 'package.json'), 'utf8')) as { version: string })
-  .version;
-
-function say(line: string): void {
-  process.stdout.write(`${line}\n`);
-}
-
-function listen(context: Context, port: number): Promise<Server> {
-  return new Promise((resolve, reject) => {
-    const server = makeApp(context).listen(port, '127.0.0.1', (error) =>
-      error ? reject(error) : resolve(server),
-    );
-  });
-}
-
-/** Orderly: no new requests, open streams ended, running requests done, then the store closed. */
-function closeOnSignal(server: Server, store: Store, events: EventHub, beat: NodeJS.Timeout): void {
-  let closing = false;
-  const close = () => {
-    if (closing) return;
-    closing = true;
-    clearInterval(beat);
-    events.close();
-    setTimeout(() => server.closeAllConnections(), SHUTDOWN_MS).unref();
-    server.close(() => void store.close().then(() => process.exit(0)));
-    server.closeIdleConnections();
-  };
-  process.on('SIGTERM', close);
-  process.on('SIGINT', close);
-}
 
 function whyNot(error: unknown, settings: Settings): string {
   if (error instanceof FolderInUse) return error.message;
@@ -53,38 +12,26 @@ function whyNot(error: unknown, settings: Settings): string {
   return `Elderleaf could not start: ${error instanceof Error ? error.message : String(error)}`;
 }
 
+/** Opens the store while the rest of the server is still being read: each takes the better part of a second. */
 async function start(settings: Settings): Promise<void> {
-  const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
-  const store = await openStore(
-    settings.databaseUrl ? { url: settings.databaseUrl } : { folder: settings.dataFolder },
-  );
-  const events = new EventHub(store.db);
-  const context: Context = {
-    db: store.db,
-    events,
-    now: () => new Date(),
-    newId: randomUUID,
-    log,
-    version,
-    settings,
-  };
+  const place = settings.databaseUrl ? { url: settings.databaseUrl } : { folder: settings.dataFolder };
+  const [store, { serve }] = await Promise.all([openStore(place), import('./serve')]);
+  await serve(store, settings);
+}
+
+function fail(words: string): never {
+  process.stderr.write(`${words}\n`);
+  process.exit(1);
+}
+
+function settingsOrFail(): Settings {
+  const webFolder = path.join(process.cwd(), 'dist', 'web');
   try {
-    if (settings.demo && (await loadDemo(context, path.join(root, 'demo')))) say('The demo data is loaded.');
-    const server = await listen(context, settings.port);
-    const beat = setInterval(() => events.beat(), BEAT_MS).unref();
-    closeOnSignal(server, store, events, beat);
-    const address = server.address();
-    const port = typeof address === 'object' && address ? address.port : settings.port;
-    say(`Elderleaf is ready: http://localhost:${port}`);
+    return readSettings(process.env, fs.existsSync(webFolder) ? webFolder : null);
   } catch (error) {
-    await store.close();
-    throw error;
+    return fail((error as Error).message);
   }
 }
 
-const webFolder = path.join(root, 'dist', 'web');
-const settings = readSettings(process.env, fs.existsSync(webFolder) ? webFolder : null);
-start(settings).catch((error: unknown) => {
-  process.stderr.write(`${whyNot(error, settings)}\n`);
-  process.exit(1);
-});
+const settings = settingsOrFail();
+start(settings).catch((error: unknown) => fail(whyNot(error, settings)));

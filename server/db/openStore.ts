@@ -1,13 +1,8 @@
 import path from 'node:path';
-import { PGlite } from '@electric-sql/pglite';
-import { drizzle as drizzleServer } from 'drizzle-orm/node-postgres';
-import { migrate as migrateServer } from 'drizzle-orm/node-postgres/migrator';
+import type { PGlite } from '@electric-sql/pglite';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
-import { drizzle as drizzleEmbedded } from 'drizzle-orm/pglite';
-import { migrate as migrateEmbedded } from 'drizzle-orm/pglite/migrator';
-import pg from 'pg';
 import { lockFolder } from './lockFolder';
-import * as schema from './schema';
+import type * as schema from './schema';
 
 /** The database, embedded or a server: the same for all who use it. */
 export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
@@ -24,16 +19,30 @@ export type StorePlace = { url: string } | { folder: string } | { image: Blob | 
 
 const migrationsFolder = path.join(import.meta.dirname, 'migrations');
 
+// Drivers are imported only when they are wanted, and the database's own start goes on meanwhile.
+
 async function openServer(url: string): Promise<Store> {
+  const [{ default: pg }, { drizzle }, { migrate }, schema] = await Promise.all([
+    import('pg'),
+    import('drizzle-orm/node-postgres'),
+    import('drizzle-orm/node-postgres/migrator'),
+    import('./schema'),
+  ]);
   const pool = new pg.Pool({ connectionString: url, max: 10 });
-  const db = drizzleServer(pool, { schema });
-  await migrateServer(db, { migrationsFolder });
+  const db = drizzle(pool, { schema });
+  await migrate(db, { migrationsFolder });
   return { db, close: () => pool.end() };
 }
 
-async function openEmbedded(client: PGlite, release: () => void): Promise<Store> {
-  const db = drizzleEmbedded(client, { schema });
-  await migrateEmbedded(db, { migrationsFolder });
+async function openEmbedded(opening: Promise<PGlite>, release: () => void): Promise<Store> {
+  const [client, { drizzle }, { migrate }, schema] = await Promise.all([
+    opening,
+    import('drizzle-orm/pglite'),
+    import('drizzle-orm/pglite/migrator'),
+    import('./schema'),
+  ]);
+  const db = drizzle(client, { schema });
+  await migrate(db, { migrationsFolder });
   return {
     db,
     close: async () => {
@@ -45,17 +54,19 @@ async function openEmbedded(client: PGlite, release: () => void): Promise<Store>
 
 /**
  * Opens the store and brings its schema up to date. A folder is locked for this process first. What PGlite
- * has acknowledged survives a killed process but not always a power cut: its file system has no fsync. Throws FolderInUse when another process holds the folder, and the
- * driver's own error when a server cannot be reached.
+ * has acknowledged survives a killed process but not always a power cut: its file system has no fsync.
+ * Throws FolderInUse when another process holds the folder, and the driver's own error when a server cannot
+ * be reached.
  */
 export async function openStore(place: StorePlace): Promise<Store> {
   if ('url' in place) return openServer(place.url);
+  const { PGlite: Embedded } = await import('@electric-sql/pglite');
   if ('image' in place)
-    return openEmbedded(await PGlite.create({ loadDataDir: place.image ?? undefined }), () => undefined);
+    return openEmbedded(Embedded.create({ loadDataDir: place.image ?? undefined }), () => undefined);
   const release = await lockFolder(place.folder);
   try {
     const folder = path.join(place.folder, 'database');
-    return await openEmbedded(await PGlite.create(folder), release);
+    return await openEmbedded(Embedded.create(folder), release);
   } catch (error) {
     release();
     throw error;

@@ -1,0 +1,75 @@
+import { randomUUID } from 'node:crypto';
+import fs from 'node:fs';
+import type { Server } from 'node:http';
+import path from 'node:path';
+import pino from 'pino';
+import { loadDemo } from '../demo/loadDemo';
+import { makeApp } from './app';
+import type { Context } from './context';
+import type { Store } from './db/openStore';
+import { EventHub } from './events/eventHub';
+import type { Settings } from './settings';
+
+const BEAT_MS = 25_000;
+const SHUTDOWN_MS = 5000;
+const root = process.cwd();
+const version = (JSON.parse(fs.readFileSync(path.join(root, 'package.json'), 'utf8')) as { version: string })
+  .version;
+
+function say(line: string): void {
+  process.stdout.write(`${line}\n`);
+}
+
+function listen(context: Context, port: number): Promise<Server> {
+  return new Promise((resolve, reject) => {
+    const server = makeApp(context).listen(port, '127.0.0.1', (error) =>
+      error ? reject(error) : resolve(server),
+    );
+  });
+}
+
+/** Orderly: no new requests, open streams ended, running requests done, then the store closed. */
+function closeOnSignal(server: Server, store: Store, events: EventHub, beat: NodeJS.Timeout): void {
+  let closing = false;
+  const close = () => {
+    if (closing) return;
+    closing = true;
+    clearInterval(beat);
+    events.close();
+    setTimeout(() => server.closeAllConnections(), SHUTDOWN_MS).unref();
+    server.close(() => void store.close().then(() => process.exit(0)));
+    server.closeIdleConnections();
+  };
+  process.on('SIGTERM', close);
+  process.on('SIGINT', close);
+}
+
+/**
+ * Serves an open store until a signal ends it: demo data where wanted, the API and the pages. Closes the
+ * store and throws when it cannot listen.
+ */
+export async function serve(store: Store, settings: Settings): Promise<void> {
+  const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
+  const events = new EventHub(store.db);
+  const context: Context = {
+    db: store.db,
+    events,
+    now: () => new Date(),
+    newId: randomUUID,
+    log,
+    version,
+    settings,
+  };
+  try {
+    if (settings.demo && (await loadDemo(context, path.join(root, 'demo')))) say('The demo data is loaded.');
+    const server = await listen(context, settings.port);
+    const beat = setInterval(() => events.beat(), BEAT_MS).unref();
+    closeOnSignal(server, store, events, beat);
+    const address = server.address();
+    const port = typeof address === 'object' && address ? address.port : settings.port;
+    say(`Elderleaf is ready: http://localhost:${port}`);
+  } catch (error) {
+    await store.close();
+    throw error;
+  }
+}
