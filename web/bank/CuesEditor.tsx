@@ -1,6 +1,6 @@
 import { X } from 'lucide-react';
 import type { Collection } from '#contracts';
-import type { Cue, CueRules } from '#core/cue';
+import { DEFAULT_CUE_RULES, type Closer, type Cue, type CueRules } from '#core/cue';
 import { Button } from '../ui';
 
 const FIRES: Record<CueRules['fires'], string> = {
@@ -58,6 +58,52 @@ function Rule<K extends 'fires' | 'before' | 'letters'>({
         ))}
       </select>
     </label>
+  );
+}
+
+const CLOSERS: Record<Closer, string> = {
+  space: 'Space',
+  enter: 'Enter',
+  tab: 'Tab',
+  punctuation: 'punctuation',
+};
+
+/** For a cue that waits for a closing key: which keys close it, and what becomes of the key. */
+function ClosingKeys({ cue, collection, change }: Pick<RuleProps<'fires'>, 'cue' | 'collection' | 'change'>) {
+  const rules = { ...DEFAULT_CUE_RULES, ...collection?.cueRules, ...cue.rules };
+  if (rules.fires !== 'closing') return null;
+  const set = (changed: Partial<CueRules>) => change({ ...cue, rules: { ...cue.rules, ...changed } });
+  const toggle = (closer: Closer) => {
+    const closers = rules.closers.includes(closer)
+      ? rules.closers.filter((one) => one !== closer)
+      : [...rules.closers, closer];
+    // A cue that no key closes could never fire.
+    if (closers.length > 0) set({ closers });
+  };
+  return (
+    <fieldset className="col-span-full flex flex-wrap items-baseline gap-x-4 text-[14px]">
+      <legend className="float-left mr-4 text-[12.5px] text-soft">Closed by</legend>
+      {Object.entries(CLOSERS).map(([closer, label]) => (
+        <label key={closer} className="flex items-center gap-1.5">
+          <input
+            type="checkbox"
+            className="accent-elder"
+            checked={rules.closers.includes(closer as Closer)}
+            onChange={() => toggle(closer as Closer)}
+          />
+          {label}
+        </label>
+      ))}
+      <label className="ml-auto flex items-center gap-1.5">
+        <input
+          type="checkbox"
+          className="accent-elder"
+          checked={rules.keepCloser}
+          onChange={() => set({ keepCloser: !rules.keepCloser })}
+        />
+        the key is kept
+      </label>
+    </fieldset>
   );
 }
 
@@ -125,6 +171,7 @@ export function CuesEditor({ cues, collection, editable, propose, change }: Prop
           >
             <X size={15} aria-hidden />
           </button>
+          <ClosingKeys cue={cue} collection={collection} change={(next) => set(index, next)} />
         </div>
       ))}
       {editable && (

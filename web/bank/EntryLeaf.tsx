@@ -124,7 +124,7 @@ export function EntryLeaf({ index, target, setCollection }: Props) {
   useLiveKeys(
     editable
       ? [
-          { key: 'F6', does: 'Make the selected words a blank', run: editing.makeBlank },
+          { key: 'F4', does: 'Make the selected words a blank', run: editing.makeBlank },
           { key: 'F9', does: 'Save the entry', run: save },
         ]
       : [],

@@ -1,5 +1,7 @@
 import type { Collection, Entry } from '#contracts';
 import { ApiProblem, inWords, isProblem } from '../api/client';
+import { SignInAgain } from '../account/SignInAgain';
+import { useShell } from '../shell/ShellContext';
 import { Button, Notice } from '../ui';
 import { mainPassage } from './entryFields';
 import { History } from './History';
@@ -57,10 +59,15 @@ function Theirs({ theirs, changing }: { theirs: Entry; changing: EntryChanging }
 /** Beside an entry: what became of a save, how it reads for a case, and its history. */
 export function EntryMargin({ entry, collection, changing, said, takeCue }: Props) {
   const { theirs, error, setAside } = changing;
+  const { member } = useShell();
   return (
     <div className="entry-margin grid gap-6 pt-6">
       {theirs && <Theirs theirs={theirs} changing={changing} />}
-      {error && <Refused error={error} leadIn={collection?.leadIn ?? ''} takeCue={takeCue} />}
+      {isProblem(error, 'not-signed-in') ? (
+        <SignInAgain member={member} kept="Your change is kept on this computer." goOn={changing.save} />
+      ) : (
+        error && <Refused error={error} leadIn={collection?.leadIn ?? ''} takeCue={takeCue} />
+      )}
       {said && !changing.isChanged && <Notice title={said} />}
       {setAside && (
         <Notice title="Your change was put aside.">

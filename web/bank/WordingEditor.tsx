@@ -62,8 +62,8 @@ function Bar({ editor, fields, newField }: { editor: Editor } & Pick<Props, 'fie
       <Menu
         align="start"
         trigger={
-          <Button className="ml-2 text-[14px]" aria-keyshortcuts="F6">
-            Blank <Key>F6</Key>
+          <Button className="ml-2 text-[14px]" aria-keyshortcuts="F4">
+            Blank <Key>F4</Key>
           </Button>
         }
         items={[

@@ -1,6 +1,6 @@
 import type { Editor } from '@tiptap/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { proposeCue } from '#core/cue';
 import { newEntry, proposeTitle, type EntryContent } from '#core/entry';
 import { useShell } from '../shell/ShellContext';
@@ -18,11 +18,14 @@ export function useEntryEditing(index: BankIndex, target: Target) {
   const collectionId = 'entry' in target ? target.entry.collection : target.collection;
   const collection = index.collections.get(collectionId);
   const fresh = useMemo(() => newEntry('', collection?.language ?? 'en-GB'), [collection?.language]);
-  const [said, setSaid] = useState<string | null>(null);
+  // A new entry gets a page of its own once it is saved: what was said comes along.
+  const told = (useLocation().state as { said?: string } | null)?.said ?? null;
+  const [said, setSaid] = useState<string | null>(told);
   const changing = useEntryChange(member.id, target, fresh, (kept) => {
     const cue = typedCue(kept, collection);
-    setSaid(`Saved as revision ${kept.revision}${cue ? `. ${cue} brings it` : ''}.`);
-    if (!entry) void navigate(`/bank/${kept.id}`, { replace: true });
+    const words = `Saved as revision ${kept.revision}${cue ? `. ${cue} brings it` : ''}.`;
+    setSaid(words);
+    if (!entry) void navigate(`/bank/${kept.id}`, { replace: true, state: { said: words } });
   });
   const { content, setContent } = changing;
   const [openField, setOpenField] = useState<string | null>(null);

@@ -38,7 +38,7 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
   {
     title: 'On the page of an entry',
     keys: [
-      ['F6', 'Makes the selected words a blank, or puts one at the caret'],
+      ['F4', 'Makes the selected words a blank, or puts one at the caret'],
       ['F9', 'Saves the entry as a new revision'],
     ],
   },

@@ -12,6 +12,8 @@ import { takenCues } from '../bank/takenCues';
 import { call, inWords, isProblem } from '../api/client';
 import { takeKept } from '../api/queries';
 import { Button, Key, Notice, SelectField, TextField } from '../ui';
+import { SignInAgain } from '../account/SignInAgain';
+import { useShell } from '../shell/ShellContext';
 import type { PlacingNeeds } from './usePlacing';
 
 function Particulars({
@@ -102,6 +104,7 @@ export function CaptureSlip({ words, placements, needs, index, home, close }: Pr
   const [ownCue, setOwnCue] = useState<string | null>(null);
   const cue = ownCue ?? (title.trim() === '' ? '' : proposeCue(title, takenCues(index, leadIn)));
   const keep = useKeep(close);
+  const { member } = useShell();
   const first = useRef<HTMLInputElement>(null);
   useEffect(() => first.current?.select(), []);
   const toggle = (key: string) => {
@@ -114,72 +117,82 @@ export function CaptureSlip({ words, placements, needs, index, home, close }: Pr
     event.preventDefault();
     if (!keep.isPending) keep.mutate({ title, cue, collection, captured });
   };
+  const signedOut = isProblem(keep.error, 'not-signed-in');
   return (
-    <form
-      aria-label="Keep wording"
-      className="slip grid gap-3"
-      onSubmit={submit}
-      onKeyDown={(event) => {
-        if (event.key === 'Escape') close(null);
-      }}
-    >
-      <TextField
-        ref={first}
-        label="Title"
-        value={title}
-        maxLength={200}
-        onChange={(event) => setTitle(event.target.value)}
-      />
-      <div className="grid grid-cols-[8rem_1fr] gap-4">
-        <TextField
-          label={leadIn ? `Cue, after ${leadIn}` : 'Cue'}
-          value={cue}
-          maxLength={40}
-          spellCheck={false}
-          className="cue"
-          onChange={(event) => setOwnCue(event.target.value)}
-        />
-        <SelectField
-          label="Kept in"
-          value={collection?.id}
-          onChange={(event) => setPlace(event.target.value)}
-        >
-          {keepable.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </SelectField>
-      </div>
-      <Particulars captured={captured} turnedBack={turnedBack} toggle={toggle} />
-      <div
-        className="book max-h-48 overflow-y-auto border-l border-hair pl-3 text-[15px]"
-        tabIndex={0}
-        aria-label="The wording as it is kept"
+    <div className="grid gap-3">
+      <form
+        aria-label="Keep wording"
+        className="slip grid gap-3"
+        onSubmit={submit}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') close(null);
+        }}
       >
-        <PassageView
-          passage={captured.passage}
-          nameOf={(id) => captured.fields.find((field) => field.id === id)?.name ?? id}
+        <TextField
+          ref={first}
+          label="Title"
+          value={title}
+          maxLength={200}
+          onChange={(event) => setTitle(event.target.value)}
         />
-      </div>
-      {keep.isError && (
-        <Notice tone="warning" title={inWords(keep.error)}>
-          Nothing was lost: change it here and keep it again.{' '}
-          {proposed && (
-            <Button look="text" onClick={() => setOwnCue(proposed)}>
-              Use {leadIn + proposed}
-            </Button>
-          )}
-        </Notice>
+        <div className="grid grid-cols-[8rem_1fr] gap-4">
+          <TextField
+            label={leadIn ? `Cue, after ${leadIn}` : 'Cue'}
+            value={cue}
+            maxLength={40}
+            spellCheck={false}
+            className="cue"
+            onChange={(event) => setOwnCue(event.target.value)}
+          />
+          <SelectField
+            label="Kept in"
+            value={collection?.id}
+            onChange={(event) => setPlace(event.target.value)}
+          >
+            {keepable.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </SelectField>
+        </div>
+        <Particulars captured={captured} turnedBack={turnedBack} toggle={toggle} />
+        <div
+          className="book max-h-48 overflow-y-auto border-l border-hair pl-3 text-[15px]"
+          tabIndex={0}
+          aria-label="The wording as it is kept"
+        >
+          <PassageView
+            passage={captured.passage}
+            nameOf={(id) => captured.fields.find((field) => field.id === id)?.name ?? id}
+          />
+        </div>
+        {keep.isError && !signedOut && (
+          <Notice tone="warning" title={inWords(keep.error)}>
+            Nothing was lost: change it here and keep it again.{' '}
+            {proposed && (
+              <Button look="text" onClick={() => setOwnCue(proposed)}>
+                Use {leadIn + proposed}
+              </Button>
+            )}
+          </Notice>
+        )}
+        <p className="flex items-center gap-3">
+          <Button look="main" type="submit" disabled={keep.isPending}>
+            Keep
+          </Button>
+          <span className="text-[13px] text-soft">
+            <Key>Enter</Key> keeps, <Key>Esc</Key> does not
+          </span>
+        </p>
+      </form>
+      {signedOut && (
+        <SignInAgain
+          member={member}
+          kept="Nothing on the slip was lost."
+          goOn={() => keep.mutate({ title, cue, collection, captured })}
+        />
       )}
-      <p className="flex items-center gap-3">
-        <Button look="main" type="submit" disabled={keep.isPending}>
-          Keep
-        </Button>
-        <span className="text-[13px] text-soft">
-          <Key>Enter</Key> keeps, <Key>Esc</Key> does not
-        </span>
-      </p>
-    </form>
+    </div>
   );
 }

@@ -1,7 +1,5 @@
 import type { Draft, Member } from '#contracts';
-import { DemoMembers } from '../account/DemoMembers';
-import { PasswordForm } from '../account/PasswordForm';
-import { useBeginning } from '../api/queries';
+import { SignInAgain } from '../account/SignInAgain';
 import { instantInWords } from '../clock/calendarToday';
 import { Button, Notice } from '../ui';
 import type { Keeping } from './draftKeeper';
@@ -9,7 +7,8 @@ import type { Keeping } from './draftKeeper';
 interface Props {
   keeping: Keeping;
   member: Member;
-  signedIn: (member: Member) => void;
+  /** Signed in again: what could not be saved is sent. */
+  goOn: () => void;
   takeTheirs: (draft: Draft) => void;
   keepMine: (draft: Draft) => void;
 }
@@ -19,24 +18,8 @@ const keptWords = (keptHere: boolean) =>
     ? 'Everything you wrote is kept on this computer.'
     : 'This browser has no room to keep a copy: leave the page open until it is saved.';
 
-function SignInAgain({
-  member,
-  signedIn,
-  keptHere,
-}: Pick<Props, 'member' | 'signedIn'> & { keptHere: boolean }) {
-  const beginning = useBeginning();
-  const demo = beginning.data?.demoMembers?.filter(({ id }) => id === member.id);
-  return (
-    <Notice tone="warning" title="Your session has run out.">
-      <p>{keptWords(keptHere)} Sign in here and go on writing.</p>
-      <PasswordForm enter={signedIn} />
-      {demo && <DemoMembers members={demo} enter={signedIn} />}
-    </Notice>
-  );
-}
-
 /** In the margin while the text cannot be saved: what happened, what was kept, what to do. */
-export function KeepingNotice({ keeping, member, signedIn, takeTheirs, keepMine }: Props) {
+export function KeepingNotice({ keeping, member, goOn, takeTheirs, keepMine }: Props) {
   switch (keeping.kind) {
     case 'saved':
     case 'saving':
@@ -48,7 +31,7 @@ export function KeepingNotice({ keeping, member, signedIn, takeTheirs, keepMine 
         </Notice>
       );
     case 'signed-out':
-      return <SignInAgain member={member} signedIn={signedIn} keptHere={keeping.keptHere} />;
+      return <SignInAgain member={member} kept={keptWords(keeping.keptHere)} goOn={goOn} />;
     case 'moved-on':
       return (
         <Notice tone="warning" title="This draft was changed in another window.">

@@ -55,17 +55,13 @@ function Standing(props: LeafMarginProps) {
     keeper.takenOver(theirs);
     say('The other text stands here now. Undo brings yours back.');
   };
-  const signedIn = (who: Member) => {
-    if (who.id === member.id) keeper.goOnFrom(keeper.savedVersion);
-    else window.location.assign('/');
-  };
   const newer = open && placing.index ? newerWordings(editor, placing.index.entries, keptOld) : [];
   return (
     <div className="grid gap-4">
       <KeepingNotice
         keeping={keeping}
         member={member}
-        signedIn={signedIn}
+        goOn={() => keeper.goOnFrom(keeper.savedVersion)}
         keepMine={({ version }) => keeper.goOnFrom(version)}
         takeTheirs={takeTheirs}
       />

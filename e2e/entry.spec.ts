@@ -1,0 +1,63 @@
+import { draftOf, expect, openCase, pressKeys, test, words } from './test';
+
+test('an entry written from nothing: blanks, a choice, a cue of its own rules; then used', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  await page.getByRole('link', { name: 'Bank' }).click();
+  await page.getByRole('link', { name: 'Write an entry' }).click();
+  await page.getByRole('textbox', { name: 'Title' }).fill('Stool sample');
+  await page.getByRole('textbox', { name: 'Wording' }).click();
+  await page.keyboard.type('The sample showed worms.');
+  await pressKeys(page, ['ArrowLeft', 'Shift+Control+ArrowLeft', 'F4']);
+  const fields = page.getByRole('region', { name: 'Fields' });
+  await fields.getByLabel('Answered by').selectOption({ label: 'a choice' });
+  await fields.getByLabel('Question').fill('What did it show?');
+  await fields.getByLabel('Option 1', { exact: true }).fill('worms');
+  await fields.getByRole('button', { name: 'Add an option' }).click();
+  await fields.getByLabel('Option 2', { exact: true }).fill('nothing');
+  await fields.getByLabel('Words of option 2').fill('no parasites');
+  await page.getByRole('button', { name: 'Add a cue' }).click();
+  const cue = page.getByRole('group', { name: 'Cue ss' });
+  await expect(cue.getByRole('textbox')).toHaveValue('ss');
+  await cue.getByLabel('Fires').selectOption('closing');
+  await cue.getByLabel('the key is kept').check();
+  await expect(page.getByRole('region', { name: 'How it reads' })).toContainText('Worms');
+  await page.getByRole('button', { name: /^Save/ }).click();
+  await expect(page.getByText('Saved as revision 1. ,ss brings it.')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Desk' }).click();
+  await openCase(page, /Dune/);
+  await page.keyboard.type(',ss');
+  expect(await words(page)).toBe(',ss');
+  await page.keyboard.type(' ');
+  await expect(page.getByRole('region', { name: 'Current blank' })).toContainText('What did it show?');
+  await pressKeys(page, ['2', 'Enter']);
+  expect(await words(page)).toBe('The sample showed no parasites. ');
+});
+
+test('a change not saved waits on this computer, and placing by the finder goes over the selection', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  await page.getByRole('link', { name: 'Bank' }).click();
+  await page.getByRole('link', { name: /Wound cleaned/ }).click();
+  await page.getByRole('textbox', { name: 'When to use it' }).fill('Any wound, bites too');
+  await page.getByRole('link', { name: 'Desk' }).click();
+  await openCase(page, /Dune/);
+  await page.keyboard.type('Keep it quiet please.');
+  await pressKeys(page, ['Shift+Home', 'F2']);
+  await page.keyboard.type('handling');
+  await page.keyboard.press('Enter');
+  await expect(draftOf(page)).toBeFocused();
+  expect(await words(page)).toMatch(/^Handling is kept to a minimum.+cleaning\.$/);
+  await page.getByRole('link', { name: 'Bank' }).click();
+  await page.getByRole('link', { name: /Wound cleaned/ }).click();
+  await expect(page.getByText('Not saved yet; kept on this computer')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'When to use it' })).toHaveValue('Any wound, bites too');
+  await page.context().clearCookies();
+  await page.getByRole('button', { name: /^Save/ }).click();
+  const told = page.getByRole('alert').filter({ hasText: 'Your session has run out' });
+  await told.getByRole('button', { name: 'Imke Tarrow' }).click();
+  await expect(page.getByText('Saved as revision 2')).toBeVisible();
+});
