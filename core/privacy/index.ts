@@ -1,4 +1,2 @@
 export { capture } from './capture';
 export type { Captured, CapturedParticular } from './capture';
-export { findParticulars } from './findParticulars';
-export type { Particular } from './findParticulars';

@@ -63,7 +63,7 @@ function refillBlock(tr: Transaction, block: EditorNode, pos: number, placements
 }
 
 /** Brings all paragraphs that hold blanks up to date with the placements the document carries. */
-export function refillAll(tr: Transaction): Transaction {
+function refillAll(tr: Transaction): Transaction {
   const placements = placementsOf(tr.doc);
   const blocks: { node: EditorNode; pos: number }[] = [];
   tr.doc.descendants((node, pos) => {
@@ -73,13 +73,6 @@ export function refillAll(tr: Transaction): Transaction {
   });
   // From the end, so that positions of those still to come stay true.
   for (const { node, pos } of blocks.reverse()) refillBlock(tr, node, pos, placements);
-  return tr;
-}
-
-/** Brings the paragraph at a position up to date. */
-export function refillAt(tr: Transaction, pos: number): Transaction {
-  const $pos = tr.doc.resolve(pos);
-  if ($pos.parent.isTextblock) refillBlock(tr, $pos.parent, $pos.before(), placementsOf(tr.doc));
   return tr;
 }
 

@@ -1,5 +1,4 @@
 import type { Node as EditorNode } from '@tiptap/pm/model';
-import { NodeSelection } from '@tiptap/pm/state';
 import type { EditorView, NodeView } from '@tiptap/pm/view';
 import { answer } from '../editor/answering';
 import { attrsOf, fieldOf } from '../editor/blanks';
@@ -30,7 +29,6 @@ export class BlankView implements NodeView {
   constructor(
     private node: EditorNode,
     private readonly view: EditorView,
-    private readonly getPos: () => number | undefined,
   ) {
     this.name.setAttribute('aria-hidden', 'true');
     this.dom.append(this.words, this.name);
@@ -125,11 +123,5 @@ export class BlankView implements NodeView {
 
   ignoreMutation(): boolean {
     return true;
-  }
-
-  /** Whether this is the blank the selection is on: its field must then keep the keys. */
-  isCurrent(): boolean {
-    const { selection } = this.view.state;
-    return selection instanceof NodeSelection && selection.from === this.getPos();
   }
 }

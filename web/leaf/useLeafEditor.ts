@@ -16,7 +16,7 @@ import { pasting } from './pasting';
 /** The blank on the leaf, alive: shown as a ruled line, answered in place. */
 const LiveBlank = BlankNode.extend({
   addNodeView: () => {
-    return ({ node, view, getPos }) => new BlankView(node, view, getPos);
+    return ({ node, view }) => new BlankView(node, view);
   },
 });
 
