@@ -8,7 +8,7 @@ import { readCopy } from './localCopy';
 
 const draftOf = (words: string): DraftDocument => ({ ...plainPassage(words), attrs: { placements: {} } });
 const problem = (code: string, status: number, current?: Draft) =>
-  new ApiProblem({ type: '', title: '', detail: '', code, status, current } as Problem);
+  new ApiProblem({ type: '', title: '', detail: '', code, status, current });
 
 /** A computer that keeps, a server that answers as it is told, and a page with some words on it. */
 function begin() {
