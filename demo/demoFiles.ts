@@ -22,6 +22,10 @@ const FieldFile = z.object({
   question: z.string().optional(),
   required: z.boolean().optional(),
   detail: z.string().optional(),
+  number: z.object({ unit: z.string(), min: z.number().optional(), max: z.number().optional() }).optional(),
+  yesNo: z.object({ yes: z.string(), no: z.string() }).optional(),
+  // A date or a time, by its kind.
+  clock: z.enum(['date', 'time']).optional(),
   many: z.boolean().optional(),
   // "label" or "label=the words it puts down".
   options: z.array(z.string()).optional(),
@@ -71,6 +75,9 @@ function toField(file: z.infer<typeof FieldFile>): Field {
     required: file.required,
   };
   if (file.detail) return FieldSchema.parse({ ...shared, kind: 'detail', path: file.detail });
+  if (file.number) return FieldSchema.parse({ ...shared, kind: 'number', ...file.number });
+  if (file.yesNo) return FieldSchema.parse({ ...shared, kind: 'yes-no', ...file.yesNo });
+  if (file.clock) return FieldSchema.parse({ ...shared, kind: file.clock });
   if (!file.options) return FieldSchema.parse({ ...shared, kind: 'text' });
   const options = file.options.map((option, index) => {
     const [label, words] = option.split('=');

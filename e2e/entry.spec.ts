@@ -61,3 +61,34 @@ test('a change not saved waits on this computer, and placing by the finder goes 
   await told.getByRole('button', { name: 'Imke Tarrow' }).click();
   await expect(page.getByText('Saved as revision 2')).toBeVisible();
 });
+
+test('dates, times, numbers and yes or no: typed in shorthand, read back, each place in its own form', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  await openCase(page, /Sorrel/);
+  const { keyboard } = page;
+  const blank = page.getByRole('region', { name: 'Current blank' });
+  await keyboard.type(',ho');
+  await expect(blank).toContainText('Day, 1 of 4');
+  await keyboard.type('4 mar 2027');
+  await expect(blank).toContainText('Thursday, 4 March 2027');
+  await keyboard.press('Tab');
+  await keyboard.type('230pm');
+  // The species came from the record, so Tab goes on to the doses.
+  await keyboard.press('Tab');
+  await keyboard.type('90');
+  await expect(blank.getByRole('alert')).toContainText('It must be from 0 to 60 doses');
+  await keyboard.press('Tab');
+  await keyboard.press('n');
+  expect(await words(page)).toBe(
+    'Handed over on Thursday, 4 March 2027 at 2.30 pm: a tawny owl with  of medicine. They have still to be shown how to give it. Next check a week after 4 March.',
+  );
+  // What was typed is still there, and holds back finishing until it is mended.
+  await pressKeys(page, ['F9']);
+  await expect(page.getByRole('textbox', { name: 'How many doses go with it?' })).toHaveValue('90');
+  await keyboard.type('12');
+  await pressKeys(page, ['F9']);
+  await expect(page.getByRole('region', { name: 'Finished' })).toBeVisible();
+  expect(await words(page)).toContain('with twelve doses of medicine');
+});

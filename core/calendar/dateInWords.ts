@@ -1,11 +1,27 @@
 import type { CalendarDate } from './calendarDate';
 
 /** The ways a date can be written in a blank. */
-export const DATE_FORMS = ['long', 'short', 'iso', 'year'] as const;
+export const DATE_FORMS = [
+  'long',
+  'weekday',
+  'day-month',
+  'month-year',
+  'short',
+  'dots',
+  'iso',
+  'underscores',
+  'year',
+] as const;
 export type DateForm = (typeof DATE_FORMS)[number];
 
-const OPTIONS: Record<'long' | 'short', Intl.DateTimeFormatOptions> = {
+/** The forms that a language writes in its own way; the others are the same everywhere. */
+type Worded = 'long' | 'weekday' | 'day-month' | 'month-year' | 'short';
+
+const OPTIONS: Record<Worded, Intl.DateTimeFormatOptions> = {
   long: { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' },
+  weekday: { weekday: 'long', day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' },
+  'day-month': { day: 'numeric', month: 'long', timeZone: 'UTC' },
+  'month-year': { month: 'long', year: 'numeric', timeZone: 'UTC' },
   short: { day: '2-digit', month: '2-digit', year: 'numeric', timeZone: 'UTC' },
 };
 
@@ -15,10 +31,16 @@ interface Formatter {
   format: Intl.DateTimeFormat;
   written: Map<string, string>;
 }
-const formatters = { long: new Map<string, Formatter>(), short: new Map<string, Formatter>() };
+const formatters: Record<Worded, Map<string, Formatter>> = {
+  long: new Map(),
+  weekday: new Map(),
+  'day-month': new Map(),
+  'month-year': new Map(),
+  short: new Map(),
+};
 const MOST_KEPT = 1000;
 
-function formatter(language: string, form: 'long' | 'short'): Formatter {
+function formatter(language: string, form: Worded): Formatter {
   let found = formatters[form].get(language);
   if (!found) {
     found = { format: new Intl.DateTimeFormat(language, OPTIONS[form]), written: new Map<string, string>() };
@@ -28,12 +50,15 @@ function formatter(language: string, form: 'long' | 'short'): Formatter {
 }
 
 /**
- * A calendar date in the form asked for: long "4 March 2026", short "04/03/2026", iso "2026-03-04",
- * year "2026"; `language` is a BCP 47 tag and decides the words and their order.
+ * A calendar date in the form asked for: long "4 March 2026", weekday "Wednesday, 4 March 2026", day-month
+ * "4 March", month-year "March 2026", short "04/03/2026", dots "04.03.2026", iso "2026-03-04", underscores
+ * "2026_03_04", year "2026"; `language` is a BCP 47 tag and decides the words and their order.
  */
 export function dateInWords(date: CalendarDate, form: DateForm, language: string): string {
   if (form === 'iso') return date;
   if (form === 'year') return date.slice(0, 4);
+  if (form === 'underscores') return date.replaceAll('-', '_');
+  if (form === 'dots') return date.split('-').reverse().join('.');
   const { format, written } = formatter(language, form);
   const kept = written.get(date);
   if (kept !== undefined) return kept;

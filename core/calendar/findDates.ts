@@ -22,7 +22,12 @@ function monthNumber(word: string): string {
 const SHAPES: { pattern: RegExp; form: DateForm; read: (m: RegExpMatchArray) => string }[] = [
   { pattern: /\b(\d{4})-(\d{2})-(\d{2})\b/g, form: 'iso', read: (m) => m[0] },
   {
-    pattern: /\b(\d{1,2})[/.-](\d{1,2})[/.-](\d{4})\b/g,
+    pattern: /\b(\d{1,2})\.(\d{1,2})\.(\d{4})\b/g,
+    form: 'dots',
+    read: (m) => `${m[3]}-${pad(m[2]!)}-${pad(m[1]!)}`,
+  },
+  {
+    pattern: /\b(\d{1,2})[/-](\d{1,2})[/-](\d{4})\b/g,
     form: 'short',
     read: (m) => `${m[3]}-${pad(m[2]!)}-${pad(m[1]!)}`,
   },

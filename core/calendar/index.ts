@@ -3,3 +3,7 @@ export type { CalendarDate } from './calendarDate';
 export { dateInWords, DATE_FORMS } from './dateInWords';
 export type { DateForm } from './dateInWords';
 export { findDates } from './findDates';
+export { addDays, addMonths } from './addTo';
+export { readDate } from './readDate';
+export { TimeOfDaySchema, readTime, timeInWords } from './timeOfDay';
+export type { TimeOfDay } from './timeOfDay';

@@ -1,13 +1,20 @@
 import { z } from 'zod';
-import { CalendarDateSchema } from '#core/calendar';
+import { CalendarDateSchema, TimeOfDaySchema } from '#core/calendar';
 import { FieldSchema } from '#core/entry';
 import { emptyPassage, PassageSchema, type Passage } from '#core/passage';
 import { ValueSchema } from '#core/record';
 
-/** What fills a field this time. A detail keeps its typed value, so that each blank can write it its own way. */
+/**
+ * What fills a field this time. Values keep their type, so that each blank can write them its own way. A text
+ * given to a date, a time or a number is what was typed and could not be read: it is kept, and leaves a gap.
+ */
 export const AnswerSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('text'), text: z.string().max(20_000) }),
   z.object({ kind: z.literal('chosen'), options: z.array(z.string().max(60)).max(200) }),
+  z.object({ kind: z.literal('date'), date: CalendarDateSchema }),
+  z.object({ kind: z.literal('time'), time: TimeOfDaySchema }),
+  z.object({ kind: z.literal('number'), value: z.number() }),
+  z.object({ kind: z.literal('yes-no'), yes: z.boolean() }),
   z.object({
     kind: z.literal('detail'),
     value: ValueSchema,

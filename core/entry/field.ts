@@ -28,15 +28,52 @@ const ChoiceFieldSchema = z.object({
 });
 const DetailFieldSchema = z.object({ ...shared, kind: z.literal('detail'), path: z.string().min(1).max(60) });
 
+const DateFieldSchema = z.object({
+  ...shared,
+  kind: z.literal('date'),
+  // Today stands there without being asked, where the field is not required.
+  starting: z.enum(['none', 'today']).default('none'),
+});
+const TimeFieldSchema = z.object({ ...shared, kind: z.literal('time') });
+const NumberFieldSchema = z
+  .object({
+    ...shared,
+    kind: z.literal('number'),
+    unit: z.string().trim().max(40).default(''),
+    min: z.number().nullable().default(null),
+    max: z.number().nullable().default(null),
+    // Digits after the decimal point; as many as were typed when null.
+    decimals: z.number().int().min(0).max(6).nullable().default(null),
+  })
+  .refine(
+    ({ min, max }) => min === null || max === null || min <= max,
+    'the least must not be over the most',
+  );
+const YesNoFieldSchema = z.object({
+  ...shared,
+  kind: z.literal('yes-no'),
+  // The words each puts down: "yes" and "no", or whole clauses; '' puts down nothing.
+  yes: words.default('yes'),
+  no: words.default('no'),
+});
+
 /** Something an entry asks for or looks up: declared once in the entry, used in any number of blanks. */
 export const FieldSchema = z.discriminatedUnion('kind', [
   TextFieldSchema,
   ChoiceFieldSchema,
   DetailFieldSchema,
+  DateFieldSchema,
+  TimeFieldSchema,
+  NumberFieldSchema,
+  YesNoFieldSchema,
 ]);
 
 export type Field = z.infer<typeof FieldSchema>;
 export type TextField = z.infer<typeof TextFieldSchema>;
 export type ChoiceField = z.infer<typeof ChoiceFieldSchema>;
 export type DetailField = z.infer<typeof DetailFieldSchema>;
+export type DateField = z.infer<typeof DateFieldSchema>;
+export type TimeField = z.infer<typeof TimeFieldSchema>;
+export type NumberField = z.infer<typeof NumberFieldSchema>;
+export type YesNoField = z.infer<typeof YesNoFieldSchema>;
 export type ChoiceOption = z.infer<typeof ChoiceOptionSchema>;

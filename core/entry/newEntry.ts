@@ -19,7 +19,20 @@ export function newEntry(title: string, language: string, passage: Passage = emp
 /** A fresh field of a kind. A choice starts with one option, since one without any could not be answered. */
 export function newField(kind: Field['kind'], id: string, name: string): Field {
   const shared = { id, name, question: '', hint: '', required: true };
-  if (kind === 'text') return { ...shared, kind, starting: '' };
-  if (kind === 'detail') return { ...shared, kind, path: 'name' };
-  return { ...shared, kind, many: false, join: 'and', options: [{ id: 'a', label: name, words: null }] };
+  switch (kind) {
+    case 'text':
+      return { ...shared, kind, starting: '' };
+    case 'detail':
+      return { ...shared, kind, path: 'name' };
+    case 'date':
+      return { ...shared, kind, starting: 'none' };
+    case 'time':
+      return { ...shared, kind };
+    case 'number':
+      return { ...shared, kind, unit: '', min: null, max: null, decimals: null };
+    case 'yes-no':
+      return { ...shared, kind, yes: 'yes', no: 'no' };
+    case 'choice':
+      return { ...shared, kind, many: false, join: 'and', options: [{ id: 'a', label: name, words: null }] };
+  }
 }

@@ -17,6 +17,9 @@ export function answerFromRecord(field: Field, record: CaseRecord, today: Calend
   if (field.kind === 'text' && field.starting !== '' && !field.required) {
     return { kind: 'text', text: field.starting };
   }
+  if (field.kind === 'date' && field.starting === 'today' && !field.required) {
+    return { kind: 'date', date: today };
+  }
   return undefined;
 }
 

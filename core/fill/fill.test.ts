@@ -4,7 +4,17 @@ import { newEntry, type EntryContent, type Field } from '#core/entry';
 import { plainText, type BlankInline, type Inline, type Passage } from '#core/passage';
 import { emptyRecord, type CaseRecord } from '#core/record';
 import type { Answers, DraftDocument } from '#core/draft';
-import { fillWording, finishedPassage, gapsOf, place, refillPassage } from './index';
+import { addDays } from '#core/calendar';
+import {
+  fillWording,
+  finishedPassage,
+  gapsOf,
+  place,
+  readAnswer,
+  refillPassage,
+  typedForm,
+  wordsOf,
+} from './index';
 
 const TODAY = '2026-11-24';
 
@@ -48,6 +58,39 @@ const FIELDS: Field[] = [
     ],
   },
   { ...shared, id: 'name', name: 'Name', kind: 'detail', required: true, path: 'name' },
+  { ...shared, id: 'day', name: 'Day', kind: 'date', required: true, starting: 'none' },
+  { ...shared, id: 'hour', name: 'Hour', kind: 'time', required: true },
+  {
+    ...shared,
+    id: 'dose',
+    name: 'Dose',
+    kind: 'number',
+    required: true,
+    unit: 'ml',
+    min: 1,
+    max: 50,
+    decimals: null,
+  },
+  {
+    ...shared,
+    id: 'share',
+    name: 'Share',
+    kind: 'number',
+    required: true,
+    unit: '%',
+    min: null,
+    max: null,
+    decimals: 1,
+  },
+  {
+    ...shared,
+    id: 'fed',
+    name: 'Fed',
+    kind: 'yes-no',
+    required: true,
+    yes: 'It was fed',
+    no: 'It refused food',
+  },
   { ...shared, id: 'born', name: 'Born', kind: 'detail', required: true, path: 'born' },
 ];
 
@@ -100,6 +143,26 @@ describe('filling', () => {
     ['none at the end', 'He is thin. [maybe]', {}, 'He is thin.'],
     ['static doubled spaces mend', 'He  is thin .', {}, 'He is thin.'],
     ['digits are left alone', 'Gave 1,000 ml at 10.30.', {}, 'Gave 1,000 ml at 10.30.'],
+    ['a number with its unit', 'Gave [dose].', { dose: { kind: 'number', value: 12.5 } }, 'Gave 12.5 ml.'],
+    ['a number in words', '[dose:words] twice', { dose: { kind: 'number', value: 12 } }, 'Twelve ml twice'],
+    ['a number alone', 'x [dose:no-unit] x', { dose: { kind: 'number', value: 1234 } }, 'x 1,234 x'],
+    ['a share, its sign close', 'Lost [share].', { share: { kind: 'number', value: 8 } }, 'Lost 8.0%.'],
+    [
+      'one date in two forms',
+      '[day:weekday] ([day:underscores])',
+      { day: { kind: 'date', date: '2026-03-04' } },
+      'Wednesday, 4 March 2026 (2026_03_04)',
+    ],
+    [
+      'a time on either clock',
+      'at [hour], [hour:clock-12]',
+      { hour: { kind: 'time', time: '14:05' } },
+      'at 14:05, 2.05 pm',
+    ],
+    ['yes', 'Seen. [fed].', { fed: { kind: 'yes-no', yes: true } }, 'Seen. It was fed.'],
+    ['no', 'Seen. [fed].', { fed: { kind: 'yes-no', yes: false } }, 'Seen. It refused food.'],
+    ['what could not be read stands nowhere', 'Gave [dose].', { dose: text('some') }, 'Gave .'],
+    ['an article', 'x [name:article] [word:article]', { word: text('old owl') }, 'x a Bramble an old owl'],
     ['capital and upper', '[word:capital] x [word:upper]', { word: text('ab c') }, 'Ab c x AB C'],
   ] as [string, string, Answers, string][])('%s', (_name, template, answers, expected) => {
     expect(fill(template, answers)).toBe(expected);
@@ -122,6 +185,47 @@ describe('filling', () => {
     });
     const draft: DraftDocument = { ...placed, attrs: { placements: { p: placement } } };
     expect(gapsOf(draft).map((gap) => gap.name)).toEqual(['Signs', 'Word']);
+  });
+});
+
+describe('reading what is typed', () => {
+  const clock = { today: TODAY, now: '10:42' };
+  const field = (id: string) => FIELDS.find((one) => one.id === id)!;
+  test.each([
+    ['dose', '12,5', 'number-unread', true],
+    ['dose', '60', 'number-high', true],
+    ['dose', '0.5', 'number-low', true],
+    ['dose', '12.5 ml', null, false],
+    ['day', 'soonish', 'date-unread', true],
+    ['day', '4/3/1926', 'date-far', false],
+    ['hour', 'noonish', 'time-unread', true],
+    ['word', 'anything', null, false],
+  ])('%s typed as %j: %s', (id, typed, code, unread) => {
+    const { answer, problem } = readAnswer(field(id), typed, clock, 'en-GB');
+    expect([problem?.code ?? null, problem?.unread ?? false]).toEqual([code, unread]);
+    // Nothing typed is lost: an unread answer is the text itself.
+    if (unread) expect(answer).toEqual(text(typed));
+    expect(wordsOf(field(id), answer ?? undefined, 'as-is', 'en-GB') === '').toBe(unread);
+  });
+
+  test('an answer is read back from the form in which it is typed again', () => {
+    const dates = fc.integer({ min: 0, max: 20_000 }).map((days) => addDays('1990-01-01', days));
+    const given = fc.oneof(
+      dates.map((date) => ['day', { kind: 'date' as const, date }] as const),
+      fc
+        .integer({ min: 10, max: 500 })
+        .map((n) => ['dose', { kind: 'number' as const, value: n / 10 }] as const),
+      fc
+        .constantFrom('00:00', '09:30', '23:59')
+        .map((time) => ['hour', { kind: 'time' as const, time }] as const),
+    );
+    fc.assert(
+      fc.property(given, fc.constantFrom('en-GB', 'de', 'cy', 'es', 'fr'), ([id, answer], language) => {
+        expect(readAnswer(field(id), typedForm(field(id), answer, language), clock, language).answer).toEqual(
+          answer,
+        );
+      }),
+    );
   });
 });
 

@@ -1,36 +1,76 @@
-import type { DateForm } from '#core/calendar';
+import { dateInWords, DATE_FORMS, timeInWords, type DateForm } from '#core/calendar';
 import type { Answer } from '#core/draft';
-import type { Field } from '#core/entry';
+import type { ChoiceField, Field, NumberField } from '#core/entry';
+import { numberWords, withArticle } from '#core/language';
 import type { BlankForm } from '#core/passage';
-import { joinAsProse, valueInWords } from '#core/record';
+import { figures, joinAsProse, valueInWords, type Value } from '#core/record';
 
-const DATE_FORMS: ReadonlySet<string> = new Set<DateForm>(['long', 'short', 'iso', 'year']);
-const dateForm = (form: BlankForm): DateForm => (DATE_FORMS.has(form) ? (form as DateForm) : 'long');
+const isDateForm = (form: BlankForm): form is DateForm & BlankForm =>
+  (DATE_FORMS as readonly string[]).includes(form);
+const dateForm = (form: BlankForm): DateForm => (isDateForm(form) ? form : 'long');
 
-function chosenWords(field: Field, chosen: readonly string[], language: string): string {
-  if (field.kind !== 'choice') return '';
+function chosenWords(field: ChoiceField, chosen: readonly string[], language: string): string {
   const picked = field.options.filter((option) => chosen.includes(option.id));
   const words = picked.map((option) => (option.words ?? option.label).trim()).filter((word) => word !== '');
   return joinAsProse(words, field.join, language);
 }
 
-const inCase = (text: string, form: BlankForm): string => {
-  if (form === 'upper') return text.toLocaleUpperCase();
-  return form === 'capital' ? text.replace(/\p{L}/u, (letter) => letter.toLocaleUpperCase()) : text;
-};
+interface Amount {
+  value: number;
+  unit: string;
+  decimals: number | null;
+}
+
+/** An amount as figures with its unit, in words, or without the unit; a percent sign stands close. */
+function amountInWords({ value, unit, decimals }: Amount, form: BlankForm, language: string): string {
+  const number = (form === 'words' && numberWords(value, language)) || figures(value, language, decimals);
+  if (form === 'no-unit' || unit === '') return number;
+  return form !== 'words' && /^[%‰°]$/.test(unit) ? number + unit : `${number} ${unit}`;
+}
+
+function detailWords(value: Value, form: BlankForm, language: string): string {
+  if (value.kind === 'quantity') return amountInWords({ ...value, decimals: null }, form, language);
+  return valueInWords(value, language, dateForm(form));
+}
+
+const numberAnswer = (field: NumberField, value: number, form: BlankForm, language: string) =>
+  amountInWords({ value, unit: field.unit, decimals: field.decimals }, form, language);
+
+/** The words of an answer before the blank's own case or article; '' when the field cannot hold such an answer. */
+function plainWords(field: Field, answer: Answer, form: BlankForm, language: string): string {
+  switch (answer.kind) {
+    case 'text':
+      return field.kind === 'text' || field.kind === 'detail' ? answer.text.trim() : '';
+    case 'chosen':
+      return field.kind === 'choice' ? chosenWords(field, answer.options, language) : '';
+    case 'date':
+      return dateInWords(answer.date, dateForm(form), language);
+    case 'time':
+      return timeInWords(answer.time, form === 'clock-12' ? '12' : '24');
+    case 'number':
+      return field.kind === 'number' ? numberAnswer(field, answer.value, form, language) : '';
+    case 'yes-no':
+      return field.kind === 'yes-no' ? (answer.yes ? field.yes : field.no).trim() : '';
+    case 'detail':
+      return detailWords(answer.value, form, language);
+  }
+}
 
 /**
- * The words an answer puts into a blank of the given form and language; '' when there is no answer. Several
- * choices come in the order of the field's options, joined as prose.
+ * The words an answer puts into a blank of the given form and language; '' when there is no answer, or none
+ * that the field can hold. Several choices come in the order of the field's options, joined as prose.
  */
 export function wordsOf(field: Field, answer: Answer | undefined, form: BlankForm, language: string): string {
   if (!answer) return '';
-  switch (answer.kind) {
-    case 'text':
-      return inCase(answer.text.trim(), form);
-    case 'chosen':
-      return inCase(chosenWords(field, answer.options, language), form);
-    case 'detail':
-      return inCase(valueInWords(answer.value, language, dateForm(form)), form);
+  const words = plainWords(field, answer, form, language);
+  switch (form) {
+    case 'upper':
+      return words.toLocaleUpperCase();
+    case 'capital':
+      return words.replace(/\p{L}/u, (letter) => letter.toLocaleUpperCase());
+    case 'article':
+      return withArticle(words, language);
+    default:
+      return words;
   }
 }

@@ -8,8 +8,28 @@ import { z } from 'zod';
 /** What a passage may hold at the most; a larger one is refused with a clear message. */
 export const LIMITS = { depth: 12, characters: 200_000, nodes: 40_000 } as const;
 
-/** How a blank writes its answer; `as-is` is right for everything that is no date. */
-export const BLANK_FORMS = ['as-is', 'capital', 'upper', 'long', 'short', 'iso', 'year'] as const;
+/**
+ * How a blank writes its answer. For all: as it is, with a capital, in capitals, with "a" or "an" before it.
+ * For numbers: in words, or without their unit. For times: on a clock of twelve hours. The rest are for dates.
+ */
+export const BLANK_FORMS = [
+  'as-is',
+  'capital',
+  'upper',
+  'article',
+  'words',
+  'no-unit',
+  'clock-12',
+  'long',
+  'weekday',
+  'day-month',
+  'month-year',
+  'short',
+  'dots',
+  'iso',
+  'underscores',
+  'year',
+] as const;
 export type BlankForm = (typeof BLANK_FORMS)[number];
 
 /** `gap`: required and unanswered. `left-out`: optional and unanswered. */

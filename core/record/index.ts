@@ -1,4 +1,4 @@
-export { ValueSchema, valueInWords, joinAsProse } from './value';
+export { ValueSchema, valueInWords, joinAsProse, figures } from './value';
 export type { Value } from './value';
 export { CaseRecordSchema, emptyRecord } from './record';
 export type { CaseRecord, Measurement, Medicine, Problem, RecordDetail } from './record';

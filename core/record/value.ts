@@ -42,12 +42,19 @@ export function joinAsProse(items: readonly string[], join: 'and' | 'or', langua
   return joined(items);
 }
 
-function numberInWords(value: number, language: string): string {
+/** A number as figures of a language; `decimals` digits after the point, or as many as there are, up to ten. */
+export function figures(value: number, language: string, decimals: number | null = null): string {
+  if (decimals !== null) {
+    return value.toLocaleString(language, {
+      minimumFractionDigits: decimals,
+      maximumFractionDigits: decimals,
+    });
+  }
   // Small whole numbers read the same in English without the formatter, which is a hundred times slower.
   if (Number.isInteger(value) && Math.abs(value) < 1000 && language.startsWith('en')) return String(value);
   let format = numbers.get(language);
   if (!format)
-    numbers.set(language, (format = new Intl.NumberFormat(language, { maximumFractionDigits: 3 })));
+    numbers.set(language, (format = new Intl.NumberFormat(language, { maximumFractionDigits: 10 })));
   return format.format(value);
 }
 
@@ -59,7 +66,7 @@ export function valueInWords(value: Value, language: string, form: DateForm = 'l
     case 'date':
       return dateInWords(value.date, form, language);
     case 'quantity':
-      return `${numberInWords(value.value, language)} ${value.unit}`.trim();
+      return `${figures(value.value, language)} ${value.unit}`.trim();
     case 'list':
       return joinAsProse(value.items, 'and', language);
   }

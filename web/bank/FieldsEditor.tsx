@@ -3,10 +3,15 @@ import type { ChoiceField, ChoiceOption, Field } from '#core/entry';
 import { DETAILS } from '#core/record';
 import { Button, SelectField, TextField } from '../ui';
 import { asKind } from './entryFields';
+import { FieldSettings } from './FieldSettings';
 
 const KINDS: Record<Field['kind'], string> = {
   text: 'words',
   choice: 'a choice',
+  'yes-no': 'yes or no',
+  number: 'a number',
+  date: 'a date',
+  time: 'a time',
   detail: 'a detail of the record',
 };
 
@@ -167,22 +172,7 @@ function FieldEditor({ field, uses, open, editable, toggle, change, remove }: Fi
             value={field.question}
             onChange={(event) => change({ ...field, question: event.target.value })}
           />
-          {field.kind === 'detail' && (
-            <SelectField
-              label="Which detail"
-              value={field.path}
-              onChange={(event) => change({ ...field, path: event.target.value })}
-            >
-              {DETAILS.map(({ path, label }) => (
-                <option key={path} value={path}>
-                  {label}
-                </option>
-              ))}
-              {!DETAILS.some(({ path }) => path === field.path) && (
-                <option value={field.path}>{field.path}</option>
-              )}
-            </SelectField>
-          )}
+          <FieldSettings field={field} change={change} />
           {field.kind === 'choice' && <Options field={field} change={change} />}
           <div className="flex items-center justify-between text-[14px]">
             <label className="flex items-center gap-2">

@@ -5,6 +5,7 @@ import type { Field } from '#core/entry';
 import type { Passage } from '#core/passage';
 import { passageExtensions } from '../editor/extensions';
 import { Button, Key, Menu } from '../ui';
+import { BlankForm } from './BlankForm';
 import { FieldNames, wordingBlank } from './wordingBlank';
 
 interface Props {
@@ -71,6 +72,7 @@ function Bar({ editor, fields, newField }: { editor: Editor } & Pick<Props, 'fie
           { label: 'A new field', onSelect: () => insertBlank(editor, newField(selectedWords(editor))) },
         ]}
       />
+      <BlankForm editor={editor} fields={fields} />
     </div>
   );
 }

@@ -1,15 +1,33 @@
+import type { Node as EditorNode } from '@tiptap/pm/model';
 import { NodeSelection, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
-import { blanksIn, currentBlank } from './blanks';
+import { blanksIn, currentBlank, type BlankAt } from './blanks';
+import { placementsOf } from './placements';
 import { goOnAfter } from './placing';
 
 /** Selects the blank at a position, which makes it the current one. */
 const stepOnto = (state: EditorState, pos: number): Transaction =>
   state.tr.setSelection(NodeSelection.create(state.doc, pos)).scrollIntoView();
 
-/** To the next blank after the caret (or the one before it); null when there is none that way. */
+/**
+ * The blanks that a person is asked about, in the order of the text: each field of a placement once, however
+ * many blanks it has, and none that the record has answered. Those are stepped onto with the arrows or the
+ * mouse: going on by Tab and typing must not write over what the record says.
+ */
+export function askedBlanks(doc: EditorNode): BlankAt[] {
+  const placements = placementsOf(doc);
+  const seen = new Set<string>();
+  return blanksIn(doc).filter(({ attrs: { placement, field } }) => {
+    const key = `${placement} ${field}`;
+    if (seen.has(key) || placements[placement ?? '']?.answers[field]?.kind === 'detail') return false;
+    seen.add(key);
+    return true;
+  });
+}
+
+/** To the next blank after the caret that is asked about (or the one before it); null when there is none that way. */
 export function stepToBlank(state: EditorState, direction: 1 | -1): Transaction | null {
   const { from, to } = state.selection;
-  const blanks = blanksIn(state.doc);
+  const blanks = askedBlanks(state.doc);
   const target =
     direction === 1
       ? blanks.find(({ pos }) => pos >= (currentBlank(state) ? to : from))
@@ -22,7 +40,7 @@ export function stepOn(state: EditorState): Transaction | null {
   const current = currentBlank(state);
   if (!current) return null;
   const { placement } = current.attrs;
-  const next = blanksIn(state.doc).find(
+  const next = askedBlanks(state.doc).find(
     ({ pos, attrs }) => pos > current.pos && attrs.placement === placement,
   );
   if (next) return stepOnto(state, next.pos);

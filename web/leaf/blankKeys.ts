@@ -1,6 +1,8 @@
 import type { Transaction } from '@tiptap/pm/state';
 import type { EditorView } from '@tiptap/pm/view';
-import { optionKeys, type ChoiceField } from '#core/entry';
+import type { Answer } from '#core/draft';
+import { optionKeys, type Field } from '#core/entry';
+import { pickablesOf, picking } from '#core/fill';
 import { answer } from '../editor/answering';
 import { currentBlank, fieldOf } from '../editor/blanks';
 import { placementsOf } from '../editor/placements';
@@ -12,45 +14,41 @@ export function stepTo(view: EditorView, tr: Transaction): void {
   view.dispatch(tr);
   const blank = currentBlank(view.state);
   const field = blank && fieldOf(view.state.doc, blank.attrs);
-  if (!field || field.kind === 'choice') view.focus();
+  if (!field || pickablesOf(field).length > 0) view.focus();
 }
 
-/** The options chosen in the current blank of a choice. */
-export function chosenIn(view: EditorView, field: ChoiceField): string[] {
+/** The answer that the current blank has. */
+function currentAnswer(view: EditorView, field: Field): Answer | undefined {
   const blank = currentBlank(view.state);
-  const given = placementsOf(view.state.doc)[blank?.attrs.placement ?? '']?.answers[field.id];
-  return given?.kind === 'chosen' ? given.options : [];
+  return placementsOf(view.state.doc)[blank?.attrs.placement ?? '']?.answers[field.id];
 }
 
-/** Picks an option of the current blank, or takes it back; of a choice of one, the last picked stands. */
-export function pick(view: EditorView, field: ChoiceField, option: string): void {
+/** Picks something for the current blank, or takes it back; of a choice of one, the last picked stands. */
+export function pick(view: EditorView, field: Field, id: string): void {
   const blank = currentBlank(view.state);
   if (!blank?.attrs.placement) return;
-  const chosen = chosenIn(view, field);
-  const has = chosen.includes(option);
-  const others = field.many ? chosen.filter((id) => id !== option) : [];
-  const options = has ? others : [...others, option];
-  const given = options.length > 0 ? ({ kind: 'chosen', options } as const) : null;
+  const given = picking(field, currentAnswer(view, field), id);
   view.dispatch(answer(view.state, blank.attrs.placement, field.id, given));
 }
 
-function optionFor(field: ChoiceField, key: string): string | undefined {
-  if (/^[1-9]$/.test(key)) return field.options[Number(key) - 1]?.id;
-  const letters = optionKeys(field.options.map(({ label }) => label));
-  return field.options[letters.indexOf(key.toLocaleLowerCase())]?.id;
+function pickableBy(field: Field, key: string): string | undefined {
+  const pickables = pickablesOf(field);
+  if (/^[1-9]$/.test(key)) return pickables[Number(key) - 1]?.id;
+  const letters = optionKeys(pickables.map(({ label }) => label));
+  return pickables[letters.indexOf(key.toLocaleLowerCase())]?.id;
 }
 
-/** Letters and numbers on a choice; other letters do nothing there, rather than replace the blank. */
-function keyOnChoice(view: EditorView, field: ChoiceField, event: KeyboardEvent): boolean {
+/** Letters and numbers where an answer is picked; other letters do nothing there, rather than replace the blank. */
+function keyToPick(view: EditorView, field: Field, event: KeyboardEvent): boolean {
   const blank = currentBlank(view.state)!;
   if (event.key === 'Backspace' || event.key === 'Delete') {
-    if (chosenIn(view, field).length === 0) return false;
+    if (!currentAnswer(view, field)) return false;
     view.dispatch(answer(view.state, blank.attrs.placement ?? '', field.id, null));
     return true;
   }
   if (event.key.length !== 1) return false;
-  const option = optionFor(field, event.key);
-  if (option) pick(view, field, option);
+  const id = pickableBy(field, event.key);
+  if (id) pick(view, field, id);
   return true;
 }
 
@@ -76,5 +74,5 @@ export function keyOnBlank(view: EditorView, event: KeyboardEvent, empty: boolea
     return true;
   }
   const field = fieldOf(view.state.doc, blank.attrs);
-  return field?.kind === 'choice' ? keyOnChoice(view, field, event) : false;
+  return field && pickablesOf(field).length > 0 ? keyToPick(view, field, event) : false;
 }

@@ -1,5 +1,8 @@
 import type { Node as EditorNode } from '@tiptap/pm/model';
 import type { EditorView, NodeView } from '@tiptap/pm/view';
+import type { Field } from '#core/entry';
+import { pickablesOf, readAnswer, typedForm } from '#core/fill';
+import { clockNow } from '../clock/calendarToday';
 import { answer } from '../editor/answering';
 import { attrsOf, fieldOf } from '../editor/blanks';
 import { placementsOf } from '../editor/placements';
@@ -62,14 +65,14 @@ export class BlankView implements NodeView {
   selectNode(): void {
     this.dom.classList.add('is-current');
     const field = fieldOf(this.view.state.doc, attrsOf(this.node));
-    if (!field || field.kind === 'choice' || !this.view.editable || this.input) return;
+    if (!field || pickablesOf(field).length > 0 || !this.view.editable || this.input) return;
     this.visit = visits += 1;
     const input = document.createElement('input');
     input.type = 'text';
     input.autocomplete = 'off';
-    input.value = this.given() ?? attrsOf(this.node).text;
+    input.value = this.given(field);
     input.setAttribute('aria-label', field.question || field.name);
-    input.addEventListener('input', () => this.typed(input.value));
+    input.addEventListener('input', () => this.typed(field, input.value));
     input.addEventListener('keydown', (event) => this.key(event, input));
     this.input = input;
     this.words.hidden = true;
@@ -86,17 +89,18 @@ export class BlankView implements NodeView {
     this.measure();
   }
 
-  /** The answer as the member typed it, which the line's tidying may have changed on the page. */
-  private given(): string | null {
-    const { placement, field } = attrsOf(this.node);
-    const given = placementsOf(this.view.state.doc)[placement ?? '']?.answers[field];
-    return given?.kind === 'text' ? given.text : null;
+  /** The answer as it is typed, which the line's form and tidying may show otherwise on the page. */
+  private given(field: Field): string {
+    const placement = placementsOf(this.view.state.doc)[attrsOf(this.node).placement ?? ''];
+    return placement ? typedForm(field, placement.answers[field.id], placement.language) : '';
   }
 
-  private typed(text: string): void {
-    const { placement, field } = attrsOf(this.node);
-    if (placement === null) return;
-    const tr = answer(this.view.state, placement, field, text.trim() === '' ? null : { kind: 'text', text });
+  private typed(field: Field, text: string): void {
+    const { placement } = attrsOf(this.node);
+    const language = placementsOf(this.view.state.doc)[placement ?? '']?.language;
+    if (placement === null || language === undefined) return;
+    const { answer: given } = readAnswer(field, text, clockNow(), language);
+    const tr = answer(this.view.state, placement, field.id, given);
     this.view.dispatch(tr.setMeta('composition', this.visit));
   }
 

@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
-import type { Draft, Problem } from '#contracts';
+import type { Draft } from '#contracts';
 import { emptyDraft, type DraftDocument } from '#core/draft';
 import { plainPassage, plainText } from '#core/passage';
 import { ApiProblem, Unreachable } from '../api/client';

@@ -1,0 +1,3 @@
+export { withArticle } from './article';
+export { numberWords } from './numberWords';
+export { readNumber } from './readNumber';
