@@ -7,8 +7,9 @@ export default defineConfig({
   globalSetup: './e2e/globalSetup.ts',
   workers: 2,
   fullyParallel: true,
-  timeout: 60_000,
-  expect: { timeout: 10_000 },
+  // Generous: a shared machine can stand still for half a minute.
+  timeout: 150_000,
+  expect: { timeout: 30_000 },
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

@@ -27,6 +27,8 @@ const FieldFile = z.object({
   // A date or a time, by its kind.
   clock: z.enum(['date', 'time']).optional(),
   many: z.boolean().optional(),
+  other: z.boolean().optional(),
+  none: z.string().optional(),
   // "label" or "label=the words it puts down".
   options: z.array(z.string()).optional(),
 });
@@ -83,7 +85,14 @@ function toField(file: z.infer<typeof FieldFile>): Field {
     const [label, words] = option.split('=');
     return { id: `o${index + 1}`, label, words: words ?? null };
   });
-  return FieldSchema.parse({ ...shared, kind: 'choice', many: file.many ?? false, options });
+  return FieldSchema.parse({
+    ...shared,
+    kind: 'choice',
+    many: file.many ?? false,
+    other: file.other,
+    none: file.none,
+    options,
+  });
 }
 
 function toContent(file: z.infer<typeof EntryFile>): EntryContent {

@@ -92,3 +92,17 @@ test('dates, times, numbers and yes or no: typed in shorthand, read back, each p
   await expect(page.getByRole('region', { name: 'Finished' })).toBeVisible();
   expect(await words(page)).toContain('with twelve doses of medicine');
 });
+
+test('a choice takes none of its options, or words of its own beside them', async ({ signedIn }) => {
+  const page = await signedIn('Imke Tarrow');
+  await openCase(page, /Bramble/);
+  await page.keyboard.type(',adm');
+  await pressKeys(page, ['1', 'Tab', '1', 'Tab', 'n']);
+  expect(await words(page)).toContain('Examination found no outward sign of injury.');
+  await pressKeys(page, ['t', 'o']);
+  await expect(page.getByRole('textbox', { name: 'Other words' })).toBeFocused();
+  await page.keyboard.type('mites');
+  expect(await words(page)).toContain('Examination found ticks and mites.');
+  await pressKeys(page, ['Enter']);
+  await expect(page.getByRole('textbox', { name: 'What happens next?' })).toBeFocused();
+});

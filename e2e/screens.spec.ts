@@ -1,7 +1,7 @@
 import { draftOf, expect, expectAccessible, openCase, test } from './test';
 
 test('every screen is accessible, light and dark', async ({ server, signedIn, page: nobody }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(300_000);
   await nobody.goto(server.url);
   await expect(nobody.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await expectAccessible(nobody);

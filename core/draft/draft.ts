@@ -10,7 +10,12 @@ import { ValueSchema } from '#core/record';
  */
 export const AnswerSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('text'), text: z.string().max(20_000) }),
-  z.object({ kind: z.literal('chosen'), options: z.array(z.string().max(60)).max(200) }),
+  // `other`: words of one's own beside the options. No options and no other words: none of these.
+  z.object({
+    kind: z.literal('chosen'),
+    options: z.array(z.string().max(60)).max(200),
+    other: z.string().max(5000).optional(),
+  }),
   z.object({ kind: z.literal('date'), date: CalendarDateSchema }),
   z.object({ kind: z.literal('time'), time: TimeOfDaySchema }),
   z.object({ kind: z.literal('number'), value: z.number() }),

@@ -18,12 +18,23 @@ const ChoiceOptionSchema = z.object({
   words: words.nullable().default(null),
 });
 
-const TextFieldSchema = z.object({ ...shared, kind: z.literal('text'), starting: words.default('') });
+const TextFieldSchema = z.object({
+  ...shared,
+  kind: z.literal('text'),
+  starting: words.default(''),
+  // Several lines: Shift and Enter begin a new one.
+  long: z.boolean().optional(),
+});
 const ChoiceFieldSchema = z.object({
   ...shared,
   kind: z.literal('choice'),
   many: z.boolean().default(false),
-  join: z.enum(['and', 'or']).default('and'),
+  // As a sentence with "and" or "or", or each on a line of its own.
+  join: z.enum(['and', 'or', 'lines']).default('and'),
+  // Whether words of one's own can be given beside the options.
+  other: z.boolean().optional(),
+  // What "none of these" puts down; absent where it cannot be picked.
+  none: words.optional(),
   options: z.array(ChoiceOptionSchema).min(1, 'a choice needs at least one option').max(200),
 });
 const DetailFieldSchema = z.object({ ...shared, kind: z.literal('detail'), path: z.string().min(1).max(60) });

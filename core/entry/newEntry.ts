@@ -33,6 +33,12 @@ export function newField(kind: Field['kind'], id: string, name: string): Field {
     case 'yes-no':
       return { ...shared, kind, yes: 'yes', no: 'no' };
     case 'choice':
-      return { ...shared, kind, many: false, join: 'and', options: [{ id: 'a', label: name, words: null }] };
+      return {
+        ...shared,
+        kind,
+        many: false,
+        join: 'and',
+        options: [{ id: 'a', label: name, words: null }],
+      };
   }
 }

@@ -9,6 +9,9 @@ import {
   fillWording,
   finishedPassage,
   gapsOf,
+  otherwise,
+  pickedIn,
+  picking,
   place,
   readAnswer,
   refillPassage,
@@ -55,6 +58,21 @@ const FIELDS: Field[] = [
       { id: 'a', label: 'ticks', words: null },
       { id: 'b', label: 'fleas', words: 'a few fleas' },
       { id: 'c', label: 'ringworm', words: null },
+    ],
+    other: true,
+    none: 'nothing on its skin',
+  },
+  {
+    ...shared,
+    id: 'steps',
+    name: 'Steps',
+    kind: 'choice',
+    required: true,
+    many: true,
+    join: 'lines',
+    options: [
+      { id: 'a', label: 'Weigh daily', words: null },
+      { id: 'b', label: 'Keep warm', words: null },
     ],
   },
   { ...shared, id: 'name', name: 'Name', kind: 'detail', required: true, path: 'name' },
@@ -163,6 +181,25 @@ describe('filling', () => {
     ['no', 'Seen. [fed].', { fed: { kind: 'yes-no', yes: false } }, 'Seen. It refused food.'],
     ['what could not be read stands nowhere', 'Gave [dose].', { dose: text('some') }, 'Gave .'],
     ['an article', 'x [name:article] [word:article]', { word: text('old owl') }, 'x a Bramble an old owl'],
+    [
+      'words of its own beside the options',
+      'There were [signs].',
+      { signs: { kind: 'chosen', options: ['a'], other: 'mites' } },
+      'There were ticks and mites.',
+    ],
+    [
+      'none of these',
+      'There was [signs].',
+      { signs: { kind: 'chosen', options: [] } },
+      'There was nothing on its skin.',
+    ],
+    [
+      'as lines',
+      'To do:\n[steps]',
+      { steps: { kind: 'chosen', options: ['b', 'a'] } },
+      'To do:\nWeigh daily\nKeep warm',
+    ],
+    ['several lines of words', 'Said: [word]!', { word: text('one\ntwo') }, 'Said: one\ntwo!'],
     ['capital and upper', '[word:capital] x [word:upper]', { word: text('ab c') }, 'Ab c x AB C'],
   ] as [string, string, Answers, string][])('%s', (_name, template, answers, expected) => {
     expect(fill(template, answers)).toBe(expected);
@@ -185,6 +222,30 @@ describe('filling', () => {
     });
     const draft: DraftDocument = { ...placed, attrs: { placements: { p: placement } } };
     expect(gapsOf(draft).map((gap) => gap.name)).toEqual(['Signs', 'Word']);
+  });
+});
+
+describe('picking', () => {
+  const signs = FIELDS.find(({ id }) => id === 'signs')!;
+  const one = { ...signs, many: false } as Field;
+  const after = (field: Field, ...ids: string[]) =>
+    ids.reduce<ReturnType<typeof picking>>((answer, id) => picking(field, answer ?? undefined, id), null);
+  test.each([
+    ['one after another', after(signs, 'a', 'b'), ['a', 'b']],
+    ['one taken back', after(signs, 'a', 'b', 'a'), ['b']],
+    ['of a choice of one the last stands', after(one, 'a', 'b'), ['b']],
+    ['the same again takes it back', after(one, 'a', 'a'), []],
+    ['none drives out the others', after(signs, 'a', '~none'), ['~none']],
+    ['and an option drives out none', after(signs, '~none', 'b'), ['b']],
+  ])('%s', (_what, answer, expected) => {
+    expect(pickedIn(answer ?? undefined)).toEqual(expected);
+  });
+
+  test('own words stand beside the options of several, and instead of the one', () => {
+    const picked = { kind: 'chosen' as const, options: ['a'] };
+    expect(otherwise(signs, picked, 'mites')).toEqual({ ...picked, other: 'mites' });
+    expect(otherwise(one, picked, 'mites')).toEqual({ kind: 'chosen', options: [], other: 'mites' });
+    expect(otherwise(one, { ...picked, options: [], other: 'mites' }, ' ')).toBeNull();
   });
 });
 
@@ -231,11 +292,12 @@ describe('reading what is typed', () => {
 
 describe('filling at once', () => {
   const run = fc.constantFrom(' ', '. ', ', ', ' is ', '.', 'Yes. “No.” ', '(', ') ', ' thin', '\n', '!');
-  const slot = fc.constantFrom('[word]', '[maybe]', '[signs]', '[name]', '[born:iso]');
+  const slot = fc.constantFrom('[word]', '[maybe]', '[signs]', '[name]', '[born:iso]', '[steps]');
   const line = fc.array(fc.oneof(run, slot), { maxLength: 9 }).map((pieces) => pieces.join(''));
   const given: fc.Arbitrary<Answers> = fc.record(
     {
-      word: fc.constantFrom('calm', 'b.i.d.', 'éclair', '...').map(text),
+      word: fc.constantFrom('calm', 'b.i.d.', 'éclair', '...', 'a\nb').map(text),
+      steps: fc.subarray(['a', 'b']).map((options) => ({ kind: 'chosen' as const, options })),
       maybe: fc.constantFrom('very', 'so.', ' ').map(text),
       signs: fc.subarray(['a', 'b', 'c']).map((options) => ({ kind: 'chosen' as const, options })),
     },

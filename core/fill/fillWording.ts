@@ -115,34 +115,47 @@ function fillPieces(pieces: readonly Piece[], answerTo: AnswerTo, language: stri
   return out;
 }
 
+/** Writes a finished line: words with the same marks run together, a line end becomes a break. */
+class LineWriter {
+  readonly line: Inline[] = [];
+  private run: TextInline | null = null;
+  private runKey = '';
+
+  write(words: string, marks: readonly Mark[] | undefined, key: string): void {
+    if (words.includes('\n')) {
+      words.split('\n').forEach((part, at) => {
+        if (at > 0) this.break();
+        this.write(part, marks, key);
+      });
+    } else if (words === '') return;
+    else if (this.run && this.runKey === key) this.run.text += words;
+    else {
+      this.run = marks ? { type: 'text', text: words, marks: [...marks] } : { type: 'text', text: words };
+      this.runKey = key;
+      this.line.push(this.run);
+    }
+  }
+
+  break(): void {
+    this.line.push({ type: 'hardBreak' });
+    this.run = null;
+  }
+}
+
 function fillLine(pieces: readonly Piece[], answerTo: AnswerTo, language: string): Inline[] | null {
   const out = fillPieces(pieces, answerTo, language);
-  const line: Inline[] = [];
-  let run: TextInline | null = null;
-  let runKey = '';
+  const writer = new LineWriter();
   let hasBlank = false;
   let isBlankOnly = true;
   for (let at = 0; at < pieces.length; at += 1) {
     const { text, isBreak, marks, key } = pieces[at]!;
     const words = out[at] ?? '';
     hasBlank ||= text === null;
-    if (words === '') continue;
-    if (isBreak) {
-      line.push({ type: 'hardBreak' });
-      isBlankOnly = false;
-      run = null;
-      continue;
-    }
-    isBlankOnly &&= words.trim() === '';
-    if (run && runKey === key) {
-      run.text += words;
-      continue;
-    }
-    run = marks ? { type: 'text', text: words, marks: [...marks] } : { type: 'text', text: words };
-    runKey = key;
-    line.push(run);
+    if (isBreak) writer.break();
+    else writer.write(words, marks, key);
+    isBlankOnly &&= !isBreak && words.trim() === '';
   }
-  return hasBlank && isBlankOnly ? null : line;
+  return hasBlank && isBlankOnly ? null : writer.line;
 }
 
 /**

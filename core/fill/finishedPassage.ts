@@ -13,13 +13,25 @@ const readerMarks = (marks: readonly Mark[] | undefined) =>
 
 const sameMarks = (a: Inline, b: Inline) => JSON.stringify(a.marks ?? []) === JSON.stringify(b.marks ?? []);
 
+/** Words as inlines: a line end in an answer becomes a line break. */
+function wordsAsInlines(words: string, marks: readonly Mark[] | undefined): Inline[] {
+  const run = (line: string) => textRun(line, marks?.length ? [...marks] : undefined);
+  if (!words.includes('\n')) return run(words);
+  return words
+    .split('\n')
+    .flatMap((line, at) => (at === 0 ? run(line) : [{ type: 'hardBreak' as const }, ...run(line)]));
+}
+
+/** The inlines that one of a draft becomes for its reader. */
+function finishInline(inline: Inline): Inline[] {
+  const marks = readerMarks(inline.marks);
+  if (inline.type === 'hardBreak') return [{ type: 'hardBreak' }];
+  return inline.type === 'text' ? textRun(inline.text, marks) : wordsAsInlines(inline.attrs.text, marks);
+}
+
 function finishLine(line: readonly Inline[]): Inline[] {
   const finished: Inline[] = [];
-  for (const inline of line) {
-    const marks = readerMarks(inline.marks);
-    const words = inline.type === 'text' ? inline.text : inline.type === 'blank' ? inline.attrs.text : '';
-    const next = inline.type === 'hardBreak' ? ({ type: 'hardBreak' } as const) : textRun(words, marks)[0];
-    if (!next) continue;
+  for (const next of line.flatMap(finishInline)) {
     const last = finished[finished.length - 1];
     if (next.type === 'text' && last?.type === 'text' && sameMarks(last, next)) {
       finished[finished.length - 1] = { ...last, text: last.text + next.text };

@@ -3,7 +3,7 @@ export type { PlaceRequest, Placed } from './place';
 export { refillLine, refillPassage } from './refill';
 export { wordsOf } from './wordsOf';
 export { readAnswer, typedForm } from './readAnswer';
-export { pickablesOf, pickedIn, picking } from './picking';
+export { pickablesOf, pickedIn, picking, otherwise, OTHER } from './picking';
 export type { AnswerProblem, Clock } from './readAnswer';
 export { answersFromRecord } from './answersFromRecord';
 export { gapsOf } from './gaps';

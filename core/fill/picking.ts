@@ -12,24 +12,58 @@ const YES_NO: readonly Pickable[] = [
   { id: 'no', label: 'no' },
 ];
 
+/** Ids that no option can have, as options' ids hold no tilde: "none of these", and words of one's own. */
+export const NONE = '~none';
+export const OTHER = '~other';
+
 /** What a field's answer is picked from; none for fields whose answer is typed. */
 export function pickablesOf(field: Field): readonly Pickable[] {
-  if (field.kind === 'choice') return field.options;
-  return field.kind === 'yes-no' ? YES_NO : [];
+  if (field.kind === 'yes-no') return YES_NO;
+  if (field.kind !== 'choice') return [];
+  const none = field.none === undefined ? [] : [{ id: NONE, label: 'none of these' }];
+  const other = field.other ? [{ id: OTHER, label: 'other words' }] : [];
+  return [...field.options, ...none, ...other];
 }
+
+/** What of a choice was chosen. */
+interface Chosen {
+  options: readonly string[];
+  other?: string;
+}
+
+/** True for the answer "none of these". */
+export const isNone = ({ options, other }: Chosen): boolean => options.length === 0 && !other;
 
 /** Ids of what an answer picks. */
 export function pickedIn(answer: Answer | undefined): readonly string[] {
-  if (answer?.kind === 'chosen') return answer.options;
-  return answer?.kind === 'yes-no' ? [answer.yes ? 'yes' : 'no'] : [];
+  if (answer?.kind === 'yes-no') return [answer.yes ? 'yes' : 'no'];
+  if (answer?.kind !== 'chosen') return [];
+  if (isNone(answer)) return [NONE];
+  return answer.other ? [...answer.options, OTHER] : answer.options;
 }
 
-/** The answer when one more is picked, or the same one again to take it back; null when none is left. */
+/**
+ * The answer when one more is picked, or the same one again to take it back; null when nothing is left. Words
+ * of one's own are not picked but given, see `otherwise`; picking them again takes them back.
+ */
 export function picking(field: Field, answer: Answer | undefined, id: string): Answer | null {
-  const picked = pickedIn(answer);
-  const has = picked.includes(id);
+  const has = pickedIn(answer).includes(id);
   if (field.kind === 'yes-no') return has ? null : { kind: 'yes-no', yes: id === 'yes' };
-  const others = field.kind === 'choice' && field.many ? picked.filter((one) => one !== id) : [];
-  const options = has ? others : [...others, id];
-  return options.length > 0 ? { kind: 'chosen', options: [...options] } : null;
+  if (field.kind !== 'choice') return null;
+  if (id === NONE) return has ? null : { kind: 'chosen', options: [] };
+  const before: Chosen = answer?.kind === 'chosen' ? answer : { options: [] };
+  if (id === OTHER) return chosen(before.options, undefined);
+  const others = field.many ? before.options.filter((one) => one !== id) : [];
+  return chosen(has ? others : [...others, id], field.many ? before.other : undefined);
+}
+
+/** The answer with words of one's own: beside the options where several may be chosen, else instead of one. */
+export function otherwise(field: Field, answer: Answer | undefined, words: string): Answer | null {
+  const options = field.kind === 'choice' && field.many && answer?.kind === 'chosen' ? answer.options : [];
+  return chosen(options, words.trim() === '' ? undefined : words);
+}
+
+function chosen(options: readonly string[], other: string | undefined): Answer | null {
+  if (options.length === 0 && other === undefined) return null;
+  return { kind: 'chosen', options: [...options], ...(other === undefined ? {} : { other }) };
 }

@@ -3,16 +3,23 @@ import type { Answer } from '#core/draft';
 import type { ChoiceField, Field, NumberField } from '#core/entry';
 import { numberWords, withArticle } from '#core/language';
 import type { BlankForm } from '#core/passage';
+import { isNone } from './picking';
 import { figures, joinAsProse, valueInWords, type Value } from '#core/record';
 
 const isDateForm = (form: BlankForm): form is DateForm & BlankForm =>
   (DATE_FORMS as readonly string[]).includes(form);
 const dateForm = (form: BlankForm): DateForm => (isDateForm(form) ? form : 'long');
 
-function chosenWords(field: ChoiceField, chosen: readonly string[], language: string): string {
-  const picked = field.options.filter((option) => chosen.includes(option.id));
-  const words = picked.map((option) => (option.words ?? option.label).trim()).filter((word) => word !== '');
-  return joinAsProse(words, field.join, language);
+type Chosen = Extract<Answer, { kind: 'chosen' }>;
+
+function chosenWords(field: ChoiceField, { options, other = '' }: Chosen, language: string): string {
+  const picked = field.options.filter((option) => options.includes(option.id));
+  const own = field.other ? [other] : [];
+  const words = [...picked.map((option) => option.words ?? option.label), ...own]
+    .map((word) => word.trim())
+    .filter((word) => word !== '');
+  if (picked.length === 0 && words.length === 0) return isNone({ options, other }) ? (field.none ?? '') : '';
+  return field.join === 'lines' ? words.join('\n') : joinAsProse(words, field.join, language);
 }
 
 interface Amount {
@@ -42,7 +49,7 @@ function plainWords(field: Field, answer: Answer, form: BlankForm, language: str
     case 'text':
       return field.kind === 'text' || field.kind === 'detail' ? answer.text.trim() : '';
     case 'chosen':
-      return field.kind === 'choice' ? chosenWords(field, answer.options, language) : '';
+      return field.kind === 'choice' ? chosenWords(field, answer, language) : '';
     case 'date':
       return dateInWords(answer.date, dateForm(form), language);
     case 'time':

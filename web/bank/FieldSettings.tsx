@@ -87,12 +87,25 @@ export function FieldSettings({ field, change }: Props) {
         </label>
       );
     case 'text':
-      return field.required ? null : (
-        <TextField
-          label="Words until others are given"
-          value={field.starting}
-          onChange={(event) => change({ ...field, starting: event.target.value })}
-        />
+      return (
+        <div className="grid gap-3">
+          <label className="flex items-center gap-2 text-[14px]">
+            <input
+              type="checkbox"
+              className="accent-elder"
+              checked={field.long ?? false}
+              onChange={() => change({ ...field, long: !field.long })}
+            />
+            several lines
+          </label>
+          {!field.required && (
+            <TextField
+              label="Words until others are given"
+              value={field.starting}
+              onChange={(event) => change({ ...field, starting: event.target.value })}
+            />
+          )}
+        </div>
       );
     case 'detail':
       return (

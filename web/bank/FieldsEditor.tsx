@@ -22,6 +22,63 @@ function moved<T>(items: readonly T[], from: number, to: number): T[] {
   return [...rest.slice(0, to), items[from]!, ...rest.slice(to)];
 }
 
+/** How many may be chosen, how they join, and what can be answered beside the options. */
+function ChoiceRules({ field, change }: { field: ChoiceField; change: (field: ChoiceField) => void }) {
+  return (
+    <>
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          checked={field.many}
+          onChange={() => change({ ...field, many: !field.many })}
+          className="accent-elder"
+        />
+        several may be chosen
+      </label>
+      {field.many && (
+        <label className="flex items-center gap-2">
+          joined
+          <select
+            className="input w-auto bg-page"
+            value={field.join}
+            onChange={(event) => change({ ...field, join: event.target.value as ChoiceField['join'] })}
+          >
+            <option value="and">with and</option>
+            <option value="or">with or</option>
+            <option value="lines">as lines</option>
+          </select>
+        </label>
+      )}
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          checked={field.other ?? false}
+          onChange={() => change({ ...field, other: !field.other })}
+          className="accent-elder"
+        />
+        other words too
+      </label>
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          checked={field.none !== undefined}
+          onChange={() => change({ ...field, none: field.none === undefined ? 'none' : undefined })}
+          className="accent-elder"
+        />
+        none of these
+      </label>
+      {field.none !== undefined && (
+        <input
+          aria-label="Words for none of these"
+          className="input w-56"
+          value={field.none}
+          onChange={(event) => change({ ...field, none: event.target.value })}
+        />
+      )}
+    </>
+  );
+}
+
 function Options({ field, change }: { field: ChoiceField; change: (field: ChoiceField) => void }) {
   const { options } = field;
   const set = (index: number, option: ChoiceOption) =>
@@ -87,30 +144,9 @@ function Options({ field, change }: { field: ChoiceField; change: (field: Choice
           </span>
         </div>
       ))}
-      <div className="mt-2 flex items-center gap-5 text-[14px]">
+      <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-2 text-[14px]">
         <Button onClick={add}>Add an option</Button>
-        <label className="flex items-center gap-2">
-          <input
-            type="checkbox"
-            checked={field.many}
-            onChange={() => change({ ...field, many: !field.many })}
-            className="accent-elder"
-          />
-          several may be chosen
-        </label>
-        {field.many && (
-          <label className="flex items-center gap-2">
-            joined with
-            <select
-              className="input w-auto bg-page"
-              value={field.join}
-              onChange={(event) => change({ ...field, join: event.target.value as ChoiceField['join'] })}
-            >
-              <option value="and">and</option>
-              <option value="or">or</option>
-            </select>
-          </label>
-        )}
+        <ChoiceRules field={field} change={change} />
       </div>
     </fieldset>
   );

@@ -1,15 +1,15 @@
 import type { Editor } from '@tiptap/react';
 import { Check } from 'lucide-react';
-import { optionKeys, type Field } from '#core/entry';
-import { pickablesOf, pickedIn } from '#core/fill';
+import { optionKeys, type ChoiceField, type Field } from '#core/entry';
+import { otherwise, pickablesOf, pickedIn } from '#core/fill';
 import { lookUp, valueInWords, type CaseRecord } from '#core/record';
 import { calendarToday } from '../clock/calendarToday';
 import { answer } from '../editor/answering';
 import { fieldOf, type BlankAt } from '../editor/blanks';
 import { placementsOf } from '../editor/placements';
-import { askedBlanks } from '../editor/stepping';
+import { askedBlanks, stepOn } from '../editor/stepping';
 import { Button, Key } from '../ui';
-import { pick } from './blankKeys';
+import { OTHER_FIELD, pick, stepTo } from './blankKeys';
 import { Source } from './Source';
 import { TypedHelp } from './TypedHelp';
 
@@ -45,6 +45,33 @@ function Choices({ editor, field, picked }: { editor: Editor; field: Field; pick
         );
       })}
     </div>
+  );
+}
+
+/** Where a choice takes words of one's own beside its options. */
+function OtherWords({ editor, field, blank }: { editor: Editor; field: ChoiceField; blank: BlankAt }) {
+  const placement = blank.attrs.placement ?? '';
+  const given = placementsOf(editor.state.doc)[placement]?.answers[field.id];
+  const give = (words: string) =>
+    editor.view.dispatch(answer(editor.state, placement, field.id, otherwise(field, given, words)));
+  const leave = (event: React.KeyboardEvent) => {
+    if (!['Enter', 'Tab', 'Escape'].includes(event.key) || event.nativeEvent.isComposing) return;
+    event.preventDefault();
+    const tr = event.key === 'Escape' ? null : event.shiftKey ? null : stepOn(editor.state);
+    if (tr) stepTo(editor.view, tr);
+    else editor.view.focus();
+  };
+  return (
+    <input
+      id={OTHER_FIELD}
+      aria-label="Other words"
+      placeholder="other words"
+      autoComplete="off"
+      className="input text-[15px]"
+      value={given?.kind === 'chosen' ? (given.other ?? '') : ''}
+      onChange={(event) => give(event.target.value)}
+      onKeyDown={leave}
+    />
   );
 }
 
@@ -112,6 +139,7 @@ export function BlankPanel({ editor, blank, record }: Props) {
         {field.hint && <p className="text-[13px] text-soft">{field.hint}</p>}
       </div>
       {pickablesOf(field).length > 0 && <Choices editor={editor} field={field} picked={pickedIn(given)} />}
+      {field.kind === 'choice' && field.other && <OtherWords editor={editor} field={field} blank={blank} />}
       <TypedHelp field={field} given={given} language={placement?.language ?? 'en-GB'} />
       <FromRecord editor={editor} blank={blank} field={field} record={record} />
       <p className="mt-2 text-[12.5px] text-soft">

@@ -2,12 +2,15 @@ import type { Transaction } from '@tiptap/pm/state';
 import type { EditorView } from '@tiptap/pm/view';
 import type { Answer } from '#core/draft';
 import { optionKeys, type Field } from '#core/entry';
-import { pickablesOf, picking } from '#core/fill';
+import { OTHER, pickablesOf, pickedIn, picking } from '#core/fill';
 import { answer } from '../editor/answering';
 import { currentBlank, fieldOf } from '../editor/blanks';
 import { placementsOf } from '../editor/placements';
 import { stepOn, stepOut, stepToBlank } from '../editor/stepping';
 import { giveBack } from './cueFiring';
+
+/** Id of the line in the margin where words of one's own are typed. */
+export const OTHER_FIELD = 'other-words';
 
 /** Dispatches a step, and gives the keys to the text when the blank it leads to takes no typing. */
 export function stepTo(view: EditorView, tr: Transaction): void {
@@ -27,6 +30,11 @@ function currentAnswer(view: EditorView, field: Field): Answer | undefined {
 export function pick(view: EditorView, field: Field, id: string): void {
   const blank = currentBlank(view.state);
   if (!blank?.attrs.placement) return;
+  if (id === OTHER && !pickedIn(currentAnswer(view, field)).includes(OTHER)) {
+    // Words of one's own are typed in the margin, beside the options they stand for.
+    document.getElementById(OTHER_FIELD)?.focus();
+    return;
+  }
   const given = picking(field, currentAnswer(view, field), id);
   view.dispatch(answer(view.state, blank.attrs.placement, field.id, given));
 }

@@ -26,7 +26,7 @@ export class BlankView implements NodeView {
   readonly dom = element('span', 'blank');
   private readonly words = element('span', 'blank-words');
   private readonly name = element('span', 'blank-name');
-  private input: HTMLInputElement | null = null;
+  private input: HTMLInputElement | HTMLTextAreaElement | null = null;
   private visit = 0;
 
   constructor(
@@ -67,13 +67,14 @@ export class BlankView implements NodeView {
     const field = fieldOf(this.view.state.doc, attrsOf(this.node));
     if (!field || pickablesOf(field).length > 0 || !this.view.editable || this.input) return;
     this.visit = visits += 1;
-    const input = document.createElement('input');
-    input.type = 'text';
+    const long = field.kind === 'text' && field.long;
+    const input = document.createElement(long ? 'textarea' : 'input');
+    if (input instanceof HTMLTextAreaElement) input.rows = 1;
     input.autocomplete = 'off';
     input.value = this.given(field);
     input.setAttribute('aria-label', field.question || field.name);
     input.addEventListener('input', () => this.typed(field, input.value));
-    input.addEventListener('keydown', (event) => this.key(event, input));
+    input.addEventListener('keydown', (event: Event) => this.key(event as KeyboardEvent, input));
     this.input = input;
     this.words.hidden = true;
     this.dom.prepend(input);
@@ -104,8 +105,9 @@ export class BlankView implements NodeView {
     this.view.dispatch(tr.setMeta('composition', this.visit));
   }
 
-  private key(event: KeyboardEvent, input: HTMLInputElement): void {
-    if (event.isComposing) return;
+  private key(event: KeyboardEvent, input: HTMLInputElement | HTMLTextAreaElement): void {
+    // In a field of several lines Shift and Enter begin a new one.
+    if (event.isComposing || (event.key === 'Enter' && event.shiftKey)) return;
     const atStart = input.selectionStart === 0 && input.selectionEnd === 0;
     const atEnd = input.selectionStart === input.value.length && input.selectionEnd === input.value.length;
     const out =
