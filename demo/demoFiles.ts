@@ -26,6 +26,7 @@ const FieldFile = z.object({
   yesNo: z.object({ yes: z.string(), no: z.string() }).optional(),
   // A date or a time, by its kind.
   clock: z.enum(['date', 'time']).optional(),
+  person: z.boolean().optional(),
   many: z.boolean().optional(),
   other: z.boolean().optional(),
   none: z.string().optional(),
@@ -79,6 +80,7 @@ function toField(file: z.infer<typeof FieldFile>): Field {
   if (file.detail) return FieldSchema.parse({ ...shared, kind: 'detail', path: file.detail });
   if (file.number) return FieldSchema.parse({ ...shared, kind: 'number', ...file.number });
   if (file.yesNo) return FieldSchema.parse({ ...shared, kind: 'yes-no', ...file.yesNo });
+  if (file.person) return FieldSchema.parse({ ...shared, kind: 'person' });
   if (file.clock) return FieldSchema.parse({ ...shared, kind: file.clock });
   if (!file.options) return FieldSchema.parse({ ...shared, kind: 'text' });
   const options = file.options.map((option, index) => {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { CalendarDateSchema, TimeOfDaySchema } from '#core/calendar';
 import { FieldSchema } from '#core/entry';
+import { PERSONS } from '#core/language';
 import { emptyPassage, PassageSchema, type Passage } from '#core/passage';
 import { ValueSchema } from '#core/record';
 
@@ -20,6 +21,8 @@ export const AnswerSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('time'), time: TimeOfDaySchema }),
   z.object({ kind: z.literal('number'), value: z.number() }),
   z.object({ kind: z.literal('yes-no'), yes: z.boolean() }),
+  // Person words: known from the record's sex, or asked.
+  z.object({ kind: z.literal('person'), person: z.enum(PERSONS), known: z.boolean() }),
   z.object({
     kind: z.literal('detail'),
     value: ValueSchema,

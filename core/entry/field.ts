@@ -68,6 +68,8 @@ const YesNoFieldSchema = z.object({
   no: words.default('no'),
 });
 
+const PersonFieldSchema = z.object({ ...shared, kind: z.literal('person') });
+
 /** Something an entry asks for or looks up: declared once in the entry, used in any number of blanks. */
 export const FieldSchema = z.discriminatedUnion('kind', [
   TextFieldSchema,
@@ -77,6 +79,7 @@ export const FieldSchema = z.discriminatedUnion('kind', [
   TimeFieldSchema,
   NumberFieldSchema,
   YesNoFieldSchema,
+  PersonFieldSchema,
 ]);
 
 export type Field = z.infer<typeof FieldSchema>;

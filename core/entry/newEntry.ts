@@ -26,6 +26,8 @@ export function newField(kind: Field['kind'], id: string, name: string): Field {
       return { ...shared, kind, path: 'name' };
     case 'date':
       return { ...shared, kind, starting: 'none' };
+    case 'person':
+      return { ...shared, kind };
     case 'time':
       return { ...shared, kind };
     case 'number':

@@ -1,10 +1,20 @@
 import type { CalendarDate } from '#core/calendar';
 import type { Answer, Answers } from '#core/draft';
 import type { Field } from '#core/entry';
+import type { Person } from '#core/language';
 import { lookUp, type CaseRecord } from '#core/record';
 
+/** How the record's sex is spoken of; null where it does not say, since then it must be asked. */
+function personOf(record: CaseRecord, today: CalendarDate): Person | null {
+  const sex = lookUp(record, 'sex', today)?.value;
+  if (sex?.kind !== 'text') return null;
+  if (/^female/i.test(sex.text)) return 'she';
+  return /^male/i.test(sex.text) ? 'he' : null;
+}
+
 /**
- * The answer a field gets without being asked: a detail the record holds, or the starting answer of a field
+ * The answer a field gets without being asked: a detail the record holds, how its sex is
+ * spoken of, or the starting answer of a field
  * that is not required. A required field never has an invented starting answer.
  */
 export function answerFromRecord(field: Field, record: CaseRecord, today: CalendarDate): Answer | undefined {
@@ -13,6 +23,10 @@ export function answerFromRecord(field: Field, record: CaseRecord, today: Calend
     return detail
       ? { kind: 'detail', value: detail.value, source: detail.source, asOf: detail.asOf }
       : undefined;
+  }
+  if (field.kind === 'person') {
+    const person = personOf(record, today);
+    return person ? { kind: 'person', person, known: true } : undefined;
   }
   if (field.kind === 'text' && field.starting !== '' && !field.required) {
     return { kind: 'text', text: field.starting };

@@ -78,6 +78,7 @@ const FIELDS: Field[] = [
   { ...shared, id: 'name', name: 'Name', kind: 'detail', required: true, path: 'name' },
   { ...shared, id: 'day', name: 'Day', kind: 'date', required: true, starting: 'none' },
   { ...shared, id: 'hour', name: 'Hour', kind: 'time', required: true },
+  { ...shared, id: 'who', name: 'Who', kind: 'person', required: true },
   {
     ...shared,
     id: 'dose',
@@ -161,6 +162,18 @@ describe('filling', () => {
     ['none at the end', 'He is thin. [maybe]', {}, 'He is thin.'],
     ['static doubled spaces mend', 'He  is thin .', {}, 'He is thin.'],
     ['digits are left alone', 'Gave 1,000 ml at 10.30.', {}, 'Gave 1,000 ml at 10.30.'],
+    [
+      'person words, as asked',
+      '[who:they were] weighed; [who:their] wing. [who] eat[who:verb-s].',
+      { who: { kind: 'person', person: 'they', known: false } },
+      'They were weighed; their wing. They eat.',
+    ],
+    [
+      'person words for one',
+      '[who:they were] weighed. It eat[who:verb-s].',
+      { who: { kind: 'person', person: 'he', known: false } },
+      'He was weighed. It eats.',
+    ],
     ['a number with its unit', 'Gave [dose].', { dose: { kind: 'number', value: 12.5 } }, 'Gave 12.5 ml.'],
     ['a number in words', '[dose:words] twice', { dose: { kind: 'number', value: 12 } }, 'Twelve ml twice'],
     ['a number alone', 'x [dose:no-unit] x', { dose: { kind: 'number', value: 1234 } }, 'x 1,234 x'],
@@ -222,6 +235,24 @@ describe('filling', () => {
     });
     const draft: DraftDocument = { ...placed, attrs: { placements: { p: placement } } };
     expect(gapsOf(draft).map((gap) => gap.name)).toEqual(['Signs', 'Word']);
+  });
+});
+
+describe('person words from the record', () => {
+  const withSex = (sex: string): CaseRecord => ({
+    ...record,
+    details: [
+      ...record.details,
+      { path: 'sex', value: { kind: 'text', text: sex }, source: 'Patient', asOf: null },
+    ],
+  });
+  test.each([
+    ['female', 'She slept.'],
+    ['Male', 'He slept.'],
+    ['other', ' slept.'],
+  ])('%s', (sex, expected) => {
+    const asked = { ...request(passage('[who] slept.'), {}), record: withSex(sex) };
+    expect(plainText(fillWording(asked))).toBe(expected);
   });
 });
 

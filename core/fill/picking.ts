@@ -1,5 +1,6 @@
 import type { Answer } from '#core/draft';
 import type { Field } from '#core/entry';
+import { PERSONS, type Person } from '#core/language';
 
 /** Something that can be picked as an answer, instead of being typed. */
 export interface Pickable {
@@ -12,6 +13,9 @@ const YES_NO: readonly Pickable[] = [
   { id: 'no', label: 'no' },
 ];
 
+const PERSON_CHOICES: readonly Pickable[] = PERSONS.map((id) => ({ id, label: id }));
+const isPerson = (id: string): id is Person => (PERSONS as readonly string[]).includes(id);
+
 /** Ids that no option can have, as options' ids hold no tilde: "none of these", and words of one's own. */
 export const NONE = '~none';
 export const OTHER = '~other';
@@ -19,6 +23,7 @@ export const OTHER = '~other';
 /** What a field's answer is picked from; none for fields whose answer is typed. */
 export function pickablesOf(field: Field): readonly Pickable[] {
   if (field.kind === 'yes-no') return YES_NO;
+  if (field.kind === 'person') return PERSON_CHOICES;
   if (field.kind !== 'choice') return [];
   const none = field.none === undefined ? [] : [{ id: NONE, label: 'none of these' }];
   const other = field.other ? [{ id: OTHER, label: 'other words' }] : [];
@@ -37,6 +42,7 @@ export const isNone = ({ options, other }: Chosen): boolean => options.length ==
 /** Ids of what an answer picks. */
 export function pickedIn(answer: Answer | undefined): readonly string[] {
   if (answer?.kind === 'yes-no') return [answer.yes ? 'yes' : 'no'];
+  if (answer?.kind === 'person') return [answer.person];
   if (answer?.kind !== 'chosen') return [];
   if (isNone(answer)) return [NONE];
   return answer.other ? [...answer.options, OTHER] : answer.options;
@@ -49,6 +55,9 @@ export function pickedIn(answer: Answer | undefined): readonly string[] {
 export function picking(field: Field, answer: Answer | undefined, id: string): Answer | null {
   const has = pickedIn(answer).includes(id);
   if (field.kind === 'yes-no') return has ? null : { kind: 'yes-no', yes: id === 'yes' };
+  if (field.kind === 'person') {
+    return has || !isPerson(id) ? null : { kind: 'person', person: id, known: false };
+  }
   if (field.kind !== 'choice') return null;
   if (id === NONE) return has ? null : { kind: 'chosen', options: [] };
   const before: Chosen = answer?.kind === 'chosen' ? answer : { options: [] };

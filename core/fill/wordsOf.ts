@@ -1,7 +1,7 @@
 import { dateInWords, DATE_FORMS, timeInWords, type DateForm } from '#core/calendar';
 import type { Answer } from '#core/draft';
-import type { ChoiceField, Field, NumberField } from '#core/entry';
-import { numberWords, withArticle } from '#core/language';
+import type { Field } from '#core/entry';
+import { numberWords, PERSON_FORMS, personWords, withArticle, type PersonForm } from '#core/language';
 import type { BlankForm } from '#core/passage';
 import { isNone } from './picking';
 import { figures, joinAsProse, valueInWords, type Value } from '#core/record';
@@ -10,9 +10,14 @@ const isDateForm = (form: BlankForm): form is DateForm & BlankForm =>
   (DATE_FORMS as readonly string[]).includes(form);
 const dateForm = (form: BlankForm): DateForm => (isDateForm(form) ? form : 'long');
 
+const isPersonForm = (form: BlankForm): form is PersonForm & BlankForm =>
+  (PERSON_FORMS as readonly string[]).includes(form);
+const personForm = (form: BlankForm): PersonForm => (isPersonForm(form) ? form : 'they');
+
 type Chosen = Extract<Answer, { kind: 'chosen' }>;
 
-function chosenWords(field: ChoiceField, { options, other = '' }: Chosen, language: string): string {
+function chosenWords(field: Field, { options, other = '' }: Chosen, language: string): string {
+  if (field.kind !== 'choice') return '';
   const picked = field.options.filter((option) => options.includes(option.id));
   const own = field.other ? [other] : [];
   const words = [...picked.map((option) => option.words ?? option.label), ...own]
@@ -40,24 +45,37 @@ function detailWords(value: Value, form: BlankForm, language: string): string {
   return valueInWords(value, language, dateForm(form));
 }
 
-const numberAnswer = (field: NumberField, value: number, form: BlankForm, language: string) =>
-  amountInWords({ value, unit: field.unit, decimals: field.decimals }, form, language);
+function numberAnswer(field: Field, value: number, form: BlankForm, language: string): string {
+  if (field.kind !== 'number') return '';
+  return amountInWords({ value, unit: field.unit, decimals: field.decimals }, form, language);
+}
+
+function yesNoWords(field: Field, yes: boolean): string {
+  if (field.kind !== 'yes-no') return '';
+  return (yes ? field.yes : field.no).trim();
+}
+
+/** Words typed stand only where words are asked for: given to a date or a number they are what could not be read. */
+const typedWords = (field: Field, text: string): string =>
+  field.kind === 'text' || field.kind === 'detail' ? text.trim() : '';
 
 /** The words of an answer before the blank's own case or article; '' when the field cannot hold such an answer. */
 function plainWords(field: Field, answer: Answer, form: BlankForm, language: string): string {
   switch (answer.kind) {
     case 'text':
-      return field.kind === 'text' || field.kind === 'detail' ? answer.text.trim() : '';
+      return typedWords(field, answer.text);
     case 'chosen':
-      return field.kind === 'choice' ? chosenWords(field, answer, language) : '';
+      return chosenWords(field, answer, language);
     case 'date':
       return dateInWords(answer.date, dateForm(form), language);
     case 'time':
       return timeInWords(answer.time, form === 'clock-12' ? '12' : '24');
     case 'number':
-      return field.kind === 'number' ? numberAnswer(field, answer.value, form, language) : '';
+      return numberAnswer(field, answer.value, form, language);
     case 'yes-no':
-      return field.kind === 'yes-no' ? (answer.yes ? field.yes : field.no).trim() : '';
+      return yesNoWords(field, answer.yes);
+    case 'person':
+      return personWords(answer.person, personForm(form));
     case 'detail':
       return detailWords(answer.value, form, language);
   }

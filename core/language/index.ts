@@ -1,3 +1,5 @@
 export { withArticle } from './article';
 export { numberWords } from './numberWords';
+export { personWords, PERSONS, PERSON_FORMS } from './personWords';
+export type { Person, PersonForm } from './personWords';
 export { readNumber } from './readNumber';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { numberWords, readNumber, withArticle } from './index';
+import { numberWords, PERSON_FORMS, personWords, readNumber, withArticle } from './index';
 
 test.each([
   'a hedgehog',
@@ -104,4 +104,26 @@ describe('a number as it is typed', () => {
       }),
     );
   });
+});
+
+test.each([
+  ['they', 'he', 'she', 'they', 'it'],
+  ['them', 'him', 'her', 'them', 'it'],
+  ['their', 'his', 'her', 'their', 'its'],
+  ['theirs', 'his', 'hers', 'theirs', 'its'],
+  ['themselves', 'himself', 'herself', 'themselves', 'itself'],
+  ['they are', 'he is', 'she is', 'they are', 'it is'],
+  ['they were', 'he was', 'she was', 'they were', 'it was'],
+  ['they have', 'he has', 'she has', 'they have', 'it has'],
+  ['are', 'is', 'is', 'are', 'is'],
+  ['were', 'was', 'was', 'were', 'was'],
+  ['have', 'has', 'has', 'have', 'has'],
+  ['do', 'does', 'does', 'do', 'does'],
+  ['verb-s', 's', 's', '', 's'],
+] as const)('%s: %s, %s, %s, %s', (form, ...expected) => {
+  expect((['he', 'she', 'they', 'it'] as const).map((person) => personWords(person, form))).toEqual(expected);
+});
+
+test('every form is in the table above', () => {
+  expect(PERSON_FORMS).toHaveLength(13);
 });

@@ -10,7 +10,8 @@ export const LIMITS = { depth: 12, characters: 200_000, nodes: 40_000 } as const
 
 /**
  * How a blank writes its answer. For all: as it is, with a capital, in capitals, with "a" or "an" before it.
- * For numbers: in words, or without their unit. For times: on a clock of twelve hours. The rest are for dates.
+ * For numbers: in words, or without their unit. For times: on a clock of twelve hours. Then for dates; and last for
+ * person words, named by what they read like for "they".
  */
 export const BLANK_FORMS = [
   'as-is',
@@ -29,6 +30,19 @@ export const BLANK_FORMS = [
   'iso',
   'underscores',
   'year',
+  'they',
+  'them',
+  'their',
+  'theirs',
+  'themselves',
+  'they are',
+  'they were',
+  'they have',
+  'are',
+  'were',
+  'have',
+  'do',
+  'verb-s',
 ] as const;
 export type BlankForm = (typeof BLANK_FORMS)[number];
 

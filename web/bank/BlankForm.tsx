@@ -1,5 +1,6 @@
 import { useEditorState, type Editor } from '@tiptap/react';
 import type { Field } from '#core/entry';
+import { PERSON_FORMS } from '#core/language';
 import { DETAILS } from '#core/record';
 import type { BlankForm as Form } from '#core/passage';
 import { currentBlank } from '../editor/blanks';
@@ -21,6 +22,19 @@ const WORDS: Record<Form, string> = {
   iso: '2026-03-04',
   underscores: '2026_03_04',
   year: '2026',
+  they: 'they',
+  them: 'them',
+  their: 'their',
+  theirs: 'theirs',
+  themselves: 'themselves',
+  'they are': 'they are',
+  'they were': 'they were',
+  'they have': 'they have',
+  are: 'are',
+  were: 'were',
+  have: 'have',
+  do: 'do',
+  'verb-s': 'ending of a verb: s',
 };
 
 const FOR_WORDS: Form[] = ['as-is', 'capital', 'upper', 'article'];
@@ -42,6 +56,7 @@ const FOR_TIMES: Form[] = ['as-is', 'clock-12'];
 function formsFor(field: Field): Form[] {
   const detail = field.kind === 'detail' ? DETAILS.find(({ path }) => path === field.path)?.kind : undefined;
   if (field.kind === 'date' || detail === 'date') return FOR_DATES;
+  if (field.kind === 'person') return [...PERSON_FORMS];
   if (field.kind === 'number' || detail === 'quantity') return FOR_NUMBERS;
   return field.kind === 'time' ? FOR_TIMES : FOR_WORDS;
 }

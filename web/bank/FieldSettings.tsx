@@ -124,6 +124,7 @@ export function FieldSettings({ field, change }: Props) {
           )}
         </SelectField>
       );
+    case 'person':
     case 'time':
     case 'choice':
       return null;

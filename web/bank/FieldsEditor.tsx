@@ -13,6 +13,7 @@ const KINDS: Record<Field['kind'], string> = {
   date: 'a date',
   time: 'a time',
   detail: 'a detail of the record',
+  person: 'he, she, they or it',
 };
 
 const iconLook = 'rounded-[3px] p-1 text-soft hover:text-elder disabled:opacity-30';

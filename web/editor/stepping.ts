@@ -18,7 +18,8 @@ export function askedBlanks(doc: EditorNode): BlankAt[] {
   const seen = new Set<string>();
   return blanksIn(doc).filter(({ attrs: { placement, field } }) => {
     const key = `${placement} ${field}`;
-    if (seen.has(key) || placements[placement ?? '']?.answers[field]?.kind === 'detail') return false;
+    const given = placements[placement ?? '']?.answers[field];
+    if (seen.has(key) || given?.kind === 'detail' || (given?.kind === 'person' && given.known)) return false;
     seen.add(key);
     return true;
   });
