@@ -209,6 +209,12 @@ function FieldEditor({ field, uses, open, editable, toggle, change, remove }: Fi
             value={field.question}
             onChange={(event) => change({ ...field, question: event.target.value })}
           />
+          <TextField
+            label="Hint, beneath the question"
+            maxLength={500}
+            value={field.hint}
+            onChange={(event) => change({ ...field, hint: event.target.value })}
+          />
           <FieldSettings field={field} change={change} />
           {field.kind === 'choice' && <Options field={field} change={change} />}
           <div className="flex items-center justify-between text-[14px]">
