@@ -6,6 +6,7 @@ import {
   type Block,
   type BlankForm,
   type Inline,
+  type Line,
   type LineBlock,
   type Mark,
   type Passage,
@@ -31,10 +32,21 @@ interface Piece {
   mendable: boolean;
 }
 
+/** One line made ready. */
+interface PreparedLine {
+  pieces: readonly Piece[];
+  /** The words of all pieces, null for a blank: copied at each filling. */
+  texts: readonly (string | null)[];
+  /** Where its blanks stand among the pieces. */
+  blanks: readonly number[];
+  /** True when all of it is written alike and without breaks, as nearly every line is: one run in the end. */
+  isUniform: boolean;
+}
+
 /** A wording made ready to be filled many times: static text tidied, blanks joined to their fields. */
 interface Prepared {
   blocks: readonly Block[];
-  lines: ReadonlyMap<Block, readonly Piece[]>;
+  lines: ReadonlyMap<Block, PreparedLine>;
   language: string;
 }
 
@@ -58,17 +70,23 @@ function pieceOf(inline: Inline, fields: readonly Field[]): Piece {
   return { text, isBreak: inline.type === 'hardBreak', field: null, form: 'as-is', marks, key, mendable };
 }
 
+function prepareLine(line: Line, fields: readonly Field[]): PreparedLine {
+  const pieces = tidyInlines(line).map((inline) => pieceOf(inline, fields));
+  return {
+    pieces,
+    texts: pieces.map(({ text }) => text),
+    blanks: pieces.flatMap(({ text }, at) => (text === null ? [at] : [])),
+    isUniform: pieces.every(({ key, isBreak }) => !isBreak && key === pieces[0]!.key),
+  };
+}
+
 function prepareLines(
   blocks: readonly Block[],
   fields: readonly Field[],
-  into: Map<Block, readonly Piece[]>,
-) {
+  into: Map<Block, PreparedLine>,
+): void {
   for (const block of blocks) {
-    if (isLine(block))
-      into.set(
-        block,
-        tidyInlines(block.content ?? []).map((inline) => pieceOf(inline, fields)),
-      );
+    if (isLine(block)) into.set(block, prepareLine(block.content ?? [], fields));
     else if ('content' in block) prepareLines(block.content, fields, into);
   }
 }
@@ -82,7 +100,7 @@ function prepare(content: EntryContent, id: string | undefined): Prepared {
   const wording = wordingOf(content, id);
   let found = ofContent.get(wording.id);
   if (!found) {
-    const lines = new Map<Block, readonly Piece[]>();
+    const lines = new Map<Block, PreparedLine>();
     const blocks = wording.parts[0]!.passage.content;
     prepareLines(blocks, content.fields, lines);
     ofContent.set(wording.id, (found = { blocks, lines, language: wording.language }));
@@ -94,15 +112,18 @@ function prepare(content: EntryContent, id: string | undefined): Prepared {
 type AnswerTo = (field: Field) => Answer | undefined;
 
 /** Words of each piece as they come out; null for a blank still open, which counts as a letter beside others. */
-function fillPieces(pieces: readonly Piece[], answerTo: AnswerTo, language: string): (string | null)[] {
+function fillPieces(
+  { pieces, texts, blanks }: PreparedLine,
+  answerTo: AnswerTo,
+  language: string,
+): (string | null)[] {
   const count = pieces.length;
-  const out: (string | null)[] = [];
-  for (let at = 0; at < count; at += 1) out.push(pieces[at]!.text);
+  const out = texts.slice();
   const shown = (index: number) => out[index] ?? 'x';
   const textAt = (index: number) => (pieces[index]?.mendable ? out[index]! : null);
-  for (let at = 0; at < count; at += 1) {
-    const { text, field, form } = pieces[at]!;
-    if (text !== null || !field) continue;
+  for (const at of blanks) {
+    const { field, form } = pieces[at]!;
+    if (!field) continue;
     const words = wordsOf(field, answerTo(field), form, language);
     if (words !== '') out[at] = fit(words, count, at, shown);
     else if (!field.required) {
@@ -115,25 +136,31 @@ function fillPieces(pieces: readonly Piece[], answerTo: AnswerTo, language: stri
   return out;
 }
 
-/** Writes a finished line: words with the same marks run together, a line end becomes a break. */
+/** Writes a finished line: words with the same marks run together, a line end in an answer becomes a break. */
 class LineWriter {
   readonly line: Inline[] = [];
   private run: TextInline | null = null;
   private runKey = '';
 
+  /** Words without a line end in them. */
   write(words: string, marks: readonly Mark[] | undefined, key: string): void {
-    if (words.includes('\n')) {
-      words.split('\n').forEach((part, at) => {
-        if (at > 0) this.break();
-        this.write(part, marks, key);
-      });
-    } else if (words === '') return;
-    else if (this.run && this.runKey === key) this.run.text += words;
-    else {
-      this.run = marks ? { type: 'text', text: words, marks: [...marks] } : { type: 'text', text: words };
-      this.runKey = key;
-      this.line.push(this.run);
+    if (words === '') return;
+    if (this.run !== null && this.runKey === key) {
+      this.run.text += words;
+      return;
     }
+    this.run = marks ? { type: 'text', text: words, marks: [...marks] } : { type: 'text', text: words };
+    this.runKey = key;
+    this.line.push(this.run);
+  }
+
+  /** An answer, which may be of several lines. */
+  writeAnswer(words: string, marks: readonly Mark[] | undefined, key: string): void {
+    if (!words.includes('\n')) return this.write(words, marks, key);
+    words.split('\n').forEach((part, at) => {
+      if (at > 0) this.break();
+      this.write(part, marks, key);
+    });
   }
 
   break(): void {
@@ -142,21 +169,30 @@ class LineWriter {
   }
 }
 
-function fillLine(pieces: readonly Piece[], answerTo: AnswerTo, language: string): Inline[] | null {
-  const out = fillPieces(pieces, answerTo, language);
+/** Piece by piece: for a line in which marks change, or that has breaks or answers of several lines. */
+function writePieces(pieces: readonly Piece[], out: readonly (string | null)[]): Inline[] {
   const writer = new LineWriter();
-  let hasBlank = false;
-  let isBlankOnly = true;
-  for (let at = 0; at < pieces.length; at += 1) {
-    const { text, isBreak, marks, key } = pieces[at]!;
-    const words = out[at] ?? '';
-    hasBlank ||= text === null;
+  pieces.forEach(({ text, isBreak, marks, key }, at) => {
     if (isBreak) writer.break();
-    else writer.write(words, marks, key);
-    isBlankOnly &&= !isBreak && words.trim() === '';
-  }
-  return hasBlank && isBlankOnly ? null : writer.line;
+    else if (text === null) writer.writeAnswer(out[at] ?? '', marks, key);
+    else writer.write(out[at] ?? '', marks, key);
+  });
+  return writer.line;
 }
+
+function fillLine(line: PreparedLine, answerTo: AnswerTo, language: string): Inline[] | null {
+  const { pieces, blanks, isUniform } = line;
+  const out = fillPieces(line, answerTo, language);
+  const words = out.join('');
+  // Every word was an answer that has been left out, or is still open: so is the line.
+  if (blanks.length > 0 && isAllSpace(words) && !pieces.some(({ isBreak }) => isBreak)) return null;
+  if (!isUniform || words.includes('\n')) return writePieces(pieces, out);
+  const marks = pieces[0]?.marks;
+  if (words === '') return [];
+  return [marks ? { type: 'text', text: words, marks: [...marks] } : { type: 'text', text: words }];
+}
+
+const isAllSpace = (words: string): boolean => !/\S/.test(words);
 
 /**
  * An entry's wording filled to plain rich text at once, as a reader would get it; gaps come out empty. The

@@ -27,27 +27,30 @@ function chosenWords(field: Field, { options, other = '' }: Chosen, language: st
   return field.join === 'lines' ? words.join('\n') : joinAsProse(words, field.join, language);
 }
 
-interface Amount {
-  value: number;
-  unit: string;
-  decimals: number | null;
+/** Units that stand close to their number. */
+const CLOSE = '%‰°';
+
+/** A number with its unit, both as the blank wants them. */
+function withUnit(figuresOrWords: string, unit: string, form: BlankForm): string {
+  if (unit === '' || form === 'no-unit') return figuresOrWords;
+  const close = unit.length === 1 && CLOSE.includes(unit) && form !== 'words';
+  return close ? figuresOrWords + unit : `${figuresOrWords} ${unit}`;
 }
 
-/** An amount as figures with its unit, in words, or without the unit; a percent sign stands close. */
-function amountInWords({ value, unit, decimals }: Amount, form: BlankForm, language: string): string {
-  const number = (form === 'words' && numberWords(value, language)) || figures(value, language, decimals);
-  if (form === 'no-unit' || unit === '') return number;
-  return form !== 'words' && /^[%‰°]$/.test(unit) ? number + unit : `${number} ${unit}`;
-}
+/** A number in words where the blank wants that and the language has them, else null: figures it is. */
+const asWords = (value: number, form: BlankForm, language: string): string | null =>
+  form === 'words' ? numberWords(value, language) : null;
 
 function detailWords(value: Value, form: BlankForm, language: string): string {
-  if (value.kind === 'quantity') return amountInWords({ ...value, decimals: null }, form, language);
-  return valueInWords(value, language, dateForm(form));
+  if (value.kind !== 'quantity') return valueInWords(value, language, dateForm(form));
+  const number = asWords(value.value, form, language) ?? figures(value.value, language);
+  return withUnit(number, value.unit, form);
 }
 
 function numberAnswer(field: Field, value: number, form: BlankForm, language: string): string {
   if (field.kind !== 'number') return '';
-  return amountInWords({ value, unit: field.unit, decimals: field.decimals }, form, language);
+  const number = asWords(value, form, language) ?? figures(value, language, field.decimals);
+  return withUnit(number, field.unit, form);
 }
 
 function yesNoWords(field: Field, yes: boolean): string {
