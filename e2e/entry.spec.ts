@@ -12,7 +12,7 @@ test('an entry written from nothing: blanks, a choice, a cue of its own rules; t
   await pressKeys(page, ['ArrowLeft', 'Shift+Control+ArrowLeft', 'F4']);
   const fields = page.getByRole('region', { name: 'Fields' });
   await fields.getByLabel('Answered by').selectOption({ label: 'a choice' });
-  await fields.getByLabel('Question').fill('What did it show?');
+  await fields.getByLabel('Question, as it is asked').fill('What did it show?');
   await fields.getByLabel('Option 1', { exact: true }).fill('worms');
   await fields.getByRole('button', { name: 'Add an option' }).click();
   await fields.getByLabel('Option 2', { exact: true }).fill('nothing');
