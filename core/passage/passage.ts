@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { DATE_FORMS } from '#core/calendar';
+import { PERSON_FORMS } from '#core/language';
 
 /**
  * Rich text as data, in the shape of the editor's document schema, so that the editor, the store and the
@@ -21,28 +23,8 @@ export const BLANK_FORMS = [
   'words',
   'no-unit',
   'clock-12',
-  'long',
-  'weekday',
-  'day-month',
-  'month-year',
-  'short',
-  'dots',
-  'iso',
-  'underscores',
-  'year',
-  'they',
-  'them',
-  'their',
-  'theirs',
-  'themselves',
-  'they are',
-  'they were',
-  'they have',
-  'are',
-  'were',
-  'have',
-  'do',
-  'verb-s',
+  ...DATE_FORMS,
+  ...PERSON_FORMS,
 ] as const;
 export type BlankForm = (typeof BLANK_FORMS)[number];
 

@@ -1,4 +1,5 @@
 import { useEditorState, type Editor } from '@tiptap/react';
+import { DATE_FORMS } from '#core/calendar';
 import type { Field } from '#core/entry';
 import { PERSON_FORMS } from '#core/language';
 import { DETAILS } from '#core/record';
@@ -38,17 +39,7 @@ const WORDS: Record<Form, string> = {
 };
 
 const FOR_WORDS: Form[] = ['as-is', 'capital', 'upper', 'article'];
-const FOR_DATES: Form[] = [
-  'long',
-  'weekday',
-  'day-month',
-  'month-year',
-  'short',
-  'dots',
-  'iso',
-  'underscores',
-  'year',
-];
+const FOR_DATES: Form[] = [...DATE_FORMS];
 const FOR_NUMBERS: Form[] = ['as-is', 'words', 'no-unit', 'article'];
 const FOR_TIMES: Form[] = ['as-is', 'clock-12'];
 
