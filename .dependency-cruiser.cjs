@@ -8,8 +8,8 @@ module.exports = {
       name: 'core-is-alone',
       comment: 'core imports only core and pure libraries: no React, Express, database or Node module.',
       severity: 'error',
-      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
-      to: { pathNot: '^core/|^node_modules/(zod|date-fns|minisearch|docx)/' },
+      from: { path: '^core/', pathNot: '^core/testing/|\\.test\\.ts$' },
+      to: { pathNot: '^core/|^node_modules/(zod|date-fns|minisearch|docx|re2js)/' },
     },
     {
       name: 'contracts-know-the-core-only',

@@ -1,6 +1,6 @@
 import { CueIndex, DEFAULT_CUE_RULES, type ResolvedCue } from '#core/cue';
 import { measure, type Measured } from './measure';
-import { seeded } from './seeded';
+import { seeded } from '#core/workbench';
 
 const LETTERS = 'abcdefghijklmnopqrstuvwxyz';
 const RULES = { ...DEFAULT_CUE_RULES, fires: 'last', letters: 'exact' } as const;
@@ -54,7 +54,7 @@ function suffixMap(cues: readonly ResolvedCue[]): (line: string) => ResolvedCue 
 
 /** Is there a cue before the caret, all firing rules on; one call is one key. */
 export function benchCues(): Measured[] {
-  return [60_000, 1_000_000].flatMap((count) => {
+  return [1000, 60_000, 1_000_000].flatMap((count) => {
     const cues = makeCues(count);
     const lines = makeLines(cues);
     const index = new CueIndex(cues);

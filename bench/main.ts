@@ -1,9 +1,18 @@
 import fs from 'node:fs';
 import { benchCues } from './cues';
 import { benchFilling } from './filling';
+import { benchOffers } from './offers';
+import { benchRefilling } from './refilling';
 import type { Measured } from './measure';
+import { benchTyping } from './typing';
 
-const SECTIONS: Record<string, () => Measured[]> = { cues: benchCues, filling: benchFilling };
+const SECTIONS: Record<string, () => Measured[] | Promise<Measured[]>> = {
+  cues: benchCues,
+  offers: benchOffers,
+  filling: benchFilling,
+  refilling: benchRefilling,
+  typing: benchTyping,
+};
 const RESULTS = 'bench/results.json';
 
 const say = (line: string) => process.stdout.write(`${line}\n`);
@@ -18,8 +27,15 @@ if (unknown.length > 0) {
 const number = (value: number) => value.toLocaleString('en-GB', { maximumFractionDigits: 0 });
 
 function table(measured: readonly Measured[]): void {
-  for (const { contender, perSecond, p50, p99 } of measured) {
-    const figures = [`${number(perSecond)} a second`, `p50 ${number(p50)} ns`, `p99 ${number(p99)} ns`];
+  for (const { contender, perSecond, p50, p95, p99, buildMs, megabytes } of measured) {
+    const figures = [
+      `${number(perSecond)} a second`,
+      `p50 ${number(p50)} ns`,
+      ...(p95 === undefined ? [] : [`p95 ${number(p95)} ns`]),
+      `p99 ${number(p99)} ns`,
+      ...(buildMs === undefined ? [] : [`built in ${number(buildMs)} ms`]),
+      ...(megabytes === undefined ? [] : [`${number(megabytes)} MB`]),
+    ];
     say(`  ${contender.padEnd(44)}${figures.map((figure) => figure.padStart(22)).join('')}`);
   }
 }
@@ -28,14 +44,15 @@ const earlier = fs.existsSync(RESULTS)
   ? (JSON.parse(fs.readFileSync(RESULTS, 'utf8')) as { results: Measured[] }).results
   : [];
 const names = asked.length > 0 ? asked : Object.keys(SECTIONS);
-const results = names.flatMap((name) => {
-  const measured = SECTIONS[name]!();
+const results: Measured[] = [];
+for (const name of names) {
+  const measured = await SECTIONS[name]!();
   for (const work of new Set(measured.map((one) => one.work))) {
     say(`\n${name}: ${work}`);
     table(measured.filter((one) => one.work === work));
   }
-  return measured;
-});
+  results.push(...measured);
+}
 // Sections that were not run keep the figures they had.
 const kept = earlier.filter(({ section }) => !names.includes(section));
 fs.writeFileSync(

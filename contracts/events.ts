@@ -11,6 +11,7 @@ export const EventSchema = z.discriminatedUnion('type', [
     by: z.string(),
     byName: z.string(),
   }),
+  z.object({ type: z.literal('glossary-changed'), glossary: z.string() }),
   z.object({ type: z.literal('case-added'), case: z.string() }),
 ]);
 export type LiveEvent = z.infer<typeof EventSchema>;

@@ -6,6 +6,7 @@ export { MemberSchema, PASSWORD_LENGTH } from './members';
 export type { Member, Beginning } from './members';
 export type { Bank, Collection, Entry, Revision, RevisionSummary } from './bank';
 export type { Case, CaseSummary, Draft, DraftSummary, TakenOver } from './cases';
+export type { Glossary, GlossarySettings, Imported, OwnUses, Use } from './glossaries';
 export { EventSchema } from './events';
 export type { LiveEvent } from './events';
 export { openApi } from './openApi';

@@ -7,6 +7,8 @@ export const MemberSchema = z.object({
   name: z.string(),
   role: z.enum(['owner', 'member']),
   job: z.string(),
+  // Wording may be signed with it.
+  email: z.string(),
 });
 export type Member = z.infer<typeof MemberSchema>;
 

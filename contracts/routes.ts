@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { EarlierUseSchema } from '#core/draft';
 import {
   BankSchema,
   EntrySchema,
@@ -8,14 +9,26 @@ import {
   SavedEntrySchema,
 } from './bank';
 import { CaseSchema, CaseSummarySchema, DraftSchema, SavedDraftSchema, TakenOverSchema } from './cases';
+import { PreferencesSchema } from '#core/glossary';
+import {
+  GlossarySchema,
+  GlossarySettingsSchema,
+  ImportedSchema,
+  ImportSchema,
+  KeptTermSchema,
+  OwnUsesSchema,
+  TermsSchema,
+  UsesSchema,
+} from './glossaries';
 import { BeginningSchema, MemberSchema, OwnerSchema, SignInSchema } from './members';
 
 /**
  * Who may call a route. `anyone`: also without being signed in. `member`: whoever is signed in, seeing only
  * what is theirs. `given`: members to whom the case or draft in the path was given. `reader`, `keeper`:
- * members with that right on the collection; to others the entry does not exist.
+ * members with that right on the collection; to others the entry does not exist. `listKeeper`: who made a glossary,
+ * and owners; others are told so.
  */
-export type Access = 'anyone' | 'member' | 'given' | 'reader' | 'keeper';
+export type Access = 'anyone' | 'member' | 'given' | 'reader' | 'keeper' | 'listKeeper';
 
 export interface Route {
   method: 'get' | 'post' | 'put' | 'delete';
@@ -177,6 +190,15 @@ export const ROUTES = define({
     status: 200,
     response: CaseSchema,
   },
+  earlierUses: {
+    method: 'get',
+    path: '/api/cases/:case/earlier',
+    access: 'given',
+    summary:
+      "What the member's own drafts about the same person (cases with the same number) answered before, oldest first.",
+    status: 200,
+    response: z.array(EarlierUseSchema),
+  },
   openDraft: {
     method: 'post',
     path: '/api/cases/:case/drafts',
@@ -220,6 +242,109 @@ export const ROUTES = define({
     status: 200,
     guarded: true,
     response: DraftSchema,
+  },
+  glossaries: {
+    method: 'get',
+    path: '/api/glossaries',
+    access: 'member',
+    summary: "The team's glossaries, without their terms.",
+    status: 200,
+    response: z.array(GlossarySchema),
+  },
+  makeGlossary: {
+    method: 'post',
+    path: '/api/glossaries',
+    access: 'member',
+    summary: 'Makes an empty glossary, kept by the member.',
+    status: 201,
+    body: GlossarySettingsSchema,
+    response: GlossarySchema,
+  },
+  saveGlossary: {
+    method: 'put',
+    path: '/api/glossaries/:glossary',
+    access: 'listKeeper',
+    summary: "Changes a glossary's name, reach, priority and care.",
+    status: 200,
+    guarded: true,
+    body: GlossarySettingsSchema,
+    response: GlossarySchema,
+  },
+  dropGlossary: {
+    method: 'delete',
+    path: '/api/glossaries/:glossary',
+    access: 'listKeeper',
+    summary: 'Deletes a glossary with its terms.',
+    status: 204,
+    guarded: true,
+  },
+  terms: {
+    method: 'get',
+    path: '/api/glossaries/:glossary/terms/:version',
+    access: 'member',
+    summary:
+      'All terms of a glossary as a word list. At the version it has, the answer may be kept for good.',
+    status: 200,
+    response: TermsSchema,
+  },
+  importTerms: {
+    method: 'post',
+    path: '/api/glossaries/:glossary/import',
+    access: 'listKeeper',
+    summary: 'Takes over a word list; lines that cannot be read are told, the others are kept.',
+    status: 200,
+    body: ImportSchema,
+    response: ImportedSchema,
+  },
+  keepTerm: {
+    method: 'post',
+    path: '/api/glossaries/:glossary/terms',
+    access: 'member',
+    summary: 'Keeps one term, new or changed.',
+    status: 200,
+    body: KeptTermSchema,
+    response: GlossarySchema,
+  },
+  dropTerm: {
+    method: 'delete',
+    path: '/api/glossaries/:glossary/terms/:term',
+    access: 'listKeeper',
+    summary: 'Takes one term out.',
+    status: 200,
+    response: GlossarySchema,
+  },
+  ownUses: {
+    method: 'get',
+    path: '/api/uses',
+    access: 'member',
+    summary: 'What the member has used, and what it saved them: numbers only.',
+    status: 200,
+    response: OwnUsesSchema,
+  },
+  countUses: {
+    method: 'post',
+    path: '/api/uses',
+    access: 'member',
+    summary: "Adds to the member's counts.",
+    status: 204,
+    body: UsesSchema,
+  },
+  preferences: {
+    method: 'get',
+    path: '/api/preferences',
+    access: 'member',
+    summary: 'How the member likes to be offered things, and what they switched in or out of reach.',
+    status: 200,
+    response: PreferencesSchema,
+  },
+  savePreferences: {
+    method: 'put',
+    path: '/api/preferences',
+    access: 'member',
+    summary: "Saves the member's preferences.",
+    status: 200,
+    body: PreferencesSchema,
+    response: PreferencesSchema,
   },
   events: {
     method: 'get',

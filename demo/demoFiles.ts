@@ -1,7 +1,9 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { z } from 'zod';
-import { FieldSchema, newEntry, readCompact, type EntryContent, type Field } from '#core/entry';
+import type { EntryContent } from '#core/entry';
+import { readWordList } from '#core/glossary';
+import { notationErrorInWords, readEntry } from '#core/notation';
 import { emptyRecord, ValueSchema, type CaseRecord } from '#core/record';
 
 /** Reads the files of the demo. They are checked like anything from outside, so that a slip shows at once. */
@@ -16,35 +18,7 @@ const MemberFile = z.array(
   }),
 );
 
-const FieldFile = z.object({
-  id: z.string(),
-  name: z.string().optional(),
-  question: z.string().optional(),
-  required: z.boolean().optional(),
-  detail: z.string().optional(),
-  number: z.object({ unit: z.string(), min: z.number().optional(), max: z.number().optional() }).optional(),
-  yesNo: z.object({ yes: z.string(), no: z.string() }).optional(),
-  // A date or a time, by its kind.
-  clock: z.enum(['date', 'time']).optional(),
-  person: z.boolean().optional(),
-  many: z.boolean().optional(),
-  other: z.boolean().optional(),
-  none: z.string().optional(),
-  // "label" or "label=the words it puts down".
-  options: z.array(z.string()).optional(),
-});
-
-const EntryFile = z.object({
-  id: z.string(),
-  title: z.string(),
-  cue: z.string(),
-  tags: z.array(z.string()),
-  purpose: z.string(),
-  fields: z.array(FieldFile).default([]),
-  wording: z.string(),
-});
-
-const BankFile = z.array(
+const CollectionFile = z.array(
   z.object({
     id: z.string(),
     name: z.string(),
@@ -52,7 +26,17 @@ const BankFile = z.array(
     fires: z.enum(['last', 'closing']),
     kindsOfWork: z.array(z.string()),
     grants: z.record(z.string(), z.enum(['read', 'contribute', 'keep'])),
-    entries: z.array(EntryFile),
+  }),
+);
+
+const GlossaryFile = z.array(
+  z.object({
+    id: z.string(),
+    name: z.string(),
+    priority: z.number(),
+    careful: z.boolean(),
+    kindsOfWork: z.array(z.string()),
+    shipped: z.literal('english').optional(),
   }),
 );
 
@@ -69,42 +53,23 @@ const CaseFile = z.array(
   }),
 );
 
-function toField(file: z.infer<typeof FieldFile>): Field {
-  const name = file.name ?? file.detail ?? file.id;
-  const shared = {
-    id: file.id,
-    name: name.charAt(0).toUpperCase() + name.slice(1),
-    question: file.question,
-    required: file.required,
-  };
-  if (file.detail) return FieldSchema.parse({ ...shared, kind: 'detail', path: file.detail });
-  if (file.number) return FieldSchema.parse({ ...shared, kind: 'number', ...file.number });
-  if (file.yesNo) return FieldSchema.parse({ ...shared, kind: 'yes-no', ...file.yesNo });
-  if (file.person) return FieldSchema.parse({ ...shared, kind: 'person' });
-  if (file.clock) return FieldSchema.parse({ ...shared, kind: file.clock });
-  if (!file.options) return FieldSchema.parse({ ...shared, kind: 'text' });
-  const options = file.options.map((option, index) => {
-    const [label, words] = option.split('=');
-    return { id: `o${index + 1}`, label, words: words ?? null };
-  });
-  return FieldSchema.parse({
-    ...shared,
-    kind: 'choice',
-    many: file.many ?? false,
-    other: file.other,
-    none: file.none,
-    options,
+/** The entries of a collection: a file in the compact notation for each, named by its id. */
+function entriesIn(folder: string): { id: string; content: EntryContent }[] {
+  const files = fs.readdirSync(folder).sort();
+  return files.map((file) => {
+    const read = readEntry(fs.readFileSync(path.join(folder, file), 'utf8'));
+    if (!read.ok) {
+      const { line, column } = read.error;
+      throw new Error(`${folder}/${file}:${line}:${column} ${notationErrorInWords(read.error)}`);
+    }
+    return { id: file.replace('.txt', ''), content: read.value };
   });
 }
 
-function toContent(file: z.infer<typeof EntryFile>): EntryContent {
-  return {
-    ...newEntry(file.title, 'en-GB', readCompact(file.wording)),
-    purpose: file.purpose,
-    tags: file.tags,
-    cues: [{ text: file.cue }],
-    fields: file.fields.map(toField),
-  };
+function termsIn(file: string) {
+  const { terms, faults } = readWordList(fs.readFileSync(file, 'utf8'));
+  if (faults.length > 0) throw new Error(`${file}:${faults[0]!.line} ${faults[0]!.message}`);
+  return terms;
 }
 
 const DATES = /\b(20\d{2})-(\d{2})-(\d{2})(?=T|")/g;
@@ -138,9 +103,13 @@ export function readDemoFiles(folder: string, now: Date) {
     };
     return { given, row: { ...head, record, openedAt: day(daysAgo) } };
   });
-  const bank = BankFile.parse(read('bank.json')).map(({ entries, ...collection }) => ({
+  const bank = CollectionFile.parse(read('collections.json')).map((collection) => ({
     ...collection,
-    entries: entries.map((entry) => ({ id: entry.id, content: toContent(entry) })),
+    entries: entriesIn(path.join(folder, 'bank', collection.id)),
   }));
-  return { members: MemberFile.parse(read('members.json')), bank, cases, bundles };
+  const glossaries = GlossaryFile.parse(read('glossaries.json')).map((glossary) => ({
+    ...glossary,
+    terms: glossary.shipped ? [] : termsIn(path.join(folder, 'glossaries', `${glossary.id}.tsv`)),
+  }));
+  return { members: MemberFile.parse(read('members.json')), bank, glossaries, cases, bundles };
 }

@@ -5,6 +5,7 @@ import { insertEntry } from '../server/bank/saveEntry';
 import { insertCase } from '../server/cases/caseRoutes';
 import type { Context } from '../server/context';
 import { cases, casesGiven, collections, grants, members } from '../server/db/schema';
+import { insertGlossary } from '../server/glossaries/insertGlossary';
 import { readDemoFiles } from './demoFiles';
 
 type Demo = ReturnType<typeof readDemoFiles>;
@@ -68,6 +69,10 @@ export async function loadDemo(context: Context, folder: string): Promise<boolea
   await loadMembers(context, demo);
   for (const [position, collection] of demo.bank.entries())
     await loadCollection(context, collection, position);
+  for (const { terms, shipped, ...glossary } of demo.glossaries) {
+    const row = { ...glossary, shipped: shipped ?? null, language: 'en-GB', version: 1, madeBy: 'imke' };
+    await insertGlossary(context.db, row, terms);
+  }
   await loadCases(context, demo);
   return true;
 }

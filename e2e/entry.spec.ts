@@ -29,11 +29,11 @@ test('an entry written from nothing: blanks, a choice, a cue of its own rules; t
   await page.getByRole('link', { name: 'Desk' }).click();
   await openCase(page, /Dune/);
   await page.keyboard.type(',ss');
-  expect(await words(page)).toBe(',ss');
+  await expect.poll(() => words(page)).toBe(',ss');
   await page.keyboard.type(' ');
   await expect(page.getByRole('region', { name: 'Current blank' })).toContainText('What did it show?');
   await pressKeys(page, ['2', 'Enter']);
-  expect(await words(page)).toBe('The sample showed no parasites. ');
+  await expect.poll(() => words(page)).toBe('The sample showed no parasites. ');
 });
 
 test('a change not saved waits on this computer, and placing by the finder goes over the selection', async ({
@@ -50,7 +50,7 @@ test('a change not saved waits on this computer, and placing by the finder goes 
   await page.keyboard.type('handling');
   await page.keyboard.press('Enter');
   await expect(draftOf(page)).toBeFocused();
-  expect(await words(page)).toMatch(/^Handling is kept to a minimum.+cleaning\.$/);
+  await expect.poll(() => words(page)).toMatch(/^Handling is kept to a minimum.+cleaning\.$/);
   await page.getByRole('link', { name: 'Bank' }).click();
   await page.getByRole('link', { name: /Wound cleaned/ }).click();
   await expect(page.getByText('Not saved yet; kept on this computer')).toBeVisible();
@@ -81,16 +81,18 @@ test('dates, times, numbers and yes or no: typed in shorthand, read back, each p
   await expect(blank.getByRole('alert')).toContainText('It must be from 0 to 60 doses');
   await keyboard.press('Tab');
   await keyboard.press('n');
-  expect(await words(page)).toBe(
-    'Handed over on Thursday, 4 March 2027 at 2.30 pm: a tawny owl with  of medicine. They have still to be shown how to give it. Next check a week after 4 March.',
-  );
+  await expect
+    .poll(() => words(page))
+    .toBe(
+      'Handed over on Thursday, 4 March 2027 at 2.30 pm: a tawny owl with  of medicine. They have still to be shown how to give it. Next check a week after 4 March.',
+    );
   // What was typed is still there, and holds back finishing until it is mended.
   await pressKeys(page, ['F9']);
   await expect(page.getByRole('textbox', { name: 'How many doses go with it?' })).toHaveValue('90');
   await keyboard.type('12');
   await pressKeys(page, ['F9']);
   await expect(page.getByRole('region', { name: 'Finished' })).toBeVisible();
-  expect(await words(page)).toContain('with twelve doses of medicine');
+  await expect.poll(() => words(page)).toContain('with twelve doses of medicine');
 });
 
 test('a choice takes none of its options, or words of its own beside them', async ({ signedIn }) => {
@@ -98,11 +100,11 @@ test('a choice takes none of its options, or words of its own beside them', asyn
   await openCase(page, /Bramble/);
   await page.keyboard.type(',adm');
   await pressKeys(page, ['1', 'Tab', '1', 'Tab', 'n']);
-  expect(await words(page)).toContain('Examination found no outward sign of injury.');
+  await expect.poll(() => words(page)).toContain('Examination found no outward sign of injury.');
   await pressKeys(page, ['t', 'o']);
   await expect(page.getByRole('textbox', { name: 'Other words' })).toBeFocused();
   await page.keyboard.type('mites');
-  expect(await words(page)).toContain('Examination found ticks and mites.');
+  await expect.poll(() => words(page)).toContain('Examination found ticks and mites.');
   await pressKeys(page, ['Enter']);
   await expect(page.getByRole('textbox', { name: 'What happens next?' })).toBeFocused();
 });
@@ -113,7 +115,7 @@ test('person words come from the record, else they are asked once and agree ever
   const page = await signedIn('Imke Tarrow');
   await openCase(page, /Bramble/);
   await page.keyboard.type(',app');
-  expect(await words(page)).toContain('Overnight she ate');
+  await expect.poll(() => words(page)).toContain('Overnight she ate');
   await page.getByRole('link', { name: 'Desk' }).click();
   await openCase(page, /Sorrel/);
   await page.keyboard.type(',app');
@@ -121,7 +123,11 @@ test('person words come from the record, else they are asked once and agree ever
     'Is it he, she, they or it?',
   );
   await pressKeys(page, ['h', 'Tab', '1', 'Tab', 'n']);
-  expect(await words(page)).toBe('Overnight he ate everything offered. His droppings were normal.');
+  await expect
+    .poll(() => words(page))
+    .toBe('Overnight he ate everything offered. His droppings were normal.');
   await pressKeys(page, ['Shift+Tab', 'Shift+Tab', 't']);
-  expect(await words(page)).toBe('Overnight they ate everything offered. Their droppings were normal.');
+  await expect
+    .poll(() => words(page))
+    .toBe('Overnight they ate everything offered. Their droppings were normal.');
 });

@@ -19,9 +19,9 @@ test('a ward note, from the desk to the finished text, by keyboard alone', async
   await keyboard.type('Seen at noon. ,adm');
   const blank = page.getByRole('region', { name: 'Current blank' });
   await expect(blank).toContainText('How was it found?');
-  expect(await words(page)).toMatch(
-    /^Seen at noon. Bramble, a female hedgehog, was admitted on .+ weighing 512 g\./,
-  );
+  await expect
+    .poll(() => words(page))
+    .toMatch(/^Seen at noon. Bramble, a female hedgehog, was admitted on .+ weighing 512 g\./);
   await expect(page.getByRole('region', { name: 'Placed wording' })).toContainText(
     /Measurement, \d+ days ago/,
   );
@@ -31,17 +31,21 @@ test('a ward note, from the desk to the finished text, by keyboard alone', async
   await keyboard.type('rest and fluids.');
   await press('Enter');
   await keyboard.type(' Rang the finder.');
-  expect(await words(page)).toContain(
-    'The animal was caught in netting and was quiet but responsive on arrival. Examination found ticks and fleas.',
-  );
-  expect(await words(page)).toContain('Plan: rest and fluids. Rang the finder.');
+  await expect
+    .poll(() => words(page))
+    .toContain(
+      'The animal was caught in netting and was quiet but responsive on arrival. Examination found ticks and fleas.',
+    );
+  await expect.poll(() => words(page)).toContain('Plan: rest and fluids. Rang the finder.');
 
   // Back to an answer later: step onto the blank and change it; the sentence follows.
   await press('Shift+Tab', 'Shift+Tab', 'Shift+Tab');
   await expect(blank).toContainText('How was it on arrival?');
   await press('w', 'Shift+Tab', '1');
   await press('Escape');
-  expect(await words(page)).toContain('was out in daylight and was weak and slow to curl on arrival');
+  await expect
+    .poll(() => words(page))
+    .toContain('was out in daylight and was weak and slow to curl on arrival');
 
   // The finder, misspelt: placed at the caret, at the text's end.
   await press('Control+End', 'Enter', 'F2');
@@ -50,7 +54,7 @@ test('a ward note, from the desk to the finished text, by keyboard alone', async
   await expect(page.getByRole('option', { name: /Keep handling/ })).toBeVisible();
   await press('Enter');
   await expect(draftOf(page)).toBeFocused();
-  expect(await words(page)).toContain('Handling is kept to a minimum');
+  await expect.poll(() => words(page)).toContain('Handling is kept to a minimum');
 
   // Capture: select, F4, Enter; no particular of this animal gets into the bank.
   await press('Enter');

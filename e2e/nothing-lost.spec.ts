@@ -52,7 +52,7 @@ test('a session that runs out in the middle of a draft: sign in beside it and go
   await expect(told).toContainText('kept on this computer');
   await told.getByRole('button', { name: 'Odile Brandt' }).click();
   await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
-  expect(await words(page)).toBe('Line cut from the leg.');
+  await expect.poll(() => words(page)).toBe('Line cut from the leg.');
 });
 
 test('the same draft in two windows: the second is told, and either text can be kept', async ({
@@ -65,12 +65,32 @@ test('the same draft in two windows: the second is told, and either text can be 
   await expect(draftOf(second)).toBeFocused();
   await first.keyboard.type('From the first window.');
   await expect(first.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
-  await second.keyboard.type('From the second window.');
+  await second.keyboard.type('From the second');
   const told = second.getByRole('alert');
   await expect(told).toContainText('From the first window.');
+  // What is typed right before is a step of its own for undo.
+  await second.keyboard.type(' window.');
   await told.getByRole('button', { name: 'Take the other' }).click();
-  expect(await words(second)).toBe('From the first window.');
+  await expect.poll(() => words(second)).toBe('From the first window.');
   await draftOf(second).press('Control+z');
   await expect.poll(() => words(second)).toBe('From the second window.');
   await expect(second.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+});
+
+test('a page opens with the bank this browser kept, before the server has answered; signing out takes it away', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  await openCase(page, /Dune/);
+  await expect.poll(() => page.evaluate(() => caches.has('elderleaf-bank'))).toBe(true);
+  // The server takes its time over the bank.
+  await page.route('**/api/bank', () => undefined);
+  await page.reload();
+  await expect(draftOf(page)).toBeFocused();
+  await page.keyboard.type(',wt');
+  await expect.poll(() => words(page)).toContain('19.1 kg');
+  await page.getByRole('button', { name: 'Imke Tarrow' }).click();
+  await page.getByRole('menuitem', { name: 'Sign out' }).click();
+  await expect(page.getByRole('button', { name: 'Odile Brandt' })).toBeVisible();
+  expect(await page.evaluate(() => caches.has('elderleaf-bank'))).toBe(false);
 });

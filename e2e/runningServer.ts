@@ -1,7 +1,8 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import path from 'node:path';
 
-const MAIN = path.join(import.meta.dirname, '../dist/server/main.js');
+// From the project's root, where npm starts everything: this file is bundled elsewhere for the benchmarks.
+const MAIN = path.join(process.cwd(), 'dist/server/main.js');
 
 /** A server process of a test: where it answers, and the means to stop, kill and start it again. */
 export class RunningServer {

@@ -51,7 +51,16 @@ test('nothing runs off the side of a phone', async ({ signedIn }) => {
   const page = await signedIn('Imke Tarrow');
   await page.setViewportSize({ width: 390, height: 800 });
   const overflow = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-  for (const path of ['/', '/bank', '/bank/hedgehog-admission', '/cases/hedgehog-bramble', '/keys']) {
+  for (const path of [
+    '/',
+    '/bank',
+    '/bank/hedgehog-admission',
+    '/cases/hedgehog-bramble',
+    '/keys',
+    '/cues',
+    '/glossaries',
+    '/glossaries/medicines',
+  ]) {
     await page.goto(new URL(path, page.url()).href);
     await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
     expect(await overflow(), path).toBeLessThanOrEqual(0);

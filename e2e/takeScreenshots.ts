@@ -44,7 +44,63 @@ async function write(page: Page, url: string): Promise<void> {
   await shoot('sheet');
   await page.getByRole('link', { name: /Hedgehog admission/ }).click();
   await page.getByLabel('How it reads for').selectOption({ label: 'Bramble, hedgehog' });
+  await page.evaluate(() => scrollTo(0, 0));
   await shoot('entry');
+  await page.goto(`${url}/bank/discharge`);
+  await page.getByLabel('How it reads for').selectOption({ label: 'Bramble, hedgehog' });
+  await page.getByRole('textbox', { name: 'Wording', exact: true }).getByText('Soft food').click();
+  await page.getByRole('region', { name: 'What is doubtful' }).waitFor();
+  await page.evaluate(() => scrollTo(0, 0));
+  await shoot('entry-large');
+  await page
+    .getByRole('region', { name: 'Fields' })
+    .getByRole('button', { name: /^Look in/ })
+    .click();
+  await page.getByLabel('Worked out as').evaluate((field) => field.scrollIntoView({ block: 'center' }));
+  await shoot('worked-out');
+}
+
+/** Offers while typing, the page of glossaries, and cues with clashes to show. */
+async function offers(page: Page, url: string): Promise<void> {
+  await page.getByRole('link', { name: /Dune/ }).click();
+  await draftOf(page).waitFor();
+  await page.keyboard.type('Gave ketamine 5');
+  await page.getByRole('region', { name: 'Offers' }).waitFor();
+  await pressKeys(page, ['Alt+j']);
+  await page.screenshot({ path: path.join(OUT, 'offers.png') });
+  await pressKeys(page, ['Alt+j']);
+  await page.keyboard.type('. It was weighed and fed, and slept well\\d2');
+  await page.getByRole('status', { name: 'Text command' }).waitFor();
+  await page.screenshot({ path: path.join(OUT, 'text-command.png') });
+  await page.goto(`${url}/glossaries/species`);
+  await page.getByRole('button', { name: 'adder', exact: true }).waitFor();
+  await page.screenshot({ path: path.join(OUT, 'glossary.png') });
+  for (const [title, cue] of [
+    ['Feeding by hand', 'a'],
+    ['Fluids by mouth', 'fls'],
+  ] as const) {
+    await page.goto(`${url}/bank/new`);
+    await page.getByRole('textbox', { name: 'Title' }).fill(title);
+    await page.getByRole('textbox', { name: 'Wording', exact: true }).fill(`${title} was begun.`);
+    await page.getByRole('button', { name: 'Add a cue' }).click();
+    await page.getByRole('group', { name: /^Cue/ }).getByRole('textbox').fill(cue);
+    await pressKeys(page, ['F9']);
+    await page.getByText('History').waitFor();
+  }
+  await page.goto(`${url}/cues`);
+  await page.getByRole('region', { name: 'Clashes' }).getByRole('listitem').first().waitFor();
+  await page.getByRole('textbox', { name: 'Try a cue out' }).fill('Seen ,wt');
+  await page.screenshot({ path: path.join(OUT, 'cues.png') });
+}
+
+/** A reply in the enquirer's language, its subject in a box of its own. */
+async function reply(page: Page): Promise<void> {
+  await page.getByRole('link', { name: /Draenog/ }).click();
+  await draftOf(page).waitFor();
+  await page.keyboard.type(';reply ');
+  await pressKeys(page, ['y']);
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: path.join(OUT, 'reply.png') });
 }
 
 const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-pictures-'));
@@ -55,12 +111,18 @@ const context = await browser.newContext({
   locale: 'en-GB',
   timezoneId: 'Europe/London',
 });
-const page = await context.newPage();
-await page.goto(server.url);
-await page.getByRole('button', { name: 'Imke Tarrow' }).click();
-await page.getByRole('heading', { name: /desk/ }).waitFor();
+async function signIn(name: string): Promise<Page> {
+  const page = await context.newPage();
+  await context.clearCookies();
+  await page.goto(server.url);
+  await page.getByRole('button', { name }).click();
+  await page.getByRole('heading', { name: /desk/ }).waitFor();
+  return page;
+}
 fs.mkdirSync(OUT, { recursive: true });
-await write(page, server.url);
+await write(await signIn('Imke Tarrow'), server.url);
+await reply(await signIn('Anouk Fell'));
+await offers(await signIn('Odile Brandt'), server.url);
 await browser.close();
 await server.kill();
 fs.rmSync(folder, { recursive: true, force: true });

@@ -34,7 +34,7 @@ test('a colleague sees what is kept and changed, and is told in the draft that h
   const newer = odile.getByRole('status').filter({ hasText: 'has a newer wording' });
   await expect(newer).toContainText('Fewer hands');
   await newer.getByRole('button', { name: 'Take it over' }).click();
-  expect(await words(odile)).toContain('combine weighing with cleaning. Two people at the most.');
+  await expect.poll(() => words(odile)).toContain('combine weighing with cleaning. Two people at the most.');
   await expect(newer).toBeHidden();
 });
 

@@ -1,9 +1,11 @@
-/** `npm run bench`, or one section: `npm run bench -- cues`. Bundled first, so that what is timed is what ships. */
+/** `npm run bench`, or one section: `npm run bench -- cues`. Bundled first, so that what is timed is what ships. `typing` needs Chromium. */
 import { spawnSync } from 'node:child_process';
 import path from 'node:path';
-import { install, root, run, tool } from './steps.mjs';
+import { build, install, root, run, tool } from './steps.mjs';
 
 install();
+// What is typed on is the built application.
+build();
 const bundle = 'dist/bench/main.js';
 run('Building the benchmarks', tool('esbuild'), [
   'bench/main.ts',
@@ -15,8 +17,12 @@ run('Building the benchmarks', tool('esbuild'), [
   `--outfile=${bundle}`,
   '--log-level=warning',
 ]);
-const result = spawnSync(process.execPath, [path.join(root, bundle), ...process.argv.slice(2)], {
-  cwd: root,
-  stdio: 'inherit',
-});
+const result = spawnSync(
+  process.execPath,
+  ['--expose-gc', '--max-old-space-size=12000', path.join(root, bundle), ...process.argv.slice(2)],
+  {
+    cwd: root,
+    stdio: 'inherit',
+  },
+);
 process.exit(result.status ?? 1);

@@ -4,7 +4,11 @@ import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 
+import { writeEnglish } from './english.mjs';
+
 export const root = path.dirname(path.dirname(new URL(import.meta.url).pathname));
+/** Where the list of general English is written; the pages take it from there. */
+const ENGLISH = 'web/generated/english.tsv';
 const stampFolder = path.join(root, '.cache');
 
 /** Runs a command in the project's folder, its output shown; ends this process when it fails. */
@@ -71,6 +75,9 @@ export function install() {
   }
   onceFor('installed', fingerprint(['package-lock.json']), 'node_modules', () => {
     run('Installing packages (one to three minutes the first time)', 'npm', ['ci', '--include=dev']);
+  });
+  onceFor('english', fingerprint(['package-lock.json', 'scripts/english.mjs']), ENGLISH, () => {
+    writeEnglish(path.join(root, ENGLISH));
   });
 }
 

@@ -2,8 +2,8 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import supertest from 'supertest';
-import { ROUTES, type Bank, type Draft, type Entry, type Problem } from '#contracts';
-import { newEntry, readCompact } from '#core/entry';
+import { ROUTES, type Bank, type Draft, type Entry } from '#contracts';
+import { keep, problem, saveAs, wording } from './testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from './testing/testServer';
 
 let server: TestServer;
@@ -20,16 +20,6 @@ beforeAll(async () => {
   ];
 });
 afterAll(() => server.close());
-
-const wording = (title: string, text: string, cue?: string) => ({
-  ...newEntry(title, 'en-GB', readCompact(text)),
-  cues: cue ? [{ text: cue }] : [],
-});
-const problem = (response: { body: unknown }) => response.body as Problem;
-const keep = (caller: Caller, collection: string, content: unknown) =>
-  caller.post('/api/entries').send({ collection, content, reason: '' });
-const saveAs = (caller: Caller, id: string, revision: number, content: unknown) =>
-  caller.put(`/api/entries/${id}`).set('If-Match', `"${revision}"`).send({ content, reason: 'why' });
 
 describe('who may call what', () => {
   const fill = (route: string) =>

@@ -9,6 +9,8 @@ import { caseRoutes } from './cases/caseRoutes';
 import { draftRoutes } from './cases/draftRoutes';
 import type { Context } from './context';
 import { eventRoutes } from './events/eventRoutes';
+import { glossaryRoutes } from './glossaries/glossaryRoutes';
+import { useRoutes } from './glossaries/useRoutes';
 import { bind } from './http/bind';
 import { errorHandler, headers, nothingHere, sameOrigin } from './http/guards';
 
@@ -64,7 +66,16 @@ export function makeApp(context: Context): Express {
   );
   bind(api, context, 'health', () => Promise.resolve({ ready: true }));
   bind(api, context, 'openApi', () => Promise.resolve(openApi(context.version)));
-  for (const routes of [authRoutes, bankRoutes, caseRoutes, draftRoutes, eventRoutes]) routes(api, context);
+  for (const routes of [
+    authRoutes,
+    bankRoutes,
+    caseRoutes,
+    draftRoutes,
+    glossaryRoutes,
+    useRoutes,
+    eventRoutes,
+  ])
+    routes(api, context);
   api.use('/api', nothingHere);
   app.use(api);
   if (context.settings.webFolder) pages(app, context.settings.webFolder);

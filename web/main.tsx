@@ -6,7 +6,7 @@ import { queryClient } from './api/queries';
 import { NothingHere } from './shell/NothingHere';
 import { Shell } from './shell/Shell';
 import { followTheme } from './shell/theme';
-import './styles.css';
+import './look/styles.css';
 
 followTheme();
 
@@ -16,6 +16,10 @@ const SCREENS = {
   leaf: () => import('./leaf/LeafPage').then(({ LeafPage: Component }) => ({ Component })),
   sheet: () => import('./bank/Sheet').then(({ Sheet: Component }) => ({ Component })),
   entry: () => import('./bank/EntryPage').then(({ EntryPage: Component }) => ({ Component })),
+  cues: () => import('./cues/CuesPage').then(({ CuesPage: Component }) => ({ Component })),
+  glossaries: () =>
+    import('./glossaries/GlossariesPage').then(({ GlossariesPage: Component }) => ({ Component })),
+  glossary: () => import('./glossaries/GlossaryPage').then(({ GlossaryPage: Component }) => ({ Component })),
   keys: () => import('./keys/KeysPage').then(({ KeysPage: Component }) => ({ Component })),
 };
 
@@ -34,6 +38,9 @@ const router = createBrowserRouter([
       { path: 'cases/:case', lazy: SCREENS.leaf },
       { path: 'bank', lazy: SCREENS.sheet },
       { path: 'bank/:entry', lazy: SCREENS.entry },
+      { path: 'cues', lazy: SCREENS.cues },
+      { path: 'glossaries', lazy: SCREENS.glossaries },
+      { path: 'glossaries/:glossary', lazy: SCREENS.glossary },
       { path: 'keys', lazy: SCREENS.keys },
       { path: '*', element: <NothingHere /> },
     ],

@@ -47,7 +47,7 @@ export function agoInWords(date: CalendarDate, today: CalendarDate): string {
 }
 
 /** Completed calendar months from `from` to `to`; a month ends on the same day of the month or the last. */
-function monthsBetween(from: CalendarDate, to: CalendarDate): number {
+export function monthsBetween(from: CalendarDate, to: CalendarDate): number {
   const months = (Number(to.slice(0, 4)) - Number(from.slice(0, 4))) * 12;
   const whole = months + Number(to.slice(5, 7)) - Number(from.slice(5, 7));
   const lastDay = new Date(Date.UTC(Number(to.slice(0, 4)), Number(to.slice(5, 7)), 0)).getUTCDate();

@@ -1,3 +1,4 @@
+import { ownWordsOf } from '#core/language';
 import { addDays, addMonths } from './addTo';
 import { daysBetween, isCalendarDate, type CalendarDate } from './calendarDate';
 
@@ -13,7 +14,8 @@ function monthsOf(language: string): string[] {
   let names = monthNames.get(language);
   if (!names) {
     const format = new Intl.DateTimeFormat(language, { month: 'long', timeZone: 'UTC' });
-    names = ENGLISH.map((_, month) => plain(format.format(new Date(Date.UTC(2026, month, 1)))));
+    const own = ownWordsOf(language)?.months;
+    names = (own ?? ENGLISH.map((_, month) => format.format(new Date(Date.UTC(2026, month, 1))))).map(plain);
     monthNames.set(language, names);
   }
   return names;

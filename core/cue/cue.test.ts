@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import {
   CueIndex,
   DEFAULT_CUE_RULES,
+  explainCue,
   proposeCue,
   typedCase,
   type Closer,
@@ -89,6 +90,18 @@ describe('the cue before the caret', () => {
   });
 });
 
+describe('a proposed cue by a rule', () => {
+  test.each([
+    ['Hedgehog admission', 'consonants', [], 'hdgh'],
+    ['Hedgehog admission', 'consonants', ['hdgh'], 'ha'],
+    ['Hedgehog admission', 'topic', [], 'hed1'],
+    ['Hedgehog admission', 'topic', ['hed1', 'hed2'], 'hed3'],
+    ['Thanks', 'topic', ['t'], 'xtha1'],
+  ] as const)('%s by %s with %j taken', (title, by, taken, expected) => {
+    expect(proposeCue(title, taken, by)).toBe(expected);
+  });
+});
+
 describe('a proposed cue', () => {
   test.each([
     ['Hedgehog admission', [], 'ha'],
@@ -113,5 +126,32 @@ describe('a proposed cue', () => {
         else expect(taken.filter((cue) => cue.startsWith(proposed) || proposed.startsWith(cue))).toEqual([]);
       }),
     );
+  });
+});
+
+describe('a line tried out', () => {
+  const cues = [
+    cue(',ad'),
+    cue(';bye', { fires: 'closing', closers: ['space', 'enter'] }),
+    cue(';Rt', { letters: 'exact' }),
+    cue('hh', { fires: 'closing', before: 'space' }),
+  ];
+  test.each([
+    ['seen ,ad', 'fires', ',ad'],
+    ['madam,ad', 'before', ',ad'],
+    [';bye', 'waits', ';bye'],
+    [';bye ', 'fires', ';bye'],
+    [';bye.', 'closer', ';bye'],
+    [';rt', 'letters', ';Rt'],
+    ['(hh ', 'before', 'hh'],
+    ['(hh', 'before', 'hh'],
+    ['nothing here', 'nothing', undefined],
+    ['', 'nothing', undefined],
+  ])('%j: %s', (line, code, typed) => {
+    const found = explainCue(line, cues);
+    expect([
+      found.code,
+      'cue' in found ? found.cue.typed : 'match' in found ? found.match.cue.typed : undefined,
+    ]).toEqual([code, typed]);
   });
 });

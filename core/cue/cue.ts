@@ -24,24 +24,35 @@ export const DEFAULT_CUE_RULES: CueRules = {
   letters: 'ignored',
 };
 
-/** A typed cue of an entry, without its collection's lead-in. */
-export const CueSchema = z.object({
-  text: z
-    .string()
-    .min(1, 'a cue needs at least one character')
-    .max(40, 'a cue may have 40 characters at the most')
-    .refine(
-      (text) => text.trim() === text && !/[\n\r\t]/.test(text),
-      'a cue may not start or end with a space',
-    ),
-  rules: CueRulesSchema.partial().optional(),
-});
+/** The ways of bringing an entry by keys: typed letters, keys pressed, or whatever fits a pattern. */
+export const CUE_KINDS = ['typed', 'keys', 'pattern'] as const;
+export type CueKind = (typeof CUE_KINDS)[number];
+
+/** A cue of an entry, without its collection's lead-in, which only typed cues have. */
+export const CueSchema = z
+  .object({
+    // Typed when left out.
+    as: z.enum(['keys', 'pattern']).optional(),
+    text: z
+      .string()
+      .min(1, 'a cue needs at least one character')
+      .max(200, 'a pattern may have 200 characters at the most')
+      .refine((text) => text === text.trim(), 'a cue may not start or end with a space'),
+    rules: CueRulesSchema.partial().optional(),
+  })
+  .refine(
+    ({ as, text }) => as === 'pattern' || text.length <= 40,
+    'a cue may have 40 characters at the most',
+  );
 export type Cue = z.infer<typeof CueSchema>;
 
 /** A cue with its lead-in and all its rules settled, and the entry it brings. */
 export interface ResolvedCue {
   entry: string;
+  /** What is typed, with its lead-in; for key cues the keys, for a pattern its source. */
   typed: string;
+  /** Typed when left out. */
+  as?: 'keys' | 'pattern';
   rules: CueRules;
 }
 
@@ -51,5 +62,7 @@ export function resolveCue(
   cue: Cue,
   collection: { leadIn: string; cueRules: CueRules },
 ): ResolvedCue {
-  return { entry, typed: collection.leadIn + cue.text, rules: { ...collection.cueRules, ...cue.rules } };
+  const rules = { ...collection.cueRules, ...cue.rules };
+  if (cue.as) return { entry, typed: cue.text, as: cue.as, rules };
+  return { entry, typed: collection.leadIn + cue.text, rules };
 }

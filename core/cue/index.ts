@@ -1,5 +1,14 @@
-export { CueSchema, CueRulesSchema, DEFAULT_CUE_RULES, resolveCue } from './cue';
-export type { Cue, CueRules, ResolvedCue, Closer } from './cue';
+export { CUE_KINDS, CueSchema, CueRulesSchema, DEFAULT_CUE_RULES, resolveCue } from './cue';
+export type { Cue, CueKind, CueRules, ResolvedCue, Closer } from './cue';
 export { CueIndex, typedCase } from './cueIndex';
 export type { CueMatch, TypedCase } from './cueIndex';
-export { proposeCue } from './proposeCue';
+export { CUE_MAKING, proposeCue } from './proposeCue';
+export type { CueMaking } from './proposeCue';
+export { nearCues } from './nearCues';
+export type { NearCue } from './nearCues';
+export { clashesOf, clashInWords, mendInWords } from './clashes';
+export type { BankCue, Clash, ClashCode, Lexicon, Mend } from './clashes';
+export { keyCueProblem, keyCueProblemInWords, keysOf } from './keyCue';
+export type { KeyPress } from './keyCue';
+export { explainCue } from './explainCue';
+export type { Explanation } from './explainCue';

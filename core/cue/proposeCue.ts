@@ -7,14 +7,36 @@ const plain = (title: string) =>
     .replace(/\p{M}/gu, '')
     .match(/[a-z0-9]+/g) ?? [];
 
-function* candidates(title: string): Generator<string> {
+/** The rules by which cues can be made of a title, so that they can be worked out instead of memorised. */
+export const CUE_MAKING = ['initials', 'consonants', 'topic'] as const;
+export type CueMaking = (typeof CUE_MAKING)[number];
+
+/** "hedgehog": "hdgh": the first letter and the consonants that follow, four letters in all. */
+const consonants = (word: string) => (word.charAt(0) + word.slice(1).replace(/[aeiou]/g, '')).slice(0, 4);
+
+/** What a rule makes of a title's telling words, the first choice first; then it is numbered. */
+function* made(words: readonly string[], by: CueMaking): Generator<string> {
+  const [first = 'x'] = words;
+  if (by === 'topic') {
+    for (let number = 1; ; number += 1) yield first.slice(0, 3) + number;
+  }
+  const base =
+    by === 'consonants'
+      ? consonants(first)
+      : words
+          .map((word) => word[0])
+          .join('')
+          .slice(0, 6);
+  yield base;
+  if (by === 'consonants' && words.length > 1) yield base + words[1]!.charAt(0);
+}
+
+function* candidates(title: string, by: CueMaking): Generator<string> {
   const all = plain(title);
   const telling = all.filter((word) => !SMALL_WORDS.has(word));
   const words = telling.length > 0 ? telling : all;
-  const initials = words
-    .map((word) => word[0])
-    .join('')
-    .slice(0, 6);
+  if (by !== 'initials') yield* made(words, by);
+  const [initials = ''] = made(words, 'initials');
   if (words.length > 1) yield initials;
   const [first = 'x', second = ''] = words;
   yield first.slice(0, 3) + second.slice(0, 1);
@@ -24,17 +46,17 @@ function* candidates(title: string): Generator<string> {
 }
 
 /**
- * A free cue (without lead-in) for a title: the initials of its telling words, else the starts of its first
- * words, else with a number. It neither equals nor begins nor continues a taken one, so that neither can
+ * A free cue (without lead-in) for a title, by a rule: the initials of its telling words, else the starts of its first
+ * words, else with a number; a word's consonants; or the beginning of its topic and a number. It neither equals nor begins nor continues a taken one, so that neither can
  * fire in the middle of the other; '' when short cues already begin everything, since a cue can wait.
  */
-export function proposeCue(title: string, taken: Iterable<string>): string {
+export function proposeCue(title: string, taken: Iterable<string>, by: CueMaking = 'initials'): string {
   const others = [...taken].map((cue) => cue.toLowerCase());
   const free = (cue: string) => !others.some((other) => other.startsWith(cue) || cue.startsWith(other));
   // A number can be refused by a short cue that begins everything here, so such words give way to an x.
   for (const lead of ['', 'x', 'z', 'q']) {
     let tries = 0;
-    for (const cue of candidates(title)) {
+    for (const cue of candidates(title, by)) {
       if (free(lead + cue) && cue.length > 1) return lead + cue;
       if ((tries += 1) > others.length + 5) break;
     }

@@ -13,7 +13,7 @@ import {
   type IParagraphOptions,
   type ParagraphChild,
 } from 'docx';
-import type { Block, Inline, Passage } from '#core/passage';
+import { wordsOfInline, type Block, type Inline, type Passage } from '#core/passage';
 
 /** How a paragraph stands: in a list (which numbering, how deep), in a quote. */
 interface Setting {
@@ -34,7 +34,7 @@ function run(inline: Inline): ParagraphChild {
   if (inline.type === 'hardBreak') return new TextRun({ break: 1 });
   const marks = inline.marks ?? [];
   const has = (type: string) => marks.some((mark) => mark.type === type);
-  const text = inline.type === 'text' ? inline.text : inline.attrs.text;
+  const text = wordsOfInline(inline);
   const link = marks.find((mark) => mark.type === 'link');
   const words = new TextRun({
     text,
@@ -101,6 +101,11 @@ class Writer {
 
   block(block: Block, setting: Setting): (Paragraph | Table)[] {
     switch (block.type) {
+      case 'box':
+        return [
+          this.paragraph([{ type: 'text', text: block.attrs.name }], setting, { heading: LEVELS[1] }),
+          ...this.blocks(block.content, setting),
+        ];
       case 'paragraph':
         return [this.paragraph(block.content, setting)];
       case 'heading':

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { CalendarDateSchema, TimeOfDaySchema } from '#core/calendar';
-import { FieldSchema } from '#core/entry';
+import { FieldSchema, NamedConditionSchema } from '#core/entry';
 import { PERSONS } from '#core/language';
 import { emptyPassage, PassageSchema, type Passage } from '#core/passage';
 import { ValueSchema } from '#core/record';
@@ -23,6 +23,8 @@ export const AnswerSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('yes-no'), yes: z.boolean() }),
   // Person words: known from the record's sex, or asked.
   z.object({ kind: z.literal('person'), person: z.enum(PERSONS), known: z.boolean() }),
+  // Which of a field's alternates was taken.
+  z.object({ kind: z.literal('alternate'), index: z.number().int().min(0).max(49) }),
   z.object({
     kind: z.literal('detail'),
     value: ValueSchema,
@@ -46,6 +48,11 @@ export const PlacementSchema = z.object({
   language: z.string().min(2).max(35),
   fields: z.array(FieldSchema).max(200),
   answers: z.record(z.string(), AnswerSchema),
+  conditions: z.array(NamedConditionSchema).max(200).optional(),
+  // The day it was placed: what is computed from today does not move when the draft is opened tomorrow.
+  day: CalendarDateSchema.optional(),
+  // Answered last for the same person, and offered again: by the field's id.
+  offered: z.record(z.string(), AnswerSchema).optional(),
 });
 export type Placement = z.infer<typeof PlacementSchema>;
 export type Placements = Record<string, Placement>;

@@ -1,2 +1,4 @@
 export { DraftDocumentSchema, AnswerSchema, PlacementSchema, emptyDraft } from './draft';
 export type { DraftDocument, Answer, Answers, Placement, Placements } from './draft';
+export { EarlierUseSchema, earlierUses, lastAnswers } from './earlier';
+export type { EarlierUse } from './earlier';

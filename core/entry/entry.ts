@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { PassageSchema } from '#core/passage';
 import { CueSchema } from '#core/cue';
+import { NamedConditionSchema } from './condition';
 import { FieldSchema } from './field';
 
 const PartSchema = z.object({
@@ -27,6 +28,8 @@ export const EntryContentSchema = z.object({
   cues: z.array(CueSchema).max(20).default([]),
   wordings: z.array(WordingSchema).min(1).max(40),
   fields: z.array(FieldSchema).max(200).default([]),
+  // When its optional passages stand; the wordings name them by id.
+  conditions: z.array(NamedConditionSchema).max(200).optional(),
 });
 
 export type EntryContent = z.infer<typeof EntryContentSchema>;

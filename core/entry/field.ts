@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { TimeOfDaySchema } from '#core/calendar';
+import { CalculationSchema } from './calculation';
 
 const id = z.string().min(1).max(60);
 const words = z.string().max(5000);
@@ -9,6 +11,8 @@ const shared = {
   question: words.default(''),
   hint: words.default(''),
   required: z.boolean().default(true),
+  // What was answered last for the same person is offered again; never anyone else's.
+  offerLast: z.boolean().optional(),
 };
 
 const ChoiceOptionSchema = z.object({
@@ -36,6 +40,8 @@ const ChoiceFieldSchema = z.object({
   // What "none of these" puts down; absent where it cannot be picked.
   none: words.optional(),
   options: z.array(ChoiceOptionSchema).min(1, 'a choice needs at least one option').max(200),
+  // Ids of the options that stand there until others are chosen, where the field is not required.
+  starting: z.array(id).max(200).optional(),
 });
 const DetailFieldSchema = z.object({ ...shared, kind: z.literal('detail'), path: z.string().min(1).max(60) });
 
@@ -45,7 +51,12 @@ const DateFieldSchema = z.object({
   // Today stands there without being asked, where the field is not required.
   starting: z.enum(['none', 'today']).default('none'),
 });
-const TimeFieldSchema = z.object({ ...shared, kind: z.literal('time') });
+const TimeFieldSchema = z.object({
+  ...shared,
+  kind: z.literal('time'),
+  // The time of placing stands there until another is given, where the field is not required.
+  starting: z.literal('now').optional(),
+});
 const NumberFieldSchema = z
   .object({
     ...shared,
@@ -55,6 +66,7 @@ const NumberFieldSchema = z
     max: z.number().nullable().default(null),
     // Digits after the decimal point; as many as were typed when null.
     decimals: z.number().int().min(0).max(6).nullable().default(null),
+    starting: z.number().nullable().optional(),
   })
   .refine(
     ({ min, max }) => min === null || max === null || min <= max,
@@ -66,9 +78,43 @@ const YesNoFieldSchema = z.object({
   // The words each puts down: "yes" and "no", or whole clauses; '' puts down nothing.
   yes: words.default('yes'),
   no: words.default('no'),
+  starting: z.boolean().optional(),
 });
 
 const PersonFieldSchema = z.object({ ...shared, kind: z.literal('person') });
+
+/** Something about who writes, so that the same wording is signed with each one's own name. */
+export const WRITER_DETAILS = ['name', 'first name', 'job', 'e-mail'] as const;
+const WriterFieldSchema = z.object({
+  ...shared,
+  kind: z.literal('writer'),
+  detail: z.enum(WRITER_DETAILS).default('name'),
+});
+
+const ComputedFieldSchema = z.object({
+  ...shared,
+  kind: z.literal('computed'),
+  calculation: CalculationSchema,
+  unit: z.string().trim().max(40).default(''),
+  decimals: z.number().int().min(0).max(6).nullable().default(null),
+});
+
+/** Alternates: several phrasings of the same words of which one is taken, by turns or by the time of day. */
+const AlternatesFieldSchema = z.object({
+  ...shared,
+  kind: z.literal('alternates'),
+  by: z.enum(['turn', 'time']).default('turn'),
+  alternates: z
+    .array(
+      z.object({
+        words,
+        // By the time of day: up to and without this time. The last one has none, and holds for the rest of the day.
+        until: TimeOfDaySchema.optional(),
+      }),
+    )
+    .min(1, 'there must be at least one alternate')
+    .max(50),
+});
 
 /** Something an entry asks for or looks up: declared once in the entry, used in any number of blanks. */
 export const FieldSchema = z.discriminatedUnion('kind', [
@@ -80,14 +126,20 @@ export const FieldSchema = z.discriminatedUnion('kind', [
   NumberFieldSchema,
   YesNoFieldSchema,
   PersonFieldSchema,
+  WriterFieldSchema,
+  ComputedFieldSchema,
+  AlternatesFieldSchema,
 ]);
 
 export type Field = z.infer<typeof FieldSchema>;
+
+/** Kinds whose answer is worked out or looked up: no question is put for them by itself. */
+export const NEVER_ASKED: ReadonlySet<Field['kind']> = new Set(['computed', 'alternates', 'writer']);
+
 export type TextField = z.infer<typeof TextFieldSchema>;
 export type ChoiceField = z.infer<typeof ChoiceFieldSchema>;
-export type DetailField = z.infer<typeof DetailFieldSchema>;
-export type DateField = z.infer<typeof DateFieldSchema>;
-export type TimeField = z.infer<typeof TimeFieldSchema>;
 export type NumberField = z.infer<typeof NumberFieldSchema>;
 export type YesNoField = z.infer<typeof YesNoFieldSchema>;
 export type ChoiceOption = z.infer<typeof ChoiceOptionSchema>;
+export type ComputedField = z.infer<typeof ComputedFieldSchema>;
+export type AlternatesField = z.infer<typeof AlternatesFieldSchema>;

@@ -1,10 +1,30 @@
 export { EntryContentSchema, WordingSchema } from './entry';
 export type { EntryContent, Wording, Part } from './entry';
-export { FieldSchema } from './field';
-export type { Field, ChoiceField, NumberField, YesNoField, ChoiceOption } from './field';
+export { FieldSchema, NEVER_ASKED, WRITER_DETAILS } from './field';
+export type {
+  Field,
+  ChoiceField,
+  NumberField,
+  YesNoField,
+  ComputedField,
+  AlternatesField,
+  ChoiceOption,
+} from './field';
+export { NamedConditionSchema, fieldsOfCondition, MEASURES } from './condition';
+export type { Condition, NamedCondition, Measure } from './condition';
+export { formulaOf, nameInFormula, STEPS } from './calculation';
+export type { Calculation, DayRef, AmountRef } from './calculation';
+export { nestedBlanks } from './nestedBlanks';
+export type { NestedPiece } from './nestedBlanks';
+export { nestedWordsOf, mapNestedWords } from './nestedWords';
+export { conditionInWords, MEASURE_WORDS, DAY_WORDS } from './conditionInWords';
+export { withoutUnusedConditions } from './conditionsInUse';
+export { fieldUses } from './fieldUses';
+export type { FieldUses } from './fieldUses';
+export { renameField } from './renameField';
+export { formulaProblem } from './formulaProblem';
 export { checkEntry } from './checkEntry';
 export type { EntryProblem } from './checkEntry';
 export { newEntry, newField } from './newEntry';
 export { optionKeys } from './optionKeys';
-export { readCompact } from './compactNotation';
 export { proposeTitle } from './proposeTitle';

@@ -34,6 +34,18 @@ export function newField(kind: Field['kind'], id: string, name: string): Field {
       return { ...shared, kind, unit: '', min: null, max: null, decimals: null };
     case 'yes-no':
       return { ...shared, kind, yes: 'yes', no: 'no' };
+    case 'writer':
+      return { ...shared, kind, detail: 'name' };
+    case 'computed':
+      return {
+        ...shared,
+        kind,
+        calculation: { by: 'moved', from: 'today', count: 7, step: 'days' },
+        unit: '',
+        decimals: null,
+      };
+    case 'alternates':
+      return { ...shared, kind, by: 'turn', alternates: [{ words: name }] };
     case 'choice':
       return {
         ...shared,

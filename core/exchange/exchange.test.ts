@@ -1,10 +1,11 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { describe, expect, test } from '@jest/globals';
-import { readCompact } from '#core/entry';
+
 import type { Passage } from '#core/passage';
-import { detailsOf, valueInWords } from '#core/record';
+import { careDue, detailsOf, valueInWords } from '#core/record';
 import { readFhirBundle, toHtml, toMarkdown } from './index';
+import { passageFrom } from '#core/notation';
 
 const demo = (file: string) =>
   JSON.parse(fs.readFileSync(path.join(import.meta.dirname, '../../demo', file), 'utf8')) as {
@@ -37,6 +38,11 @@ describe('an HL7 FHIR R4 Bundle', () => {
       problems: 'lungworm and wound to the left flank',
     });
     expect(record.medicines.map(({ status }) => status)).toContain('ended');
+    const due = careDue(record, measured).map(({ label, done, due: on, state }) => [label, done, on, state]);
+    expect(due).toEqual([
+      ['Lungworm screening', '2026-11-10', '2026-11-17', 'overdue'],
+      ['Wound check', '2026-11-23', '2026-11-25', 'due'],
+    ]);
   });
 
   test.each([
@@ -52,6 +58,13 @@ describe('an HL7 FHIR R4 Bundle', () => {
       'a weight of nobody knows when',
       changed('Observation', (seen) => delete seen.effectiveDateTime),
       'effectiveDateTime',
+    ],
+    [
+      'care that comes round every half a week',
+      changed('ServiceRequest', (care) => {
+        care.occurrenceTiming = { repeat: { period: 0.5, periodUnit: 'wk' } };
+      }),
+      'occurrenceTiming',
     ],
     [
       "another patient's condition",
@@ -70,7 +83,7 @@ describe('a passage in open formats', () => {
     type: 'doc',
     content: [
       { type: 'heading', attrs: { level: 2 }, content: [{ type: 'text', text: 'Day 1 <b>' }] },
-      ...readCompact('**Plan:** rest & *care*.\nThen out.\n\n- one\n- two').content,
+      ...passageFrom('**Plan:** rest & *care*.\nThen out.\n\n- one\n- two').content,
       {
         type: 'table',
         content: [

@@ -101,6 +101,43 @@ export const RESOURCES = {
     dosageInstruction: dosage,
   }),
   Medication: z.looseObject({ ...common, resourceType: z.literal('Medication'), code: concept.optional() }),
+  ServiceRequest: z.looseObject({
+    ...common,
+    resourceType: z.literal('ServiceRequest'),
+    status: z.string(),
+    code: concept.optional(),
+    subject: reference.optional(),
+    authoredOn: date.optional(),
+    occurrenceTiming: z
+      .looseObject({
+        repeat: z
+          .looseObject({
+            boundsPeriod: period.optional(),
+            period: z.number().optional(),
+            periodUnit: z.string().optional(),
+          })
+          .optional(),
+      })
+      .optional(),
+  }),
+  Procedure: z.looseObject({
+    ...common,
+    resourceType: z.literal('Procedure'),
+    status: z.string(),
+    code: concept.optional(),
+    subject: reference.optional(),
+    basedOn: z.array(reference).optional(),
+    performedDateTime: date.optional(),
+    performedPeriod: period.optional(),
+  }),
+  Immunization: z.looseObject({
+    ...common,
+    resourceType: z.literal('Immunization'),
+    status: z.string(),
+    vaccineCode: concept.optional(),
+    patient: reference.optional(),
+    occurrenceDateTime: date.optional(),
+  }),
   Practitioner: z.looseObject({
     ...common,
     resourceType: z.literal('Practitioner'),

@@ -2,6 +2,7 @@ import { isCalendarDate, type CalendarDate } from '#core/calendar';
 import type { CaseRecord, RecordDetail, Value } from '#core/record';
 import type { Fault } from './fault';
 import { follow, nameInWords, ofType, takeApart, wordsFor, type Placed, type TakenApart } from './fhirBundle';
+import { readCare } from './fhirCare';
 import type { Concept, Reference, Resource } from './fhirResources';
 
 /** A case as read from a Bundle. */
@@ -209,7 +210,12 @@ function readMedicine(
 /** Resources that speak of someone else would mix two records: each such one is a fault. */
 function strangers(taken: TakenApart, patient: Resource<'Patient'>): Fault[] {
   return taken.all.flatMap(({ resource, place }) => {
-    const subject = 'subject' in resource ? (resource.subject as Reference | undefined) : undefined;
+    const subject =
+      resource.resourceType === 'Immunization'
+        ? resource.patient
+        : 'subject' in resource
+          ? (resource.subject as Reference | undefined)
+          : undefined;
     if (!subject?.reference || follow(taken, subject) === patient) return [];
     return [
       {
@@ -235,6 +241,7 @@ function readAll(
   if (encounters.length > 1) remarks.push('Several encounters: the latest was taken as this admission.');
   const encounter = encounters[0] ? readEncounter(taken, encounters[0]) : [];
   const read = [...readPatient(patient, stamp), ...encounter];
+  const care = readCare(taken, faults);
   const record: CaseRecord = {
     version: 1,
     details: read,
@@ -245,6 +252,7 @@ function readAll(
     medicines: [...ofType(taken, 'MedicationStatement'), ...ofType(taken, 'MedicationRequest')].flatMap(
       ({ resource, place }) => readMedicine(taken, resource, place, faults),
     ),
+    ...(care.length > 0 ? { care } : {}),
   };
   const words = (path: string) => {
     const value = read.find((detail) => detail.path === path)?.value;
@@ -256,7 +264,7 @@ function readAll(
 
 /**
  * Reads a case from an HL7 FHIR R4 Bundle (Patient with the patient-animal extension, Encounter, Observation,
- * Condition, MedicationStatement and MedicationRequest, Medication, Practitioner), given as parsed JSON.
+ * Condition, MedicationStatement and MedicationRequest, Medication, ServiceRequest, Procedure, Immunization, Practitioner), given as parsed JSON.
  * Bad input is no exception: it comes back as faults, each with its place in the Bundle.
  */
 export function readFhirBundle(value: unknown): FhirReading {

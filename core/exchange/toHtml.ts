@@ -1,4 +1,4 @@
-import type { Block, Inline, Mark, Passage } from '#core/passage';
+import { wordsOfInline, type Block, type Inline, type Mark, type Passage } from '#core/passage';
 
 const ESCAPES: Record<string, string> = {
   '&': '&amp;',
@@ -24,13 +24,15 @@ function wrap(html: string, mark: Mark): string {
     case 'link':
       return `<a href="${escape(mark.attrs.href)}">${html}</a>`;
     case 'placed':
+    case 'when':
+    case 'confirm':
       return html;
   }
 }
 
 function inlineHtml(inline: Inline): string {
   if (inline.type === 'hardBreak') return '<br>';
-  const text = inline.type === 'text' ? inline.text : inline.attrs.text;
+  const text = wordsOfInline(inline);
   return (inline.marks ?? []).reduce(wrap, escape(text));
 }
 
@@ -44,6 +46,8 @@ function cell(tag: 'td' | 'th', block: Extract<Block, { type: 'tableCell' | 'tab
 
 function blockHtml(block: Block): string {
   switch (block.type) {
+    case 'box':
+      return `<section><h2>${escape(block.attrs.name)}</h2>${blocks(block.content)}</section>`;
     case 'paragraph':
       return `<p>${inlines(block.content)}</p>`;
     case 'heading':

@@ -1,4 +1,4 @@
-import type { Block, Inline, Mark, Passage } from '#core/passage';
+import { wordsOfInline, type Block, type Inline, type Mark, type Passage } from '#core/passage';
 
 /** CommonMark's own characters, escaped wherever they could start a construct. */
 const escape = (text: string) => text.replace(/[\\`*_[\]<>~|]/g, '\\$&');
@@ -32,7 +32,8 @@ function wrap(text: string, mark: Mark): string {
 
 function inlineMarkdown(inline: Inline): string {
   if (inline.type === 'hardBreak') return '\\\n';
-  const text = inline.type === 'text' ? inline.text : inline.attrs.text;
+  const text = wordsOfInline(inline);
+  if (text === '') return '';
   const marks = inline.marks ?? [];
   const isCode = marks.some((mark) => mark.type === 'code');
   return marks.reduce(wrap, isCode ? fence(text) : escape(text));
@@ -63,6 +64,8 @@ function table(rows: Block[]): string {
 
 function block(node: Block): string {
   switch (node.type) {
+    case 'box':
+      return `## ${escape(node.attrs.name)}\n\n${blocks(node.content)}`;
     case 'paragraph':
       return line(node.content);
     case 'heading':

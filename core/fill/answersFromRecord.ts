@@ -1,51 +1,102 @@
-import type { CalendarDate } from '#core/calendar';
+import type { TimeOfDay } from '#core/calendar';
 import type { Answer, Answers } from '#core/draft';
-import type { Field } from '#core/entry';
+import type { Field, AlternatesField } from '#core/entry';
 import type { Person } from '#core/language';
-import { lookUp, type CaseRecord } from '#core/record';
+import { lookUp } from '#core/record';
+import type { PlaceRequest, Writer } from './placeRequest';
+
+/** What is known when a placement begins. */
+export type Beginning = Pick<PlaceRequest, 'record' | 'today' | 'now' | 'writer' | 'last'>;
 
 /** How the record's sex is spoken of; null where it does not say, since then it must be asked. */
-function personOf(record: CaseRecord, today: CalendarDate): Person | null {
+function personOf({ record, today }: Beginning): Person | null {
   const sex = lookUp(record, 'sex', today)?.value;
   if (sex?.kind !== 'text') return null;
   if (/^female/i.test(sex.text)) return 'she';
   return /^male/i.test(sex.text) ? 'he' : null;
 }
 
+function alternateByTime({ alternates }: AlternatesField, now: TimeOfDay): number {
+  const at = alternates.findIndex(({ until }) => until === undefined || now < until);
+  return at < 0 ? alternates.length - 1 : at;
+}
+
+/** The alternate after the one taken last, so that nobody is given the same one twice running. */
+const nextAlternate = ({ alternates }: AlternatesField, last: Answer | undefined): number =>
+  last?.kind === 'alternate' ? (last.index + 1) % alternates.length : 0;
+
+function writerAnswer(
+  detail: Extract<Field, { kind: 'writer' }>['detail'],
+  writer: Writer,
+): Answer | undefined {
+  const WORDS = {
+    name: writer.name,
+    'first name': writer.name.split(' ')[0] ?? '',
+    job: writer.job,
+    'e-mail': writer.email,
+  };
+  const text = WORDS[detail];
+  return text === ''
+    ? undefined
+    : { kind: 'detail', value: { kind: 'text', text }, source: 'your own details', asOf: null };
+}
+
+/** The starting answer of a field that is not required. A required field never has an invented one. */
+function startingAnswer(field: Field, { today, now }: Beginning): Answer | undefined {
+  if (field.required) return undefined;
+  switch (field.kind) {
+    case 'text':
+      return field.starting === '' ? undefined : { kind: 'text', text: field.starting };
+    case 'date':
+      return field.starting === 'today' ? { kind: 'date', date: today } : undefined;
+    case 'time':
+      return field.starting && now ? { kind: 'time', time: now } : undefined;
+    case 'number':
+      return typeof field.starting === 'number' ? { kind: 'number', value: field.starting } : undefined;
+    case 'yes-no':
+      return field.starting === undefined ? undefined : { kind: 'yes-no', yes: field.starting };
+    case 'choice':
+      return field.starting?.length ? { kind: 'chosen', options: field.starting } : undefined;
+    default:
+      return undefined;
+  }
+}
+
 /**
- * The answer a field gets without being asked: a detail the record holds, how its sex is
- * spoken of, or the starting answer of a field
- * that is not required. A required field never has an invented starting answer.
+ * The answer a field gets without being asked: a detail the record holds, how its sex is spoken of, the writer's own
+ * details, an alternate whose turn it is, or the starting answer of a field that is not required.
  */
-export function answerFromRecord(field: Field, record: CaseRecord, today: CalendarDate): Answer | undefined {
-  if (field.kind === 'detail') {
-    const detail = lookUp(record, field.path, today);
-    return detail
-      ? { kind: 'detail', value: detail.value, source: detail.source, asOf: detail.asOf }
-      : undefined;
+export function answerFromRecord(field: Field, beginning: Beginning): Answer | undefined {
+  switch (field.kind) {
+    case 'detail': {
+      const detail = lookUp(beginning.record, field.path, beginning.today);
+      return detail
+        ? { kind: 'detail', value: detail.value, source: detail.source, asOf: detail.asOf }
+        : undefined;
+    }
+    case 'person': {
+      const person = personOf(beginning);
+      return person ? { kind: 'person', person, known: true } : undefined;
+    }
+    case 'writer':
+      return beginning.writer && writerAnswer(field.detail, beginning.writer);
+    case 'alternates': {
+      const index =
+        field.by === 'time'
+          ? alternateByTime(field, beginning.now ?? '12:00')
+          : nextAlternate(field, beginning.last?.[field.id]);
+      return { kind: 'alternate', index };
+    }
+    default:
+      return startingAnswer(field, beginning);
   }
-  if (field.kind === 'person') {
-    const person = personOf(record, today);
-    return person ? { kind: 'person', person, known: true } : undefined;
-  }
-  if (field.kind === 'text' && field.starting !== '' && !field.required) {
-    return { kind: 'text', text: field.starting };
-  }
-  if (field.kind === 'date' && field.starting === 'today' && !field.required) {
-    return { kind: 'date', date: today };
-  }
-  return undefined;
 }
 
 /** All answers that can be given without asking, by field. */
-export function answersFromRecord(
-  fields: readonly Field[],
-  record: CaseRecord,
-  today: CalendarDate,
-): Answers {
+export function answersFromRecord(fields: readonly Field[], beginning: Beginning): Answers {
   const answers: Answers = {};
   for (const field of fields) {
-    const answer = answerFromRecord(field, record, today);
+    const answer = answerFromRecord(field, beginning);
     if (answer) answers[field.id] = answer;
   }
   return answers;

@@ -1,21 +1,26 @@
-import type { Answer } from '#core/draft';
-import type { EntryContent, Field } from '#core/entry';
+import type { Field } from '#core/entry';
 import {
   isLine,
+  readerMarks,
   tidyInlines,
+  wordsOfInline,
   type Block,
   type BlankForm,
   type Inline,
-  type Line,
   type LineBlock,
   type Mark,
   type Passage,
   type TextInline,
 } from '#core/passage';
-import { answerFromRecord } from './answersFromRecord';
+import { numbered } from '#core/numbering';
+import { answerFromRecord, answersFromRecord } from './answersFromRecord';
 import { finishBlocks } from './finishedPassage';
-import { fit, spaceToTake } from './joints';
-import { wordingOf, type PlaceRequest } from './place';
+import { isAnswered } from './isAnswered';
+import { fit, isMendable, takeSpaces } from './joints';
+import { findField, Knowledge } from './knowledge';
+import { prepared } from './place';
+import type { PlaceRequest } from './placeRequest';
+import { hasRecordBlocks, recordBlocks } from './recordBlocks';
 import { wordsOf } from './wordsOf';
 
 /** One inline of a wording as it is wanted while filling. */
@@ -25,6 +30,8 @@ interface Piece {
   isBreak: boolean;
   field: Field | null;
   form: BlankForm;
+  /** Ids of the conditions that must hold for it to stand; null for most, which always do. */
+  conditions: readonly string[] | null;
   marks: readonly Mark[] | undefined;
   /** The marks as a string: pieces with the same one are written as a single run. */
   key: string;
@@ -35,48 +42,62 @@ interface Piece {
 /** One line made ready. */
 interface PreparedLine {
   pieces: readonly Piece[];
-  /** The words of all pieces, null for a blank: copied at each filling. */
-  texts: readonly (string | null)[];
+  /** The words of all pieces, '' for a blank: copied at each filling. */
+  texts: readonly string[];
+  mendable: readonly boolean[];
+  /** Nought for each piece: copied at each filling in which something shows no words. */
+  nothingDropped: readonly number[];
   /** Where its blanks stand among the pieces. */
   blanks: readonly number[];
   /** True when all of it is written alike and without breaks, as nearly every line is: one run in the end. */
   isUniform: boolean;
+  /** True when some of its own text is more than spaces: then it is never left out, whatever is answered. */
+  hasWords: boolean;
+  hasBreaks: boolean;
+  /** The conditions that some piece of it stands under. */
+  conditions: readonly string[];
+  /** The line as it is for each way its conditions have fallen out: a 1 for one that holds, else a 0. */
+  foldedWays: Map<string, PreparedLine>;
 }
 
 /** A wording made ready to be filled many times: static text tidied, blanks joined to their fields. */
 interface Prepared {
   blocks: readonly Block[];
   lines: ReadonlyMap<Block, PreparedLine>;
-  language: string;
+}
+
+function conditionsOf(inline: Inline): readonly string[] | null {
+  const ids = (inline.marks ?? []).flatMap((mark) => (mark.type === 'when' ? [mark.attrs.condition] : []));
+  return ids.length > 0 ? ids : null;
 }
 
 function pieceOf(inline: Inline, fields: readonly Field[]): Piece {
-  const marks = inline.marks?.length ? inline.marks : undefined;
-  const key = JSON.stringify(marks ?? []);
+  const own = readerMarks(inline.marks);
+  const marks = own.length > 0 ? own : undefined;
+  const shared = { conditions: conditionsOf(inline), marks, key: JSON.stringify(own) };
   if (inline.type === 'blank') {
     const { field, form } = inline.attrs;
-    return {
-      text: null,
-      isBreak: false,
-      field: fields.find(({ id }) => id === field) ?? null,
-      form,
-      marks,
-      key,
-      mendable: false,
-    };
+    return { ...shared, text: null, isBreak: false, field: findField(fields, field), form, mendable: false };
   }
-  const text = inline.type === 'text' ? inline.text : '\n';
-  const mendable = inline.type === 'text' && !marks?.some((mark) => mark.type === 'code');
-  return { text, isBreak: inline.type === 'hardBreak', field: null, form: 'as-is', marks, key, mendable };
+  const mendable = isMendable(inline);
+  const isBreak = inline.type === 'hardBreak';
+  return { ...shared, text: wordsOfInline(inline), isBreak, field: null, form: 'as-is', mendable };
 }
 
-function prepareLine(line: Line, fields: readonly Field[]): PreparedLine {
-  const pieces = tidyInlines(line).map((inline) => pieceOf(inline, fields));
+const isAllSpace = (words: string): boolean => !/\S/.test(words);
+
+function lineOf(pieces: readonly Piece[]): PreparedLine {
   return {
     pieces,
-    texts: pieces.map(({ text }) => text),
+    texts: pieces.map(({ text }) => text ?? ''),
+    mendable: pieces.map(({ mendable }) => mendable),
+    nothingDropped: pieces.map(() => 0),
     blanks: pieces.flatMap(({ text }, at) => (text === null ? [at] : [])),
     isUniform: pieces.every(({ key, isBreak }) => !isBreak && key === pieces[0]!.key),
+    hasWords: pieces.some(({ text }) => text !== null && !isAllSpace(text)),
+    hasBreaks: pieces.some(({ isBreak }) => isBreak),
+    conditions: [...new Set(pieces.flatMap(({ conditions }) => conditions ?? []))],
+    foldedWays: new Map(),
   };
 }
 
@@ -86,54 +107,88 @@ function prepareLines(
   into: Map<Block, PreparedLine>,
 ): void {
   for (const block of blocks) {
-    if (isLine(block)) into.set(block, prepareLine(block.content ?? [], fields));
+    if (isLine(block))
+      into.set(block, lineOf(tidyInlines(block.content ?? []).map((one) => pieceOf(one, fields))));
     else if ('content' in block) prepareLines(block.content, fields, into);
   }
 }
 
-// Content does not change once it is made, so what is prepared for it holds as long as it lives.
-const prepared = new WeakMap<EntryContent, Map<string, Prepared>>();
+// A passage does not change once it is made, so what is prepared for it holds as long as it lives.
+const ready = new WeakMap<Passage, Prepared>();
 
-function prepare(content: EntryContent, id: string | undefined): Prepared {
-  let ofContent = prepared.get(content);
-  if (!ofContent) prepared.set(content, (ofContent = new Map<string, Prepared>()));
-  const wording = wordingOf(content, id);
-  let found = ofContent.get(wording.id);
+function prepare(passage: Passage, fields: readonly Field[]): Prepared {
+  let found = ready.get(passage);
   if (!found) {
     const lines = new Map<Block, PreparedLine>();
-    const blocks = wording.parts[0]!.passage.content;
-    prepareLines(blocks, content.fields, lines);
-    ofContent.set(wording.id, (found = { blocks, lines, language: wording.language }));
+    const { content } = numbered(passage);
+    prepareLines(content, fields, lines);
+    ready.set(passage, (found = { blocks: content, lines }));
   }
   return found;
 }
 
-/** The answer to a field, if there is one. */
-type AnswerTo = (field: Field) => Answer | undefined;
+/** Stands for a stretch of pieces that does not show now: a blank of no field, which shows nothing. */
+const FOLDED: Piece = {
+  text: null,
+  isBreak: false,
+  field: null,
+  form: 'silent',
+  conditions: null,
+  marks: undefined,
+  key: '[]',
+  mendable: false,
+};
 
-/** Words of each piece as they come out; null for a blank still open, which counts as a letter beside others. */
-function fillPieces(
-  { pieces, texts, blanks }: PreparedLine,
-  answerTo: AnswerTo,
-  language: string,
-): (string | null)[] {
-  const count = pieces.length;
-  const out = texts.slice();
-  const shown = (index: number) => out[index] ?? 'x';
-  const textAt = (index: number) => (pieces[index]?.mendable ? out[index]! : null);
+/** The line with each stretch of what does not stand now put together into one piece that shows nothing. */
+function standing(line: PreparedLine, know: Knowledge): PreparedLine {
+  if (line.conditions.length === 0) return line;
+  // Conditions fall out in few ways, and each way is put together once.
+  let way = '';
+  for (const id of line.conditions) way += know.holds(id) ? '1' : '0';
+  let folded = line.foldedWays.get(way);
+  if (!folded) {
+    const pieces: Piece[] = [];
+    for (const piece of line.pieces) {
+      if (piece.conditions === null || piece.conditions.every((id) => know.holds(id))) pieces.push(piece);
+      else if (pieces[pieces.length - 1] !== FOLDED) pieces.push(FOLDED);
+    }
+    folded = pieces.includes(FOLDED) ? lineOf(pieces) : line;
+    line.foldedWays.set(way, folded);
+  }
+  return folded;
+}
+
+/** Words of each piece as they come out; 'x' for a blank still open, which counts as a letter beside others. */
+function fillPieces(line: PreparedLine, know: Knowledge): { shown: string[]; runsOver: boolean } {
+  const { pieces, texts, blanks } = line;
+  const shown = texts.slice();
+  const empty: number[] = [];
+  const open: number[] = [];
+  let runsOver = false;
   for (const at of blanks) {
     const { field, form } = pieces[at]!;
-    if (!field) continue;
-    const words = wordsOf(field, answerTo(field), form, language);
-    if (words !== '') out[at] = fit(words, count, at, shown);
-    else if (!field.required) {
-      const side = spaceToTake({ count, at, shown }, textAt(at - 1), textAt(at + 1));
-      if (side === 'after') out[at + 1] = out[at + 1]!.slice(1);
-      if (side === 'before') out[at - 1] = out[at - 1]!.slice(0, -1);
-      out[at] = '';
+    const answer = field ? know.answerTo(field) : undefined;
+    const words = field ? wordsOf(field, answer, form, know.language, know) : '';
+    shown[at] = words;
+    if (words !== '') {
+      // Only an answer can be of several lines.
+      runsOver ||= words.includes('\n');
+      continue;
     }
+    if (field?.required && !isAnswered(field, answer)) {
+      shown[at] = 'x';
+      open.push(at);
+    } else empty.push(at);
   }
-  return out;
+  if (empty.length > 0)
+    takeSpaces({ shown, mendable: line.mendable, dropped: line.nothingDropped.slice() }, empty);
+  const look = (index: number) => shown[index]!;
+  const count = pieces.length;
+  // What is open shows its "x" beside others until all are fitted.
+  for (const at of blanks)
+    if (shown[at] !== '' && !open.includes(at)) shown[at] = fit(shown[at]!, count, at, look);
+  for (const at of open) shown[at] = '';
+  return { shown, runsOver };
 }
 
 /** Writes a finished line: words with the same marks run together, a line end in an answer becomes a break. */
@@ -170,39 +225,52 @@ class LineWriter {
 }
 
 /** Piece by piece: for a line in which marks change, or that has breaks or answers of several lines. */
-function writePieces(pieces: readonly Piece[], out: readonly (string | null)[]): Inline[] {
+function writePieces(pieces: readonly Piece[], shown: readonly string[]): Inline[] {
   const writer = new LineWriter();
   pieces.forEach(({ text, isBreak, marks, key }, at) => {
     if (isBreak) writer.break();
-    else if (text === null) writer.writeAnswer(out[at] ?? '', marks, key);
-    else writer.write(out[at] ?? '', marks, key);
+    else if (text === null) writer.writeAnswer(shown[at]!, marks, key);
+    else writer.write(shown[at]!, marks, key);
   });
   return writer.line;
 }
 
-function fillLine(line: PreparedLine, answerTo: AnswerTo, language: string): Inline[] | null {
+function fillLine(prepared: PreparedLine, know: Knowledge): Inline[] | null {
+  const line = standing(prepared, know);
   const { pieces, blanks, isUniform } = line;
-  const out = fillPieces(line, answerTo, language);
-  const words = out.join('');
+  const { shown, runsOver } = fillPieces(line, know);
+  let words = '';
+  for (const one of shown) words += one;
   // Every word was an answer that has been left out, or is still open: so is the line.
-  if (blanks.length > 0 && isAllSpace(words) && !pieces.some(({ isBreak }) => isBreak)) return null;
-  if (!isUniform || words.includes('\n')) return writePieces(pieces, out);
+  if (!line.hasWords && blanks.length > 0 && !line.hasBreaks && isAllSpace(words)) return null;
+  if (!isUniform || runsOver) return writePieces(pieces, shown);
   const marks = pieces[0]?.marks;
   if (words === '') return [];
   return [marks ? { type: 'text', text: words, marks: [...marks] } : { type: 'text', text: words }];
 }
 
-const isAllSpace = (words: string): boolean => !/\S/.test(words);
-
 /**
  * An entry's wording filled to plain rich text at once, as a reader would get it; gaps come out empty. The
  * same as placing it and finishing the draft, without the draft: what it does for one wording is prepared
- * once, and a filling is a single walk over it.
+ * once, and a filling is a single walk over it. Of several parts the last one is filled.
  */
 export function fillWording(request: Omit<PlaceRequest, 'id' | 'cue'>): Passage {
-  const { content } = request.entry;
-  const { blocks, lines, language } = prepare(content, request.wording);
-  const answerTo = (field: Field) =>
-    request.answers?.[field.id] ?? answerFromRecord(field, request.record, request.today);
-  return finishBlocks(blocks, (block: LineBlock) => fillLine(lines.get(block)!, answerTo, language));
+  const { content, wording } = prepared(request);
+  const { fields } = content;
+  const know = new Knowledge({
+    fields,
+    conditions: content.conditions ?? [],
+    language: wording.language,
+    day: request.today,
+    answerTo: (field) => request.answers?.[field.id] ?? answerFromRecord(field, request),
+  });
+  const whole = wording.parts.at(-1)!.passage;
+  const passage = hasRecordBlocks(whole)
+    ? recordBlocks(whole, fields, answersFromRecord(fields, request), {
+        record: request.record,
+        language: wording.language,
+      })
+    : whole;
+  const { blocks, lines } = prepare(passage, fields);
+  return finishBlocks(blocks, (block: LineBlock) => fillLine(lines.get(block)!, know));
 }

@@ -1,15 +1,14 @@
 import {
   isLine,
+  readerMarks,
   textRun,
+  wordsOfInline,
   type Block,
   type Inline,
   type Mark,
   type LineBlock,
   type Passage,
 } from '#core/passage';
-
-const readerMarks = (marks: readonly Mark[] | undefined) =>
-  (marks ?? []).filter((mark) => mark.type !== 'placed');
 
 const sameMarks = (a: Inline, b: Inline) => JSON.stringify(a.marks ?? []) === JSON.stringify(b.marks ?? []);
 
@@ -26,7 +25,8 @@ function wordsAsInlines(words: string, marks: readonly Mark[] | undefined): Inli
 function finishInline(inline: Inline): Inline[] {
   const marks = readerMarks(inline.marks);
   if (inline.type === 'hardBreak') return [{ type: 'hardBreak' }];
-  return inline.type === 'text' ? textRun(inline.text, marks) : wordsAsInlines(inline.attrs.text, marks);
+  const words = wordsOfInline(inline);
+  return inline.type === 'blank' ? wordsAsInlines(words, marks) : textRun(words, marks);
 }
 
 function finishLine(line: readonly Inline[]): Inline[] {
@@ -42,7 +42,7 @@ function finishLine(line: readonly Inline[]): Inline[] {
 
 /** True for a line in which every word was an answer that has been left out. */
 const leftOut = (before: readonly Inline[], after: readonly Inline[]) =>
-  before.some((inline) => inline.type === 'blank') &&
+  before.some((inline) => inline.type === 'blank' || inline.type === 'folded') &&
   after.every((i) => i.type === 'text' && i.text.trim() === '');
 
 /** What a paragraph or heading reads like when finished; null when everything in it was left out. */
@@ -58,10 +58,21 @@ function finishBlock(block: Block, finish: FinishLine): Block | null {
   if (!('content' in block)) return block;
   const content = finishAll(block.content, finish);
   // A table cell must hold a block; a list, item or quote left without any is left out itself.
-  if (content.length === 0 && block.type.startsWith('table'))
+  if (content.length === 0 && (block.type === 'tableCell' || block.type === 'tableHeader'))
     return { ...block, content: [{ type: 'paragraph' }] };
+  if (block.type === 'tableRow' && isEmptied(block, content)) return null;
   return content.length === 0 ? null : { ...block, content };
 }
+
+const isBare = (cell: Block) =>
+  'content' in cell &&
+  cell.content?.length === 1 &&
+  cell.content[0]!.type === 'paragraph' &&
+  !('content' in cell.content[0]);
+
+/** True for a row of which all was left out: one that was empty from the start stays. */
+const isEmptied = (before: Block, after: readonly Block[]) =>
+  after.every(isBare) && !('content' in before && (before.content as Block[]).every(isBare));
 
 function finishAll(blocks: readonly Block[], finish: FinishLine): Block[] {
   const finished: Block[] = [];

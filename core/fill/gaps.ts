@@ -1,28 +1,60 @@
 import type { DraftDocument } from '#core/draft';
-import { linesOf } from '#core/passage';
+import { linesOf, textOfInlines, type Inline, type Line } from '#core/passage';
+import { knowledgeOf } from './knowledge';
 
-/** A required field of a placement that has no answer yet, said once however many blanks ask for it. */
-export interface Gap {
-  placement: string;
-  field: string;
-  name: string;
-  question: string;
+/** Something that must be done before a draft can be finished: a question to answer, or a statement to confirm. */
+export type Gap = { placement: string; name: string; question: string } & (
+  | { kind: 'answer'; field: string }
+  /** The question is how the statement begins. */
+  | { kind: 'confirm' }
+);
+
+/** A statement is named by this many of its letters. */
+const NAMED_BY = 60;
+
+const isUnconfirmed = (inline: Inline) => inline.marks?.some(({ type }) => type === 'confirm') ?? false;
+
+const placementOf = (inline: Inline): string => {
+  const mark = inline.marks?.find(({ type }) => type === 'placed');
+  return mark?.type === 'placed' ? mark.attrs.placement : '';
+};
+
+/** The statements of a line still to be confirmed: stretches of inlines that carry the mark. */
+function statementsIn(line: Line): Gap[] {
+  const statements: Inline[][] = [];
+  line.forEach((inline, at) => {
+    if (!isUnconfirmed(inline)) return;
+    const before = line[at - 1];
+    if (before && isUnconfirmed(before)) statements.at(-1)!.push(inline);
+    else statements.push([inline]);
+  });
+  return statements.map((inlines) => {
+    const words = textOfInlines(inlines, '…').trim();
+    const shown = words.length > NAMED_BY ? `${words.slice(0, NAMED_BY).trimEnd()} …` : words;
+    return { kind: 'confirm', placement: placementOf(inlines[0]!), name: 'To be confirmed', question: shown };
+  });
 }
 
-/** What still has to be answered before a draft can be finished, in the order of the text. */
+/**
+ * What still has to be done before a draft can be finished: each field without its required answer once, however many
+ * blanks ask for it, and each statement not confirmed yet; in the order of the text. What is folded away asks nothing.
+ */
 export function gapsOf(draft: DraftDocument): Gap[] {
-  const gaps = new Map<string, Gap>();
-  for (const inline of linesOf(draft).flat()) {
-    if (inline.type !== 'blank' || inline.attrs.state !== 'gap') continue;
-    const { placement, field } = inline.attrs;
-    const declared = draft.attrs.placements[placement ?? '']?.fields.find(({ id }) => id === field);
-    const name = declared?.name ?? field;
-    gaps.set(`${placement} ${field}`, {
-      placement: placement ?? '',
-      field,
-      name,
-      question: declared?.question || name,
+  const seen = new Set<string>();
+  return linesOf(draft).flatMap((line): Gap[] => {
+    const asked = line.flatMap((inline): Gap[] => {
+      if (inline.type !== 'blank' || inline.attrs.state !== 'gap') return [];
+      const { placement, field } = inline.attrs;
+      const key = `${placement} ${field}`;
+      if (seen.has(key)) return [];
+      seen.add(key);
+      const placed = placement === null ? undefined : draft.attrs.placements[placement];
+      const declared = placed && knowledgeOf(placed).field(field);
+      const name = declared?.name ?? field;
+      return [
+        { kind: 'answer', placement: placement ?? '', field, name, question: declared?.question || name },
+      ];
     });
-  }
-  return [...gaps.values()];
+    return [...asked, ...statementsIn(line)];
+  });
 }

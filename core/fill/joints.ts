@@ -1,4 +1,4 @@
-import type { BlankAttrs } from '#core/passage';
+import type { Inline } from '#core/passage';
 
 /** What a reader sees of a line's inline at an index: '\n' for a break, '' for a blank left out. */
 export type Shown = (index: number) => string;
@@ -60,22 +60,67 @@ export function fit(words: string, count: number, at: number, shown: Shown): str
   return /^\p{L}/u.test(after) ? `${fitted} ` : fitted;
 }
 
+/** A line while it is filled: what each inline shows, and whether its spaces may be mended (text that is no code). */
+export interface Joining {
+  shown: string[];
+  mendable: readonly boolean[];
+  /** 1 where a space was taken before, 2 after, 3 on both sides. */
+  dropped: number[];
+}
+
+const BEFORE = 1;
+const AFTER = 2;
+const CLOSING = ',.;:!?)';
+
+/** The text right beside an index whose space may be taken: emptied texts are passed over. -1 when there is none. */
+function beside({ shown, mendable }: Joining, at: number, step: 1 | -1): number {
+  let index = at + step;
+  while (mendable[index] && shown[index] === '') index += step;
+  return mendable[index] ? index : -1;
+}
+
+function takeAfter(joining: Joining, at: number, look: Shown): boolean {
+  const right = beside(joining, at, 1);
+  if (right < 0 || !joining.shown[right]!.startsWith(' ')) return false;
+  const last = lastBefore(at, look);
+  if (last !== '' && !isSpace(last)) return false;
+  joining.shown[right] = joining.shown[right]!.slice(1);
+  return true;
+}
+
+function takeBefore(joining: Joining, at: number, look: Shown): boolean {
+  const left = beside(joining, at, -1);
+  if (left < 0 || !joining.shown[left]!.endsWith(' ')) return false;
+  const next = textAfter(joining.shown.length, at, look).charAt(0);
+  if (next !== '' && !CLOSING.includes(next)) return false;
+  joining.shown[left] = joining.shown[left]!.slice(0, -1);
+  return true;
+}
+
 /**
- * On which side a blank left out at `at` takes away the one space it would double. `left` and `right` are the
- * texts directly beside it, null where that is no text or must not be touched.
+ * Text whose spaces may be mended: none within code or a link; nor an optional passage of nothing but space, which would
+ * be gone for good with the space, since what is given back later belongs to no passage.
  */
-export function spaceToTake(
-  { count, at, shown }: { count: number; at: number; shown: Shown },
-  left: string | null,
-  right: string | null,
-): BlankAttrs['dropped'] {
-  if (right?.startsWith(' ')) {
-    const last = lastBefore(at, shown);
-    if (last === '' || isSpace(last)) return 'after';
+export const isMendable = (inline: Inline): boolean =>
+  inline.type === 'text' &&
+  !inline.marks?.some(
+    ({ type }) => type === 'code' || type === 'link' || (type === 'when' && inline.text.trim() === ''),
+  );
+
+/**
+ * Takes away the spaces that would be doubled, or stand before a full stop, where something shows no words. `empty`
+ * are the indices of what shows none, in order. Gone over until nothing changes, since one taken space can bring two
+ * others together; each of `empty` takes at most one on each side, so it ends.
+ */
+export function takeSpaces(joining: Joining, empty: readonly number[]): void {
+  const look: Shown = (index) => joining.shown[index]!;
+  for (let changed = empty.length > 0; changed;) {
+    changed = false;
+    for (const at of empty) {
+      const taken = joining.dropped[at]!;
+      if (!(taken & AFTER) && takeAfter(joining, at, look)) joining.dropped[at]! |= AFTER;
+      if (!(taken & BEFORE) && takeBefore(joining, at, look)) joining.dropped[at]! |= BEFORE;
+      changed ||= joining.dropped[at] !== taken;
+    }
   }
-  if (left?.endsWith(' ')) {
-    const next = textAfter(count, at, shown).charAt(0);
-    if (next === '' || ',.;:!?)'.includes(next)) return 'before';
-  }
-  return 'none';
 }

@@ -24,6 +24,11 @@ export const OTHER = '~other';
 export function pickablesOf(field: Field): readonly Pickable[] {
   if (field.kind === 'yes-no') return YES_NO;
   if (field.kind === 'person') return PERSON_CHOICES;
+  if (field.kind === 'alternates')
+    return field.alternates.map(({ words }, index) => ({
+      id: String(index),
+      label: words.trim() || 'nothing',
+    }));
   if (field.kind !== 'choice') return [];
   const none = field.none === undefined ? [] : [{ id: NONE, label: 'none of these' }];
   const other = field.other ? [{ id: OTHER, label: 'other words' }] : [];
@@ -43,6 +48,7 @@ export const isNone = ({ options, other }: Chosen): boolean => options.length ==
 export function pickedIn(answer: Answer | undefined): readonly string[] {
   if (answer?.kind === 'yes-no') return [answer.yes ? 'yes' : 'no'];
   if (answer?.kind === 'person') return [answer.person];
+  if (answer?.kind === 'alternate') return [String(answer.index)];
   if (answer?.kind !== 'chosen') return [];
   if (isNone(answer)) return [NONE];
   return answer.other ? [...answer.options, OTHER] : answer.options;
@@ -58,6 +64,8 @@ export function picking(field: Field, answer: Answer | undefined, id: string): A
   if (field.kind === 'person') {
     return has || !isPerson(id) ? null : { kind: 'person', person: id, known: false };
   }
+  // Of several alternates one always stands: it is turned, never taken back.
+  if (field.kind === 'alternates') return { kind: 'alternate', index: Number(id) };
   if (field.kind !== 'choice') return null;
   if (id === NONE) return has ? null : { kind: 'chosen', options: [] };
   const before: Chosen = answer?.kind === 'chosen' ? answer : { options: [] };

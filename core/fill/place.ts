@@ -1,36 +1,42 @@
-import type { CalendarDate } from '#core/calendar';
 import type { Answers, Placement } from '#core/draft';
-import type { EntryContent, Wording } from '#core/entry';
+import type { EntryContent, Field, Wording } from '#core/entry';
 import { mapLines, tidyInlines, type Inline, type Mark, type Passage } from '#core/passage';
 import type { CaseRecord } from '#core/record';
 import { answersFromRecord } from './answersFromRecord';
+import { withIncludes } from './includes';
+import type { PlaceRequest } from './placeRequest';
+import { withQuestions } from './questions';
+import { recordBlocks } from './recordBlocks';
 import { refillPassage } from './refill';
-
-/** What is needed to put an entry into a draft. `today` is the day in the member's own place. */
-export interface PlaceRequest {
-  entry: { id: string; revision: number; content: EntryContent };
-  cue: string | null;
-  wording?: string;
-  record: CaseRecord;
-  today: CalendarDate;
-  /** The id the new placement gets: unique in its draft. */
-  id: string;
-  /** Answers already known, as when a newer wording takes over those given before. They win over the record. */
-  answers?: Answers;
-}
 
 /** A placement, and the passage with its blanks filled as far as answers are known. */
 export interface Placed {
   passage: Passage;
   placement: Placement;
+  /** What goes to boxes of its own, such as Subject: all parts but the last, which is the passage. */
+  boxes: readonly { name: string; passage: Passage }[];
 }
 
 function marked(inline: Inline, placement: string): Inline {
   const placed: Mark = { type: 'placed', attrs: { placement } };
-  const marks = [...(inline.marks ?? []), placed];
-  return inline.type === 'blank'
-    ? { ...inline, attrs: { ...inline.attrs, placement, text: '', state: 'gap', dropped: 'none' }, marks }
-    : { ...inline, marks };
+  const own = (inline.marks ?? []).map((mark) =>
+    mark.type === 'when' ? { ...mark, attrs: { ...mark.attrs, placement } } : mark,
+  );
+  const marks = [...own, placed];
+  switch (inline.type) {
+    case 'blank':
+      return {
+        ...inline,
+        attrs: { ...inline.attrs, placement, text: '', state: 'gap', dropped: 'none' },
+        marks,
+      };
+    case 'number':
+      return { ...inline, attrs: { ...inline.attrs, id: `${placement}/${inline.attrs.id}` }, marks };
+    case 'reference':
+      return { ...inline, attrs: { ...inline.attrs, to: `${placement}/${inline.attrs.to}` }, marks };
+    default:
+      return { ...inline, marks };
+  }
 }
 
 /** The wording with the id asked for, else the entry's first. */
@@ -39,10 +45,45 @@ export function wordingOf(content: EntryContent, id?: string): Wording {
   return content.wordings.find((wording) => wording.id === id) ?? content.wordings[0]!;
 }
 
-/** Puts one wording's first part into a draft: details answered from the record, the rest left as blanks. */
-export function place({ entry, cue, wording: wordingId, record, today, id, answers }: PlaceRequest): Placed {
-  const wording = wordingOf(entry.content, wordingId);
-  const { fields } = entry.content;
+/** The wording for a case: in the language its record tells, be it of another region, else the first. */
+export function wordingForCase(content: EntryContent, record: CaseRecord): Wording {
+  if (content.wordings.length === 1) return content.wordings[0]!;
+  const detail = record.details.find(({ path }) => path === 'language')?.value;
+  if (detail?.kind !== 'text') return content.wordings[0]!;
+  const language = detail.text.trim().toLowerCase();
+  const exact = content.wordings.find((wording) => wording.language.toLowerCase() === language);
+  const primary = (tag: string) => tag.toLowerCase().split('-')[0];
+  const near = content.wordings.find((wording) => primary(wording.language) === primary(language));
+  return exact ?? near ?? content.wordings[0]!;
+}
+
+/** An entry ready to be filled in one of its wordings: what it includes put in, everything it needs asked for. */
+export function prepared(request: Pick<PlaceRequest, 'entry' | 'wording' | 'record' | 'find'>): {
+  content: EntryContent;
+  wording: Wording;
+} {
+  const { entry, record, find = () => undefined } = request;
+  const chosen =
+    request.wording === undefined
+      ? wordingForCase(entry.content, record)
+      : wordingOf(entry.content, request.wording);
+  const content = withQuestions(withIncludes(entry.content, chosen, find));
+  return { content, wording: wordingOf(content, chosen.id) };
+}
+
+/** What was answered last to the fields that offer it again; nothing at all where there is none. */
+function offeredTo(fields: readonly Field[], last: Answers = {}): Pick<Placement, 'offered'> {
+  const offered = fields.flatMap(({ id, offerLast }) =>
+    offerLast && last[id] ? [[id, last[id]] as const] : [],
+  );
+  return offered.length > 0 ? { offered: Object.fromEntries(offered) } : {};
+}
+
+/** Puts one wording into a draft: details answered from the record, the rest left as blanks. */
+export function place(request: PlaceRequest): Placed {
+  const { entry, cue, record, today, id, answers } = request;
+  const { content, wording } = prepared(request);
+  const { fields, conditions } = content;
   const known = new Set(fields.map((field) => field.id));
   const kept = Object.entries(answers ?? {}).filter(([field]) => known.has(field));
   const placement: Placement = {
@@ -53,10 +94,15 @@ export function place({ entry, cue, wording: wordingId, record, today, id, answe
     wording: wording.id,
     language: wording.language,
     fields,
-    answers: { ...answersFromRecord(fields, record, today), ...Object.fromEntries(kept) },
+    answers: { ...answersFromRecord(fields, request), ...Object.fromEntries(kept) },
+    day: today,
+    ...(conditions?.length ? { conditions } : {}),
+    ...offeredTo(fields, request.last),
   };
-  const own = mapLines(wording.parts[0]!.passage, (line) =>
-    tidyInlines(line).map((inline) => marked(inline, id)),
-  );
-  return { passage: refillPassage(own, { [id]: placement }), placement };
+  const passages = wording.parts.map(({ name, passage }) => {
+    const blocks = recordBlocks(passage, fields, placement.answers, { record, language: wording.language });
+    const own = mapLines(blocks, (line) => tidyInlines(line).map((inline) => marked(inline, id)));
+    return { name, passage: refillPassage(own, { [id]: placement }) };
+  });
+  return { passage: passages.at(-1)!.passage, placement, boxes: passages.slice(0, -1) };
 }

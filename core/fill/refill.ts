@@ -1,102 +1,196 @@
 import type { Placements } from '#core/draft';
 import {
+  DROPPED,
   mapLines,
+  wordsOfInline,
   type BlankAttrs,
   type BlankInline,
-  type BlankState,
+  type Dropped,
+  type FoldedInline,
   type Inline,
   type Line,
+  type Mark,
   type Passage,
-  type TextInline,
 } from '#core/passage';
-import { fit, spaceToTake, type Shown } from './joints';
+import { isAnswered } from './isAnswered';
+import { fit, isMendable, takeSpaces, type Joining } from './joints';
+import { knowledgeOf } from './knowledge';
 import { wordsOf } from './wordsOf';
 
-const isSafeText = (inline: Inline | undefined): inline is TextInline =>
-  inline?.type === 'text' && !inline.marks?.some((mark) => mark.type === 'code');
-
-const shown = (inline: Inline): string => {
-  if (inline.type === 'text') return inline.text;
-  return inline.type === 'hardBreak' ? '\n' : inline.attrs.text || (inline.attrs.state === 'gap' ? 'x' : '');
-};
-
-const shownIn =
-  (line: readonly Inline[]): Shown =>
-  (index) =>
-    shown(line[index]!);
-
-/** Takes away the one space that a left-out blank would double; says on which side it stood. */
-function takeSpace(line: Inline[], at: number): BlankAttrs['dropped'] {
-  const [left, right] = [line[at - 1], line[at + 1]];
-  const textOf = (inline: Inline | undefined) => (isSafeText(inline) ? inline.text : null);
-  const side = spaceToTake({ count: line.length, at, shown: shownIn(line) }, textOf(left), textOf(right));
-  if (side === 'after' && isSafeText(right)) line[at + 1] = { ...right, text: right.text.slice(1) };
-  if (side === 'before' && isSafeText(left)) line[at - 1] = { ...left, text: left.text.slice(0, -1) };
-  return side;
-}
-
-/**
- * Gives back the space that a blank took when it was left out, unless someone has typed one since. Returns
- * where the blank now stands: a space put in before it moves it on by one.
+/*
+ * A line is filled in one way whatever was answered in whatever order: all that shows no words gives back the
+ * spaces it took, folded passages are laid open, then what does not stand now is folded again, blanks get their
+ * words, spaces are taken anew, and answers are fitted to what stands beside them. So the result depends on the
+ * answers alone. Where nothing has changed it comes out as it was.
  */
-function giveSpaceBack(
-  line: Inline[],
-  at: number,
-  side: BlankAttrs['dropped'],
-  marks: TextInline['marks'],
-): number {
-  if (side === 'none') return at;
-  const next = side === 'before' ? at - 1 : at + 1;
-  const neighbour = line[next];
-  if (neighbour?.type === 'text') {
-    const there = side === 'before' ? /\s$/ : /^\s/;
-    const text = side === 'before' ? `${neighbour.text} ` : ` ${neighbour.text}`;
-    if (!there.test(neighbour.text)) line[next] = { ...neighbour, text };
-    return at;
+
+const isLive = (inline: Inline): inline is BlankInline | FoldedInline =>
+  inline.type === 'blank' || inline.type === 'folded';
+
+/** The marks that a space given back, or a fold, has of what it stands beside: those of its placement. */
+const placedMarks = (marks: readonly Mark[] | undefined): Mark[] =>
+  (marks ?? []).filter(({ type }) => type === 'placed');
+
+const withMarks = (marks: Mark[]) => (marks.length > 0 ? { marks } : {});
+
+/** Gives back a space on one side of the inline at the end of `line`, or at the start of what comes next. */
+function spaceBeside(neighbour: Inline | undefined, side: 'before' | 'after', of: Inline): Inline[] {
+  if (neighbour?.type === 'text' && isMendable(neighbour)) {
+    if (side === 'before' ? neighbour.text.endsWith(' ') : neighbour.text.startsWith(' ')) return [neighbour];
+    return [{ ...neighbour, text: side === 'before' ? `${neighbour.text} ` : ` ${neighbour.text}` }];
   }
-  line.splice(side === 'before' ? at : at + 1, 0, { type: 'text', text: ' ', ...(marks ? { marks } : {}) });
-  return side === 'before' ? at + 1 : at;
+  // A fold's own first words may begin with the space that was kept: none is put beside it twice.
+  // Nor is it a part of a link or of code, where spaces are not mended.
+  // It belongs to an optional passage only where what stands on its other side does too.
+  const isShared = (mark: Mark) =>
+    neighbour?.marks?.some((other) => JSON.stringify(other) === JSON.stringify(mark)) ?? false;
+  const marks = (of.marks ?? []).filter(
+    (mark) => mark.type !== 'link' && mark.type !== 'code' && (mark.type !== 'when' || isShared(mark)),
+  );
+  const space: Inline = { type: 'text', text: ' ', ...withMarks(marks) };
+  if (!neighbour) return [space];
+  return side === 'before' ? [neighbour, space] : [space, neighbour];
 }
 
-const sameAttrs = (a: BlankAttrs, b: BlankAttrs) =>
-  a.text === b.text && a.state === b.state && a.dropped === b.dropped;
+const gaveBack = (inline: BlankInline | FoldedInline): Inline =>
+  inline.type === 'blank'
+    ? { ...inline, attrs: { ...inline.attrs, dropped: 'none' } }
+    : { ...inline, attrs: { ...inline.attrs, dropped: 'none' } };
 
-/** Fills one blank in a copied line; returns where the blank now stands. */
-function fillBlank(line: Inline[], at: number, blank: BlankInline, placements: Placements): number {
+/** The line with all taken spaces given back, unless someone has typed one there since. */
+function spacesGivenBack(line: Line): Inline[] {
+  const out: Inline[] = [];
+  const rest = [...line].reverse();
+  for (let next = rest.pop(); next; next = rest.pop()) {
+    if (!isLive(next) || next.attrs.dropped === 'none') {
+      out.push(next);
+      continue;
+    }
+    const { dropped } = next.attrs;
+    if (dropped !== 'after') out.push(...spaceBeside(out.pop(), 'before', next));
+    out.push(gaveBack(next));
+    if (dropped !== 'before') rest.push(...spaceBeside(rest.pop(), 'after', next).reverse());
+  }
+  return out;
+}
+
+const laidOpen = (line: readonly Inline[]): Inline[] =>
+  line.flatMap((inline) => (inline.type === 'folded' ? laidOpen(inline.attrs.content) : [inline]));
+
+/** True while some optional passage the inline belongs to does not stand. */
+function isHidden(inline: Inline, placements: Placements): boolean {
+  return (inline.marks ?? []).some((mark) => {
+    if (mark.type !== 'when' || mark.attrs.placement === null) return false;
+    const placement = placements[mark.attrs.placement];
+    return placement !== undefined && !knowledgeOf(placement).holds(mark.attrs.condition);
+  });
+}
+
+/** A blank as it is before anything is answered: what it said when it was folded is not kept. */
+const unanswered = (inline: Inline): Inline =>
+  inline.type === 'blank'
+    ? { ...inline, attrs: { ...inline.attrs, text: '', state: 'gap', dropped: 'none' } }
+    : inline;
+
+/** What does not stand now is folded: each stretch of it becomes one inline that keeps it. */
+function folded(line: readonly Inline[], placements: Placements): Inline[] {
+  const out: Inline[] = [];
+  for (const inline of line) {
+    if (!isHidden(inline, placements)) {
+      out.push(inline);
+      continue;
+    }
+    const last = out[out.length - 1];
+    if (last?.type === 'folded') last.attrs.content.push(unanswered(inline));
+    else {
+      const attrs = { content: [unanswered(inline)], dropped: 'none' as const };
+      out.push({ type: 'folded', attrs, ...withMarks(placedMarks(inline.marks)) });
+    }
+  }
+  return out;
+}
+
+/** A blank with its state and its words as they are before they are fitted to the line. */
+function answered(blank: BlankInline, placements: Placements): BlankInline {
   const placement = blank.attrs.placement === null ? undefined : placements[blank.attrs.placement];
-  const field = placement?.fields.find(({ id }) => id === blank.attrs.field);
-  if (!placement || !field) return at;
-  const words = wordsOf(field, placement.answers[field.id], blank.attrs.form, placement.language);
-  const state: BlankState = words !== '' ? 'answered' : field.required ? 'gap' : 'left-out';
-  let place = at;
-  let { dropped } = blank.attrs;
-  if (state === 'left-out') {
-    if (blank.attrs.state !== 'left-out') dropped = takeSpace(line, at);
-  } else {
-    place = giveSpaceBack(line, at, dropped, blank.marks);
-    dropped = 'none';
-  }
-  const text = state === 'answered' ? fit(words, line.length, place, shownIn(line)) : '';
-  const attrs = { ...blank.attrs, text, state, dropped };
-  if (!sameAttrs(attrs, blank.attrs)) line[place] = { ...blank, attrs };
-  return place;
+  const know = placement && knowledgeOf(placement);
+  const field = know?.field(blank.attrs.field);
+  if (!know || !field) return blank;
+  const answer = know.answerTo(field);
+  const text = wordsOf(field, answer, blank.attrs.form, know.language, know);
+  const open = text === '' && field.required && !isAnswered(field, answer);
+  const state: BlankAttrs['state'] = text !== '' ? 'answered' : open ? 'gap' : 'left-out';
+  return { ...blank, attrs: { ...blank.attrs, text, state } };
 }
 
-/**
- * A line with its blanks showing what the placements answer now, spaces, capitals and full stops mended
- * around each. Only blanks and the one space beside a left-out blank change: what people typed stays.
- * The same line when nothing changed; blanks of unknown placements are left as they are.
- */
-export function refillLine(line: Line, placements: Placements): Line {
-  if (!line.some((inline) => inline.type === 'blank')) return line;
-  const filled = [...line];
-  for (let at = 0; at < filled.length; at += 1) {
-    const inline = filled[at]!;
-    if (inline.type === 'blank') at = fillBlank(filled, at, inline, placements);
+const shownOf = (inline: Inline): string =>
+  inline.type === 'blank' && inline.attrs.state === 'gap' ? inline.attrs.text || 'x' : wordsOfInline(inline);
+
+/** Spaces taken where nothing shows, and every answer fitted to what stands beside it. */
+function joined(line: readonly Inline[]): Inline[] {
+  const joining: Joining = {
+    shown: line.map(shownOf),
+    mendable: line.map(isMendable),
+    dropped: line.map(() => 0),
+  };
+  const { shown, dropped } = joining;
+  takeSpaces(
+    joining,
+    line.flatMap((inline, at) => (isLive(inline) && shown[at] === '' ? [at] : [])),
+  );
+  const side = (at: number): Dropped => DROPPED[dropped[at]!]!;
+  return line.flatMap((inline, at): Inline[] => {
+    if (inline.type === 'text') return shown[at] === '' ? [] : [{ ...inline, text: shown[at]! }];
+    if (inline.type === 'folded') return [{ ...inline, attrs: { ...inline.attrs, dropped: side(at) } }];
+    if (inline.type !== 'blank') return [inline];
+    if (inline.attrs.state !== 'answered')
+      return [{ ...inline, attrs: { ...inline.attrs, dropped: side(at) } }];
+    const text = fit(inline.attrs.text, line.length, at, (index) => shown[index]!);
+    shown[at] = text;
+    return [{ ...inline, attrs: { ...inline.attrs, text, dropped: side(at) } }];
+  });
+}
+
+const sameMarks = (a: Inline, b: Inline) => JSON.stringify(a.marks ?? []) === JSON.stringify(b.marks ?? []);
+
+/** Texts with the same marks run together, as the editor has them. */
+function merged(line: readonly Inline[]): Inline[] {
+  const out: Inline[] = [];
+  for (const inline of line) {
+    const last = out[out.length - 1];
+    if (inline.type === 'text' && last?.type === 'text' && sameMarks(last, inline))
+      out[out.length - 1] = { ...last, text: last.text + inline.text };
+    else out.push(inline);
   }
-  const kept = filled.filter((inline) => inline.type !== 'text' || inline.text !== '');
-  const same = kept.length === line.length && kept.every((inline, index) => inline === line[index]);
-  return same ? line : kept;
+  return out;
+}
+
+const belongsTo = (inline: Inline, placement: string): boolean =>
+  (inline.type === 'blank' && inline.attrs.placement === placement) ||
+  (inline.type === 'folded' && inline.attrs.content.some((inner) => belongsTo(inner, placement))) ||
+  (inline.marks ?? []).some((mark) => mark.type === 'when' && mark.attrs.placement === placement);
+
+const isInvolved = (inline: Inline): boolean =>
+  isLive(inline) || (inline.marks ?? []).some(({ type }) => type === 'when');
+
+const same = (a: Inline, b: Inline | undefined): boolean =>
+  a === b || (b !== undefined && a.type === b.type && JSON.stringify(a) === JSON.stringify(b));
+
+/**
+ * A line with its blanks showing what the placements answer now, optional passages there or folded, and spaces,
+ * capitals and full stops mended around each. What people typed stays; what they changed in an optional passage is
+ * kept with it while it is folded. The same line when nothing changed; what belongs to unknown placements is left as
+ * it is. With `only`, a line that has nothing of that placement is not looked at.
+ */
+export function refillLine(line: Line, placements: Placements, only?: string): Line {
+  const concerned = only === undefined ? isInvolved : (inline: Inline) => belongsTo(inline, only);
+  if (!line.some(concerned)) return line;
+  const open = folded(laidOpen(spacesGivenBack(line)), placements);
+  const filled = merged(
+    joined(merged(open).map((inline) => (inline.type === 'blank' ? answered(inline, placements) : inline))),
+  );
+  const unchanged = filled.length === line.length && filled.every((inline, at) => same(inline, line[at]));
+  return unchanged ? line : filled.map((inline, at) => (same(inline, line[at]) ? line[at]! : inline));
 }
 
 /** `refillLine` over a whole passage; the same passage when nothing changed. */

@@ -1,13 +1,14 @@
 import { dateInWords, DATE_FORMS, timeInWords, type DateForm } from '#core/calendar';
 import type { Answer } from '#core/draft';
-import type { Field } from '#core/entry';
+import { nestedBlanks, type Field } from '#core/entry';
 import { numberWords, PERSON_FORMS, personWords, withArticle, type PersonForm } from '#core/language';
 import type { BlankForm } from '#core/passage';
+import { typedWords } from './isAnswered';
 import { isNone } from './picking';
-import { figures, joinAsProse, valueInWords, type Value } from '#core/record';
+import { figures, joinAsProse, valueInWords } from '#core/record';
 
-const isDateForm = (form: BlankForm): form is DateForm & BlankForm =>
-  (DATE_FORMS as readonly string[]).includes(form);
+const dateForms: ReadonlySet<string> = new Set(DATE_FORMS);
+const isDateForm = (form: BlankForm): form is DateForm & BlankForm => dateForms.has(form);
 const dateForm = (form: BlankForm): DateForm => (isDateForm(form) ? form : 'long');
 
 const isPersonForm = (form: BlankForm): form is PersonForm & BlankForm =>
@@ -15,20 +16,93 @@ const isPersonForm = (form: BlankForm): form is PersonForm & BlankForm =>
 const personForm = (form: BlankForm): PersonForm => (isPersonForm(form) ? form : 'they');
 
 type Chosen = Extract<Answer, { kind: 'chosen' }>;
+type Detail = Extract<Answer, { kind: 'detail' }>;
 
-function chosenWords(field: Field, { options, other = '' }: Chosen, language: string): string {
+/** What answers the blanks that an option's or an alternate's own words hold: `Knowledge`, seen from here. */
+interface AnswerSource {
+  language: string;
+  field: (idOrName: string) => Field | null;
+  answerTo: (field: Field) => Answer | undefined;
+}
+
+/** Words within words within words go this deep; deeper they are left out, which ends any ring of them. */
+const DEEPEST = 4;
+
+/** Stands for a blank within words that has no answer yet. */
+const OPEN = '…';
+
+/** Words that may hold blanks, with the answers in them. */
+function filled(words: string, know: AnswerSource | undefined, depth: number): string {
+  if (!know || !words.includes('{')) return words;
+  return nestedBlanks(words)
+    .map((piece) => {
+      if ('words' in piece) return piece.words;
+      const field = know.field(piece.field);
+      if (!field) return `{${piece.field}}`;
+      if (depth >= DEEPEST) return '';
+      const answer = know.answerTo(field);
+      const found = answer ? wordsAt(field, answer, piece.form, know.language, know, depth + 1) : '';
+      return found === '' && field.required ? OPEN : found;
+    })
+    .join('')
+    .replace(/ {2,}/g, ' ')
+    .replace(/ (?=[,.;:!?])/g, '');
+}
+
+interface Writing {
+  form: BlankForm;
+  language: string;
+  know: AnswerSource | undefined;
+  depth: number;
+}
+
+function chosenWords(
+  field: Field,
+  { options, other = '' }: Chosen,
+  { form, language, know, depth }: Writing,
+): string {
   if (field.kind !== 'choice') return '';
   const picked = field.options.filter((option) => options.includes(option.id));
   const own = field.other ? [other] : [];
-  const words = [...picked.map((option) => option.words ?? option.label), ...own]
+  const words = [...picked.map((option) => filled(option.words ?? option.label, know, depth)), ...own]
     .map((word) => word.trim())
     .filter((word) => word !== '');
-  if (picked.length === 0 && words.length === 0) return isNone({ options, other }) ? (field.none ?? '') : '';
-  return field.join === 'lines' ? words.join('\n') : joinAsProse(words, field.join, language);
+  if (picked.length === 0 && words.length === 0)
+    return isNone({ options, other }) ? filled(field.none ?? '', know, depth) : '';
+  if (field.join === 'lines' || form === 'lines') return words.join('\n');
+  return joinAsProse(words, field.join, language);
 }
 
 /** Units that stand close to their number. */
 const CLOSE = '%‰°';
+
+/** The plural categories of CLDR in the order in which a unit's words are written: "dose|doses". */
+const CATEGORIES: readonly Intl.LDMLPluralRule[] = ['zero', 'one', 'two', 'few', 'many', 'other'];
+const pluralRules = new Map<string, { rules: Intl.PluralRules; used: Intl.LDMLPluralRule[] }>();
+
+/** The word among several that goes with a number, by the plural rules of the language; the last where there are too few. */
+function wordFor(value: number, words: readonly string[], language: string): string {
+  let known = pluralRules.get(language);
+  if (!known) {
+    const rules = new Intl.PluralRules(language);
+    const { pluralCategories } = rules.resolvedOptions();
+    known = { rules, used: CATEGORIES.filter((one) => pluralCategories.includes(one)) };
+    pluralRules.set(language, known);
+  }
+  const category = known.rules.select(value);
+  // Two words are always one and the rest, in whatever language.
+  const at = words.length === 2 ? (category === 'one' ? 0 : 1) : known.used.indexOf(category);
+  return words[at] ?? words[words.length - 1] ?? '';
+}
+
+const unitFor = (value: number, unit: string, language: string): string =>
+  unit.includes('|')
+    ? wordFor(
+        value,
+        unit.split('|').map((word) => word.trim()),
+        language,
+      )
+    : unit;
 
 /** A number with its unit, both as the blank wants them. */
 function withUnit(figuresOrWords: string, unit: string, form: BlankForm): string {
@@ -41,56 +115,71 @@ function withUnit(figuresOrWords: string, unit: string, form: BlankForm): string
 const asWords = (value: number, form: BlankForm, language: string): string | null =>
   form === 'words' ? numberWords(value, language) : null;
 
-function detailWords(value: Value, form: BlankForm, language: string): string {
+/** The "s" that a number's noun takes in the plural, or nothing. */
+const pluralEnding = (value: number, language: string): string => wordFor(value, ['', 's'], language);
+
+function detailWords({ value, asOf }: Detail, { form, language }: Writing): string {
+  if (value.kind === 'list' && form === 'lines') return value.items.join('\n');
   if (value.kind !== 'quantity') return valueInWords(value, language, dateForm(form));
+  if (form === 'plural') return pluralEnding(value.value, language);
   const number = asWords(value.value, form, language) ?? figures(value.value, language);
-  return withUnit(number, value.unit, form);
+  const amount = withUnit(number, unitFor(value.value, value.unit, language), form);
+  return form === 'dated' && asOf ? `${amount} (${dateInWords(asOf, 'long', language)})` : amount;
 }
 
-function numberAnswer(field: Field, value: number, form: BlankForm, language: string): string {
-  if (field.kind !== 'number') return '';
+function numberAnswer(field: Field, value: number, { form, language }: Writing): string {
+  if (field.kind !== 'number' && field.kind !== 'computed') return '';
+  if (form === 'plural') return pluralEnding(value, language);
   const number = asWords(value, form, language) ?? figures(value, language, field.decimals);
-  return withUnit(number, field.unit, form);
+  return withUnit(number, unitFor(value, field.unit, language), form);
 }
 
-function yesNoWords(field: Field, yes: boolean): string {
+function yesNoWords(field: Field, yes: boolean, { know, depth }: Writing): string {
+  if (field.kind === 'computed') return yes ? 'yes' : 'no';
   if (field.kind !== 'yes-no') return '';
-  return (yes ? field.yes : field.no).trim();
+  return filled((yes ? field.yes : field.no).trim(), know, depth);
 }
 
-/** Words typed stand only where words are asked for: given to a date or a number they are what could not be read. */
-const typedWords = (field: Field, text: string): string =>
-  field.kind === 'text' || field.kind === 'detail' ? text.trim() : '';
+function alternateWords(field: Field, index: number, { know, depth }: Writing): string {
+  if (field.kind !== 'alternates') return '';
+  return filled((field.alternates[index] ?? field.alternates[0])?.words.trim() ?? '', know, depth);
+}
 
 /** The words of an answer before the blank's own case or article; '' when the field cannot hold such an answer. */
-function plainWords(field: Field, answer: Answer, form: BlankForm, language: string): string {
+function plainWords(field: Field, answer: Answer, writing: Writing): string {
+  const { form, language } = writing;
   switch (answer.kind) {
     case 'text':
       return typedWords(field, answer.text);
     case 'chosen':
-      return chosenWords(field, answer, language);
+      return chosenWords(field, answer, writing);
     case 'date':
       return dateInWords(answer.date, dateForm(form), language);
     case 'time':
       return timeInWords(answer.time, form === 'clock-12' ? '12' : '24');
     case 'number':
-      return numberAnswer(field, answer.value, form, language);
+      return numberAnswer(field, answer.value, writing);
     case 'yes-no':
-      return yesNoWords(field, answer.yes);
+      return yesNoWords(field, answer.yes, writing);
     case 'person':
       return personWords(answer.person, personForm(form));
+    case 'alternate':
+      return alternateWords(field, answer.index, writing);
     case 'detail':
-      return detailWords(answer.value, form, language);
+      return detailWords(answer, writing);
   }
 }
 
-/**
- * The words an answer puts into a blank of the given form and language; '' when there is no answer, or none
- * that the field can hold. Several choices come in the order of the field's options, joined as prose.
- */
-export function wordsOf(field: Field, answer: Answer | undefined, form: BlankForm, language: string): string {
-  if (!answer) return '';
-  const words = plainWords(field, answer, form, language);
+function wordsAt(
+  field: Field,
+  answer: Answer,
+  form: BlankForm,
+  language: string,
+  know: AnswerSource | undefined,
+  depth: number,
+): string {
+  if (form === 'silent') return '';
+  const words = plainWords(field, answer, { form, language, know, depth });
   switch (form) {
     case 'upper':
       return words.toLocaleUpperCase();
@@ -101,4 +190,19 @@ export function wordsOf(field: Field, answer: Answer | undefined, form: BlankFor
     default:
       return words;
   }
+}
+
+/**
+ * The words an answer puts into a blank of the given form and language; '' when there is no answer, or none
+ * that the field can hold. Several choices come in the order of the field's options, joined as prose. `know`
+ * answers the blanks that an option's or an alternate's own words hold.
+ */
+export function wordsOf(
+  field: Field,
+  answer: Answer | undefined,
+  form: BlankForm,
+  language: string,
+  know?: AnswerSource,
+): string {
+  return answer ? wordsAt(field, answer, form, language, know, 0) : '';
 }

@@ -1,9 +1,11 @@
+import { numberLanguage } from './ownWords';
+
 const separators = new Map<string, { group: string; decimal: string }>();
 
 function separatorsOf(language: string) {
   let found = separators.get(language);
   if (!found) {
-    const parts = new Intl.NumberFormat(language).formatToParts(12_345.6);
+    const parts = new Intl.NumberFormat(numberLanguage(language)).formatToParts(12_345.6);
     const of = (type: string) => parts.find((part) => part.type === type)?.value ?? '';
     separators.set(language, (found = { group: of('group'), decimal: of('decimal') || '.' }));
   }

@@ -9,8 +9,18 @@ export type {
   Mark,
   BlankAttrs,
 } from './passage';
-export { BLANK_FORMS } from './passage';
-export type { BlankForm, BlankState } from './passage';
+export { readerMarks } from './readerMarks';
+export { DROPPED, BLANK_FORMS, NUMBER_FORMS } from './passage';
+export type {
+  Dropped,
+  BlankForm,
+  BlankState,
+  NumberForm,
+  NumberInline,
+  ReferenceInline,
+  FoldedInline,
+} from './passage';
+export { wordsOfInline } from './plainText';
 export { plainPassage, emptyPassage, textRun, isEmptyPassage } from './make';
 export { mapLines, linesOf, isLine } from './lines';
 export type { Line, LineBlock } from './lines';

@@ -6,6 +6,7 @@ import {
   PassageSchema,
   plainPassage,
   plainText,
+  textOfInlines,
   tidyInlines,
   trimEdges,
   type Block,
@@ -90,6 +91,8 @@ describe('tidying static words', () => {
       fc.property(fc.array(fc.string({ unit, minLength: 1, maxLength: 8 }), { maxLength: 4 }), (runs) => {
         const once = tidyInlines(runs.map((run) => text(run)));
         expect(tidyInlines(once)).toEqual(once);
+        const letters = (line: readonly Inline[]) => textOfInlines(line).replace(/[^\p{L}\p{N}]/gu, '');
+        expect(letters(once)).toBe(letters(runs.map((run) => text(run))));
       }),
     );
   });

@@ -12,8 +12,10 @@ export const LIMITS = { depth: 12, characters: 200_000, nodes: 40_000 } as const
 
 /**
  * How a blank writes its answer. For all: as it is, with a capital, in capitals, with "a" or "an" before it.
- * For numbers: in words, or without their unit. For times: on a clock of twelve hours. Then for dates; and last for
- * person words, named by what they read like for "they".
+ * For numbers: in words, without their unit, or the "s" of a plural alone. For times: on a clock of twelve hours.
+ * Silent: asked at this place, but nothing is written. For lists: each item on a line, as bullets, as a table; for
+ * amounts of a record: with the day they were measured. Then for dates; and last for person words, named by what they
+ * read like for "they".
  */
 export const BLANK_FORMS = [
   'as-is',
@@ -23,10 +25,24 @@ export const BLANK_FORMS = [
   'words',
   'no-unit',
   'clock-12',
+  'silent',
+  'plural',
+  'lines',
+  'bullets',
+  'table',
+  'dated',
   ...DATE_FORMS,
   ...PERSON_FORMS,
 ] as const;
 export type BlankForm = (typeof BLANK_FORMS)[number];
+
+/** On which sides something that shows no words took a space away. */
+export const DROPPED = ['none', 'before', 'after', 'both'] as const;
+export type Dropped = (typeof DROPPED)[number];
+
+/** How a number of a list is written: 1, 01, a, A, i, I, one, One. */
+export const NUMBER_FORMS = ['1', '01', 'a', 'A', 'i', 'I', 'one', 'One'] as const;
+export type NumberForm = (typeof NUMBER_FORMS)[number];
 
 /** `gap`: required and unanswered. `left-out`: optional and unanswered. */
 export type BlankState = 'gap' | 'left-out' | 'answered';
@@ -38,7 +54,16 @@ export function isSafeLink(href: string): boolean {
   return href.length <= 2000 && SAFE_LINK.test(href);
 }
 
+const placementId = z.string().max(60).nullable().default(null);
+
 const MarkSchema = z.discriminatedUnion('type', [
+  // An optional passage: these words stand only while the entry's condition of that id holds.
+  z.object({
+    type: z.literal('when'),
+    attrs: z.object({ condition: z.string().min(1).max(200), placement: placementId }),
+  }),
+  // A statement that must be looked at for this case before the draft can be finished.
+  z.object({ type: z.literal('confirm') }),
   z.object({ type: z.literal('bold') }),
   z.object({ type: z.literal('italic') }),
   z.object({ type: z.literal('underline') }),
@@ -55,7 +80,7 @@ const MarkSchema = z.discriminatedUnion('type', [
 ]);
 export type Mark = z.infer<typeof MarkSchema>;
 
-const marks = z.array(MarkSchema).max(8).optional();
+const marks = z.array(MarkSchema).max(16).optional();
 
 const BlankAttrsSchema = z.object({
   field: z.string().min(1).max(60),
@@ -64,22 +89,86 @@ const BlankAttrsSchema = z.object({
   placement: z.string().max(60).nullable().default(null),
   text: z.string().max(20_000).default(''),
   state: z.enum(['gap', 'left-out', 'answered']).default('gap'),
-  // The neighbouring space that a left-out blank took away with it, to be given back when it is answered.
-  dropped: z.enum(['none', 'before', 'after']).default('none'),
+  // The neighbouring spaces that it took away when it shows nothing, to be given back when it shows words.
+  dropped: z.enum(DROPPED).default('none'),
 });
 export type BlankAttrs = z.infer<typeof BlankAttrsSchema>;
 
 const TextSchema = z.object({ type: z.literal('text'), text: z.string().min(1), marks });
 const BlankSchema = z.object({ type: z.literal('blank'), attrs: BlankAttrsSchema, marks });
 const BreakSchema = z.object({ type: z.literal('hardBreak'), marks });
-const InlineSchema = z.discriminatedUnion('type', [TextSchema, BlankSchema, BreakSchema]);
+const IncludeSchema = z.object({
+  // Another entry's wording, put in here when this one is placed.
+  type: z.literal('include'),
+  attrs: z.object({ entry: z.string().min(1).max(60) }),
+  marks,
+});
+// Where the caret should stand once everything before it is answered.
+const CaretSchema = z.object({ type: z.literal('caretMark'), marks });
+const NumberSchema = z.object({
+  type: z.literal('number'),
+  attrs: z.object({
+    // The list it counts in: each counts by itself through the whole draft.
+    list: z.string().min(1).max(60),
+    form: z.enum(NUMBER_FORMS).default('1'),
+    // What references name it by; set when it is placed.
+    id: z.string().max(240).default(''),
+    text: z.string().max(60).default(''),
+  }),
+  marks,
+});
+const ReferenceSchema = z.object({
+  type: z.literal('reference'),
+  // In a wording, `to` is the number's own id within that wording.
+  attrs: z.object({ to: z.string().max(240), text: z.string().max(60).default('') }),
+  marks,
+});
+// Optional words that do not stand now, kept with whatever was changed in them, and the space they took along.
+const FoldedSchema: z.ZodType<FoldedInline> = z.lazy(() =>
+  z.object({
+    type: z.literal('folded'),
+    attrs: z.object({
+      content: z.array(InlineSchema).min(1),
+      dropped: z.enum(DROPPED).default('none'),
+    }),
+    marks,
+  }),
+);
+const InlineSchema: z.ZodType<Inline> = z.lazy(() =>
+  z.union([
+    TextSchema,
+    BlankSchema,
+    BreakSchema,
+    IncludeSchema,
+    CaretSchema,
+    NumberSchema,
+    ReferenceSchema,
+    FoldedSchema,
+  ]),
+);
 
 export type TextInline = z.infer<typeof TextSchema>;
 export type BlankInline = z.infer<typeof BlankSchema>;
 export type BreakInline = z.infer<typeof BreakSchema>;
-export type Inline = z.infer<typeof InlineSchema>;
+export type IncludeInline = z.infer<typeof IncludeSchema>;
+export type NumberInline = z.infer<typeof NumberSchema>;
+export type ReferenceInline = z.infer<typeof ReferenceSchema>;
+export interface FoldedInline {
+  type: 'folded';
+  attrs: { content: Inline[]; dropped: Dropped };
+  marks?: Mark[] | undefined;
+}
+export type Inline =
+  | TextInline
+  | BlankInline
+  | BreakInline
+  | IncludeInline
+  | z.infer<typeof CaretSchema>
+  | NumberInline
+  | ReferenceInline
+  | FoldedInline;
 
-const inlines = z.array(InlineSchema).optional();
+const inlines = z.lazy(() => z.array(InlineSchema)).optional();
 const span = z.object({
   colspan: z.number().int().min(1).max(50).default(1),
   rowspan: z.number().int().min(1).max(500).default(1),
@@ -87,6 +176,8 @@ const span = z.object({
 });
 
 export type Block =
+  // In a draft with several boxes, such as Subject: the text of one of them.
+  | { type: 'box'; attrs: { name: string }; content: Block[] }
   | { type: 'paragraph'; content?: Inline[] }
   | { type: 'heading'; attrs: { level: number }; content?: Inline[] }
   | { type: 'bulletList'; content: Block[] }
@@ -102,6 +193,11 @@ export type Block =
 const blocks = z.lazy(() => z.array(BlockSchema).min(1));
 const BlockSchema: z.ZodType<Block> = z.lazy(() =>
   z.discriminatedUnion('type', [
+    z.object({
+      type: z.literal('box'),
+      attrs: z.object({ name: z.string().min(1).max(60) }),
+      content: blocks,
+    }),
     z.object({ type: z.literal('paragraph'), content: inlines }),
     z.object({
       type: z.literal('heading'),
@@ -136,13 +232,15 @@ function measure(root: unknown): { depth: number; nodes: number; characters: num
   const total = { depth: 0, nodes: 0, characters: 0 };
   const waiting: { value: unknown; depth: number }[] = [{ value: root, depth: 0 }];
   for (let next = waiting.pop(); next && total.nodes <= LIMITS.nodes; next = waiting.pop()) {
-    const node = next.value as { content?: unknown; text?: unknown } | null;
+    const node = next.value as { content?: unknown; text?: unknown; attrs?: { content?: unknown } } | null;
     if (typeof node !== 'object' || node === null) continue;
     total.nodes += 1;
     total.depth = Math.max(total.depth, next.depth);
     if (typeof node.text === 'string') total.characters += node.text.length;
-    if (!Array.isArray(node.content)) continue;
-    for (const value of node.content) waiting.push({ value, depth: next.depth + 1 });
+    for (const inner of [node.content, node.attrs?.content]) {
+      if (!Array.isArray(inner)) continue;
+      for (const value of inner) waiting.push({ value, depth: next.depth + 1 });
+    }
   }
   return total;
 }

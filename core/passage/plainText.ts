@@ -1,12 +1,29 @@
 import type { Block, Inline, Passage } from './passage';
 
+/** The words a reader sees of one inline: '\n' for a break, '' for what does not stand or is not filled yet. */
+export function wordsOfInline(inline: Inline): string {
+  switch (inline.type) {
+    case 'text':
+      return inline.text;
+    case 'hardBreak':
+      return '\n';
+    case 'blank':
+    case 'number':
+    case 'reference':
+      return inline.attrs.text;
+    case 'folded':
+    case 'include':
+    case 'caretMark':
+      return '';
+  }
+}
+
 /** The words a reader sees in a run of inlines; `gap` stands for a blank without an answer. */
 export function textOfInlines(inlines: readonly Inline[], gap = ''): string {
   return inlines
     .map((inline) => {
-      if (inline.type === 'text') return inline.text;
-      if (inline.type === 'hardBreak') return '\n';
-      return inline.attrs.state === 'gap' && inline.attrs.text === '' ? gap : inline.attrs.text;
+      const isGap = inline.type === 'blank' && inline.attrs.state === 'gap' && inline.attrs.text === '';
+      return isGap ? gap : wordsOfInline(inline);
     })
     .join('');
 }
@@ -34,6 +51,8 @@ function blockText(block: Block, gap: string): string {
       return blocksText(block.content, gap, '\n');
     case 'blockquote':
       return blocksText(block.content, gap, '\n\n').replace(/^/gm, '> ');
+    case 'box':
+      return `${block.attrs.name}: ${blocksText(block.content, gap, '\n\n')}`;
     case 'horizontalRule':
       return '* * *';
     case 'table':

@@ -1,10 +1,11 @@
 import { expect, test } from '@jest/globals';
-import { readCompact, type Field } from '#core/entry';
+import { type Field } from '#core/entry';
 import { place } from '#core/fill';
 import { newEntry } from '#core/entry';
 import { plainPassage, plainText, linesOf, type Passage } from '#core/passage';
 import { emptyRecord, type CaseRecord } from '#core/record';
 import { capture } from './index';
+import { passageFrom } from '#core/notation';
 
 const TODAY = '2026-11-25';
 const detail = (path: string, words: string) => ({
@@ -81,7 +82,7 @@ test('words of a placement become a wording again: blanks with their fields, no 
     { id: 'who', name: 'Who', question: '', hint: '', required: true, kind: 'detail', path: 'name' },
     { id: 'how', name: 'How', question: 'How?', hint: '', required: true, kind: 'text', starting: '' },
   ];
-  const content = { ...newEntry('Test', 'en-GB', readCompact('{who} ate {how}.')), fields };
+  const content = { ...newEntry('Test', 'en-GB', passageFrom('{who} ate {how}.')), fields };
   const { passage, placement } = place({
     entry: { id: 'e', revision: 1, content },
     cue: null,

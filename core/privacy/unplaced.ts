@@ -1,6 +1,6 @@
 import type { Placements } from '#core/draft';
 import type { Field } from '#core/entry';
-import { mapLines, type Inline, type Passage } from '#core/passage';
+import { mapLines, readerMarks, textRun, wordsOfInline, type Inline, type Passage } from '#core/passage';
 
 /**
  * Words taken from a draft, made a wording again: answers go, blanks stay with the fields of the placements
@@ -28,10 +28,12 @@ export function unplaced(passage: Passage, placements: Placements): { passage: P
     return free;
   };
   const strip = (inline: Inline): Inline[] => {
-    const marks = inline.marks?.filter((mark) => mark.type !== 'placed');
-    const kept = marks?.length ? { marks } : {};
-    if (inline.type === 'text') return [{ type: 'text', text: inline.text, ...kept }];
+    const marks = readerMarks(inline.marks);
+    const kept = marks.length ? { marks } : {};
     if (inline.type === 'hardBreak') return [{ type: 'hardBreak', ...kept }];
+    if (inline.type !== 'blank') return textRun(wordsOfInline(inline), marks);
+    // What was asked there but put down no words is not among the words kept.
+    if (inline.attrs.form === 'silent') return [];
     const field = fieldId(inline.attrs.placement ?? '', inline.attrs.field);
     if (field === null) return inline.attrs.text ? [{ type: 'text', text: inline.attrs.text, ...kept }] : [];
     const attrs = {

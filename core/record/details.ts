@@ -1,6 +1,7 @@
-import { ageInWords, daysBetween, type CalendarDate } from '#core/calendar';
+import { ageInWords, dateInWords, daysBetween, type CalendarDate } from '#core/calendar';
+import { careDue, careInWords } from './careDue';
 import type { CaseRecord, Measurement } from './record';
-import type { Value } from './value';
+import { valueInWords, type Value } from './value';
 
 /** One value of a record with where it came from and when it was so. */
 export interface Detail {
@@ -29,13 +30,17 @@ export const DETAILS = [
   { path: 'weight', label: 'Latest weight', kind: 'quantity' },
   { path: 'weight on admission', label: 'Weight on admission', kind: 'quantity' },
   { path: 'weighed', label: 'Last weighed', kind: 'date' },
+  { path: 'weight change', label: 'Weight change since admission', kind: 'quantity' },
   { path: 'temperature', label: 'Latest temperature', kind: 'quantity' },
   { path: 'medicines', label: 'Current medicines', kind: 'list' },
   { path: 'problems', label: 'Current problems', kind: 'list' },
+  { path: 'measurements', label: 'Latest measurements', kind: 'list' },
+  { path: 'due', label: 'Care due or overdue', kind: 'list' },
   { path: 'customer', label: "Enquirer's name", kind: 'text' },
   { path: 'topic', label: 'Topic', kind: 'text' },
   { path: 'place', label: 'Place', kind: 'text' },
   { path: 'date', label: 'Date of the case', kind: 'date' },
+  { path: 'language', label: 'Language', kind: 'text' },
 ] as const satisfies readonly { path: string; label: string; kind: DetailKind }[];
 
 const LABELS = new Map<string, string>(DETAILS.map(({ path, label }) => [path, label]));
@@ -129,6 +134,39 @@ const DERIVED: Record<string, Derive> = {
         })
       : null;
   },
+  'weight change': (record) => {
+    const weights = series(record, 'weight');
+    const [first, last] = [weights[0], weights.at(-1)];
+    if (!first || !last || first === last || first.unit !== last.unit) return null;
+    const value = Number((last.value - first.value).toPrecision(12));
+    return labelled('weight change', {
+      value: { kind: 'quantity', value, unit: last.unit },
+      source: last.source,
+      asOf: last.measured,
+    });
+  },
+  measurements: (record) => {
+    const codes = [...new Set(record.measurements.map(({ code }) => code))];
+    const latest = codes.map((code) => series(record, code).at(-1)!);
+    return list(
+      'measurements',
+      latest.map(
+        ({ label, value, unit, measured: day }) =>
+          `${label}: ${valueInWords({ kind: 'quantity', value, unit }, 'en-GB')} on ${dateInWords(day, 'long', 'en-GB')}`,
+      ),
+      latest[0]?.source ?? '',
+      latest.map(({ measured: day }) => day),
+    );
+  },
+  due: (record, today) => {
+    const due = careDue(record, today).filter(({ state }) => state !== 'later');
+    return list(
+      'due',
+      due.map((care) => careInWords(care, 'en-GB')),
+      due[0]?.source ?? '',
+      [today],
+    );
+  },
   temperature: (record) => measured('temperature', series(record, 'temperature').at(-1)),
   medicines: (record) => {
     const active = record.medicines.filter((medicine) => medicine.status === 'active');
@@ -157,6 +195,11 @@ const DERIVED: Record<string, Derive> = {
  */
 export function lookUp(record: CaseRecord, path: string, today: CalendarDate): Detail | null {
   return stored(record, path) ?? DERIVED[path]?.(record, today) ?? null;
+}
+
+/** The measurements behind a detail that is the latest of a series, oldest first; none for other details. */
+export function seriesOf(record: CaseRecord, path: string): Measurement[] {
+  return path === 'weight' || path === 'temperature' ? series(record, path) : [];
 }
 
 /** Every detail the record can answer, in the order of `DETAILS`, then what else it holds. */

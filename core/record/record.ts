@@ -41,6 +41,19 @@ const ProblemSchema = z.object({
   source,
 });
 
+/** Care that comes round again: a screening, a vaccination, a weighing. */
+const RecurringCareSchema = z.object({
+  label: text,
+  every: z.object({
+    count: z.number().int().min(1).max(1000),
+    step: z.enum(['days', 'weeks', 'months', 'years']),
+  }),
+  // When it was done last; null when it never was, and then it is due on `from`.
+  done: CalendarDateSchema.nullable(),
+  from: CalendarDateSchema.nullable(),
+  source,
+});
+
 /**
  * What is known about the person or animal in a case, each piece with where it came from and when. Stored as
  * JSON with its version; personal details live here and in drafts, never in the bank.
@@ -51,12 +64,14 @@ export const CaseRecordSchema = z.object({
   measurements: z.array(MeasurementSchema).max(20_000),
   medicines: z.array(MedicineSchema).max(1000),
   problems: z.array(ProblemSchema).max(1000),
+  care: z.array(RecurringCareSchema).max(500).optional(),
 });
 
 export type CaseRecord = z.infer<typeof CaseRecordSchema>;
 export type RecordDetail = z.infer<typeof RecordDetailSchema>;
 export type Measurement = z.infer<typeof MeasurementSchema>;
 export type Medicine = z.infer<typeof MedicineSchema>;
+export type RecurringCare = z.infer<typeof RecurringCareSchema>;
 export type Problem = z.infer<typeof ProblemSchema>;
 
 /** A record of which nothing is known yet. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { numberLanguage, ownWordsOf } from '#core/language';
 import { CalendarDateSchema, dateInWords, type DateForm } from '#core/calendar';
 
 /** A typed value of a record: words, a day, an amount with its unit, or several words. */
@@ -19,6 +20,13 @@ const numbers = new Map<string, Intl.NumberFormat>();
  * are asked for once and put between by hand, thirty times quicker; elsewhere they may (Spanish "y", "e").
  */
 function joiner(join: 'and' | 'or', language: string): Joiner {
+  const own = ownWordsOf(language);
+  if (own) {
+    return (items) => {
+      const last = items[items.length - 1]!;
+      return `${items.slice(0, -1).join(', ')} ${join === 'or' ? own.or : own.and(last)} ${last}`;
+    };
+  }
   const format = new Intl.ListFormat(language, { type: join === 'or' ? 'disjunction' : 'conjunction' });
   if (!/^en\b/.test(language)) return (items) => format.format(items);
   const between = (items: string[]) =>
@@ -45,7 +53,7 @@ export function joinAsProse(items: readonly string[], join: 'and' | 'or', langua
 /** A number as figures of a language; `decimals` digits after the point, or as many as there are, up to ten. */
 export function figures(value: number, language: string, decimals: number | null = null): string {
   if (decimals !== null) {
-    return value.toLocaleString(language, {
+    return value.toLocaleString(numberLanguage(language), {
       minimumFractionDigits: decimals,
       maximumFractionDigits: decimals,
     });
@@ -54,7 +62,10 @@ export function figures(value: number, language: string, decimals: number | null
   if (Number.isInteger(value) && Math.abs(value) < 1000 && language.startsWith('en')) return String(value);
   let format = numbers.get(language);
   if (!format)
-    numbers.set(language, (format = new Intl.NumberFormat(language, { maximumFractionDigits: 10 })));
+    numbers.set(
+      language,
+      (format = new Intl.NumberFormat(numberLanguage(language), { maximumFractionDigits: 10 })),
+    );
   return format.format(value);
 }
 

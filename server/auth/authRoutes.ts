@@ -8,6 +8,7 @@ import { collections, members } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound, Refusal } from '../http/refusal';
 import { ownCollection } from '../bank/ownCollection';
+import { GENERAL_ENGLISH, insertGlossary } from '../glossaries/insertGlossary';
 import { beginSession, clearCookie, endSession, memberColumns } from './sessions';
 
 const WINDOW_MINUTES = 5;
@@ -49,8 +50,9 @@ async function makeOwner(context: Context, owner: { name: string; email: string;
       .insert(members)
       .values({ id, name, email, job: '', role: 'owner', passwordHash, createdAt: context.now() });
     await tx.insert(collections).values(ownCollection(context.newId(), id));
+    await insertGlossary(tx, { ...GENERAL_ENGLISH, madeBy: id }, []);
   });
-  return { id, name: owner.name, role: 'owner', job: '' } as const;
+  return { id, name: owner.name, role: 'owner', job: '', email: owner.email } as const;
 }
 
 async function checkPassword(context: Context, email: string, password: string) {

@@ -17,7 +17,13 @@ const cookieOptions = (context: Context) =>
   ({ httpOnly: true, sameSite: 'lax', path: '/', secure: context.settings.secureCookies }) as const;
 
 /** The columns of a member that others may see. */
-export const memberColumns = { id: members.id, name: members.name, role: members.role, job: members.job };
+export const memberColumns = {
+  id: members.id,
+  name: members.name,
+  role: members.role,
+  job: members.job,
+  email: members.email,
+};
 
 /** Begins a session for a member and sends its cookie: always a fresh token, so that none can be planted. */
 export async function beginSession(

@@ -1,4 +1,4 @@
-import { and, eq, isNotNull, or, type SQL } from 'drizzle-orm';
+import { and, eq, inArray, isNotNull, or, type SQL } from 'drizzle-orm';
 import type { Queries } from '../db/openStore';
 import { collections, entries, grants } from '../db/schema';
 import { notFound, Refusal } from '../http/refusal';
@@ -38,6 +38,17 @@ export async function mustKeep(db: Queries, member: string, collection: string):
       'Only its keepers change this collection. Keep the entry in your own wording instead.',
     );
   }
+}
+
+/** Those of some entries that the member may see, by id, each with the owner of its collection (null: shared). */
+export async function visibleEntries(db: Queries, member: string, ids: readonly string[]) {
+  const rows = await db
+    .select({ entry: entries, ownedBy: collections.ownedBy })
+    .from(entries)
+    .innerJoin(collections, eq(collections.id, entries.collection))
+    .leftJoin(grants, and(eq(grants.collection, collections.id), eq(grants.member, member)))
+    .where(and(inArray(entries.id, [...ids]), isVisible(member)));
+  return new Map(rows.map(({ entry, ownedBy }) => [entry.id, { ...entry, ownedBy }]));
 }
 
 /** The entry, if the member may see it; throws the same refusal for "not there" and "not yours". */

@@ -2,11 +2,13 @@ import { and, asc, eq, inArray, ne } from 'drizzle-orm';
 import type { Entry } from '#contracts';
 import { proposeCue } from '#core/cue';
 import { checkEntry, type EntryContent } from '#core/entry';
+import { patternProblem } from '#core/pattern';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { cues, entries, revisions } from '../db/schema';
 import { Refusal } from '../http/refusal';
 import { mustKeep, visibleEntry } from './rights';
+import { mustIncludeSoundly } from './soundIncludes';
 
 type Row = typeof entries.$inferSelect;
 
@@ -15,8 +17,17 @@ export const toEntry = (row: Row): Entry => ({ ...row, savedAt: row.savedAt.toIS
 
 const places = (place: (string | number)[]) => place.map(String).join('.');
 
+/** Patterns that cannot be used; apart from the other checks, since what reads them is large and this is the server. */
+const patternProblems = (content: EntryContent): ReturnType<typeof checkEntry> =>
+  content.cues.flatMap(({ as, text }, index) => {
+    const problem = as === 'pattern' ? patternProblem(text) : null;
+    if (!problem) return [];
+    const message = `The pattern ${text} cannot be used. ${problem}`;
+    return [{ code: 'cue-unusable', place: ['cues', index, 'text'], message }];
+  });
+
 function mustBeSound(content: EntryContent): void {
-  const problems = checkEntry(content);
+  const problems = [...checkEntry(content), ...patternProblems(content)];
   if (problems.length === 0) return;
   const faults = problems.map(({ place, message }) => ({ place: places(place), message }));
   throw new Refusal('not-valid', problems[0]!.message, { faults });
@@ -93,6 +104,7 @@ export async function insertEntry(saving: Saving, collection: string, id: string
   return tellingClashes(() =>
     context.db.transaction(async (tx) => {
       await mustKeep(tx, member, collection);
+      await mustIncludeSoundly(tx, { member, collection, id, content });
       await mustBeFree(tx, collection, id, content);
       const saved = { content, reason, savedAt: context.now(), savedBy: member, revision: 1 };
       await tx.insert(entries).values({ id, collection, ...saved });
@@ -114,6 +126,7 @@ export async function updateEntry(saving: Saving, id: string, madeTo: number): P
       const entry = await visibleEntry(tx, member, id);
       await mustKeep(tx, member, entry.collection);
       mustBeSound(content);
+      await mustIncludeSoundly(tx, { member, collection: entry.collection, id, content });
       await mustBeFree(tx, entry.collection, id, content);
       const saved = { content, reason, savedAt: context.now(), savedBy: member, revision: madeTo + 1 };
       const [row] = await tx

@@ -1,11 +1,11 @@
 import { isDeepStrictEqual } from 'node:util';
-import { and, eq } from 'drizzle-orm';
+import { and, asc, eq, ne } from 'drizzle-orm';
 import type { Router } from 'express';
-import { emptyDraft, type DraftDocument } from '#core/draft';
-import { gapsOf } from '#core/fill';
+import { earlierUses, emptyDraft, type DraftDocument } from '#core/draft';
+import { gapsOf, type Gap } from '#core/fill';
 import { excerpt, isEmptyPassage } from '#core/passage';
 import type { Context } from '../context';
-import { drafts } from '../db/schema';
+import { cases, casesGiven, drafts } from '../db/schema';
 import { bind } from '../http/bind';
 import { Refusal } from '../http/refusal';
 import { givenCase, ownDraft, toDraft } from './caseAccess';
@@ -37,12 +37,21 @@ async function change(context: Context, member: string, id: string, version: num
   );
 }
 
+function refusalWords(gaps: readonly Gap[]): string {
+  const toConfirm = gaps.filter(({ kind }) => kind === 'confirm').length;
+  const missing = gaps.length - toConfirm;
+  return [
+    ...(missing > 0 ? [`${missing} required answers are missing.`] : []),
+    ...(toConfirm > 0 ? [`${toConfirm} statements are not confirmed yet.`] : []),
+  ].join(' ');
+}
+
 function mustBeWhole(document: DraftDocument): void {
   if (isEmptyPassage(document)) throw new Refusal('not-finished', 'There is nothing on the leaf yet.');
   const gaps = gapsOf(document);
   if (gaps.length === 0) return;
   const faults = gaps.map((gap) => ({ place: gap.name, message: gap.question }));
-  throw new Refusal('not-finished', `${gaps.length} required answers are missing.`, { faults });
+  throw new Refusal('not-finished', refusalWords(gaps), { faults });
 }
 
 /** Drafts: opening one, autosave, finishing, reopening. */
@@ -63,6 +72,20 @@ export function draftRoutes(router: Router, context: Context): void {
       .from(drafts)
       .where(and(eq(drafts.case, params.case), eq(drafts.author, member.id)));
     return toDraft(row!);
+  });
+
+  bind(router, context, 'earlierUses', async ({ member, params }) => {
+    const { id, number } = await givenCase(db, member.id, params.case);
+    // Only the same number means the same person: two people may share a name.
+    if (number === null) return [];
+    const rows = await db
+      .select({ document: drafts.document })
+      .from(drafts)
+      .innerJoin(cases, eq(cases.id, drafts.case))
+      .innerJoin(casesGiven, and(eq(casesGiven.case, cases.id), eq(casesGiven.member, member.id)))
+      .where(and(eq(drafts.author, member.id), eq(cases.number, number), ne(cases.id, id)))
+      .orderBy(asc(drafts.savedAt));
+    return rows.flatMap(({ document }) => earlierUses(document));
   });
 
   bind(router, context, 'draft', async ({ member, params }) =>

@@ -1,4 +1,6 @@
 import {
+  boolean,
+  date,
   index,
   integer,
   jsonb,
@@ -11,6 +13,7 @@ import {
 import type { CueRules } from '#core/cue';
 import type { DraftDocument } from '#core/draft';
 import type { EntryContent } from '#core/entry';
+import type { Preferences } from '#core/glossary';
 import type { CaseRecord } from '#core/record';
 
 const instant = (name: string) => timestamp(name, { withTimezone: true, mode: 'date' });
@@ -155,3 +158,67 @@ export const drafts = pgTable(
   },
   (table) => [uniqueIndex('drafts_one_each').on(table.case, table.author)],
 );
+
+/** Lists of terms offered while one types. */
+export const glossaries = pgTable('glossaries', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  language: text('language').notNull(),
+  kindsOfWork: jsonb('kinds_of_work').$type<string[]>().notNull(),
+  priority: integer('priority').notNull(),
+  // Terms that are easily taken for each other are read back before they stand.
+  careful: boolean('careful').notNull(),
+  // A list that comes with the pages and is not kept here: its name.
+  shipped: text('shipped', { enum: ['english'] }),
+  // Counts every change of the list or of its terms.
+  version: integer('version').notNull(),
+  madeBy: text('made_by').references(() => members.id, { onDelete: 'set null' }),
+});
+
+export const terms = pgTable(
+  'terms',
+  {
+    glossary: text('glossary')
+      .notNull()
+      .references(() => glossaries.id, { onDelete: 'cascade' }),
+    text: text('text').notNull(),
+    cue: text('cue').notNull(),
+    weight: integer('weight').notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.glossary, table.text] })],
+);
+
+/** What was brought from the bank and the glossaries, counted by member, day and kind of work: numbers, no texts. */
+export const uses = pgTable(
+  'uses',
+  {
+    member: text('member')
+      .notNull()
+      .references(() => members.id, { onDelete: 'cascade' }),
+    source: text('source', { enum: ['entry', 'term'] }).notNull(),
+    // The entry's id, or the glossary's.
+    list: text('list').notNull(),
+    // Which of the glossary's terms; '' for an entry.
+    term: text('term').notNull(),
+    kind: text('kind').notNull(),
+    day: date('day', { mode: 'string' }).notNull(),
+    times: integer('times').notNull(),
+    // Characters the reader sees that came from there, and keys pressed to bring, fill and mend them.
+    shown: integer('shown').notNull(),
+    pressed: integer('pressed').notNull(),
+  },
+  (table) => [
+    primaryKey({
+      columns: [table.member, table.source, table.list, table.term, table.kind, table.day],
+    }),
+  ],
+);
+
+/** How a member likes to be offered things, and what they switched in or out of reach. */
+export const preferences = pgTable('preferences', {
+  member: text('member')
+    .primaryKey()
+    .references(() => members.id, { onDelete: 'cascade' }),
+  content: jsonb('content').$type<Preferences>().notNull(),
+});

@@ -29,6 +29,11 @@ export class EventHub {
     }
   }
 
+  /** Tells all open pages of the whole team. */
+  tellAll(event: LiveEvent): void {
+    for (const { response } of this.listeners) response.write(`data: ${JSON.stringify(event)}\n\n`);
+  }
+
   /** Tells all open pages of one member. */
   tell(member: string, event: LiveEvent): void {
     for (const listener of this.listeners) {

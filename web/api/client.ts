@@ -30,6 +30,8 @@ interface CallOptions<N extends RouteName> {
   /** For guarded routes: the version the change was made to. */
   version?: number;
   signal?: AbortSignal;
+  /** Goes on although the page is being left. */
+  keepalive?: boolean;
 }
 
 async function readProblem(response: Response): Promise<Error> {
@@ -54,6 +56,7 @@ export async function call<N extends RouteName>(
       headers,
       body: options.body === undefined ? undefined : JSON.stringify(options.body),
       signal: options.signal,
+      keepalive: options.keepalive,
     });
   } catch (error) {
     if (options.signal?.aborted) throw error;

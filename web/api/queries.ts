@@ -1,5 +1,6 @@
 import { QueryClient, useQuery } from '@tanstack/react-query';
-import type { Bank, Entry } from '#contracts';
+import type { Bank, Entry, Member } from '#contracts';
+import { keepBank, keptBank } from './bankCache';
 import { call, isProblem, Unreachable } from './client';
 
 /** What the server was asked and answered, by key; open pages share it and live events refresh it. */
@@ -19,7 +20,11 @@ export const KEYS = {
   beginning: ['beginning'],
   cases: ['cases'],
   bank: ['bank'],
+  glossaries: ['glossaries'],
+  ownUses: ['own-uses'],
+  preferences: ['preferences'],
   case: (id: string) => ['case', id],
+  earlier: (id: string) => ['earlier', id],
   revisions: (entry: string) => ['revisions', entry],
   revision: (entry: string, revision: number) => ['revisions', entry, revision],
 } as const;
@@ -47,7 +52,39 @@ export const useCase = (id: string | null) =>
     enabled: id !== null,
   });
 
-export const useBank = () => useQuery({ queryKey: KEYS.bank, queryFn: () => call('bank') });
+/** What one's own earlier texts about the same person answered. */
+export const useEarlierUses = (id: string) =>
+  useQuery({
+    queryKey: KEYS.earlier(id),
+    queryFn: () => call('earlierUses', { params: { case: id } }),
+  });
+
+export const useBank = () =>
+  useQuery({
+    queryKey: KEYS.bank,
+    queryFn: async ({ signal }) => {
+      const bank = await call('bank', { signal });
+      const member = queryClient.getQueryData<Member | null>(KEYS.session)?.id;
+      if (member) void keepBank(member, bank);
+      return bank;
+    },
+  });
+
+/** Opens a page with the bank as this browser kept it, until the server has answered. */
+export async function openWithKeptBank(member: string): Promise<void> {
+  const kept = await keptBank(member);
+  if (!kept || queryClient.getQueryData(KEYS.bank)) return;
+  // From long ago, so that it is asked for again all the same.
+  queryClient.setQueryData<Bank>(KEYS.bank, kept, { updatedAt: 1 });
+}
+
+export const useGlossaries = () => useQuery({ queryKey: KEYS.glossaries, queryFn: () => call('glossaries') });
+
+/** What I have used and what it saved. Counted on by the page itself meanwhile, so it is not asked for often. */
+export const useOwnUses = () => useQuery({ queryKey: KEYS.ownUses, queryFn: () => call('ownUses') });
+
+export const usePreferences = () =>
+  useQuery({ queryKey: KEYS.preferences, queryFn: () => call('preferences'), staleTime: Infinity });
 
 export const useRevisions = (entry: string) =>
   useQuery({ queryKey: KEYS.revisions(entry), queryFn: () => call('revisions', { params: { entry } }) });

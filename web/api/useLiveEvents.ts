@@ -6,6 +6,8 @@ function take(event: LiveEvent): void {
   if (event.type === 'entry-saved') {
     void queryClient.invalidateQueries({ queryKey: KEYS.bank });
     void queryClient.invalidateQueries({ queryKey: KEYS.revisions(event.entry) });
+  } else if (event.type === 'glossary-changed') {
+    void queryClient.invalidateQueries({ queryKey: KEYS.glossaries });
   } else {
     void queryClient.invalidateQueries({ queryKey: KEYS.cases });
   }
@@ -30,7 +32,8 @@ export function useLiveEvents(member: string | undefined): void {
     };
     source.onopen = () => {
       if (lost)
-        for (const queryKey of [KEYS.bank, KEYS.cases]) void queryClient.invalidateQueries({ queryKey });
+        for (const queryKey of [KEYS.bank, KEYS.glossaries, KEYS.cases])
+          void queryClient.invalidateQueries({ queryKey });
       lost = false;
     };
     return () => source.close();

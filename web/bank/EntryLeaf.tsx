@@ -1,25 +1,19 @@
-import { linesOf } from '#core/passage';
-import type { EntryContent } from '#core/entry';
+import { useMemo, useState } from 'react';
+import { fieldUses, type NamedCondition } from '#core/entry';
 import { Figure } from '../shell/Figure';
 import { useLiveKeys } from '../shell/keys';
 import { Button, Key, SelectField, TextField } from '../ui';
 import type { BankIndex } from './bankIndex';
-import { CuesEditor } from './CuesEditor';
+import { CuesEditor } from '../cues/CuesEditor';
+import { WrittenClashes } from '../cues/WrittenClashes';
 import { EntryMargin } from './EntryMargin';
-import { mainPassage, withPassage } from './entryFields';
-import { FieldsEditor } from './FieldsEditor';
+import { at, withPassage } from './entryFields';
+import { FieldsEditor } from './fields/FieldsEditor';
 import type { Target } from './useEntryChange';
 import { useEntryEditing, type EntryEditing } from './useEntryEditing';
-import { WordingEditor } from './WordingEditor';
-
-/** In how many blanks each field stands. */
-function usesOf(content: EntryContent): ReadonlyMap<string, number> {
-  const uses = new Map<string, number>();
-  for (const inline of linesOf(mainPassage(content)).flat()) {
-    if (inline.type === 'blank') uses.set(inline.attrs.field, (uses.get(inline.attrs.field) ?? 0) + 1);
-  }
-  return uses;
-}
+import { NotationEditor } from './wording/NotationEditor';
+import { WordingEditor } from './wording/WordingEditor';
+import { WordingsBar } from './wording/WordingsBar';
 
 const section = 'border-t border-hair px-9 py-4 max-[899px]:px-4';
 
@@ -113,10 +107,67 @@ function Foot({ editing: { entry, changing } }: { editing: EntryEditing }) {
   );
 }
 
+/** Its wordings with their blanks and conditions; or the whole entry as text, for those who like typing. */
+function Wordings({ index, editing }: { index: BankIndex; editing: EntryEditing }) {
+  const { changing, editable, put, place, setPlace, entry } = editing;
+  const { content } = changing;
+  const [asText, setAsText] = useState(false);
+  const entries = useMemo(
+    () =>
+      new Map(
+        index.bank.entries.filter(({ id }) => id !== entry?.id).map((one) => [one.id, one.content.title]),
+      ),
+    [index, entry?.id],
+  );
+  if (asText) {
+    return (
+      <section aria-label="The entry as text" className={section}>
+        <NotationEditor
+          content={content}
+          editable={editable}
+          put={changing.setContent}
+          close={() => setAsText(false)}
+        />
+      </section>
+    );
+  }
+  return (
+    <section aria-label="Wording and its blanks" className={section}>
+      <WordingsBar
+        content={content}
+        place={place}
+        editable={editable}
+        go={setPlace}
+        put={(wordings) => put({ wordings })}
+      />
+      <WordingEditor
+        key={`${place.wording} ${place.part}`}
+        passage={at(content, place).part.passage}
+        fields={content.fields}
+        conditions={content.conditions ?? NONE}
+        entries={entries}
+        editable={editable}
+        onChange={(passage) => put(withPassage(editing.latest(), place, passage))}
+        newField={editing.newField}
+        changeCondition={editing.changeCondition}
+        makeOptional={editing.addOptional}
+        editorReady={editing.editorReady}
+      />
+      <p className="text-right text-[13px]">
+        <Button look="text" onClick={() => setAsText(true)}>
+          Show the entry as text
+        </Button>
+      </p>
+    </section>
+  );
+}
+
+const NONE: readonly NamedCondition[] = [];
+
 /** One entry open for reading and changing: its wording with its blanks, its fields, its cues. */
 export function EntryLeaf({ index, target, setCollection }: Props) {
   const editing = useEntryEditing(index, target);
-  const { changing, editable, put, collection, openField, setOpenField, said, entry } = editing;
+  const { changing, editable, put, collection, openField, setOpenField, said } = editing;
   const { content } = changing;
   const save = () => {
     if (editable && changing.isChanged) changing.save();
@@ -129,12 +180,14 @@ export function EntryLeaf({ index, target, setCollection }: Props) {
         ]
       : [],
   );
+  const { entry } = editing;
+  const written = useMemo(
+    () => ({ entry: entry?.id ?? '', title: content.title, cues: content.cues, collection }),
+    [entry?.id, content.title, content.cues, collection],
+  );
   const takeCue = (text: string) => put({ cues: [{ ...content.cues[0], text }, ...content.cues.slice(1)] });
   return (
-    <Figure
-      marginLabel="Beside the entry"
-      margin={<EntryMargin {...{ entry, collection, changing, said, takeCue }} />}
-    >
+    <Figure marginLabel="Beside the entry" margin={<EntryMargin {...{ index, editing, said, takeCue }} />}>
       <form
         aria-label="Entry"
         onSubmit={(event) => {
@@ -149,27 +202,19 @@ export function EntryLeaf({ index, target, setCollection }: Props) {
         }}
       >
         <Head index={index} editing={editing} setCollection={setCollection} />
-        <section aria-label="Wording and its blanks" className={section}>
-          <WordingEditor
-            passage={mainPassage(content)}
-            fields={content.fields}
-            editable={editable}
-            onChange={(passage) => put(withPassage(editing.latest(), passage))}
-            newField={editing.newField}
-            editorReady={editing.editorReady}
-          />
-        </section>
+        <Wordings index={index} editing={editing} />
         <section aria-labelledby="fields-title" className={section}>
           <h2 id="fields-title" className="eyebrow">
             Fields
           </h2>
           <FieldsEditor
             fields={content.fields}
-            uses={usesOf(content)}
+            uses={fieldUses(content)}
             open={openField}
             editable={editable}
             setOpen={setOpenField}
             change={(fields) => put({ fields })}
+            add={() => editing.newField('')}
           />
         </section>
         <section aria-labelledby="cues-title" className={section}>
@@ -183,6 +228,7 @@ export function EntryLeaf({ index, target, setCollection }: Props) {
             propose={editing.propose}
             change={(cues) => put({ cues })}
           />
+          {editable && <WrittenClashes index={index} written={written} change={(cues) => put({ cues })} />}
         </section>
         {editable && <Foot editing={editing} />}
       </form>

@@ -1,18 +1,23 @@
-import type { Collection, Entry } from '#contracts';
+import { useDeferredValue, useMemo, useState } from 'react';
+import type { Entry } from '#contracts';
+import type { Answers } from '#core/draft';
 import { ApiProblem, inWords, isProblem } from '../api/client';
 import { SignInAgain } from '../account/SignInAgain';
+import { calendarToday } from '../clock/calendarToday';
 import { useShell } from '../shell/ShellContext';
 import { Button, Notice } from '../ui';
-import { mainPassage } from './entryFields';
+import type { BankIndex } from './bankIndex';
 import { History } from './History';
-import { PassageView } from './PassageView';
-import { Preview } from './Preview';
 import type { EntryChanging } from './useEntryChange';
+import type { EntryEditing } from './useEntryEditing';
+import { Doubts } from './workbench/Doubts';
+import { Preview } from './workbench/Preview';
+import { WordingsView } from './WordingsView';
+import { useReading } from './workbench/useReading';
 
 interface Props {
-  entry: Entry | null;
-  collection: Collection | undefined;
-  changing: EntryChanging;
+  index: BankIndex;
+  editing: EntryEditing;
   said: string | null;
   takeCue: (cue: string) => void;
 }
@@ -37,7 +42,6 @@ function Refused({ error, leadIn, takeCue }: { error: Error; leadIn: string } & 
 }
 
 function Theirs({ theirs, changing }: { theirs: Entry; changing: EntryChanging }) {
-  const nameOf = (field: string) => theirs.content.fields.find((one) => one.id === field)?.name ?? field;
   return (
     <Notice tone="warning" title="Someone saved this entry while you were changing it.">
       <p>
@@ -46,7 +50,7 @@ function Theirs({ theirs, changing }: { theirs: Entry; changing: EntryChanging }
       </p>
       <div className="book my-2 border-l border-hair pl-3 text-[15px] text-ink">
         <p className="font-semibold">{theirs.content.title}</p>
-        <PassageView passage={mainPassage(theirs.content)} nameOf={nameOf} />
+        <WordingsView content={theirs.content} />
       </div>
       <p className="flex flex-wrap gap-2">
         <Button onClick={changing.saveOverTheirs}>Save mine as the next revision</Button>
@@ -56,8 +60,42 @@ function Theirs({ theirs, changing }: { theirs: Entry; changing: EntryChanging }
   );
 }
 
+const NO_ANSWERS: Answers = {};
+
+/** How the entry reads for a case, and what is doubtful about it: every branch of it can be tried. */
+function Workbench({ index, editing }: Pick<Props, 'index' | 'editing'>) {
+  const { changing, collection, place, show } = editing;
+  const { member } = useShell();
+  const reading = useReading(collection?.kindsOfWork ?? NO_KINDS);
+  const { record } = reading;
+  const [answers, answer] = useState(NO_ANSWERS);
+  const { content } = changing;
+  const request = useMemo(
+    () => ({
+      entry: { id: 'reading', revision: 1, content },
+      wording: place.wording,
+      record,
+      today: calendarToday(),
+      writer: member,
+      find: (id: string) => index.entries.get(id)?.content,
+    }),
+    [content, place.wording, record, member, index],
+  );
+  // What is typed stands on the page first; the reading follows when there is time.
+  const settled = useDeferredValue(request);
+  return (
+    <>
+      <Preview reading={reading} request={settled} answers={answers} />
+      <Doubts request={request} wording={place.wording} show={show} answer={answer} />
+    </>
+  );
+}
+
+const NO_KINDS: readonly string[] = [];
+
 /** Beside an entry: what became of a save, how it reads for a case, and its history. */
-export function EntryMargin({ entry, collection, changing, said, takeCue }: Props) {
+export function EntryMargin({ index, editing, said, takeCue }: Props) {
+  const { entry, collection, changing } = editing;
   const { theirs, error, setAside } = changing;
   const { member } = useShell();
   return (
@@ -76,7 +114,7 @@ export function EntryMargin({ entry, collection, changing, said, takeCue }: Prop
           </Button>
         </Notice>
       )}
-      <Preview content={changing.content} kindsOfWork={collection?.kindsOfWork ?? []} />
+      <Workbench index={index} editing={editing} />
       {entry && (
         <History
           entry={entry.id}

@@ -3,8 +3,7 @@ import type { EntryContent } from '#core/entry';
 import { useRevision, useRevisions } from '../api/queries';
 import { instantInWords } from '../clock/calendarToday';
 import { Button, Failed, Loading } from '../ui';
-import { mainPassage } from './entryFields';
-import { PassageView } from './PassageView';
+import { WordingsView } from './WordingsView';
 
 interface Props {
   entry: string;
@@ -27,10 +26,7 @@ function Shown({
     <div className="border-l-2 border-leaf py-1 pl-3">
       <p className="text-[14px] font-semibold">{content.title}</p>
       <div className="book text-[15px] leading-[1.9]">
-        <PassageView
-          passage={mainPassage(content)}
-          nameOf={(field) => content.fields.find((one) => one.id === field)?.name ?? field}
-        />
+        <WordingsView content={content} />
       </div>
       <p className="text-[13px] text-soft">
         {content.cues.length > 0 ? `Cues: ${content.cues.map(({ text }) => text).join(', ')}` : 'No cue'}

@@ -1,5 +1,13 @@
 import { Fragment, type ReactNode } from 'react';
-import type { BlankAttrs, Block, Inline, Mark, Passage } from '#core/passage';
+import { numbered } from '#core/numbering';
+import {
+  wordsOfInline,
+  type BlankAttrs,
+  type Block,
+  type Inline,
+  type Mark,
+  type Passage,
+} from '#core/passage';
 
 /** How a passage is shown: the name beneath each blank's line, and whether links can be followed. */
 interface Look {
@@ -27,6 +35,10 @@ function marked(words: ReactNode, mark: Mark, links: boolean): ReactNode {
           {words}
         </a>
       );
+    case 'when':
+      return <span className="when">{words}</span>;
+    case 'confirm':
+      return <span className="to-confirm">{words}</span>;
     case 'placed':
       return words;
   }
@@ -43,13 +55,18 @@ function BlankView({ attrs, name }: { attrs: BlankAttrs; name: string }) {
   );
 }
 
+/** What stands for things of a wording that have no words of their own yet. */
+const ATOMS: Partial<Record<Inline['type'], ReactNode>> = {
+  include: <span className="in-wording-atom">another entry</span>,
+};
+
 function InlineView({ inline, look }: { inline: Inline; look: Look }) {
   if (inline.type === 'hardBreak') return <br />;
   const words =
-    inline.type === 'text' ? (
-      inline.text
-    ) : (
+    inline.type === 'blank' ? (
       <BlankView attrs={inline.attrs} name={look.nameOf(inline.attrs.field)} />
+    ) : (
+      (ATOMS[inline.type] ?? wordsOfInline(inline))
     );
   return (inline.marks ?? []).reduce<ReactNode>((inner, mark) => marked(inner, mark, look.links), words);
 }
@@ -63,6 +80,12 @@ function Inlines({ content, look }: { content: Inline[] | undefined; look: Look 
 function BlockView({ block, look }: { block: Block; look: Look }) {
   const inner = () => 'content' in block && <Blocks blocks={block.content as Block[]} look={look} />;
   switch (block.type) {
+    case 'box':
+      return (
+        <section className="box" aria-label={block.attrs.name} data-name={block.attrs.name}>
+          {inner()}
+        </section>
+      );
     case 'paragraph':
       return (
         <p>
@@ -116,7 +139,7 @@ export function PassageView({
 }: { passage: Passage } & Pick<Look, 'nameOf'> & Partial<Look>) {
   return (
     <div className="prose-leaf">
-      <Blocks blocks={passage.content} look={{ nameOf, links }} />
+      <Blocks blocks={numbered(passage).content} look={{ nameOf, links }} />
     </div>
   );
 }

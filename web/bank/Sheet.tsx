@@ -6,6 +6,7 @@ import { instantInWords } from '../clock/calendarToday';
 import { Figure } from '../shell/Figure';
 import { Failed, Key, Loading, SelectField, TextField } from '../ui';
 import { typedCue, useBankIndex, type BankIndex } from './bankIndex';
+import { mainPassage } from './entryFields';
 import { PassageView } from './PassageView';
 
 const RIGHTS: Record<Collection['right'], string> = {
@@ -30,7 +31,7 @@ type Order = keyof typeof ORDERS;
 
 /** Drawn again only when the entry itself has changed: narrowing a long sheet must keep up with the keys. */
 const Row = memo(function Row({ entry, cue }: { entry: Entry; cue: string | null }) {
-  const { title, purpose, wordings, fields } = entry.content;
+  const { title, purpose, fields } = entry.content;
   return (
     <li className="sheet-row">
       <Link
@@ -46,7 +47,7 @@ const Row = memo(function Row({ entry, cue }: { entry: Entry; cue: string | null
           </div>
           <div className="sheet-wording book">
             <PassageView
-              passage={wordings[0]!.parts[0]!.passage}
+              passage={mainPassage(entry.content)}
               nameOf={(id) => fields.find((field) => field.id === id)?.name ?? id}
               links={false}
             />

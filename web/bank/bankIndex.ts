@@ -15,7 +15,8 @@ export interface BankIndex {
 /** The cue an entry is brought by, with its lead-in; null when it has none. */
 export function typedCue(entry: Entry, collection: Collection | undefined): string | null {
   const [cue] = entry.content.cues;
-  return cue ? (collection?.leadIn ?? '') + cue.text : null;
+  if (!cue) return null;
+  return cue.as ? cue.text : (collection?.leadIn ?? '') + cue.text;
 }
 
 function makeIndex(bank: Bank): BankIndex {

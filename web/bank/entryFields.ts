@@ -1,4 +1,4 @@
-import { newField, type EntryContent, type Field } from '#core/entry';
+import { newField, type EntryContent, type Field, type Part, type Wording } from '#core/entry';
 import type { Passage } from '#core/passage';
 
 /** A name that no field of the list has yet. */
@@ -26,12 +26,30 @@ export function asKind(field: Field, kind: Field['kind']): Field {
   return { ...newField(kind, id, name), question, hint, required };
 }
 
-/** The entry with its main wording replaced. */
-export function withPassage(content: EntryContent, passage: Passage): EntryContent {
-  const [wording, ...others] = content.wordings;
-  const [part, ...rest] = wording!.parts;
-  return { ...content, wordings: [{ ...wording!, parts: [{ ...part!, passage }, ...rest] }, ...others] };
+/** Which part of which wording is at hand. */
+export interface WordingPlace {
+  wording: string;
+  part: string;
 }
 
-/** The passage of an entry's main wording. */
-export const mainPassage = (content: EntryContent): Passage => content.wordings[0]!.parts[0]!.passage;
+/** The part at a place, and its wording; the first of either where the place is gone. */
+export function at(content: EntryContent, place: WordingPlace): { wording: Wording; part: Part } {
+  const wording = content.wordings.find(({ id }) => id === place.wording) ?? content.wordings[0]!;
+  return { wording, part: wording.parts.find(({ id }) => id === place.part) ?? wording.parts[0]! };
+}
+
+/** The entry with the passage at a place replaced. */
+export function withPassage(content: EntryContent, place: WordingPlace, passage: Passage): EntryContent {
+  const { wording, part } = at(content, place);
+  const parts = wording.parts.map((one) => (one === part ? { ...part, passage } : one));
+  return {
+    ...content,
+    wordings: content.wordings.map((one) => (one === wording ? { ...wording, parts } : one)),
+  };
+}
+
+/** The text of one of an entry's wordings (its first unless named), without what goes to boxes of its own. */
+export function mainPassage({ wordings }: EntryContent, wording?: string): Passage {
+  const found = wordings.find(({ id }) => id === wording) ?? wordings[0]!;
+  return found.parts.at(-1)!.passage;
+}

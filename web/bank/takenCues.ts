@@ -8,6 +8,7 @@ export function takenCues({ bank, collections }: BankIndex, leadIn: string, exce
   return bank.entries.flatMap((entry) => {
     if (entry.id === except) return [];
     return entry.content.cues.flatMap((cue) => {
+      if (cue.as) return [];
       const typed = (collections.get(entry.collection)?.leadIn ?? '') + cue.text;
       return typed.startsWith(leadIn) ? [typed.slice(leadIn.length)] : [];
     });

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { Entry } from '#contracts';
-import type { EntryContent } from '#core/entry';
+import { withoutUnusedConditions, type EntryContent } from '#core/entry';
 import { call, isProblem } from '../api/client';
 import { takeKept } from '../api/queries';
 
@@ -59,7 +59,7 @@ export function useEntryChange(
 
   const save = useMutation({
     mutationFn: async (base: number) => {
-      const body = { content: now.content, reason: now.reason };
+      const body = { content: withoutUnusedConditions(now.content), reason: now.reason };
       if (entry) return call('saveEntry', { params: { entry: entry.id }, body, version: base });
       return call('makeEntry', {
         body: { ...body, collection: 'collection' in target ? target.collection : '' },

@@ -2,17 +2,25 @@ import type { Editor } from '@tiptap/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { proposeCue } from '#core/cue';
-import { newEntry, proposeTitle, type EntryContent } from '#core/entry';
+import { newEntry, proposeTitle, type Condition, type EntryContent, type NamedCondition } from '#core/entry';
+import { DEFAULT_PREFERENCES } from '#core/glossary';
+import type { DoubtPlace } from '#core/workbench';
+import { usePreferences } from '../api/queries';
 import { useShell } from '../shell/ShellContext';
 import { typedCue, type BankIndex } from './bankIndex';
-import { fieldFromWords, mainPassage } from './entryFields';
+import { calendarToday } from '../clock/calendarToday';
+import { at, fieldFromWords, mainPassage, type WordingPlace } from './entryFields';
+import { firstTest } from './wording/ConditionEditor';
+import { selectInLine } from './wording/selectInLine';
 import { takenCues } from './takenCues';
 import { useEntryChange, type Target } from './useEntryChange';
-import { insertBlank, selectedWords } from './WordingEditor';
+import { makeOptional } from './wording/optionalPassages';
+import { insertBlank, selectedWords } from './wording/WordingBar';
 
 /** All that the page of an entry does: what is changed, what is saved, blanks and cues being made. */
 export function useEntryEditing(index: BankIndex, target: Target) {
   const { member } = useShell();
+  const preferences = usePreferences().data ?? DEFAULT_PREFERENCES;
   const navigate = useNavigate();
   const entry = 'entry' in target ? target.entry : null;
   const collectionId = 'entry' in target ? target.entry.collection : target.collection;
@@ -29,7 +37,15 @@ export function useEntryEditing(index: BankIndex, target: Target) {
   });
   const { content, setContent } = changing;
   const [openField, setOpenField] = useState<string | null>(null);
+  const [picked, setPlace] = useState<WordingPlace>({ wording: '', part: '' });
+  const { wording, part } = at(content, picked);
+  // Until another is picked it is the text itself that is at hand, not a part that goes to a box.
+  const place =
+    picked.part === ''
+      ? { wording: wording.id, part: wording.parts.at(-1)!.id }
+      : { wording: wording.id, part: part.id };
   const editor = useRef<Editor | null>(null);
+  const toSelect = useRef<Extract<DoubtPlace, { line: number }> | null>(null);
   // The editor calls back later than it was made: it must reach what the entry holds by then.
   const latest = useRef({ content, setContent });
   useEffect(() => {
@@ -47,6 +63,43 @@ export function useEntryEditing(index: BankIndex, target: Target) {
     setOpenField(field.id);
     return field.id;
   };
+  /**
+   * The selected words become an optional passage: of a new condition, on a field that says something. What stands in
+   * the way comes back in words.
+   */
+  const addOptional = (): string | null => {
+    const { state, view } = editor.current ?? {};
+    const { fields } = latest.current.content;
+    // A field that can be picked or measured says more than whether it is answered.
+    const field = fields.find((one) => firstTest(one, calendarToday()).test !== 'answered') ?? fields[0];
+    if (!state || !view) return null;
+    if (!field) return 'Make a field first: the words will stand by what is answered to it.';
+    if (state.selection.empty) return 'Select the words first that are to stand only when a condition holds.';
+    const { conditions = [] } = latest.current.content;
+    const id = freeConditionId(conditions);
+    put({ conditions: [...conditions, { id, when: firstTest(field, calendarToday()) }] });
+    view.dispatch(makeOptional(state, id));
+    view.focus();
+    return null;
+  };
+  const show = (to: DoubtPlace) => {
+    if ('field' in to) {
+      setOpenField(to.field);
+      requestAnimationFrame(() =>
+        document.getElementById(`field-${to.field}`)?.scrollIntoView({ block: 'center' }),
+      );
+      return;
+    }
+    const next = content.wordings.find(({ id }) => id === to.wording);
+    if (!next) return;
+    const part = 'part' in to ? to.part : next.parts.at(-1)!.id;
+    const isHere = to.wording === place.wording && part === place.part;
+    setPlace({ wording: to.wording, part });
+    if (!('line' in to)) return;
+    // Another part has an editor of its own: its words are selected as soon as it is there.
+    if (isHere && editor.current) selectInLine(editor.current, to);
+    else toSelect.current = to;
+  };
   return {
     entry,
     collection,
@@ -56,11 +109,22 @@ export function useEntryEditing(index: BankIndex, target: Target) {
     said,
     put,
     latest: () => latest.current.content,
+    place,
+    setPlace,
     openField,
     setOpenField,
     newField,
+    addOptional,
+    changeCondition: (id: string, when: Condition) => {
+      const { conditions = [] } = latest.current.content;
+      put({ conditions: conditions.map((one) => (one.id === id ? { id, when } : one)) });
+    },
+    /** Shows where a doubt is: its words selected, or its field opened. */
+    show,
     editorReady: (made: Editor) => {
       editor.current = made;
+      if (toSelect.current) selectInLine(made, toSelect.current);
+      toSelect.current = null;
     },
     /** The selected words become a blank of a new field; without a selection a blank stands at the caret. */
     makeBlank: () => {
@@ -70,9 +134,17 @@ export function useEntryEditing(index: BankIndex, target: Target) {
     propose: () => {
       const title = content.title || proposeTitle(mainPassage(content));
       const taken = takenCues(index, collection?.leadIn ?? '', entry?.id);
-      return title ? proposeCue(title, [...taken, ...content.cues.map(({ text }) => text)]) : '';
+      return title
+        ? proposeCue(title, [...taken, ...content.cues.map(({ text }) => text)], preferences.cuesBy)
+        : '';
     },
   };
+}
+
+function freeConditionId(conditions: readonly NamedCondition[]): string {
+  let number = conditions.length + 1;
+  while (conditions.some(({ id }) => id === `c${number}`)) number += 1;
+  return `c${number}`;
 }
 
 export type EntryEditing = ReturnType<typeof useEntryEditing>;

@@ -8,7 +8,7 @@ import { tableExtensions } from './tables';
 const PassageDocument = Node.create({
   name: 'doc',
   topNode: true,
-  content: 'block+',
+  content: '(block | box)+',
   addAttributes: () => ({ placements: { default: NO_PLACEMENTS, rendered: false } }),
 });
 
@@ -20,31 +20,6 @@ const BLANK_DEFAULTS: Record<keyof BlankAttrs, unknown> = {
   state: 'gap',
   dropped: 'none',
 };
-
-function readBlank(element: HTMLElement): Partial<BlankAttrs> | false {
-  try {
-    return JSON.parse(element.dataset.blank ?? '') as Partial<BlankAttrs>;
-  } catch {
-    return false;
-  }
-}
-
-/** A place where an answer goes: one inline node, so that it cannot be torn apart by typing. */
-export const BlankNode = Node.create({
-  name: 'blank',
-  group: 'inline',
-  inline: true,
-  atom: true,
-  selectable: true,
-  draggable: false,
-  addAttributes: () =>
-    Object.fromEntries(
-      Object.entries(BLANK_DEFAULTS).map(([name, value]) => [name, { default: value, rendered: false }]),
-    ),
-  parseHTML: () => [{ tag: 'span[data-blank]', getAttrs: (element) => readBlank(element) }],
-  renderHTML: ({ node }) => ['span', { 'data-blank': JSON.stringify(node.attrs) }, node.attrs.text as string],
-  renderText: ({ node }) => node.attrs.text as string,
-});
 
 /** Words that came from the bank, and in which placement; what is typed after them does not belong. */
 const PlacedMark = Mark.create({
@@ -61,9 +36,113 @@ const PlacedMark = Mark.create({
   renderHTML: ({ HTMLAttributes }) => ['span', HTMLAttributes, 0],
 });
 
-/** The passage model as an editor schema: whatever is pasted is reduced to it. */
-export const passageExtensions: Extensions = [
+/** Puts a node's attributes into the page as data, so that copying within a draft keeps them. */
+function readData(element: HTMLElement, name: string): Record<string, unknown> | false {
+  try {
+    return JSON.parse(element.dataset[name] ?? '') as Record<string, unknown>;
+  } catch {
+    return false;
+  }
+}
+
+/** An inline that cannot be torn apart by typing, with the attributes given as defaults. */
+const inlineAtom = (name: string, defaults: Record<string, unknown>) =>
+  Node.create({
+    name,
+    group: 'inline',
+    inline: true,
+    atom: true,
+    selectable: true,
+    draggable: false,
+    addAttributes: () =>
+      Object.fromEntries(
+        Object.entries(defaults).map(([key, value]) => [key, { default: value, rendered: false }]),
+      ),
+    parseHTML: () => [
+      {
+        tag: `span[data-${name.toLowerCase()}]`,
+        getAttrs: (element) => readData(element, name.toLowerCase()),
+      },
+    ],
+    renderHTML: ({ node }) => [
+      'span',
+      { [`data-${name.toLowerCase()}`]: JSON.stringify(node.attrs), class: `atom-${name.toLowerCase()}` },
+      (node.attrs.text as string | undefined) ?? '',
+    ],
+    renderText: ({ node }) => (node.attrs.text as string | undefined) ?? '',
+  });
+
+/** A place where an answer goes. */
+export const BlankNode = inlineAtom('blank', BLANK_DEFAULTS);
+/** Optional words that do not stand now. */
+const FoldedNode = inlineAtom('folded', { content: [], dropped: 'none' });
+/** Another entry's wording, within a wording; a draft has its words instead. */
+export const IncludeNode = inlineAtom('include', { entry: '' });
+/** Where the caret should stand afterwards. */
+export const CaretMarkNode = inlineAtom('caretMark', {});
+/** A number of a list, and a reference to one. */
+export const NumberNode = inlineAtom('number', { list: '', form: '1', id: '', text: '' });
+export const ReferenceNode = inlineAtom('reference', { to: '', text: '' });
+
+/** A box of its own for a part such as Subject, at the head of a draft. */
+const BoxNode = Node.create({
+  name: 'box',
+  content: 'block+',
+  isolating: true,
+  defining: true,
+  addAttributes: () => ({
+    name: {
+      default: '',
+      parseHTML: (element) => element.dataset.box,
+      renderHTML: ({ name }) => ({ 'data-box': String(name), 'aria-label': String(name), role: 'group' }),
+    },
+  }),
+  parseHTML: () => [{ tag: 'section[data-box]' }],
+  renderHTML: ({ HTMLAttributes }) => ['section', { ...HTMLAttributes, class: 'box' }, 0],
+});
+
+/** An optional passage: several can stand in each other. In a wording what is typed at its end belongs to it. */
+const whenMark = (inclusive: boolean) =>
+  Mark.create({
+    name: 'when',
+    inclusive,
+    excludes: '',
+    addAttributes: () => ({
+      condition: {
+        default: '',
+        parseHTML: (element) => element.dataset.when,
+        renderHTML: ({ condition }) => ({ 'data-when': String(condition) }),
+      },
+      placement: {
+        default: null,
+        parseHTML: (element) => element.dataset.of ?? null,
+        renderHTML: ({ placement }) => (placement ? { 'data-of': String(placement) } : {}),
+      },
+    }),
+    parseHTML: () => [{ tag: 'span[data-when]' }],
+    renderHTML: ({ HTMLAttributes }) => ['span', HTMLAttributes, 0],
+  });
+
+/** A statement that must be looked at before the draft can be finished. */
+const ConfirmMark = Mark.create({
+  name: 'confirm',
+  inclusive: false,
+  parseHTML: () => [{ tag: 'span[data-confirm]' }],
+  renderHTML: () => ['span', { 'data-confirm': '', class: 'to-confirm', title: 'not confirmed yet' }, 0],
+});
+
+/**
+ * The passage model as an editor schema: whatever is pasted is reduced to it. `draft` for a leaf, where the blank is
+ * added as it is shown there; `wording` for the editor of an entry, which shows numbers, references and the like as
+ * what they stand for and adds those nodes itself.
+ */
+export const passageExtensions = (of: 'wording' | 'draft'): Extensions => [
   PassageDocument,
+  BoxNode,
+  whenMark(of === 'wording'),
+  ConfirmMark,
+  ...(of === 'draft' ? [NumberNode, ReferenceNode, CaretMarkNode] : []),
+  FoldedNode,
   StarterKit.configure({
     document: false,
     codeBlock: false,

@@ -2,7 +2,7 @@ import { Fragment, Slice, type Node as EditorNode } from '@tiptap/pm/model';
 import { NodeSelection, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
 import { followCase, isLine, joinAtCaret } from '#core/passage';
 import type { TypedCase } from '#core/cue';
-import { place, type PlaceRequest } from '#core/fill';
+import { place, type Placed, type PlaceRequest } from '#core/fill';
 import { attrsOf, blanksIn, placementRange } from './blanks';
 import { placementsOf, setPlacements } from './placements';
 
@@ -15,8 +15,23 @@ export function lineAround(state: EditorState, from: number, to: number): { befo
   return { before: before.slice(before.lastIndexOf('\n') + 1), after: after.split('\n')[0]! };
 }
 
-/** Where writing goes on after a placement: right behind it, in plain letters. */
+/** Where the placement's wording wants the caret; -1 when it does not say. */
+function caretMarkOf(doc: EditorNode, placement: string): number {
+  let found = -1;
+  doc.descendants((node, pos) => {
+    const own = node.marks.some(({ type, attrs }) => type.name === 'placed' && attrs.placement === placement);
+    if (node.type.name === 'caretMark' && own && found < 0) found = pos;
+  });
+  return found;
+}
+
+/** Where writing goes on after a placement: at its caret mark, which has then served, or right behind it; in plain letters. */
 export function goOnAfter(tr: Transaction, placement: string): Transaction {
+  const mark = caretMarkOf(tr.doc, placement);
+  if (mark >= 0) {
+    tr.delete(mark, mark + 1);
+    return tr.setSelection(TextSelection.create(tr.doc, mark)).setStoredMarks([]).scrollIntoView();
+  }
   const range = placementRange(tr.doc, placement);
   if (!range) return tr;
   return tr.setSelection(TextSelection.create(tr.doc, range.to)).setStoredMarks([]).scrollIntoView();
@@ -30,6 +45,26 @@ function stepIn(tr: Transaction, placement: string): Transaction {
     : goOnAfter(tr, placement);
 }
 
+const isBare = (node: EditorNode) => node.textContent === '' && blanksIn(node).length === 0;
+
+/**
+ * Puts the parts that have boxes of their own into them: in place of what stood there from the same placement, or where
+ * nothing stands. A box in which something else stands is left as it is.
+ */
+function putInBoxes(tr: Transaction, boxes: Placed['boxes'], placement: string): void {
+  for (const { name, passage } of [...boxes].reverse()) {
+    const content = Fragment.fromJSON(tr.doc.type.schema, passage.content);
+    let there: { node: EditorNode; pos: number } | null = null;
+    tr.doc.forEach((node, pos) => {
+      if (node.type.name === 'box' && node.attrs.name === name) there = { node, pos };
+    });
+    const box = there as { node: EditorNode; pos: number } | null;
+    if (!box) tr.insert(0, tr.doc.type.schema.nodes.box!.create({ name }, content));
+    else if (isBare(box.node) || placementRange(box.node, placement))
+      tr.replaceWith(box.pos + 1, box.pos + box.node.nodeSize - 1, content);
+  }
+}
+
 /**
  * A transaction that puts an entry in place of [from, to): its words join the line there, its blanks are
  * filled as far as is known, and the caret stands on the first gap.
@@ -41,7 +76,7 @@ export function placeEntry(
   request: PlaceRequest,
   typed: TypedCase = 'as-is',
 ): Transaction {
-  const { passage, placement } = place(request);
+  const { passage, placement, boxes } = place(request);
   const { before, after } = lineAround(state, from, to);
   const joined = joinAtCaret(followCase(passage, typed), before, after);
   const fragment = Fragment.fromJSON(state.schema, joined.content);
@@ -53,8 +88,20 @@ export function placeEntry(
   // Into an empty paragraph blocks come whole, so that a heading or list stays one.
   if (wholeBlock && joined.content.length > 1) tr.replaceWith($from.before(), $from.after(), fragment);
   else tr.replaceRange(from, to, new Slice(fragment, open(0), open(-1)));
+  putInBoxes(tr, boxes, request.id);
   setPlacements(tr, { ...placementsOf(state.doc), [request.id]: placement });
   return stepIn(tr, request.id);
+}
+
+/** From where to where a placement reaches outside the boxes; null when it has words in boxes alone. */
+function bodyRange(doc: EditorNode, placement: string): { from: number; to: number } | null {
+  const ranges: { from: number; to: number }[] = [];
+  doc.forEach((block, pos) => {
+    if (block.type.name === 'box') return;
+    const found = placementRange(block, placement);
+    if (found) ranges.push({ from: pos + 1 + found.from, to: pos + 1 + found.to });
+  });
+  return ranges.length > 0 ? { from: ranges[0]!.from, to: ranges.at(-1)!.to } : null;
 }
 
 /** A transaction that puts a newer wording in the place of a placement, with the answers given so far. */
@@ -70,5 +117,6 @@ export function renewPlacement(
   const answers = Object.fromEntries(
     Object.entries(old.answers).filter(([, answer]) => answer.kind !== 'detail'),
   );
-  return placeEntry(state, range.from, range.to, { ...request, id, answers, cue: old.cue });
+  const inBody = bodyRange(state.doc, id) ?? range;
+  return placeEntry(state, inBody.from, inBody.to, { ...request, id, answers, cue: old.cue });
 }

@@ -1,7 +1,8 @@
 import type { Node as EditorNode } from '@tiptap/pm/model';
 import { NodeSelection, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
-import { blanksIn, currentBlank, type BlankAt } from './blanks';
+import { blanksIn, currentBlank, fieldOf, type BlankAt } from './blanks';
 import { placementsOf } from './placements';
+import { statementsIn, stepToStatement } from './confirming';
 import { goOnAfter } from './placing';
 
 /** Selects the blank at a position, which makes it the current one. */
@@ -10,13 +11,16 @@ const stepOnto = (state: EditorState, pos: number): Transaction =>
 
 /**
  * The blanks that a person is asked about, in the order of the text: each field of a placement once, however
- * many blanks it has, and none that the record has answered. Those are stepped onto with the arrows or the
+ * many blanks it has, and none that the record has answered or that is worked out. Those are stepped onto with the arrows or the
  * mouse: going on by Tab and typing must not write over what the record says.
  */
 export function askedBlanks(doc: EditorNode): BlankAt[] {
   const placements = placementsOf(doc);
   const seen = new Set<string>();
-  return blanksIn(doc).filter(({ attrs: { placement, field } }) => {
+  return blanksIn(doc).filter(({ attrs }) => {
+    const { placement, field } = attrs;
+    const kind = fieldOf(doc, attrs)?.kind;
+    if (kind === 'computed' || kind === 'alternates') return false;
     const key = `${placement} ${field}`;
     const given = placements[placement ?? '']?.answers[field];
     if (seen.has(key) || given?.kind === 'detail' || (given?.kind === 'person' && given.known)) return false;
@@ -48,17 +52,28 @@ export function stepOn(state: EditorState): Transaction | null {
   return placement === null ? null : goOnAfter(state.tr, placement);
 }
 
-/** To the first gap of the draft; null when there is none. */
-export function stepToFirstGap(state: EditorState): Transaction | null {
-  const gap = blanksIn(state.doc).find(({ attrs }) => attrs.state === 'gap');
-  return gap ? stepOnto(state, gap.pos) : null;
+/** Places where something is still to be done, in the order of the text: gaps, and statements to confirm. */
+function openPlaces(state: EditorState): { pos: number; step: () => Transaction }[] {
+  const gaps = blanksIn(state.doc)
+    .filter(({ attrs }) => attrs.state === 'gap')
+    .map(({ pos }) => ({ pos, step: () => stepOnto(state, pos) }));
+  const statements = statementsIn(state.doc).map((one) => ({
+    pos: one.from,
+    step: () => stepToStatement(state, one),
+  }));
+  return [...gaps, ...statements].sort((a, b) => a.pos - b.pos);
 }
 
-/** To the next gap anywhere in the draft, beginning again at its start; null when there is no gap left. */
+/** To the first gap of the draft or statement to confirm; null when there is none. */
+export function stepToFirstGap(state: EditorState): Transaction | null {
+  return openPlaces(state)[0]?.step() ?? null;
+}
+
+/** To the next gap or statement to confirm anywhere in the draft, beginning again at its start; null when none is left. */
 export function stepToGap(state: EditorState): Transaction | null {
-  const gaps = blanksIn(state.doc).filter(({ attrs }) => attrs.state === 'gap');
-  const next = gaps.find(({ pos }) => pos > state.selection.from) ?? gaps[0];
-  return next ? stepOnto(state, next.pos) : null;
+  const places = openPlaces(state);
+  const next = places.find(({ pos }) => pos > state.selection.from) ?? places[0];
+  return next ? next.step() : null;
 }
 
 /** Onto the first blank of a field of a placement. */

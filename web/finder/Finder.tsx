@@ -1,6 +1,7 @@
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { excerpt } from '#core/passage';
+import { mainPassage } from '../bank/entryFields';
 import { typedCue, useBankIndex, type BankIndex } from '../bank/bankIndex';
 import { useShell, type Action } from '../shell/ShellContext';
 
@@ -37,7 +38,7 @@ function entryRows(index: BankIndex | null, query: string, choose: (id: string) 
     const entry = index.entries.get(id);
     if (!entry) return [];
     const collection = index.collections.get(entry.collection);
-    const words = excerpt(entry.content.wordings[0]!.parts[0]!.passage, 90);
+    const words = excerpt(mainPassage(entry.content), 90);
     return [
       {
         id,
@@ -60,6 +61,8 @@ function useRows(query: string, close: () => void): Row[] {
     const actions: Action[] = [
       ...screen.actions,
       { label: 'Open the bank', run: go('/bank') },
+      { label: 'Open the cues', run: go('/cues') },
+      { label: 'Open the glossaries', run: go('/glossaries') },
       { label: 'Go to the desk', run: go('/') },
       { label: 'Show the keys', run: go('/keys') },
     ];

@@ -21,7 +21,26 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
       ['F4', 'Keeps the selected words as an entry'],
       ['F8', 'Goes to the next gap, from anywhere in the draft'],
       ['F9', 'Finishes the draft, or walks you through its gaps'],
+      ['Ctrl + Enter', 'Confirms the statement at the caret, and goes to the next one'],
+      ['Alt + J', 'Takes the first offer; Alt with K, L, ; and U, I, O, P, N takes the others'],
+      ['Alt + Down', 'Goes into the list of offers: Up, Down, then Enter takes one, Escape leaves'],
+      ['Alt + M', 'Keeps the selected words, or the word before the caret, in a glossary'],
+      ['Alt + R', 'Switches collections and glossaries in and out of reach, by typing'],
+      ['Alt + Shift + Up, Down', 'Moves the paragraph; numbers and references follow'],
       ['Left, Right', 'Step onto a blank and off it again, to change its answer'],
+    ],
+  },
+  {
+    title: 'Text commands, typed on a leaf and closed by Space or Enter',
+    keys: [
+      ['\\d2wl', 'A backslash, then verb, count, unit and way: this deletes 2 words to the left'],
+      [
+        'verbs',
+        'm move, s select, c copy, x cut, d delete, v paste what was copied, w swap two, j join two, u capitalise',
+      ],
+      ['units', 'l letter, w word, s sentence, n line (between line breaks), p paragraph'],
+      ['ways', 'l left, r right, u up, d down; a to the start of the unit, z to its end'],
+      ['\\d', 'What is left out is one, word, left: this deletes the word before. \\w swaps two words'],
     ],
   },
   {
@@ -32,6 +51,7 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
       ['Shift + Tab', 'Goes to the blank before'],
       ['Enter', 'Goes to the next blank; on the last, goes on with the sentence'],
       ['Escape', 'Leaves the blank'],
+      ['Down', 'Takes what you answered last for the same person, where that is offered'],
       ['Backspace', 'Takes the answer away'],
     ],
   },
@@ -39,6 +59,8 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
     title: 'On the page of an entry',
     keys: [
       ['F4', 'Makes the selected words a blank, or puts one at the caret'],
+      ['Right', 'At the end of an optional passage: what is typed next stands always'],
+      ['Space, Up, Down', 'On the handle of a field or an option: takes it up and moves it'],
       ['F9', 'Saves the entry as a new revision'],
     ],
   },

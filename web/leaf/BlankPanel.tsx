@@ -10,8 +10,10 @@ import { placementsOf } from '../editor/placements';
 import { askedBlanks, stepOn } from '../editor/stepping';
 import { Button, Key } from '../ui';
 import { OTHER_FIELD, pick, stepTo } from './blankKeys';
+import { LastAnswer } from './LastAnswer';
 import { Source } from './Source';
 import { TypedHelp } from './TypedHelp';
+import { WorkedOut } from './WorkedOut';
 
 function Choices({ editor, field, picked }: { editor: Editor; field: Field; picked: readonly string[] }) {
   const pickables = pickablesOf(field);
@@ -111,6 +113,21 @@ function FromRecord({
   );
 }
 
+/** What is asked, and as the how-manieth of the questions this wording asks. */
+function Question({ field, number, of }: { field: Field; number: number; of: number }) {
+  return (
+    <div role="status">
+      <p className="eyebrow">
+        {field.name}
+        {number > 0 && `, ${number} of ${of}`}
+        {!field.required && ', may stay empty'}
+      </p>
+      <p className="font-book text-[17px] leading-snug">{field.question || field.name}</p>
+      {field.hint && <p className="text-[13px] text-soft">{field.hint}</p>}
+    </div>
+  );
+}
+
 interface Props {
   editor: Editor;
   blank: BlankAt;
@@ -129,18 +146,14 @@ export function BlankPanel({ editor, blank, record }: Props) {
   const given = placement?.answers[field.id];
   return (
     <section aria-label="Current blank" className="slip">
-      <div role="status">
-        <p className="eyebrow">
-          {field.name}
-          {number > 0 && `, ${number} of ${asked.length}`}
-          {!field.required && ', may stay empty'}
-        </p>
-        <p className="font-book text-[17px] leading-snug">{field.question || field.name}</p>
-        {field.hint && <p className="text-[13px] text-soft">{field.hint}</p>}
-      </div>
+      <Question field={field} number={number} of={asked.length} />
       {pickablesOf(field).length > 0 && <Choices editor={editor} field={field} picked={pickedIn(given)} />}
       {field.kind === 'choice' && field.other && <OtherWords editor={editor} field={field} blank={blank} />}
       <TypedHelp field={field} given={given} language={placement?.language ?? 'en-GB'} />
+      {placement && (
+        <LastAnswer editor={editor} id={blank.attrs.placement ?? ''} placement={placement} field={field} />
+      )}
+      {field.kind === 'computed' && <WorkedOut editor={editor} blank={blank} field={field} />}
       <FromRecord editor={editor} blank={blank} field={field} record={record} />
       <p className="mt-2 text-[12.5px] text-soft">
         <Key>Tab</Key> next, <Key>Enter</Key> {number === asked.length ? 'goes on with the sentence' : 'next'}

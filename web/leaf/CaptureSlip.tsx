@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Collection, Entry } from '#contracts';
 import { newEntry, proposeTitle, type EntryContent } from '#core/entry';
 import { proposeCue } from '#core/cue';
+import { DEFAULT_PREFERENCES } from '#core/glossary';
 import type { Passage } from '#core/passage';
 import { capture, type Captured } from '#core/privacy';
 import type { Placements } from '#core/draft';
@@ -10,11 +11,11 @@ import type { BankIndex } from '../bank/bankIndex';
 import { PassageView } from '../bank/PassageView';
 import { takenCues } from '../bank/takenCues';
 import { call, inWords, isProblem } from '../api/client';
-import { takeKept } from '../api/queries';
+import { takeKept, usePreferences } from '../api/queries';
 import { Button, Key, Notice, SelectField, TextField } from '../ui';
 import { SignInAgain } from '../account/SignInAgain';
 import { useShell } from '../shell/ShellContext';
-import type { PlacingNeeds } from './usePlacing';
+import type { CaseToday } from './usePlacing';
 
 function Particulars({
   captured,
@@ -50,7 +51,7 @@ function Particulars({
 interface Props {
   words: Passage;
   placements: Placements;
-  needs: PlacingNeeds;
+  needs: CaseToday;
   index: BankIndex;
   home: string;
   close: (kept: Entry | null) => void;
@@ -101,8 +102,10 @@ export function CaptureSlip({ words, placements, needs, index, home, close }: Pr
   const collection = keepable.find(({ id }) => id === place) ?? keepable[0];
   const leadIn = collection?.leadIn ?? '';
   const [title, setTitle] = useState(() => proposeTitle(captured.passage));
+  const preferences = usePreferences().data ?? DEFAULT_PREFERENCES;
   const [ownCue, setOwnCue] = useState<string | null>(null);
-  const cue = ownCue ?? (title.trim() === '' ? '' : proposeCue(title, takenCues(index, leadIn)));
+  const cue =
+    ownCue ?? (title.trim() === '' ? '' : proposeCue(title, takenCues(index, leadIn), preferences.cuesBy));
   const keep = useKeep(close);
   const { member } = useShell();
   const first = useRef<HTMLInputElement>(null);

@@ -10,6 +10,18 @@ interface Props {
   reopening: boolean;
 }
 
+/** A finished text box by box, the text outside the boxes last; empty when it has no boxes. */
+function boxesOf({ content }: Passage): { name: string; passage: Passage }[] {
+  const boxes = content.flatMap((block) =>
+    block.type === 'box'
+      ? [{ name: block.attrs.name, passage: { type: 'doc' as const, content: block.content } }]
+      : [],
+  );
+  const rest = content.filter(({ type }) => type !== 'box');
+  if (boxes.length === 0) return [];
+  return [...boxes, { name: 'the text', passage: { type: 'doc', content: rest } }];
+}
+
 /** What can be done with a finished text: take it where it is needed, or open it again. */
 export function FinishedPanel({ passage, title, reopen, reopening }: Props) {
   const [said, setSaid] = useState<{ words: string; failed: boolean } | null>(null);
@@ -27,6 +39,11 @@ export function FinishedPanel({ passage, title, reopen, reopening }: Props) {
         <Button look="main" onClick={() => attempt('Copied, with its formatting.', copyRich(passage))}>
           Copy
         </Button>
+        {boxesOf(passage).map((box) => (
+          <Button key={box.name} onClick={() => attempt(`Copied ${box.name}.`, copyRich(box.passage))}>
+            Copy {box.name}
+          </Button>
+        ))}
         <Button onClick={() => attempt('Copied as plain text.', copyPlain(passage))}>
           Copy as plain text
         </Button>

@@ -17,8 +17,9 @@ import type { LocalCopy } from './localCopy';
 import { useFinishing } from './useFinishing';
 import { useKeeping } from './useKeeping';
 import { useLeafActions } from './useLeafActions';
-import { useLeafEditor, useLeafState, documentOf } from './useLeafEditor';
-import { usePlacing } from './usePlacing';
+import { useLeafState, documentOf } from './useLeafEditor';
+import { useLeafParts } from './useLeafParts';
+import { UnderCaret } from './UnderCaret';
 
 interface Props {
   one: Case;
@@ -30,14 +31,19 @@ interface Props {
 /** A draft open for writing or finished, with its margin. */
 export function Leaf({ one, draft, copy }: Props) {
   const { member } = useShell();
-  const placing = usePlacing(one);
   const { keeper, keeping } = useKeeping(draft, member.id);
   const finishing = useFinishing(draft, keeper);
   const document = copy?.document ?? draft.document;
-  const editor = useLeafEditor({ document, host: placing.host, onChange: () => keeper.changed() });
+  const [said, say] = useState<string | null>(null);
+  const { placing, offering, slip, openSlip, editor, counts } = useLeafParts({
+    one,
+    draft,
+    document,
+    onChange: () => keeper.changed(),
+    say,
+  });
   const leaf = useLeafState(editor);
   const [selected, setSelected] = useState<Selected | null>(null);
-  const [said, say] = useState<string | null>(null);
   const [gapsShown, showGaps] = useState(false);
   const open = finishing.state === 'open';
 
@@ -69,17 +75,23 @@ export function Leaf({ one, draft, copy }: Props) {
     showGaps(leaf.gaps.length > 0);
     if (empty) return;
     if (leaf.gaps.length > 0) goToGap(stepToFirstGap(editor.state));
-    else finishing.finish.mutate();
+    else finishing.finish.mutate(undefined, { onSuccess: counts.finished });
+  };
+  const placeFound = (entry: string) => {
+    const placement = placing.placeIn(editor, entry);
+    if (placement) counts.brought(placement, entry, counts.keysInFinder());
   };
   useLeafActions(
     open
       ? [
           { label: 'Keep the selected words', key: 'F4', run: keepWordsSoon },
           { label: 'Go to the next gap', key: 'F8', run: () => goToGap(stepToGap(editor.state)) },
+          { label: 'Refer to a number', run: () => openSlip({ kind: 'reference' }) },
+          { label: 'Change what is in reach', run: () => openSlip({ kind: 'reach' }) },
           { label: 'Finish the draft', key: 'F9', run: finishNow },
         ]
       : [{ label: 'Reopen the draft', key: 'F9', run: () => finishing.reopen.mutate() }],
-    open ? (entry) => placing.placeIn(editor, entry) : null,
+    open ? placeFound : null,
   );
   const margin = (
     <LeafMargin
@@ -89,6 +101,7 @@ export function Leaf({ one, draft, copy }: Props) {
         editor,
         leaf,
         placing,
+        offering,
         keeper,
         keeping,
         finishing,
@@ -97,8 +110,10 @@ export function Leaf({ one, draft, copy }: Props) {
         said,
         say,
         gapsShown,
+        slip,
       }}
       hideGaps={() => showGaps(false)}
+      closeSlip={() => openSlip(null)}
     />
   );
   return (
@@ -117,7 +132,12 @@ export function Leaf({ one, draft, copy }: Props) {
           </span>
         </header>
         <Headpiece record={one.record} />
-        <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
+        <div className="relative">
+          <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
+          {leaf.offered && !slip && offering.preferences.offers === 'caret' && (
+            <UnderCaret editor={editor} offered={leaf.offered} />
+          )}
+        </div>
       </div>
     </Figure>
   );

@@ -1,7 +1,9 @@
+import { closeHistory } from '@tiptap/pm/history';
 import type { Editor } from '@tiptap/react';
 import { useState } from 'react';
 import type { Case, Draft, Entry, Member } from '#contracts';
 import { finishedPassage } from '#core/fill';
+import { isInReach } from '#core/glossary';
 import type { Passage } from '#core/passage';
 import { inWords } from '../api/client';
 import { typedCue } from '../bank/bankIndex';
@@ -10,15 +12,25 @@ import { Notice } from '../ui';
 import { BlankPanel } from './BlankPanel';
 import { CaptureSlip } from './CaptureSlip';
 import type { DraftKeeper, Keeping } from './draftKeeper';
+import { CommandPanel } from './CommandPanel';
 import { FinishedPanel } from './FinishedPanel';
 import { GapsPanel } from './GapsPanel';
+import { LettersPanel } from './LettersPanel';
 import { KeepingNotice } from './KeepingNotice';
 import { Level } from './Level';
+import { OffersPanel } from './OffersPanel';
+import { takeOffer, type OfferHost } from './offering';
 import { NewerWording, newerWordings } from './NewerWording';
 import { PlacementPanel } from './PlacementPanel';
+import { ReferenceSlip } from './ReferenceSlip';
+import { ReachSlip } from './ReachSlip';
+import { TermSlip } from './TermSlip';
+import { StatementPanel } from './StatementPanel';
 import { ReachList } from './ReachList';
 import type { useFinishing } from './useFinishing';
+import type { LeafSlip } from './leafSlip';
 import { documentOf, type LeafState } from './useLeafEditor';
+import type { useOffering } from '../offers/useOffering';
 import type { usePlacing } from './usePlacing';
 
 /** Words being kept: taken once, so that typing on does not change what is on the slip. */
@@ -33,6 +45,7 @@ export interface LeafMarginProps {
   editor: Editor;
   leaf: LeafState;
   placing: ReturnType<typeof usePlacing>;
+  offering: ReturnType<typeof useOffering> & { host: OfferHost };
   keeper: DraftKeeper;
   keeping: Keeping;
   finishing: ReturnType<typeof useFinishing>;
@@ -41,7 +54,35 @@ export interface LeafMarginProps {
   said: string | null;
   say: (words: string | null) => void;
   gapsShown: boolean;
+  slip: LeafSlip | null;
+  closeSlip: () => void;
   hideGaps: () => void;
+}
+
+/** The slip that was asked for. */
+function AskedFor({ one, editor, placing, offering, slip, closeSlip, say }: LeafMarginProps) {
+  const close = (said?: string | null) => {
+    closeSlip();
+    if (said !== undefined) say(said);
+    editor.commands.focus();
+  };
+  const { preferences, glossaries } = offering;
+  switch (slip?.kind) {
+    case 'reference':
+      return <ReferenceSlip editor={editor} close={close} />;
+    case 'reach': {
+      const collections = placing.index?.bank.collections ?? [];
+      return <ReachSlip kind={one.kind} {...{ collections, glossaries, preferences, close }} />;
+    }
+    case 'term': {
+      const inReach = glossaries
+        .filter((list) => !list.shipped && isInReach(list, one.kind, preferences.reach[one.kind]))
+        .sort((a, b) => b.priority - a.priority);
+      return <TermSlip text={slip.text} glossaries={inReach} needs={placing.caseToday} close={close} />;
+    }
+    case undefined:
+      return null;
+  }
 }
 
 /** What stands in the margin whatever line the caret is on: saving, gaps, newer wordings, finishing. */
@@ -51,7 +92,8 @@ function Standing(props: LeafMarginProps) {
   const [keptOld, setKeptOld] = useState<ReadonlySet<string>>(new Set());
   const open = finishing.state === 'open';
   const takeTheirs = (theirs: Draft) => {
-    editor.view.dispatch(replaceDraft(editor.state, theirs.document));
+    // A step of its own for undo, however soon after the last key.
+    editor.view.dispatch(closeHistory(replaceDraft(editor.state, theirs.document)));
     keeper.takenOver(theirs);
     say('The other text stands here now. Undo brings yours back.');
   };
@@ -71,9 +113,8 @@ function Standing(props: LeafMarginProps) {
         <GapsPanel editor={editor} gaps={leaf.gaps} close={hideGaps} />
       )}
       <NewerWording
-        editor={editor}
         newer={newer}
-        needs={placing.needs}
+        renew={(id, wording) => placing.host.renew(editor, id, wording)}
         keep={(key) => setKeptOld(new Set([...keptOld, key]))}
       />
       {!open && (
@@ -88,38 +129,67 @@ function Standing(props: LeafMarginProps) {
   );
 }
 
+/** The slip for selected words, in the collection that is nearest to the work in hand. */
+function Capture({ one, editor, placing, selected, setSelected, say }: LeafMarginProps) {
+  const { index, caseToday } = placing;
+  if (!selected || !index) return null;
+  const close = (kept: Entry | null) => {
+    setSelected(null);
+    const cue = kept && typedCue(kept, index.collections.get(kept.collection));
+    say(kept && `Kept: “${kept.content.title}”${cue ? `. Type ${cue} to bring it` : ''}.`);
+    editor.commands.focus();
+  };
+  const keepable = index.bank.collections.filter(({ right }) => right === 'keep');
+  const home =
+    keepable.find(({ kindsOfWork }) => kindsOfWork.includes(one.kind)) ?? keepable.find(({ own }) => own);
+  return (
+    <CaptureSlip
+      words={selected.words}
+      placements={placementsOf(editor.state.doc)}
+      needs={caseToday}
+      index={index}
+      home={home?.id ?? ''}
+      close={close}
+    />
+  );
+}
+
+/** What speaks of what is being typed: a text command, keys begun, offers. */
+function ofTheTyped({ editor, leaf, placing, offering }: LeafMarginProps) {
+  if (leaf.command) return <CommandPanel told={leaf.command} />;
+  if (leaf.begun) return <LettersPanel begun={leaf.begun} index={placing.index} />;
+  if (leaf.offered) {
+    const take = (at: number) => takeOffer(editor.view, offering.host, at);
+    return <OffersPanel offered={leaf.offered} sourceOf={offering.sourceOf} take={take} />;
+  }
+  return null;
+}
+
 /** What speaks of the caret's line: the slip for selected words, the blank, the placement, or what is in reach. */
-function OfTheLine({ one, editor, leaf, placing, selected, setSelected, say }: LeafMarginProps) {
-  const { index, reach, needs, placeIn } = placing;
-  if (selected && index) {
-    const close = (kept: Entry | null) => {
-      setSelected(null);
-      const cue = kept && typedCue(kept, index.collections.get(kept.collection));
-      say(kept && `Kept: “${kept.content.title}”${cue ? `. Type ${cue} to bring it` : ''}.`);
-      editor.commands.focus();
-    };
-    const keepable = index.bank.collections.filter(({ right }) => right === 'keep');
-    const home =
-      keepable.find(({ kindsOfWork }) => kindsOfWork.includes(one.kind)) ?? keepable.find(({ own }) => own);
-    const placements = placementsOf(editor.state.doc);
-    return (
-      <CaptureSlip
-        words={selected.words}
-        placements={placements}
-        needs={needs}
-        index={index}
-        home={home?.id ?? ''}
-        close={close}
-      />
-    );
+function OfTheLine(props: LeafMarginProps) {
+  const { one, editor, leaf, placing, selected, slip } = props;
+  const { index, reach, placeIn, host } = placing;
+  if (selected && index) return <Capture {...props} />;
+  if (slip) return <AskedFor {...props} />;
+  const typed = ofTheTyped(props);
+  if (typed) return typed;
+  if (!leaf.blank && !leaf.placement && !leaf.statement) {
+    return <ReachList kind={one.kind} index={index} reach={reach} place={(id) => placeIn(editor, id)} />;
   }
-  if (!leaf.blank && !leaf.placement) {
-    return <ReachList index={index} reach={reach} place={(id) => placeIn(editor, id)} />;
-  }
+  const placed = placementsOf(editor.state.doc)[leaf.placement ?? ''];
   return (
     <div className="grid gap-4">
       {leaf.blank && <BlankPanel editor={editor} blank={leaf.blank} record={one.record} />}
-      {leaf.placement && <PlacementPanel editor={editor} id={leaf.placement} brief={leaf.blank !== null} />}
+      {leaf.statement && <StatementPanel editor={editor} statement={leaf.statement} />}
+      {leaf.placement && placed && (
+        <PlacementPanel
+          editor={editor}
+          id={leaf.placement}
+          brief={leaf.blank !== null}
+          content={index?.entries.get(placed.entry)?.content}
+          renew={(id, wording) => host.renew(editor, id, wording)}
+        />
+      )}
     </div>
   );
 }

@@ -1,11 +1,10 @@
 import type { Editor } from '@tiptap/react';
 import type { Entry } from '#contracts';
 import { excerpt, plainText } from '#core/passage';
-import { renewPlacement } from '../editor/placing';
+import { mainPassage } from '../bank/entryFields';
 import { placementRange } from '../editor/blanks';
 import { placementsOf } from '../editor/placements';
 import { Button, Notice } from '../ui';
-import type { PlacingNeeds } from './usePlacing';
 
 const EXCERPT = 220;
 
@@ -23,36 +22,30 @@ export function newerWordings(
 }
 
 interface Props {
-  editor: Editor;
   newer: ReturnType<typeof newerWordings>;
-  needs: PlacingNeeds;
+  renew: (placement: string, wording: string) => void;
   keep: (key: string) => void;
 }
 
 /** Says that shared wording on this leaf has changed since it was placed, and offers the new one. */
-export function NewerWording({ editor, newer, needs, keep }: Props) {
+export function NewerWording({ newer, renew, keep }: Props) {
   return newer.map(({ id, placement, entry }) => (
     <Notice key={id} title={`“${entry.content.title}” has a newer wording.`}>
       <p className="mt-1">
         {entry.reason && <>Why: {entry.reason}. </>}
-        It now reads: “{excerpt(entry.content.wordings[0]!.parts[0]!.passage, EXCERPT)}”
+        It now reads: “{excerpt(mainPassage(entry.content, placement.wording), EXCERPT)}”
       </p>
-      {plainText(entry.content.wordings[0]!.parts[0]!.passage).length > EXCERPT && (
+      {plainText(mainPassage(entry.content, placement.wording)).length > EXCERPT && (
         <a className="text-elder underline" href={`/bank/${entry.id}`}>
           Read it whole
         </a>
       )}
+      <p className="mt-1">
+        Your answers are kept. Words that you changed inside it give way to the new ones; undo brings them
+        back.
+      </p>
       <p className="mt-1.5 flex flex-wrap gap-2">
-        <Button
-          onClick={() => {
-            editor.view.dispatch(
-              renewPlacement(editor.state, id, { ...needs, entry, wording: placement.wording }),
-            );
-            editor.commands.focus();
-          }}
-        >
-          Take it over
-        </Button>
+        <Button onClick={() => renew(id, placement.wording)}>Take it over</Button>
         <Button onClick={() => keep(`${id} ${entry.revision}`)}>Keep this one</Button>
       </p>
     </Notice>

@@ -1,16 +1,17 @@
 import type { Editor } from '@tiptap/react';
 import { Link } from 'react-router';
 import type { Placement } from '#core/draft';
-import type { Field } from '#core/entry';
-import { wordsOf } from '#core/fill';
+import type { EntryContent, Field } from '#core/entry';
+import { knowledgeOf, wordsOf } from '#core/fill';
 import { placementsOf } from '../editor/placements';
 import { stepToField } from '../editor/stepping';
 import { stepTo } from './blankKeys';
 import { Source } from './Source';
 
 function Answered({ field, placement, step }: { field: Field; placement: Placement; step: () => void }) {
-  const given = placement.answers[field.id];
-  const words = wordsOf(field, given, 'as-is', placement.language);
+  const know = knowledgeOf(placement);
+  const given = know.answerTo(field);
+  const words = wordsOf(field, given, 'as-is', placement.language, know);
   return (
     <li className="border-b border-hair last:border-0">
       <button
@@ -40,10 +41,45 @@ interface Props {
   id: string;
   /** Only what came from the record: the rest is being asked beside it. */
   brief: boolean;
+  /** The entry as the bank has it now; undefined when it is no longer there for this member. */
+  content: EntryContent | undefined;
+  /** Puts another of the entry's wordings in its place, with the answers given so far. */
+  renew: (placement: string, wording: string) => void;
+}
+
+/** The wordings an entry can read by, the one that stands here marked; nothing where there is only one. */
+function Wordings({
+  id,
+  placement,
+  content,
+  renew,
+}: Omit<Props, 'editor' | 'brief'> & { placement: Placement }) {
+  if (!content || content.wordings.length < 2) return null;
+  return (
+    <div role="radiogroup" aria-label="Wording" className="mt-1 flex flex-wrap gap-x-3 text-[13.5px]">
+      {content.wordings.map((wording) => (
+        <button
+          key={wording.id}
+          type="button"
+          role="radio"
+          title="Answers are kept; words changed by hand inside it give way, and undo brings them back"
+          aria-checked={wording.id === placement.wording}
+          onClick={() => renew(id, wording.id)}
+          className={
+            wording.id === placement.wording
+              ? 'border-b border-leaf font-semibold text-leaf'
+              : 'text-soft hover:text-elder'
+          }
+        >
+          {wording.name}
+        </button>
+      ))}
+    </div>
+  );
 }
 
 /** What the caret stands in: which entry, which revision, by which cue, and its answers with their sources. */
-export function PlacementPanel({ editor, id, brief }: Props) {
+export function PlacementPanel({ editor, id, brief, content, renew }: Props) {
   const placement = placementsOf(editor.state.doc)[id];
   if (!placement) return null;
   const step = (field: string) => {
@@ -66,6 +102,7 @@ export function PlacementPanel({ editor, id, brief }: Props) {
         {placement.cue && <span className="cue shrink-0">{placement.cue}</span>}
         <span className="ml-auto shrink-0 text-[12.5px] text-soft">revision {placement.revision}</span>
       </p>
+      <Wordings {...{ id, placement, content, renew }} />
       <ul className="mt-0.5">
         {fields.map((field) => (
           <Answered key={field.id} field={field} placement={placement} step={() => step(field.id)} />

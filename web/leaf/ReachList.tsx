@@ -1,4 +1,7 @@
-import { useState } from 'react';
+import { mainPassage } from '../bank/entryFields';
+import { useMemo, useState } from 'react';
+import type { Entry, OwnUses } from '#contracts';
+import { useOwnUses } from '../api/queries';
 import { Link } from 'react-router';
 import { excerpt } from '#core/passage';
 import { typedCue, type BankIndex } from '../bank/bankIndex';
@@ -7,15 +10,28 @@ import { Button, Key } from '../ui';
 
 const SHOWN = 12;
 
+/** What this person brings most in this kind of work first; the others by title, as they come. */
+function byUse(entries: readonly Entry[], used: OwnUses['used'], kind: string): Entry[] {
+  const times = new Map(
+    used.flatMap((one) =>
+      one.source === 'entry' && one.kind === kind ? [[one.list, one.times] as const] : [],
+    ),
+  );
+  return [...entries].sort((a, b) => (times.get(b.id) ?? 0) - (times.get(a.id) ?? 0));
+}
+
 interface Props {
+  kind: string;
   index: BankIndex | null;
   reach: Reach | null;
   place: (entry: string) => void;
 }
 
 /** While the caret is in nothing in particular: what can be brought here, each with its cue. */
-export function ReachList({ index, reach, place }: Props) {
+export function ReachList({ kind, index, reach, place }: Props) {
   const [all, setAll] = useState(false);
+  const used = useOwnUses().data?.used;
+  const usualFirst = useMemo(() => byUse(reach?.entries ?? [], used ?? [], kind), [reach, used, kind]);
   if (!index || !reach) return null;
   if (reach.entries.length === 0) {
     return (
@@ -28,7 +44,7 @@ export function ReachList({ index, reach, place }: Props) {
       </p>
     );
   }
-  const shown = all ? reach.entries : reach.entries.slice(0, SHOWN);
+  const shown = all ? reach.entries : usualFirst.slice(0, SHOWN);
   return (
     <section aria-label="Wording in reach">
       <h2 className="eyebrow">Type a cue, and its wording stands here</h2>
@@ -38,7 +54,7 @@ export function ReachList({ index, reach, place }: Props) {
             <button
               type="button"
               tabIndex={-1}
-              title={excerpt(entry.content.wordings[0]!.parts[0]!.passage, 200)}
+              title={excerpt(mainPassage(entry.content), 200)}
               onMouseDown={(event) => event.preventDefault()}
               onClick={() => place(entry.id)}
               className="grid w-full grid-cols-[4.5rem_1fr] items-baseline gap-3 py-1 text-left hover:text-elder"

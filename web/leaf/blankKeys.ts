@@ -5,6 +5,7 @@ import { optionKeys, type Field } from '#core/entry';
 import { OTHER, pickablesOf, pickedIn, picking } from '#core/fill';
 import { answer } from '../editor/answering';
 import { currentBlank, fieldOf } from '../editor/blanks';
+import { confirmHere } from '../editor/confirming';
 import { placementsOf } from '../editor/placements';
 import { stepOn, stepOut, stepToBlank } from '../editor/stepping';
 import { giveBack } from './cueFiring';
@@ -60,6 +61,16 @@ function keyToPick(view: EditorView, field: Field, event: KeyboardEvent): boolea
   return true;
 }
 
+/** Down on a blank without an answer takes what was answered last for the same person, where that is offered. */
+function takeOffered(view: EditorView, field: Field): boolean {
+  const blank = currentBlank(view.state)!;
+  const { placement } = blank.attrs;
+  const offered = placementsOf(view.state.doc)[placement ?? '']?.offered?.[field.id];
+  if (!offered || placement === null || currentAnswer(view, field)) return false;
+  view.dispatch(answer(view.state, placement, field.id, offered));
+  return true;
+}
+
 function step(view: EditorView, event: KeyboardEvent): Transaction | null {
   const { state } = view;
   if (event.key === 'Tab') return stepToBlank(state, event.shiftKey ? -1 : 1) ?? stepOut(state);
@@ -67,11 +78,25 @@ function step(view: EditorView, event: KeyboardEvent): Transaction | null {
   return event.key === 'Escape' ? stepOut(state) : null;
 }
 
+/** Confirms the statement at the caret; false where none stands. */
+export function confirm(view: EditorView): boolean {
+  const tr = view.editable ? confirmHere(view.state) : null;
+  if (tr) stepTo(view, tr);
+  return tr !== null;
+}
+
+/** A key that gives an answer: what was answered last, or one of those to pick from. */
+function keyToAnswer(view: EditorView, field: Field, event: KeyboardEvent): boolean {
+  if (event.key === 'ArrowDown' && takeOffered(view, field)) return true;
+  return pickablesOf(field).length > 0 && keyToPick(view, field, event);
+}
+
 /**
  * A key pressed while a blank is current, wherever the keys then go: to its own text field or to the text.
  * `empty`: nothing stands in the field. Returns whether the key was used.
  */
 export function keyOnBlank(view: EditorView, event: KeyboardEvent, empty: boolean): boolean {
+  if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) return confirm(view);
   if (event.ctrlKey || event.metaKey || event.altKey) return false;
   const blank = currentBlank(view.state);
   if (!blank || !view.editable) return false;
@@ -82,5 +107,5 @@ export function keyOnBlank(view: EditorView, event: KeyboardEvent, empty: boolea
     return true;
   }
   const field = fieldOf(view.state.doc, blank.attrs);
-  return field && pickablesOf(field).length > 0 ? keyToPick(view, field, event) : false;
+  return field !== null && keyToAnswer(view, field, event);
 }

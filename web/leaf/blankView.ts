@@ -5,6 +5,7 @@ import { pickablesOf, readAnswer, typedForm } from '#core/fill';
 import { clockNow } from '../clock/calendarToday';
 import { answer } from '../editor/answering';
 import { attrsOf, fieldOf } from '../editor/blanks';
+import { BlankNode } from '../editor/extensions';
 import { placementsOf } from '../editor/placements';
 import { stepOut } from '../editor/stepping';
 import { keyOnBlank, stepTo } from './blankKeys';
@@ -22,7 +23,7 @@ const element = (tag: string, className: string) => {
  * Shows a blank as the ruled line of a paper form. When it is current and takes words, the line is a text
  * field in place; the letters typed are the answer at once, so that the sentence reads right all along.
  */
-export class BlankView implements NodeView {
+class BlankView implements NodeView {
   readonly dom = element('span', 'blank');
   private readonly words = element('span', 'blank-words');
   private readonly name = element('span', 'blank-name');
@@ -42,6 +43,7 @@ export class BlankView implements NodeView {
     const { text, state } = attrsOf(this.node);
     const field = fieldOf(this.view.state.doc, attrsOf(this.node));
     this.dom.dataset.state = state;
+    this.dom.dataset.form = attrsOf(this.node).form;
     this.name.textContent = field?.name ?? attrsOf(this.node).field;
     this.words.textContent = text;
     // A gap has no words: it needs a voice. A finished one is read as part of the sentence.
@@ -59,7 +61,16 @@ export class BlankView implements NodeView {
     if (node.type !== this.node.type) return false;
     this.node = node;
     this.show();
+    this.followAnswer();
     return true;
+  }
+
+  /** An answer given from elsewhere, as from the margin, shows in the text field too. */
+  private followAnswer(): void {
+    const field = fieldOf(this.view.state.doc, attrsOf(this.node));
+    if (!this.input || !field) return;
+    const given = this.given(field);
+    if (given !== this.input.value && this.input.dataset.typed !== this.input.value) this.input.value = given;
   }
 
   selectNode(): void {
@@ -72,6 +83,8 @@ export class BlankView implements NodeView {
     if (input instanceof HTMLTextAreaElement) input.rows = 1;
     input.autocomplete = 'off';
     input.value = this.given(field);
+    // What is worked out stands there until something else is typed.
+    if (field.kind === 'computed') input.placeholder = attrsOf(this.node).text;
     input.setAttribute('aria-label', field.question || field.name);
     input.addEventListener('input', () => this.typed(field, input.value));
     input.addEventListener('keydown', (event: Event) => this.key(event as KeyboardEvent, input));
@@ -97,6 +110,8 @@ export class BlankView implements NodeView {
   }
 
   private typed(field: Field, text: string): void {
+    // What is being typed may be written otherwise once it is read, and is left alone.
+    if (this.input) this.input.dataset.typed = text;
     const { placement } = attrsOf(this.node);
     const language = placementsOf(this.view.state.doc)[placement ?? '']?.language;
     if (placement === null || language === undefined) return;
@@ -131,3 +146,10 @@ export class BlankView implements NodeView {
     return true;
   }
 }
+
+/** The blank on a leaf, alive: shown as a ruled line, answered in place. */
+export const LiveBlank = BlankNode.extend({
+  addNodeView: () => {
+    return ({ node, view }) => new BlankView(node, view);
+  },
+});

@@ -3,23 +3,31 @@ import { Plugin, PluginKey, TextSelection, type EditorState, type Transaction } 
 import type { EditorView } from '@tiptap/pm/view';
 import { typedCase, type Closer, type CueIndex, type CueMatch } from '#core/cue';
 import type { PlaceRequest } from '#core/fill';
-import { attrsOf, placementRange } from '../editor/blanks';
+import type { PatternMatch } from '#core/pattern';
+import { placementRange } from '../editor/blanks';
+import { isCode, lineBefore } from '../editor/lineBefore';
 import { placeEntry } from '../editor/placing';
 
 /** What the leaf gives to cues: those in reach now, and what it takes to place an entry. */
 export interface CueHost {
   cues: () => CueIndex | null;
-  request: (entry: string, cue: string | null) => PlaceRequest | null;
+  /** Told how many keys brought a placement. */
+  brought: (placement: string, entry: string, keys: number) => void;
+  /** Finds the pattern that a line ends with; null for none. */
+  pattern: (line: string, closer: Closer) => PatternMatch | null;
+  request: (
+    entry: string,
+    cue: string | null,
+    view: { state: EditorState },
+    groups?: PatternMatch['groups'],
+  ) => PlaceRequest | null;
   /** Presses a key as the editor itself understands it, without cues. */
   press: (key: 'Enter') => void;
 }
 
-/** Cues are looked for in this many characters before the caret: longer than any cue with its lead-in. */
-const LOOKED_AT = 64;
-
 interface Firing {
   /** The placement a cue has just brought, until anything else happens. */
-  just: { placement: string; from: number; typed: string } | null;
+  just: { from: number; typed: string } | null;
   /** Typed characters that were given back and so do not fire again. */
   refused: { from: number; typed: string } | null;
 }
@@ -27,6 +35,14 @@ interface Firing {
 type Meta = Pick<Firing, 'just'>;
 
 const key = new PluginKey<Firing>('cueFiring');
+
+/** Marks a change as bringing words for what was typed from `from` on: a step of its own, given back by one Backspace. */
+export function broughtBy(tr: Transaction, from: number, typed: string): Transaction {
+  return closeHistory(tr.setMeta(key, { just: { from, typed } } satisfies Meta));
+}
+
+/** Whether a change brought words for what was typed, or is about that. */
+export const isBringing = (tr: Transaction): boolean => tr.getMeta(key) !== undefined;
 
 function nextFiring(tr: Transaction, before: Firing, old: EditorState): Firing {
   const meta = tr.getMeta(key) as Meta | undefined;
@@ -47,28 +63,16 @@ function stillRefused(tr: Transaction, { from, typed }: { from: number; typed: s
   return tr.doc.textBetween(at, end) === typed ? { from: at, typed } : null;
 }
 
-/**
- * The end of the line before a position, one character for each step of the document: a blank counts as the
- * last letter of its answer, so that a cue does not fire at the end of a word.
- */
-function before(state: EditorState, pos: number): string {
-  const $pos = state.doc.resolve(pos);
-  const from = Math.max(0, $pos.parentOffset - LOOKED_AT);
-  return $pos.parent.textBetween(from, $pos.parentOffset, undefined, (leaf) =>
-    leaf.type.name === 'blank' ? attrsOf(leaf).text.slice(-1) || '\uFFFC' : '\n',
-  );
-}
-
-const isCode = (state: EditorState) =>
-  state.selection.$from.marks().some((mark) => mark.type.name === 'code');
-
 function isRefused(state: EditorState, from: number): boolean {
   return key.getState(state)?.refused?.from === from;
 }
 
+/** A cue found before the caret; of a pattern, with what its groups hold. */
+type Match = CueMatch & Partial<Pick<PatternMatch, 'groups'>>;
+
 /** Places what a cue brings over the stretch from its first character to the caret, as one step for undo. */
-function fire(view: EditorView, host: CueHost, match: CueMatch, from: number, kept: string): boolean {
-  const request = host.request(match.cue.entry, match.typed);
+function fire(view: EditorView, host: CueHost, match: Match, from: number, kept: string): boolean {
+  const request = host.request(match.cue.entry, match.typed, view, match.groups);
   if (!request) return false;
   const { state } = view;
   const tr = placeEntry(state, from, state.selection.from, request, typedCase(match));
@@ -78,8 +82,10 @@ function fire(view: EditorView, host: CueHost, match: CueMatch, from: number, ke
     tr.insert(range.to, state.schema.text(kept));
     if (!onBlank) tr.setSelection(TextSelection.create(tr.doc, range.to + kept.length));
   }
-  const just = { placement: request.id, from, typed: match.typed };
-  view.dispatch(closeHistory(tr.setMeta(key, { just } satisfies Meta)));
+  view.dispatch(broughtBy(tr, from, match.typed));
+  // A closing key is pressed beyond the cue's own letters.
+  const isClosed = match.cue.as === 'pattern' || match.cue.rules.fires === 'closing';
+  host.brought(request.id, match.cue.entry, match.typed.length + (isClosed ? 1 : 0));
   return true;
 }
 
@@ -90,11 +96,12 @@ const closerOf = (text: string): Closer | null =>
 function typed(view: EditorView, host: CueHost, from: number, to: number, text: string): boolean {
   const cues = host.cues();
   if (!cues || view.composing || !view.editable || text.length !== 1 || isCode(view.state)) return false;
-  const line = before(view.state, from);
+  const line = lineBefore(view.state, from);
   const closer = closerOf(text);
-  const match = cues.find(line + text) ?? (closer && cues.find(line, closer));
+  const match: Match | null =
+    cues.find(line + text) ?? (closer && (cues.find(line, closer) ?? host.pattern(line, closer)));
   if (!match) return false;
-  const closed = match.cue.rules.fires === 'closing';
+  const closed = match.cue.as === 'pattern' || match.cue.rules.fires === 'closing';
   const start = from - (closed ? match.typed.length : match.typed.length - 1);
   if (isRefused(view.state, start)) return false;
   // What was typed stands first, as a step of its own: undoing the placement gives back exactly that.
@@ -107,7 +114,8 @@ function closed(view: EditorView, host: CueHost, closer: 'enter' | 'tab'): boole
   const { state } = view;
   const cues = host.cues();
   if (!cues || view.composing || !view.editable || !state.selection.empty || isCode(state)) return false;
-  const match = cues.find(before(state, state.selection.from), closer);
+  const line = lineBefore(state, state.selection.from);
+  const match: Match | null = cues.find(line, closer) ?? host.pattern(line, closer);
   if (!match) return false;
   const start = state.selection.from - match.typed.length;
   if (isRefused(state, start)) return false;

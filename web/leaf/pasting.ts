@@ -28,13 +28,40 @@ function isGone(doc: EditorNode, id: string): boolean {
   return !found;
 }
 
+/** What is folded away is adopted with what it keeps; where nothing of it belongs here, it goes. */
+function adoptFolded(
+  node: EditorNode,
+  rename: Rename,
+  schema: Schema,
+  marks: EditorNode['marks'],
+): EditorNode | null {
+  const kept = Fragment.fromJSON(schema, node.attrs.content as unknown[]);
+  const content: unknown[] = [];
+  let belongs = false;
+  kept.forEach((child) => {
+    belongs ||= child.marks.some(
+      (mark) => mark.type.name === 'when' && rename.has(String(mark.attrs.placement)),
+    );
+    const adopted = adopt(child, rename, schema);
+    if (adopted) content.push(adopted.toJSON());
+  });
+  return belongs && content.length > 0 ? node.type.create({ ...node.attrs, content }, null, marks) : null;
+}
+
 /** A pasted node with its placements under their new ids; what belongs to none here becomes plain words. */
 function adopt(node: EditorNode, rename: Rename, schema: Schema): EditorNode | null {
   const marks = node.marks.flatMap((mark) => {
-    if (mark.type.name !== 'placed') return [mark];
+    if (mark.type.name !== 'placed' && mark.type.name !== 'when') return [mark];
     const id = rename.get(String(mark.attrs.placement));
-    return id ? [mark.type.create({ placement: id })] : [];
+    return id ? [mark.type.create({ ...mark.attrs, placement: id })] : [];
   });
+  if (node.type.name === 'folded') return adoptFolded(node, rename, schema, marks);
+  if (node.type.name === 'number' || node.type.name === 'reference') {
+    const key = node.type.name === 'number' ? 'id' : 'to';
+    const [placement, own] = String(node.attrs[key]).split('/');
+    const id = rename.get(placement ?? '');
+    return node.type.create(id ? { ...node.attrs, [key]: `${id}/${own}` } : node.attrs, null, marks);
+  }
   if (node.type.name !== 'blank') {
     const content: EditorNode[] = [];
     node.content.forEach((child) => {

@@ -3,9 +3,9 @@ import { useLiveKeys } from '../shell/keys';
 import { useShell, type Action, type Placer } from '../shell/ShellContext';
 
 /** What can be done on this leaf now: live by its key, and listed in the finder with what it can place. */
-export function useLeafActions(actions: (Action & { key: string })[], place: Placer | null): void {
+export function useLeafActions(actions: Action[], place: Placer | null): void {
   const { setScreen } = useShell();
-  useLiveKeys(actions.map(({ key, label, run }) => ({ key, does: label, run })));
+  useLiveKeys(actions.flatMap(({ key, label, run }) => (key ? [{ key, does: label, run }] : [])));
   const latest = useRef({ actions, place });
   useEffect(() => {
     latest.current = { actions, place };

@@ -5,30 +5,43 @@ import { useMemo } from 'react';
 import type { DraftDocument } from '#core/draft';
 import { gapsOf, type Gap } from '#core/fill';
 import { blanksIn, currentBlank, placementAt, type BlankAt } from '../editor/blanks';
+import { lineBefore } from '../editor/lineBefore';
 import { fromEditor, placementsOf, toEditor } from '../editor/placements';
-import { BlankNode, passageExtensions } from '../editor/extensions';
+import { passageExtensions } from '../editor/extensions';
+import { leftOutLines } from '../editor/leftOut';
+import { moveBlock } from '../editor/moving';
+import { numbering } from '../editor/numbering';
+import { statementAt, statementsIn, type Statement } from '../editor/confirming';
 import { stepToBlank } from '../editor/stepping';
-import { keyOnBlank, stepTo } from './blankKeys';
-import { BlankView } from './blankView';
+import { confirm, keyOnBlank, stepTo } from './blankKeys';
+import { LiveBlank } from './blankView';
 import { cueFiring, type CueHost } from './cueFiring';
+import { begunAt, keyCues, type Begun, type KeyCueHost } from './keyCues';
+import type { LeafSlip } from './leafSlip';
+import { offeredAt, offerKeys, offering, type Offered, type OfferHost } from './offering';
 import { pasting } from './pasting';
+import { commandTold, textCommands, type CommandTold } from './textCommands';
 
-/** The blank on the leaf, alive: shown as a ruled line, answered in place. */
-const LiveBlank = BlankNode.extend({
-  addNodeView: () => {
-    return ({ node, view }) => new BlankView(node, view);
-  },
-});
+type Host = Omit<CueHost, 'press'> & OfferHost & KeyCueHost & { open: (slip: LeafSlip) => void };
 
-/** Cues and pasting; asked before the keys of lists and tables. */
-const writing = (host: Omit<CueHost, 'press'>) =>
+/** Cues, offers and pasting; asked before the keys of lists and tables. */
+const writing = (host: Host) =>
   Extension.create({
     name: 'writing',
     priority: 1000,
     addProseMirrorPlugins() {
       const { editor } = this;
       const press = (key: string) => void editor.commands.keyboardShortcut(key);
-      return [cueFiring({ ...host, press }), pasting(() => crypto.randomUUID())];
+      return [
+        textCommands(),
+        offerKeys(host),
+        keyCues(host),
+        cueFiring({ ...host, press }),
+        offering(host),
+        pasting(() => crypto.randomUUID()),
+        numbering(),
+        leftOutLines(),
+      ];
     },
   });
 
@@ -39,26 +52,51 @@ function toBlank(editor: Editor, direction: 1 | -1): boolean {
   return tr !== null;
 }
 
-/** Tab in the text: to the next blank. With none ahead it leaves the leaf, as everywhere. */
-const tabToBlank = Extension.create({
-  name: 'tabToBlank',
-  priority: 900,
-  addKeyboardShortcuts: () => ({
-    Tab: ({ editor }) => toBlank(editor, 1),
-    'Shift-Tab': ({ editor }) => toBlank(editor, -1),
-  }),
-});
+function move(editor: Editor, direction: 1 | -1): boolean {
+  const tr = editor.isEditable ? moveBlock(editor.state, direction) : null;
+  if (tr) editor.view.dispatch(tr);
+  return tr !== null;
+}
+
+/** The words a term is made of: what is selected, or the word before the caret. */
+function termHere({ state }: Editor): string {
+  const { from, to, empty } = state.selection;
+  if (!empty) return state.doc.textBetween(from, to, ' ').trim().slice(0, 120);
+  return /[^\s.,;:!?()]*$/.exec(lineBefore(state, from))![0];
+}
+
+/** Tab in the text goes to the next blank, and with none ahead leaves the leaf, as everywhere; paragraphs move. */
+const leafKeys = (host: Host) =>
+  Extension.create({
+    name: 'leafKeys',
+    priority: 900,
+    addKeyboardShortcuts: () => ({
+      'Alt-m': ({ editor }) => {
+        if (editor.isEditable) host.open({ kind: 'term', text: termHere(editor) });
+        return true;
+      },
+      'Alt-r': () => {
+        host.open({ kind: 'reach' });
+        return true;
+      },
+      Tab: ({ editor }) => toBlank(editor, 1),
+      'Shift-Tab': ({ editor }) => toBlank(editor, -1),
+      'Mod-Enter': ({ editor }) => confirm(editor.view),
+      'Alt-Shift-ArrowUp': ({ editor }) => move(editor, -1),
+      'Alt-Shift-ArrowDown': ({ editor }) => move(editor, 1),
+    }),
+  });
 
 interface Options {
   document: DraftDocument;
-  host: Omit<CueHost, 'press'>;
+  host: Host;
   onChange: () => void;
 }
 
 /** The editor of a draft. What it shows at first is `document`; after that it is the text's own home. */
 export function useLeafEditor({ document, host, onChange }: Options): Editor {
   const extensions = useMemo(
-    () => [...passageExtensions, LiveBlank, writing(host), tabToBlank, Selection],
+    () => [...passageExtensions('draft'), LiveBlank, writing(host), leafKeys(host), Selection],
     [host],
   );
   return useEditor(
@@ -93,7 +131,15 @@ export interface LeafState {
   blank: BlankAt | null;
   placement: string | null;
   hasSelection: boolean;
+  /** The statement to confirm that the caret stands in. */
+  statement: Statement | null;
   gaps: Gap[];
+  /** What is offered at the caret. */
+  offered: Offered | null;
+  /** The key cues that the key pressed last begins. */
+  begun: Begun | null;
+  /** The text command that stands before the caret. */
+  command: CommandTold | null;
 }
 
 /** The text of the editor as the draft document it is. */
@@ -105,12 +151,17 @@ export function useLeafState(editor: Editor): LeafState {
     editor,
     selector: ({ editor: { state } }) => {
       const placement = placementAt(state);
-      const hasGaps = blanksIn(state.doc).some(({ attrs }) => attrs.state === 'gap');
+      const isOpen =
+        blanksIn(state.doc).some(({ attrs }) => attrs.state === 'gap') || statementsIn(state.doc).length > 0;
       return {
         blank: currentBlank(state),
         placement: placement && placementsOf(state.doc)[placement] ? placement : null,
         hasSelection: !state.selection.empty && !currentBlank(state),
-        gaps: hasGaps ? gapsOf(fromEditor(state.doc)) : [],
+        statement: statementAt(state),
+        offered: offeredAt(state),
+        begun: begunAt(state),
+        command: commandTold(state),
+        gaps: isOpen ? gapsOf(fromEditor(state.doc)) : [],
       };
     },
   });

@@ -1,55 +1,101 @@
 import type { Editor } from '@tiptap/react';
 import { useEffect, useMemo, useRef } from 'react';
-import type { Case } from '#contracts';
-import type { PlaceRequest } from '#core/fill';
+import type { Case, Member } from '#contracts';
+import { earlierUses, lastAnswers } from '#core/draft';
+import type { Closer } from '#core/cue';
+import { answersFromGroups, type PlaceRequest } from '#core/fill';
+import type { PatternMatch } from '#core/pattern';
+import { useEarlierUses } from '../api/queries';
 import { useBankIndex } from '../bank/bankIndex';
 import { useReach } from '../bank/reach';
-import { calendarToday } from '../clock/calendarToday';
+import { calendarToday, clockNow } from '../clock/calendarToday';
 import { currentBlank } from '../editor/blanks';
-import { placeEntry } from '../editor/placing';
+import { fromEditor, placementsOf } from '../editor/placements';
+import { placeEntry, renewPlacement } from '../editor/placing';
 import { stepTo } from './blankKeys';
+import { usePatterns } from './usePatterns';
 
-/** What placing needs besides the entry: the case's record, and the day where the member is. */
-export type PlacingNeeds = Pick<PlaceRequest, 'record' | 'today'>;
+/** What capturing needs of the case: its record, and the day where the member is. */
+export type CaseToday = Pick<PlaceRequest, 'record' | 'today'>;
+
+const none: readonly never[] = [];
+/** So much of what was typed is kept with a placement: a pattern may have taken more. */
+const LONGEST_CUE = 60;
 
 /** What the leaf of a case can take from the bank: what is in reach, and requests for placing it as it is now. */
-export function usePlacing({ kind, record }: Case) {
+export function usePlacing({ id: caseId, kind, record }: Case, member: Member) {
   const index = useBankIndex();
   const reach = useReach(index, kind);
-  const needs = useMemo<PlacingNeeds>(() => ({ record, today: calendarToday() }), [record]);
-  const now = useRef({ index, reach });
+  const earlier = useEarlierUses(caseId).data ?? none;
+  const caseToday = useMemo<CaseToday>(() => ({ record, today: calendarToday() }), [record]);
+  const pattern = usePatterns(reach);
+  const now = useRef({ index, reach, earlier, member, pattern });
   useEffect(() => {
-    now.current = { index, reach };
+    now.current = { index, reach, earlier, member, pattern };
   });
-  const host = useMemo(
-    () => ({
+  const host = useMemo(() => {
+    // The clock is read at each placing: a page may stay open over midnight.
+    const needs = () => ({
+      record,
+      ...clockNow(),
+      writer: now.current.member,
+      find: (id: string) => now.current.index?.entries.get(id)?.content,
+    });
+    /** Earlier uses for this person, those on this very leaf last. */
+    const uses = (editor: Pick<Editor, 'state'>) => [
+      ...now.current.earlier,
+      ...earlierUses(fromEditor(editor.state.doc)),
+    ];
+    return {
       cues: () => now.current.reach?.cues ?? null,
-      request: (id: string, cue: string | null): PlaceRequest | null => {
+      now: () => ({ today: calendarToday(), language: navigator.language || 'en-GB' }),
+      pattern: (line: string, closer: Closer) => now.current.pattern(line, closer),
+      keys: () => now.current.reach?.keys ?? none,
+      request: (
+        id: string,
+        cue: string | null,
+        editor: Pick<Editor, 'state'>,
+        groups?: PatternMatch['groups'],
+      ): PlaceRequest | null => {
         const entry = now.current.index?.entries.get(id);
         if (!entry) return null;
         const { revision, content } = entry;
-        // The day is read at each placing: a page may stay open over midnight.
         return {
+          ...needs(),
           entry: { id, revision, content },
-          cue,
-          record,
-          today: calendarToday(),
+          cue: cue?.slice(0, LONGEST_CUE) ?? null,
+          last: lastAnswers(uses(editor), id),
           id: crypto.randomUUID(),
+          ...(groups && {
+            answers: answersFromGroups(content.fields, groups, clockNow(), content.wordings[0]!.language),
+          }),
         };
       },
-    }),
-    [record],
-  );
+      /** Puts a placement's entry as it stands now in its place, in the wording given; answers are kept. */
+      renew: (editor: Editor, placement: string, wording: string) => {
+        const placed = placementsOf(editor.state.doc)[placement];
+        const entry = placed && now.current.index?.entries.get(placed.entry);
+        if (!entry || !editor.isEditable) return;
+        const { id, revision, content } = entry;
+        const request = { ...needs(), entry: { id, revision, content }, wording };
+        stepTo(editor.view, renewPlacement(editor.state, placement, request));
+        editor.commands.focus();
+      },
+    };
+  }, [record]);
+  // Gives the id of the placement; null when nothing could be placed.
   const placeIn = useMemo(
-    () => (editor: Editor, entry: string) => {
-      const request = host.request(entry, null);
-      if (!request || !editor.isEditable) return;
-      const { from, to } = editor.state.selection;
-      // Over the selection; but a current blank is not taken for one: right behind it.
-      const start = currentBlank(editor.state) ? to : from;
-      stepTo(editor.view, placeEntry(editor.state, start, to, request));
-    },
+    () =>
+      (editor: Editor, entry: string): string | null => {
+        const request = host.request(entry, null, editor);
+        if (!request || !editor.isEditable) return null;
+        const { from, to } = editor.state.selection;
+        // Over the selection; but a current blank is not taken for one: right behind it.
+        const start = currentBlank(editor.state) ? to : from;
+        stepTo(editor.view, placeEntry(editor.state, start, to, request));
+        return request.id;
+      },
     [host],
   );
-  return { index, reach, needs, host, placeIn };
+  return { index, reach, caseToday, host, placeIn };
 }

@@ -1,6 +1,13 @@
 import { lazy, Suspense, useState } from 'react';
 import { agoInWords, dateInWords, daysBetween, type CalendarDate } from '#core/calendar';
-import { detailsOf, valueInWords, type CaseRecord, type Detail, type Measurement } from '#core/record';
+import {
+  careDue,
+  detailsOf,
+  valueInWords,
+  type CaseRecord,
+  type Detail,
+  type Measurement,
+} from '#core/record';
 import { calendarToday } from '../clock/calendarToday';
 import { Button } from '../ui';
 
@@ -19,6 +26,10 @@ const NOT_IN_FACTS = new Set([
   'weighed',
   'medicines',
   'problems',
+  'measurements',
+  'weight change',
+  'due',
+  'language',
   'date',
   'number',
   'name',
@@ -104,7 +115,7 @@ function Lines({ title, lines, today }: { title: string; lines: Line[]; today: C
 function Lists({ record, today }: { record: CaseRecord; today: CalendarDate }) {
   const weights = record.measurements.filter(({ code }) => code === 'weight');
   return (
-    <div className="mt-2 grid grid-cols-[repeat(auto-fit,minmax(13rem,1fr))] gap-x-6 gap-y-2 border-t border-hair pt-2">
+    <div className="mt-2 grid grid-cols-[repeat(auto-fit,minmax(9.5rem,1fr))] gap-x-6 gap-y-2 border-t border-hair pt-2">
       {weights.length > 0 && (
         <section className="min-w-0">
           <h2 className="text-[12px] text-soft">Weights</h2>
@@ -133,7 +144,29 @@ function Lists({ record, today }: { record: CaseRecord; today: CalendarDate }) {
           over: status === 'resolved',
         }))}
       />
+      <Care record={record} today={today} />
     </div>
+  );
+}
+
+/** Care that comes round again, the most pressing first; what is overdue in the warning colour. */
+function Care({ record, today }: { record: CaseRecord; today: CalendarDate }) {
+  const due = careDue(record, today);
+  if (due.length === 0) return null;
+  return (
+    <section className="min-w-0">
+      <h2 className="text-[12px] text-soft">Care</h2>
+      <ul className="text-[14px] leading-snug">
+        {due.map(({ label, due: day, state }) => (
+          <li key={label} className="py-0.5">
+            {label}{' '}
+            <span className={`text-[12px] ${state === 'overdue' ? 'font-semibold text-rust' : 'text-soft'}`}>
+              {state === 'overdue' ? 'overdue since' : 'due'} {dateInWords(day, 'day-month', locale)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

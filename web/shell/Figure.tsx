@@ -19,7 +19,10 @@ export function Figure({ children, margin, marginLabel, marginRef }: Props) {
       </main>
       <aside ref={marginRef} aria-label={marginLabel} className="relative min-w-0" data-print="no">
         {finderOpen && <Finder />}
-        <div hidden={finderOpen}>{margin}</div>
+        {/* As tall as the leaf, so that what is made to stay in sight can. */}
+        <div hidden={finderOpen} className="h-full">
+          {margin}
+        </div>
       </aside>
     </div>
   );

@@ -1,9 +1,18 @@
-import { useCallback, useMemo, useState } from 'react';
-import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import {
+  NavLink,
+  Navigate,
+  Outlet,
+  useLocation,
+  useNavigate,
+  useNavigationType,
+  NavigationType,
+} from 'react-router';
 import { Search } from 'lucide-react';
 import type { Member } from '#contracts';
 import { call } from '../api/client';
-import { queryClient, useBank, useSession } from '../api/queries';
+import { forgetBanks } from '../api/bankCache';
+import { openWithKeptBank, queryClient, useBank, useSession } from '../api/queries';
 import { useLiveEvents } from '../api/useLiveEvents';
 import { Button, Failed, Key, Loading, Menu } from '../ui';
 import { liveKeys, useKeyListener, useLiveKeys } from './keys';
@@ -17,6 +26,7 @@ const linkLook = ({ isActive }: { isActive: boolean }) =>
 
 async function signOut(): Promise<void> {
   await call('signOut').catch(() => undefined);
+  await forgetBanks();
   queryClient.clear();
   window.location.assign('/sign-in');
 }
@@ -26,7 +36,7 @@ function Head({ member, openFinder }: { member: Member; openFinder: () => void }
   return (
     <header
       data-print="no"
-      className="mx-auto flex max-w-[76rem] items-center gap-6 px-7 py-3 max-[899px]:gap-4 max-[899px]:px-3"
+      className="mx-auto flex max-w-[76rem] items-center gap-6 px-7 py-3 max-[899px]:gap-4 max-[899px]:px-3 max-[599px]:flex-wrap max-[599px]:gap-y-1"
     >
       <a href="#leaf" className="sr-only focus:not-sr-only">
         Skip to the leaf
@@ -38,12 +48,18 @@ function Head({ member, openFinder }: { member: Member; openFinder: () => void }
         <img src="/leaf.svg" alt="" width={20} height={20} />
         Elderleaf
       </NavLink>
-      <nav aria-label="Main" className="flex gap-5 text-[15px]">
+      <nav aria-label="Main" className="flex gap-5 text-[15px] max-[480px]:gap-3">
         <NavLink to="/" end className={linkLook}>
           Desk
         </NavLink>
         <NavLink to="/bank" className={linkLook}>
           Bank
+        </NavLink>
+        <NavLink to="/cues" className={linkLook}>
+          Cues
+        </NavLink>
+        <NavLink to="/glossaries" className={linkLook}>
+          Glossaries
         </NavLink>
       </nav>
       <div className="ml-auto flex items-center gap-4 text-[14px]">
@@ -71,6 +87,12 @@ function SignedIn({ member }: { member: Member }) {
   const { pathname } = useLocation();
   const finderOpen = finderAt === pathname;
   const setFinderOpen = useCallback((open: boolean) => setFinderAt(open ? pathname : null), [pathname]);
+  const isBack = useNavigationType() === NavigationType.Pop;
+  // A new screen begins at its head; going back, the browser finds the old place itself.
+  useEffect(() => {
+    if (!isBack) window.scrollTo(0, 0);
+  }, [pathname, isBack]);
+  useEffect(() => void openWithKeptBank(member.id), [member.id]);
   useLiveEvents(member.id);
   useKeyListener();
   // Asked for on every screen, so that it is there when the leaf is opened.

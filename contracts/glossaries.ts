@@ -1,0 +1,89 @@
+import { z } from 'zod';
+import { TermSchema } from '#core/glossary';
+
+const settings = z.object({
+  name: z.string().trim().min(1, 'a glossary needs a name').max(80),
+  language: z.string().min(2).max(35),
+  // Kinds of work it is in reach for; none for all.
+  kindsOfWork: z.array(z.string().max(40)).max(20),
+  priority: z.number().int().min(0).max(9),
+  // Whether its terms are read back where another is much alike.
+  careful: z.boolean(),
+});
+
+export const GlossarySettingsSchema = settings;
+export type GlossarySettings = z.infer<typeof settings>;
+
+export const GlossarySchema = settings.extend({
+  id: z.string(),
+  // A list that comes with the pages instead of the API.
+  shipped: z.enum(['english']).nullable(),
+  version: z.number().int().min(1),
+  // How many terms; null for a shipped list.
+  count: z.number().int().nullable(),
+  right: z.enum(['contribute', 'keep']),
+});
+export type Glossary = z.infer<typeof GlossarySchema>;
+
+/** The terms of a glossary as a word list: a term a line, with cue, weight and note after tabs. */
+export const TermsSchema = z.object({ version: z.number().int(), terms: z.string() });
+
+export const ImportSchema = z.object({
+  terms: z.string().max(4_000_000),
+  // Whether terms that the list does not have go.
+  replace: z.boolean(),
+});
+export const ImportedSchema = z.object({
+  glossary: GlossarySchema,
+  added: z.number().int(),
+  changed: z.number().int(),
+  dropped: z.number().int(),
+  faults: z.array(z.object({ line: z.number().int(), message: z.string() })),
+});
+export type Imported = z.infer<typeof ImportedSchema>;
+
+export const KeptTermSchema = TermSchema;
+
+const count = z.number().int().min(0).max(100_000);
+
+/** Uses that happened since the last telling: numbers only. */
+export const UsesSchema = z.object({
+  // The day where the member is.
+  day: z.iso.date(),
+  kind: z.string().max(40),
+  uses: z
+    .array(
+      z.object({
+        source: z.enum(['entry', 'term']),
+        list: z.string().max(80),
+        term: z.string().max(120),
+        times: count,
+        shown: count,
+        pressed: count,
+      }),
+    )
+    .max(500),
+});
+export type Use = z.infer<typeof UsesSchema>['uses'][number];
+
+/** What a member has used, by kind of work, and what that saved them, by day. */
+export const OwnUsesSchema = z.object({
+  used: z.array(
+    z.object({
+      source: z.enum(['entry', 'term']),
+      list: z.string(),
+      term: z.string(),
+      kind: z.string(),
+      times: z.number().int(),
+    }),
+  ),
+  days: z.array(
+    z.object({
+      day: z.string(),
+      times: z.number().int(),
+      shown: z.number().int(),
+      pressed: z.number().int(),
+    }),
+  ),
+});
+export type OwnUses = z.infer<typeof OwnUsesSchema>;

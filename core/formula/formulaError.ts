@@ -1,0 +1,75 @@
+/** Where in a formula something is wrong: from the first character to after the last, counted from 0. */
+export interface Span {
+  from: number;
+  to: number;
+}
+
+/** What can be wrong with a formula: a code, the place, and what the words need. */
+export type FormulaError = Span &
+  (
+    | { code: 'syntax'; wanted: string; found: string }
+    | { code: 'unknown-name'; name: string }
+    | { code: 'unknown-function'; name: string; near: string | null }
+    | { code: 'argument-count'; name: string; least: number; most: number; given: number }
+    | { code: 'wrong-kind'; wanted: Kind; found: Kind }
+    | { code: 'missing'; field: string; name: string }
+    | { code: 'division-by-zero' | 'no-such-date' | 'no-such-number' | 'too-long' | 'too-deep' | 'not-found' }
+  );
+
+/** The kinds a value can be of. */
+export type Kind = 'number' | 'text' | 'date' | 'yes-no' | 'list' | 'empty';
+
+const KINDS: Record<Kind, string> = {
+  number: 'a number',
+  text: 'words',
+  date: 'a date',
+  'yes-no': 'yes or no',
+  list: 'a list',
+  empty: 'nothing',
+};
+
+const counted = (count: number) => (count === 1 ? 'one value' : `${count} values`);
+
+function countWords(least: number, most: number): string {
+  if (most === Infinity) return `${counted(least)} or more`;
+  return least === most ? counted(least) : `${least} to ${most} values`;
+}
+
+/** An error in words for people; the place is shown by whoever shows them. */
+export function formulaErrorInWords(error: FormulaError): string {
+  switch (error.code) {
+    case 'syntax':
+      return error.found === ''
+        ? `The formula ends where ${error.wanted} should stand.`
+        : `Here should stand ${error.wanted}, not “${error.found}”.`;
+    case 'unknown-name':
+      return `There is no field called “${error.name}”.`;
+    case 'unknown-function':
+      return `There is no function ${error.name}.${error.near ? ` Is ${error.near} meant?` : ''}`;
+    case 'argument-count':
+      return `${error.name} takes ${countWords(error.least, error.most)}; ${error.given === 1 ? 'one is' : `${error.given} are`} given.`;
+    case 'wrong-kind':
+      return `Here should stand ${KINDS[error.wanted]}, and it is ${KINDS[error.found]}.`;
+    case 'missing':
+      return `“${error.name}” has no answer yet.`;
+    case 'division-by-zero':
+      return 'This divides by nought.';
+    case 'no-such-date':
+      return 'There is no such date.';
+    case 'no-such-number':
+      return 'This gives no number.';
+    case 'too-long':
+      return 'This is too long.';
+    case 'too-deep':
+      return 'Too many brackets stand inside each other.';
+    case 'not-found':
+      return 'It is not found.';
+  }
+}
+
+/** Thrown inside the folder only, and caught at its face: an error deep in an expression ends all of it. */
+export class FormulaFault extends Error {
+  constructor(readonly fault: FormulaError) {
+    super(fault.code);
+  }
+}

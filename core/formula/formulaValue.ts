@@ -1,0 +1,79 @@
+import type { CalendarDate } from '#core/calendar';
+import { figures } from '#core/record';
+import { FormulaFault, type Kind, type Span } from './formulaError';
+
+/** A typed value: what a field gives to a formula, and what a formula gives. */
+export type FormulaValue =
+  // `unit` where the number is a measured amount; arithmetic drops it.
+  | { kind: 'number'; value: number; unit?: string }
+  | { kind: 'text'; text: string }
+  | { kind: 'date'; date: CalendarDate }
+  | { kind: 'yes-no'; yes: boolean }
+  | { kind: 'list'; items: readonly string[] }
+  | { kind: 'empty' };
+
+/** A value with the place of the expression it came from, to be named in an error. */
+export interface Placed {
+  value: FormulaValue;
+  at: Span;
+}
+
+export const number = (value: number): FormulaValue => ({ kind: 'number', value });
+export const text = (words: string): FormulaValue => ({ kind: 'text', text: words });
+export const date = (day: CalendarDate): FormulaValue => ({ kind: 'date', date: day });
+export const yesNo = (yes: boolean): FormulaValue => ({ kind: 'yes-no', yes });
+
+/** Words a formula makes may be this long, in characters. */
+const LONGEST_TEXT = 20_000;
+
+/** Throws the fault that this is not of the kind wanted, at its place. */
+export function wrongKind({ value, at }: Placed, wanted: Kind): never {
+  throw new FormulaFault({ code: 'wrong-kind', wanted, found: value.kind, from: at.from, to: at.to });
+}
+
+/** A value as a number; an empty one counts as 0. Words are never taken for a number: a fault. */
+export function numberOf(placed: Placed): number {
+  const { value } = placed;
+  if (value.kind === 'number') return value.value;
+  return value.kind === 'empty' ? 0 : wrongKind(placed, 'number');
+}
+
+/** A value as a date; nothing else is one: a fault. */
+export function dateOf(placed: Placed): CalendarDate {
+  return placed.value.kind === 'date' ? placed.value.date : wrongKind(placed, 'date');
+}
+
+/** A value as yes or no; nothing else is one: a fault. */
+export function yesOf(placed: Placed): boolean {
+  return placed.value.kind === 'yes-no' ? placed.value.yes : wrongKind(placed, 'yes-no');
+}
+
+/** Any value in words, numbers as the language writes them and dates as YYYY-MM-DD. */
+export function textOf({ value, at }: Placed, language: string): string {
+  const words = inWords(value, language);
+  if (words.length > LONGEST_TEXT) throw new FormulaFault({ code: 'too-long', ...at });
+  return words;
+}
+
+function inWords(value: FormulaValue, language: string): string {
+  switch (value.kind) {
+    case 'number':
+      return figures(value.value, language);
+    case 'text':
+      return value.text;
+    case 'date':
+      return value.date;
+    case 'yes-no':
+      return value.yes ? 'yes' : 'no';
+    case 'list':
+      return value.items.join(', ');
+    case 'empty':
+      return '';
+  }
+}
+
+/** A number made by arithmetic, its last binary digits mended (0.1 + 0.2 is 0.3); a fault when it is none. */
+export function sound(value: number, at: Span): FormulaValue {
+  if (!Number.isFinite(value)) throw new FormulaFault({ code: 'no-such-number', from: at.from, to: at.to });
+  return number(Number.isInteger(value) ? value : Number(value.toPrecision(15)));
+}

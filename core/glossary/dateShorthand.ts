@@ -1,0 +1,48 @@
+import { dateInWords, readDate, type CalendarDate, type DateForm } from '#core/calendar';
+
+/** A date offered for what is typed last in a line. */
+export interface DateOffer {
+  text: string;
+  /** Where in the line the shorthand begins. */
+  from: number;
+  form: DateForm;
+}
+
+const FORMS: DateForm[] = ['long', 'short', 'iso'];
+const ENGLISH_MONTHS =
+  'january february march april may june july august september october november december'.split(' ');
+
+/** A day and a month's first letters (4m, 12sep), or so many days, weeks, months from today (+3, -2w). */
+const SHORTHAND = /(?:^|[\s(])((\d{1,2})([a-z]{1,9})|[+-]\d{1,3}[dwm]?)$/i;
+
+/** The dates a shorthand may mean: each month that begins so, when more than one does. */
+function meant(
+  typed: string,
+  day: string | undefined,
+  letters: string | undefined,
+  today: CalendarDate,
+  language: string,
+) {
+  const date = readDate(typed, today, language);
+  if (date) return [date];
+  if (!day || !letters) return [];
+  return ENGLISH_MONTHS.filter((month) => month.startsWith(letters.toLowerCase())).flatMap(
+    (month) => readDate(`${day} ${month}`, today, language) ?? [],
+  );
+}
+
+/**
+ * The date that the shorthand before the caret means: in words, with slashes, with hyphens. Where it may be one of
+ * several months, each in words.
+ */
+export function dateOffers(line: string, today: CalendarDate, language: string): DateOffer[] {
+  const match = SHORTHAND.exec(line);
+  if (!match) return [];
+  const [, typed, day, letters] = match;
+  const from = line.length - typed!.length;
+  const dates = meant(typed!, day, letters, today, language);
+  const forms = dates.length > 1 ? FORMS.slice(0, 1) : FORMS;
+  return dates.flatMap((date) =>
+    forms.map((form) => ({ text: dateInWords(date, form, language), from, form })),
+  );
+}

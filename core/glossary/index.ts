@@ -1,0 +1,17 @@
+export { newTerm, readWordList, TermSchema, writeWordList } from './wordList';
+export type { Term, WordListFault } from './wordList';
+export { bestFirst, TermIndex } from './termIndex';
+export type { FoundBy, Offerable } from './termIndex';
+export { offersFor, usedOf } from './offers';
+export type { OfferSource, TermOffer, Used } from './offers';
+export { Offering } from './offering';
+export type { Answer, Asked, Offer, OfferedBy, OfferEntry, OfferList, UsedThing } from './offering';
+export { lookAlikes } from './lookAlikes';
+export type { ReadBack } from './lookAlikes';
+export { endingsOf } from './endings';
+export { dateOffers } from './dateShorthand';
+export type { DateOffer } from './dateShorthand';
+export { folded } from './keys';
+export { DEFAULT_PREFERENCES, PreferencesSchema } from './preferences';
+export type { OwnReach, Preferences } from './preferences';
+export { isInReach, switched } from './reach';

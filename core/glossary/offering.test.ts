@@ -1,0 +1,126 @@
+import { describe, expect, test } from '@jest/globals';
+import { DEFAULT_CUE_RULES } from '#core/cue';
+import { DEFAULT_PREFERENCES, isInReach, lookAlikes, newTerm, Offering, switched, type OfferEntry } from '.';
+
+const TODAY = '2026-11-25';
+
+const entry = (id: string, title: string, cue: string, leadIn = ','): OfferEntry => ({
+  id,
+  title,
+  cues: [{ entry: id, typed: leadIn + cue, rules: { ...DEFAULT_CUE_RULES, fires: 'last' } }],
+  leadIn,
+  beginnings: [],
+  whole: null,
+});
+
+function offering(): Offering {
+  const all = new Offering();
+  const words = (texts: string) => texts.split(' ').map(newTerm);
+  all.setList({
+    id: 'english',
+    priority: 0,
+    careful: false,
+    terms: words('aimed hedge hedgehog hedged bandage bandaged bandages was'),
+  });
+  all.setList({
+    id: 'medicines',
+    priority: 3,
+    careful: true,
+    terms: ['ketamine 50 mg/ml', 'ketamine 100 mg/ml', 'meloxicam', 'ketoprofen'].map(newTerm),
+  });
+  all.setReach(['english', 'medicines']);
+  all.setEntries([entry('adm', 'Hedgehog admission', 'adm'), entry('wt', 'Weight today', 'wt')]);
+  return all;
+}
+
+const asked = (line: string, taken = false) => ({ line, taken, today: TODAY, language: 'en-GB' });
+const texts = (line: string, taken = false) =>
+  offering()
+    .ask(asked(line, taken))
+    .offers.map(({ text, by }) => `${text} (${by})`);
+
+test.each([
+  [
+    'entries come first where a sentence begins',
+    'Hedg',
+    ['Hedgehog admission (beginning)', 'hedged (beginning)'],
+  ],
+  [
+    'and after terms within one',
+    'The hedg',
+    ['hedged (beginning)', 'hedgehog (beginning)', 'Hedgehog admission (beginning)'],
+  ],
+  ['a slip in a cue', ',amd', ['Hedgehog admission (mistyped)']],
+  ['a slip told after the space', 'Seen. ,adn ', ['Hedgehog admission (mistyped)']],
+  ['a forgotten lead-in', 'wt', ['Weight today (cue)']],
+  ['a forgotten lead-in, told after the space', 'Seen wt ', ['Weight today (no-lead-in)']],
+  ['a word is no forgotten cue', 'It was ', []],
+  ['a date', 'on 4mar', ['4 March 2027 (date)', '04/03/2027 (date)', '2027-03-04 (date)']],
+  ['endings of a whole word', 'bandage', ['bandages (ending)', 'bandaged (ending)']],
+])('%s', (_name, line, expected) => {
+  const found = texts(line);
+  expect(found.slice(0, expected.length)).toEqual(expected);
+  if (expected.length === 0) expect(found).toEqual([]);
+});
+
+test('after a term was taken, its endings alone are offered', () => {
+  expect(texts('a bandage', true)).toEqual(['bandages (ending)', 'bandaged (ending)']);
+  expect(texts('xyz', true)).toEqual([]);
+});
+
+test('a list out of reach, or let go, offers nothing', () => {
+  const all = offering();
+  all.setReach(['medicines']);
+  expect(all.ask(asked('It hedg')).offers.map(({ text }) => text)).toEqual(['Hedgehog admission']);
+  all.dropList('medicines');
+  expect(all.ask(asked('a keta')).offers).toEqual([]);
+});
+
+test('what is used in this work comes first at once', () => {
+  const all = offering();
+  all.setUsed([{ source: 'term', list: 'english', term: 'hedged', times: 3 }]);
+  expect(all.ask(asked('It was hedg')).offers[0]).toMatchObject({ text: 'hedged', times: 3 });
+});
+
+test('a careful list tells what a term could be taken for', () => {
+  const read = offering().ask(asked('gave ketamine 5')).offers[0]!.readBack;
+  expect(read).toEqual({ strengths: ['100 mg/ml'], names: [], note: '' });
+  expect(offering().ask(asked('gave melox')).offers[0]!.readBack).toBeNull();
+});
+
+test('words typed in full that a cue would have brought are told', () => {
+  const all = offering();
+  all.setEntries([{ ...entry('rest', 'Rest', 'rs'), whole: 'Kept warm and left to rest.' }]);
+  expect(all.ask(asked('Seen. kept warm and left to rest.')).missed).toBe('rest');
+  expect(all.ask(asked('Kept warm and left to')).missed).toBeNull();
+});
+
+test('the words of the lists are what cues may clash with', () => {
+  const { lexicon } = offering();
+  expect([lexicon.isWord('was'), lexicon.isWord('wa')]).toEqual([true, false]);
+  expect([lexicon.longer('hedg'), lexicon.longer('hedgehog')]).toEqual(['hedge', null]);
+  expect([lexicon.endingIn('hog'), lexicon.endingIn('hedgehog')]).toEqual(['hedgehog', null]);
+});
+
+describe('look-alikes', () => {
+  test.each([
+    ['cefalexin', 'cefazolin', true],
+    ['medetomidine', 'dexmedetomidine', true],
+    ['amoxicillin', 'ampicillin', true],
+    ['meloxicam', 'metronidazole', false],
+    ['iron', 'zinc', false],
+  ])('%s and %s: %s', (a, b, isAlike) => {
+    expect(lookAlikes([a, b]).get(a)?.names ?? []).toEqual(isAlike ? [b] : []);
+  });
+});
+
+test('a list switched in or out is remembered for that work, and forgotten when it is back as it was meant', () => {
+  const list = { id: 'a', kindsOfWork: ['reply'] };
+  const once = switched(DEFAULT_PREFERENCES, list, 'admission');
+  expect(isInReach(list, 'admission', once.reach.admission)).toBe(true);
+  expect(isInReach(list, 'reply', once.reach.reply)).toBe(true);
+  const twice = switched(once, list, 'admission');
+  expect(twice.reach.admission).toEqual({ in: [], out: [] });
+  const out = switched(DEFAULT_PREFERENCES, list, 'reply');
+  expect(isInReach(list, 'reply', out.reach.reply)).toBe(false);
+});

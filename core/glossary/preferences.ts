@@ -1,0 +1,24 @@
+import { z } from 'zod';
+import { CUE_MAKING } from '#core/cue';
+
+/** Which lists (collections and glossaries, by id) a member switched in or out for a kind of work. */
+const ReachSchema = z.object({
+  in: z.array(z.string().max(80)).max(2000),
+  out: z.array(z.string().max(80)).max(2000),
+});
+export type OwnReach = z.infer<typeof ReachSchema>;
+
+/** How a member likes to be offered things. */
+export const PreferencesSchema = z.object({
+  // Offers beside the line, right under the caret as well, or not at all.
+  offers: z.enum(['margin', 'caret', 'off']),
+  // What takes the first offer besides its own key: nothing, or a space after it, which costs no key at all.
+  firstBy: z.enum(['key', 'space']),
+  // The rule by which cues are proposed; initials when left out.
+  cuesBy: z.enum(CUE_MAKING).optional(),
+  // By kind of work.
+  reach: z.record(z.string().max(40), ReachSchema),
+});
+export type Preferences = z.infer<typeof PreferencesSchema>;
+
+export const DEFAULT_PREFERENCES: Preferences = { offers: 'margin', firstBy: 'key', reach: {} };

@@ -1,0 +1,27 @@
+import type { OwnReach, Preferences } from './preferences';
+
+/** A collection or a glossary, as far as reach goes. */
+interface List {
+  id: string;
+  /** Kinds of work it is meant for; none for all. */
+  kindsOfWork: readonly string[];
+}
+
+/** Whether a list is in reach for a kind of work: meant for it, unless the member switched it in or out. */
+export function isInReach({ id, kindsOfWork }: List, kind: string, own: OwnReach | undefined): boolean {
+  if (own?.in.includes(id)) return true;
+  if (own?.out.includes(id)) return false;
+  return kindsOfWork.length === 0 || kindsOfWork.includes(kind);
+}
+
+/** The preferences with a list switched the other way for a kind of work, and remembered for it. */
+export function switched(preferences: Preferences, list: List, kind: string): Preferences {
+  const own = preferences.reach[kind] ?? { in: [], out: [] };
+  const isIn = isInReach(list, kind, own);
+  const without = { in: own.in.filter((id) => id !== list.id), out: own.out.filter((id) => id !== list.id) };
+  // Back to what the list is meant for, nothing need be remembered.
+  const isMeant = isInReach(list, kind, without);
+  const side = isIn ? 'out' : 'in';
+  const next = isMeant === isIn ? { ...without, [side]: [...without[side], list.id] } : without;
+  return { ...preferences, reach: { ...preferences.reach, [kind]: next } };
+}

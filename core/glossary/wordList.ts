@@ -1,0 +1,77 @@
+import { z } from 'zod';
+
+/** A term of a glossary as it is kept and exchanged. */
+export const TermSchema = z.object({
+  text: z
+    .string()
+    .trim()
+    .min(1, 'a term needs a word')
+    .max(120, 'a term may have 120 characters at the most')
+    .regex(/^[^\t\n\r]*$/, 'a term is one line, without tabs')
+    .regex(/^[^#]/, 'a term does not begin with #'),
+  /** Typed to bring it; '' for none. */
+  cue: z
+    .string()
+    .max(40, 'a cue may have 40 characters at the most')
+    .regex(/^\S*$/, 'the cue of a term has no spaces'),
+  weight: z.number().int('a weight is a whole number').min(0).max(1000, 'a weight is from 0 to 1000'),
+  /** Read back before the term stands; '' for nothing. */
+  note: z
+    .string()
+    .trim()
+    .max(200, 'a note may have 200 characters at the most')
+    .regex(/^[^\t\n\r]*$/, 'a note is one line, without tabs'),
+});
+export type Term = z.infer<typeof TermSchema>;
+
+/** What is wrong with a line of a word list. */
+export interface WordListFault {
+  /** Counted from 1. */
+  line: number;
+  message: string;
+}
+
+/** A new term, as usual as most. */
+export const newTerm = (text: string): Term => ({ text, cue: '', weight: 1, note: '' });
+
+/**
+ * Reads a word list: one term a line, or term, cue, weight and note parted by tabs, the last three as wanted. Empty
+ * lines and lines that begin with # are passed over; of a term that comes twice, the last counts. Lines that cannot
+ * be read are told, and the others are taken all the same.
+ */
+export function readWordList(text: string): { terms: Term[]; faults: WordListFault[] } {
+  const terms = new Map<string, Term>();
+  const faults: WordListFault[] = [];
+  text
+    .replace(/^\uFEFF/, '')
+    .split(/\r?\n/)
+    .forEach((row, at) => {
+      if (row.trim() === '' || row.startsWith('#')) return;
+      const [term = '', cue = '', weight = '', note = ''] = row.split('\t');
+      const read = TermSchema.safeParse({
+        text: term,
+        cue: cue.trim(),
+        weight: weight.trim() === '' ? 1 : Number(weight),
+        note,
+      });
+      if (read.success) terms.set(read.data.text, read.data);
+      else faults.push({ line: at + 1, message: wordsOf(read.error) });
+    });
+  return { terms: [...terms.values()], faults };
+}
+
+const wordsOf = (error: z.ZodError) =>
+  error.issues[0]!.path[0] === 'weight'
+    ? 'a weight is a whole number from 0 to 1000'
+    : error.issues[0]!.message;
+
+/** Writes a word list, as `readWordList` reads it: columns that say nothing are left out. */
+export function writeWordList(terms: readonly Term[]): string {
+  return terms
+    .map(({ text, cue, weight, note }) => {
+      const columns = [text, cue, weight === 1 ? '' : String(weight), note];
+      while (columns.at(-1) === '') columns.pop();
+      return `${columns.join('\t')}\n`;
+    })
+    .join('');
+}

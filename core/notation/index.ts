@@ -1,0 +1,3 @@
+export { writeEntry, readEntry, passageFrom } from './entryNotation';
+export { notationErrorInWords } from './notationError';
+export type { NotationError } from './notationError';

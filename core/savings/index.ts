@@ -1,0 +1,1 @@
+export { shownByPlacement } from './shown';

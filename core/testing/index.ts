@@ -1,0 +1,2 @@
+export { anyEntry } from './anyEntry';
+export { anyAnswers } from './anyAnswers';

@@ -1,0 +1,7 @@
+export { doubtsOf } from './doubts';
+export type { Doubt, DoubtPlace } from './doubts';
+export { tryBranches } from './oddReadings';
+export type { OddReading, Trial } from './oddReadings';
+export { oddityInWords, odditiesOf } from './oddities';
+export { branchesOf, seeded } from './branches';
+export { overlappingOptions } from './overlappingOptions';

@@ -1,0 +1,112 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import type { Glossary, Imported, OwnUses, Problem } from '#contracts';
+import { readWordList } from '#core/glossary';
+import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
+
+let server: TestServer;
+let imke: Caller;
+let ruan: Caller;
+
+beforeAll(async () => {
+  server = await startTestServer();
+  imke = await server.as('imke');
+  ruan = await server.as('ruan');
+});
+afterAll(() => server.close());
+
+const list = async (caller: Caller) => (await caller.get('/api/glossaries')).body as Glossary[];
+const settings = {
+  name: 'Interviews',
+  language: 'en-GB',
+  kindsOfWork: ['transcript'],
+  priority: 4,
+  careful: false,
+};
+const make = async (caller: Caller) =>
+  (await caller.post('/api/glossaries').send(settings).expect(201)).body as Glossary;
+const termsOf = async (caller: Caller, { id, version }: Glossary) => {
+  const response = await caller.get(`/api/glossaries/${id}/terms/${version}`).expect(200);
+  const { terms } = response.body as { terms: string };
+  return { terms: readWordList(terms).terms.map(({ text }) => text), cache: response.get('Cache-Control') };
+};
+
+test('a team has three lists to begin with, and a word list comes back as it was taken over', async () => {
+  const lists = await list(ruan);
+  expect(lists.map(({ name, shipped, right }) => [name, shipped, right])).toEqual([
+    ['General English', 'english', 'contribute'],
+    ['Medicines and strengths', null, 'contribute'],
+    ['Species of the marsh', null, 'contribute'],
+  ]);
+  const own = await make(ruan);
+  const done = (
+    await ruan
+      .post(`/api/glossaries/${own.id}/import`)
+      .send({ terms: 'reed cutter\trc\t5\nWarden\n\tx\t1\nsluice\t\tmany\n', replace: false })
+      .expect(200)
+  ).body as Imported;
+  expect(done).toMatchObject({ added: 2, changed: 0, glossary: { count: 2, version: 2 } });
+  expect(done.faults.map(({ line }) => line)).toEqual([3, 4]);
+  const { terms, cache } = await termsOf(imke, done.glossary);
+  expect(terms).toEqual(expect.arrayContaining(['Warden', 'reed cutter']));
+  expect(cache).toContain('immutable');
+  // At another version than the one it has, the answer must be asked for again.
+  expect((await termsOf(imke, own)).cache).toContain('no-cache');
+  const replaced = (
+    await ruan.post(`/api/glossaries/${own.id}/import`).send({ terms: 'Warden\twd\n', replace: true })
+  ).body as Imported;
+  expect(replaced).toMatchObject({ added: 0, changed: 1, dropped: 1, glossary: { count: 1 } });
+});
+
+test('anyone adds a term; only who made the list, or an owner, takes out, replaces or deletes', async () => {
+  const own = await make(imke);
+  const term = { text: 'sluice', cue: '', weight: 1, note: '' };
+  await ruan.post(`/api/glossaries/${own.id}/terms`).send(term).expect(200);
+  for (const refused of [
+    ruan.delete(`/api/glossaries/${own.id}/terms/sluice`),
+    ruan.post(`/api/glossaries/${own.id}/import`).send({ terms: '', replace: true }),
+    ruan.put(`/api/glossaries/${own.id}`).set('If-Match', '"2"').send(settings),
+    ruan.delete(`/api/glossaries/${own.id}`).set('If-Match', '"2"'),
+  ])
+    expect(((await refused).body as Problem).code).toBe('not-allowed');
+  const stale = await imke.put(`/api/glossaries/${own.id}`).set('If-Match', '"1"').send(settings);
+  expect((stale.body as Problem).code).toBe('moved-on');
+  const left = (await imke.delete(`/api/glossaries/${own.id}/terms/sluice`).expect(200)).body as Glossary;
+  expect(left.count).toBe(0);
+  await imke.delete(`/api/glossaries/${own.id}`).set('If-Match', `"${left.version}"`).expect(204);
+  expect((await list(imke)).map(({ id }) => id)).not.toContain(own.id);
+  const shipped = await imke.post('/api/glossaries/english/terms').send(term);
+  expect((shipped.body as Problem).code).toBe('not-allowed');
+});
+
+test('two who add at once both keep their terms', async () => {
+  const own = await make(imke);
+  const add = (caller: Caller, text: string) =>
+    caller.post(`/api/glossaries/${own.id}/terms`).send({ text, cue: '', weight: 1, note: '' }).expect(200);
+  await Promise.all(['a1', 'b2', 'c3', 'd4'].map((text, at) => add(at % 2 ? imke : ruan, text)));
+  const now = (await list(imke)).find(({ id }) => id === own.id)!;
+  expect([now.count, now.version]).toEqual([4, 5]);
+});
+
+test('uses add up for oneself alone, and preferences are kept', async () => {
+  const use = { source: 'term', list: 'species', term: 'hedgehog', times: 1, shown: 8, pressed: 4 };
+  const tell = (day: string) =>
+    imke
+      .post('/api/uses')
+      .send({ day, kind: 'admission', uses: [use, use] })
+      .expect(204);
+  await tell('2026-11-24');
+  await tell('2026-11-25');
+  const own = (await imke.get('/api/uses')).body as OwnUses;
+  expect(own.used).toEqual([
+    { source: 'term', list: 'species', term: 'hedgehog', kind: 'admission', times: 4 },
+  ]);
+  expect(own.days.map(({ day, shown, pressed }) => [day, shown, pressed])).toEqual([
+    ['2026-11-25', 16, 8],
+    ['2026-11-24', 16, 8],
+  ]);
+  expect((await ruan.get('/api/uses')).body).toEqual({ used: [], days: [] });
+  const liked = { offers: 'caret', firstBy: 'space', reach: { admission: { in: [], out: ['species'] } } };
+  await imke.put('/api/preferences').send(liked).expect(200);
+  expect((await imke.get('/api/preferences')).body).toEqual(liked);
+  expect((await ruan.get('/api/preferences')).body).toMatchObject({ offers: 'margin' });
+});

@@ -1,0 +1,30 @@
+import type { Bank } from '#contracts';
+
+const NAME = 'elderleaf-bank';
+const addressOf = (member: string) => `/cached-bank/${encodeURIComponent(member)}`;
+
+/** Keeps the bank in this browser, so that the next page has it before the server has answered. */
+export async function keepBank(member: string, bank: Bank): Promise<void> {
+  try {
+    const cache = await caches.open(NAME);
+    await cache.put(addressOf(member), Response.json(bank));
+  } catch {
+    // No room, or a browser that keeps nothing: the next page waits for the server.
+  }
+}
+
+/** The bank as this browser kept it for a member; null when it has none. */
+export async function keptBank(member: string): Promise<Bank | null> {
+  try {
+    const cache = await caches.open(NAME);
+    const kept = await cache.match(addressOf(member));
+    return kept ? ((await kept.json()) as Bank) : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Takes everything kept away: at signing out, nothing of the bank stays on a shared computer. */
+export async function forgetBanks(): Promise<void> {
+  await caches.delete(NAME).catch(() => false);
+}

@@ -1,0 +1,156 @@
+import { useEditorState, type Editor } from '@tiptap/react';
+import { BadgeCheck, Bold, Italic, Link2, List, ListOrdered, Pilcrow, Split } from 'lucide-react';
+import type { Field } from '#core/entry';
+import { Button, Key, Menu } from '../../ui';
+import { areSpacesShown, showSpaces } from './shownSpaces';
+
+interface Props {
+  editor: Editor;
+  fields: readonly Field[];
+  newField: (words: string) => string;
+  /** Makes the selected words an optional passage. */
+  makeOptional: () => void;
+  /** Opens the line beneath for something to be put in. */
+  ask: (what: 'include' | 'link' | 'reference') => void;
+}
+
+/** Puts a blank for a field in place of the selection. */
+export function insertBlank(editor: Editor, field: string): void {
+  editor.chain().focus().insertContent({ type: 'blank', attrs: { field } }).run();
+}
+
+/** The words selected in a wording, on one line. */
+export function selectedWords(editor: Editor): string {
+  const { from, to } = editor.state.selection;
+  return editor.state.doc.textBetween(from, to, ' ').replace(/\s+/g, ' ').trim();
+}
+
+/** An id that no number of the wording has yet. */
+function freeNumberId(editor: Editor): string {
+  const ids = new Set<string>();
+  editor.state.doc.descendants((node) => void ids.add(String(node.attrs.id ?? '')));
+  let number = 1;
+  while (ids.has(`n${number}`)) number += 1;
+  return `n${number}`;
+}
+
+function insertNumber(editor: Editor): void {
+  const attrs = { list: 'Findings', form: '1', id: freeNumberId(editor) };
+  editor.chain().focus().insertContent({ type: 'number', attrs }).run();
+  // Left selected, so that its list and form can be told at once.
+  editor.commands.setNodeSelection(editor.state.selection.from - 1);
+}
+
+function insertTable(editor: Editor): void {
+  const cell = (type: string) => ({ type, content: [{ type: 'paragraph' }] });
+  const row = (type: string) => ({ type: 'tableRow', content: [cell(type), cell(type)] });
+  editor
+    .chain()
+    .focus()
+    .insertContent({ type: 'table', content: [row('tableHeader'), row('tableCell')] })
+    .run();
+}
+
+interface ToolProps {
+  label: string;
+  on: boolean;
+  Icon: typeof Bold;
+  run: () => void;
+}
+
+function Tool({ label, on, Icon, run }: ToolProps) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      aria-pressed={on}
+      title={label}
+      onMouseDown={(event) => event.preventDefault()}
+      onClick={run}
+      className={`rounded-[3px] p-1 hover:text-elder ${on ? 'bg-flower text-elder' : 'text-soft'}`}
+    >
+      <Icon size={16} aria-hidden />
+    </button>
+  );
+}
+
+/** What can be done to the words of a wording. */
+export function WordingBar({ editor, fields, newField, makeOptional, ask }: Props) {
+  const active = useEditorState({
+    editor,
+    selector: ({ editor: current }) => ({
+      bold: current.isActive('bold'),
+      italic: current.isActive('italic'),
+      bullet: current.isActive('bulletList'),
+      ordered: current.isActive('orderedList'),
+      link: current.isActive('link'),
+      confirm: current.isActive('confirm'),
+      spaces: areSpacesShown(current.state),
+    }),
+  });
+  const chain = () => editor.chain().focus();
+  return (
+    <div role="toolbar" aria-label="Wording" className="flex flex-wrap items-center gap-1">
+      <Tool label="Bold" on={active.bold} Icon={Bold} run={() => chain().toggleBold().run()} />
+      <Tool label="Italic" on={active.italic} Icon={Italic} run={() => chain().toggleItalic().run()} />
+      <Tool label="List" on={active.bullet} Icon={List} run={() => chain().toggleBulletList().run()} />
+      <Tool
+        label="Numbered list"
+        on={active.ordered}
+        Icon={ListOrdered}
+        run={() => chain().toggleOrderedList().run()}
+      />
+      <Tool label="Link" on={active.link} Icon={Link2} run={() => ask('link')} />
+      <Menu
+        align="start"
+        trigger={
+          <Button className="ml-2 text-[14px]" aria-keyshortcuts="F4">
+            Blank <Key>F4</Key>
+          </Button>
+        }
+        items={[
+          ...fields.map(({ id, name }) => ({ label: name, onSelect: () => insertBlank(editor, id) })),
+          { label: 'A new field', onSelect: () => insertBlank(editor, newField(selectedWords(editor))) },
+        ]}
+      />
+      <Button
+        className="text-[14px]"
+        onMouseDown={(event) => event.preventDefault()}
+        onClick={makeOptional}
+        title="The selected words stand only when a condition holds"
+      >
+        <Split size={14} aria-hidden /> Only when
+      </Button>
+      <Button
+        className="text-[14px]"
+        aria-pressed={active.confirm}
+        onMouseDown={(event) => event.preventDefault()}
+        onClick={() => chain().toggleMark('confirm').run()}
+        title="The selected words must be confirmed for each case"
+      >
+        <BadgeCheck size={14} aria-hidden /> To confirm
+      </Button>
+      <Menu
+        align="start"
+        trigger={<Button className="text-[14px]">Put in</Button>}
+        items={[
+          { label: 'Another entry', onSelect: () => ask('include') },
+          { label: 'A number of a list', onSelect: () => insertNumber(editor) },
+          { label: 'A reference to a number', onSelect: () => ask('reference') },
+          {
+            label: 'Where the caret stands afterwards',
+            onSelect: () => chain().insertContent({ type: 'caretMark' }).run(),
+          },
+          { label: 'A table', onSelect: () => insertTable(editor) },
+          { label: 'A tab', onSelect: () => chain().insertContent('\t').run() },
+        ]}
+      />
+      <Tool
+        label="Show spaces, tabs and breaks"
+        on={active.spaces}
+        Icon={Pilcrow}
+        run={() => showSpaces(editor.view, !active.spaces)}
+      />
+    </div>
+  );
+}

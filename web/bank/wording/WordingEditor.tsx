@@ -1,0 +1,119 @@
+import { Extension } from '@tiptap/core';
+import { Selection } from '@tiptap/extensions';
+import { EditorContent, useEditor, type Editor } from '@tiptap/react';
+import { useEffect, useMemo, useState } from 'react';
+import { conditionInWords, type Condition, type Field, type NamedCondition } from '#core/entry';
+import type { Passage } from '#core/passage';
+import { passageExtensions } from '../../editor/extensions';
+import { conditionLabels, tellConditions } from './conditionLabels';
+import { goOnBehind } from './optionalPassages';
+import { shownSpaces } from './shownSpaces';
+import { WordingBar } from './WordingBar';
+import { Names, wordingNodes } from './wordingNodes';
+import { WordingStrip, type Asked } from './WordingStrip';
+
+interface Props {
+  passage: Passage;
+  fields: readonly Field[];
+  conditions: readonly NamedCondition[];
+  /** Titles of the entries that may be put in, by id. */
+  entries: ReadonlyMap<string, string>;
+  editable: boolean;
+  onChange: (passage: Passage) => void;
+  /** Makes a field for the selected words ('' when none are), and gives back its id. */
+  newField: (words: string) => string;
+  changeCondition: (id: string, when: Condition) => void;
+  /** Makes the selected words an optional passage; what stands in the way comes back in words. */
+  makeOptional: () => string | null;
+  editorReady: (editor: Editor) => void;
+}
+
+/** What a wording's editor shows besides its words: conditions, and spaces that cannot be seen. */
+const signs = Extension.create({
+  name: 'signs',
+  addProseMirrorPlugins: () => [conditionLabels(), shownSpaces()],
+  addKeyboardShortcuts: () => ({
+    // At the end of a paragraph that ends with an optional passage: out of it, before out of the paragraph.
+    ArrowRight: ({ editor: { state, view } }) => {
+      const { $from, empty } = state.selection;
+      const tr = empty && $from.parentOffset === $from.parent.content.size ? goOnBehind(state) : null;
+      if (tr) view.dispatch(tr);
+      return tr !== null;
+    },
+  }),
+});
+
+/** The rich editor of a wording, with its blanks; what is pasted is reduced to what a passage may hold. */
+export function WordingEditor(props: Props) {
+  const { passage, fields, conditions, entries, editable, onChange, newField, editorReady } = props;
+  const names = useMemo(() => new Names(), []);
+  const [asked, ask] = useState<Asked>(null);
+  const [told, tell] = useState<string | null>(null);
+  const extensions = useMemo(
+    () => [...passageExtensions('wording'), ...wordingNodes(names), signs, Selection],
+    [names],
+  );
+  const editor = useEditor(
+    {
+      extensions,
+      content: passage,
+      editable,
+      injectCSS: false,
+      enableInputRules: ['bulletList', 'orderedList', 'blockquote', 'horizontalRule'],
+      onSelectionUpdate: () => tell(null),
+      onUpdate: ({ editor: { state } }) => {
+        const { content } = state.doc.toJSON() as Passage;
+        onChange({ type: 'doc', content });
+      },
+      editorProps: {
+        attributes: {
+          'aria-label': 'Wording',
+          role: 'textbox',
+          'aria-multiline': 'true',
+          class: 'book prose-leaf with-blanks in-entry',
+        },
+      },
+    },
+    [extensions],
+  );
+  useEffect(
+    () => names.set({ fields: new Map(fields.map(({ id, name }) => [id, name])), entries }),
+    [names, fields, entries],
+  );
+  useEffect(() => {
+    const words = new Map(conditions.map(({ id, when }) => [id, conditionInWords(when, fields)]));
+    tellConditions(editor.view, (id) => `when ${words.get(id) ?? 'its condition is found again'}`);
+  }, [editor, conditions, fields]);
+  useEffect(() => editorReady(editor), [editor, editorReady]);
+  useEffect(() => editor.setEditable(editable, false), [editor, editable]);
+  useEffect(() => {
+    // A revision brought back, or a colleague's change: the text is replaced, and undo brings back the old.
+    const wanted = editor.schema.nodeFromJSON(passage);
+    if (!editor.state.doc.content.eq(wanted.content)) {
+      editor.commands.setContent(passage, { emitUpdate: false });
+    }
+  }, [editor, passage]);
+  return (
+    <div>
+      {editable && (
+        <>
+          <WordingBar
+            {...{ editor, fields, newField, ask }}
+            makeOptional={() => tell(props.makeOptional())}
+          />
+          {told && (
+            <p role="status" className="text-[14px] text-rust">
+              {told}
+            </p>
+          )}
+          <WordingStrip
+            {...{ editor, fields, conditions, entries, asked }}
+            changeCondition={props.changeCondition}
+            done={() => ask(null)}
+          />
+        </>
+      )}
+      <EditorContent editor={editor} className="mt-2" />
+    </div>
+  );
+}

@@ -1,0 +1,291 @@
+import { useEditorState, type Editor } from '@tiptap/react';
+import type { Node as EditorNode } from '@tiptap/pm/model';
+import { NodeSelection } from '@tiptap/pm/state';
+import { useId, useState } from 'react';
+import { conditionInWords, type Condition, type Field, type NamedCondition } from '#core/entry';
+import { numberInForm } from '#core/numbering';
+import { isSafeLink, NUMBER_FORMS } from '#core/passage';
+import { calendarToday } from '../../clock/calendarToday';
+import { numbersIn, referTo } from '../../editor/numbering';
+import { Button } from '../../ui';
+import { BlankForm } from './BlankForm';
+import { ConditionEditor } from './ConditionEditor';
+import { conditionsAt, goOnBehind, makeAlways } from './optionalPassages';
+
+/** Something the line beneath the bar asks for before it is put in. */
+export type Asked = 'include' | 'link' | 'reference' | null;
+
+interface Props {
+  editor: Editor;
+  fields: readonly Field[];
+  conditions: readonly NamedCondition[];
+  changeCondition: (id: string, when: Condition) => void;
+  /** Titles of the entries that may be put in, by id. */
+  entries: ReadonlyMap<string, string>;
+  asked: Asked;
+  done: () => void;
+}
+
+const selectedNode = (editor: Editor, name: string): { node: EditorNode; pos: number } | null => {
+  const { selection } = editor.state;
+  return selection instanceof NodeSelection && selection.node.type.name === name
+    ? { node: selection.node, pos: selection.from }
+    : null;
+};
+
+/** Which list a number counts in, and how it is written. */
+function NumberSettings({ editor }: { editor: Editor }) {
+  const list = useId();
+  const found = useEditorState({
+    editor,
+    selector: ({ editor: current }) => selectedNode(current, 'number'),
+  });
+  if (!found) return null;
+  const set = (key: string, value: string) =>
+    editor.view.dispatch(editor.state.tr.setNodeAttribute(found.pos, key, value));
+  const lists = new Set(numbersIn(editor.state.doc).map((one) => one.list));
+  return (
+    <div className="flex flex-wrap items-center gap-3 text-[14px] text-soft">
+      <label className="flex items-center gap-2">
+        Counts in the list
+        <input
+          className="input w-40 text-ink"
+          list={list}
+          maxLength={60}
+          value={String(found.node.attrs.list)}
+          onChange={({ target }) => target.value !== '' && set('list', target.value)}
+        />
+        <datalist id={list}>
+          {['Findings', 'Actions', 'Questions', ...lists].map((name) => (
+            <option key={name} value={name} />
+          ))}
+        </datalist>
+      </label>
+      <label className="flex items-center gap-2">
+        written
+        <select
+          className="input w-auto bg-page text-ink"
+          value={String(found.node.attrs.form)}
+          onChange={({ target }) => set('form', target.value)}
+        >
+          {NUMBER_FORMS.map((form) => (
+            <option key={form} value={form}>
+              {[1, 2, 3].map((one) => numberInForm(one, form)).join(', ')}
+            </option>
+          ))}
+        </select>
+      </label>
+    </div>
+  );
+}
+
+/** The condition of the optional passage the caret is in, made by picking. */
+function PassageCondition({
+  editor,
+  fields,
+  conditions,
+  changeCondition,
+}: Omit<Props, 'entries' | 'asked' | 'done'>) {
+  const here = useEditorState({
+    editor,
+    selector: ({ editor: { state } }) => conditionsAt(state).join('\n'),
+  });
+  const ids = here === '' ? [] : here.split('\n');
+  const inner = ids.at(-1);
+  if (inner === undefined) return null;
+  const known = conditions.find(({ id }) => id === inner);
+  const outer = ids
+    .slice(0, -1)
+    .flatMap((id) => conditions.filter((one) => one.id === id))
+    .map(({ when }) => conditionInWords(when, fields));
+  const behind = () => {
+    const tr = goOnBehind(editor.state);
+    if (tr) editor.view.dispatch(tr);
+    editor.view.focus();
+  };
+  const always = () => {
+    const tr = makeAlways(editor.state, inner);
+    if (tr) editor.view.dispatch(tr);
+    editor.commands.focus();
+  };
+  return (
+    <section
+      aria-label="When these words stand"
+      className="border-l-2 border-leaf py-1 pl-3 text-[14px] text-soft"
+    >
+      <div className="flex flex-wrap items-baseline gap-x-3">
+        <span className="eyebrow">These words stand when</span>
+        {outer.length > 0 && <span>(within: when {outer.join(', and when ')})</span>}
+        <span className="ml-auto flex gap-3">
+          <Button look="text" title="Right arrow at its end" onClick={behind}>
+            Write on behind them
+          </Button>
+          <Button look="text" onClick={always}>
+            Let them stand always
+          </Button>
+        </span>
+      </div>
+      {known ? (
+        <ConditionEditor
+          condition={known.when}
+          fields={fields}
+          today={calendarToday()}
+          change={(when) => changeCondition(inner, when)}
+        />
+      ) : (
+        <p>This condition is gone. Let the words stand always, or undo.</p>
+      )}
+    </section>
+  );
+}
+
+/** An entry to put in, found by its title. */
+function IncludeAsked({ editor, entries, done }: Pick<Props, 'editor' | 'entries' | 'done'>) {
+  const list = useId();
+  const [typed, setTyped] = useState('');
+  const found = [...entries].find(([, title]) => title.toLowerCase() === typed.trim().toLowerCase());
+  const put = () => {
+    if (!found) return;
+    editor
+      .chain()
+      .focus()
+      .insertContent({ type: 'include', attrs: { entry: found[0] } })
+      .run();
+    done();
+  };
+  return (
+    <Asking
+      label="Title of the entry to put in"
+      put={put}
+      ready={found !== undefined}
+      done={done}
+      editor={editor}
+    >
+      <input
+        autoFocus
+        aria-label="Title of the entry to put in"
+        className="input text-ink"
+        list={list}
+        value={typed}
+        onChange={({ target }) => setTyped(target.value)}
+      />
+      <datalist id={list}>
+        {[...entries.values()].map((title) => (
+          <option key={title} value={title} />
+        ))}
+      </datalist>
+    </Asking>
+  );
+}
+
+function LinkAsked({ editor, done }: Pick<Props, 'editor' | 'done'>) {
+  const now = String(editor.getAttributes('link').href ?? '');
+  const [typed, setTyped] = useState(now);
+  const href = /^[\w.-]+\.[a-z]{2,}(\/|$)/i.test(typed) ? `https://${typed}` : typed;
+  const ready = typed.trim() === '' || isSafeLink(href);
+  const put = () => {
+    const chain = editor.chain().focus().extendMarkRange('link');
+    if (typed.trim() === '') chain.unsetLink().run();
+    else if (editor.state.selection.empty && now === '')
+      chain.insertContent({ type: 'text', text: href, marks: [{ type: 'link', attrs: { href } }] }).run();
+    else chain.setLink({ href }).run();
+    done();
+  };
+  return (
+    <Asking label="Where the link leads" put={put} ready={ready} done={done} editor={editor}>
+      <input
+        autoFocus
+        aria-label="Where the link leads"
+        className="input text-ink"
+        placeholder="https://, mailto: or tel:"
+        aria-invalid={!ready}
+        value={typed}
+        onChange={({ target }) => setTyped(target.value)}
+      />
+    </Asking>
+  );
+}
+
+function ReferenceAsked({ editor, done }: Pick<Props, 'editor' | 'done'>) {
+  const numbers = numbersIn(editor.state.doc);
+  const [picked, setPicked] = useState(numbers[0]?.id ?? '');
+  const put = () => {
+    const found = numbers.find(({ id }) => id === picked);
+    if (found) editor.view.dispatch(referTo(editor.state, found));
+    editor.commands.focus();
+    done();
+  };
+  return (
+    <Asking label="The number referred to" put={put} ready={numbers.length > 0} done={done} editor={editor}>
+      {numbers.length === 0 ? (
+        <span>There is no number in this wording yet.</span>
+      ) : (
+        <select
+          autoFocus
+          aria-label="The number referred to"
+          className="input bg-page text-ink"
+          value={picked}
+          onChange={({ target }) => setPicked(target.value)}
+        >
+          {numbers.map(({ id, list, line }) => (
+            <option key={id} value={id}>
+              {`${list}: ${line.trim().slice(0, 60)}`}
+            </option>
+          ))}
+        </select>
+      )}
+    </Asking>
+  );
+}
+
+interface AskingProps {
+  label: string;
+  ready: boolean;
+  put: () => void;
+  done: () => void;
+  editor: Editor;
+  children: React.ReactNode;
+}
+
+/** A line that asks for one thing: Enter puts it in, Escape leaves it. */
+function Asking({ label, ready, put, done, editor, children }: AskingProps) {
+  const key = (event: React.KeyboardEvent) => {
+    if (event.key === 'Escape') {
+      done();
+      editor.commands.focus();
+    } else if (event.key === 'Enter') {
+      event.preventDefault();
+      event.stopPropagation();
+      if (ready) put();
+    }
+  };
+  return (
+    <div
+      role="group"
+      aria-label={label}
+      className="flex items-center gap-3 text-[14px] text-soft"
+      onKeyDown={key}
+    >
+      <span className="shrink-0">{label}</span>
+      {children}
+      <Button disabled={!ready} onClick={put}>
+        Put in
+      </Button>
+    </div>
+  );
+}
+
+/** Beneath the bar: what the caret's words need settled, or what is about to be put in. */
+export function WordingStrip(props: Props) {
+  const { editor, fields, asked, entries, done } = props;
+  return (
+    <div className="grid gap-2 empty:hidden">
+      {asked === 'include' && <IncludeAsked editor={editor} entries={entries} done={done} />}
+      {asked === 'link' && <LinkAsked editor={editor} done={done} />}
+      {asked === 'reference' && <ReferenceAsked editor={editor} done={done} />}
+      <PassageCondition {...props} />
+      <BlankForm editor={editor} fields={fields} />
+      <NumberSettings editor={editor} />
+    </div>
+  );
+}

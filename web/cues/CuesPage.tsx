@@ -1,0 +1,124 @@
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { CUE_MAKING, type BankCue, type CueMaking } from '#core/cue';
+import { DEFAULT_PREFERENCES } from '#core/glossary';
+import { useBank, usePreferences } from '../api/queries';
+import { useBankIndex, type BankIndex } from '../bank/bankIndex';
+import { useSavePreferences } from '../offers/useSavePreferences';
+import { Figure } from '../shell/Figure';
+import { Failed, Loading, Picks } from '../ui';
+import { bankCues } from './bankCues';
+import { ClashList } from './ClashList';
+import { BEFORE, FIRES, LETTERS } from './CueRulesFields';
+import { TryOut } from './TryOut';
+import { useClashes } from './useClashes';
+
+const MAKING: Record<CueMaking, string> = {
+  initials: 'the initials of its title',
+  consonants: 'the consonants of its first word',
+  topic: 'the beginning of its topic, and a number',
+};
+
+const MOST_LISTED = 300;
+
+/** How a cue fires, in a few words. */
+function rulesInWords({ as, rules }: BankCue): string {
+  if (as === 'keys') return 'keys';
+  const fires = as === 'pattern' ? 'a pattern, on a closing key' : FIRES[rules.fires];
+  return `${fires}; before it ${BEFORE[rules.before]}; capitals ${LETTERS[rules.letters]}`;
+}
+
+function CueList({ cues }: { cues: readonly BankCue[] }) {
+  return (
+    <ul>
+      {cues.slice(0, MOST_LISTED).map((cue) => (
+        <li key={`${cue.entry} ${cue.typed}`} className="border-b border-hair">
+          <Link
+            to={`/bank/${cue.entry}`}
+            className="grid grid-cols-[5.5rem_minmax(0,1fr)] items-baseline gap-x-4 px-9 py-1.5 hover:text-elder max-[899px]:px-4"
+          >
+            <span className="cue break-words">{cue.typed}</span>
+            <span className="truncate text-[14px]">
+              {cue.title} <span className="text-[12.5px] text-soft">{rulesInWords(cue)}</span>
+            </span>
+          </Link>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Making() {
+  const preferences = usePreferences().data ?? DEFAULT_PREFERENCES;
+  const save = useSavePreferences();
+  return (
+    <Picks
+      legend="A cue is proposed from"
+      options={CUE_MAKING.map((one) => [one, MAKING[one]])}
+      value={preferences.cuesBy ?? 'initials'}
+      pick={(cuesBy) => save.mutate({ ...preferences, cuesBy })}
+    />
+  );
+}
+
+/** How cues work, said where they can be tried. */
+function HowCuesWork() {
+  return (
+    <section aria-label="How cues work" className="grid gap-2 text-[14px] text-soft">
+      <h2 className="eyebrow">How cues work</h2>
+      <p>
+        A cue begins with the lead-in of its collection. It fires at its last character, or waits for a
+        closing key: Space, Enter, Tab or punctuation, kept or dropped.
+      </p>
+      <p>
+        Of two that fit, the longest wins; of two typed alike, your own before a shared one. One Backspace
+        right after gives back what you typed, and it does not fire again.
+      </p>
+      <p>
+        A cue may also be keys (a combination, or one and then a letter), or a pattern in RE2 syntax whose
+        groups answer the fields: <span className="cue">{'fed (?P<Amount>\\d+) ?g'}</span>.
+      </p>
+    </section>
+  );
+}
+
+function Known({ index }: { index: BankIndex }) {
+  const cues = useMemo(() => bankCues(index), [index]);
+  const preferences = usePreferences().data;
+  const clashes = useClashes(cues, preferences?.cuesBy);
+  return (
+    <Figure
+      marginLabel="About cues"
+      margin={
+        <div className="grid gap-7 pt-6">
+          <Making />
+          <HowCuesWork />
+        </div>
+      }
+    >
+      <header className="px-9 pt-6 max-[899px]:px-4">
+        <h1 className="font-book text-[26px] leading-tight">Cues</h1>
+      </header>
+      <TryOut cues={cues} />
+      <section aria-label="Clashes" className="border-t border-hair pt-3">
+        <h2 className="eyebrow px-9 max-[899px]:px-4">
+          {clashes === null ? 'Looking for clashes …' : `Clashes: ${clashes.length.toLocaleString()}`}
+        </h2>
+        {clashes && <ClashList clashes={clashes} index={index} />}
+      </section>
+      <section aria-label="All cues" className="pt-5">
+        <h2 className="eyebrow px-9 max-[899px]:px-4">All {cues.length.toLocaleString()} cues</h2>
+        <CueList cues={cues} />
+      </section>
+    </Figure>
+  );
+}
+
+/** Cues from one page: how they work, a line to try them on, what is in conflict, and all there are. */
+export function CuesPage() {
+  const bank = useBank();
+  const index = useBankIndex();
+  if (index) return <Known index={index} />;
+  if (bank.isError) return <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />;
+  return <Loading what="the cues" />;
+}

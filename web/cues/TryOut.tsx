@@ -1,0 +1,82 @@
+import { useMemo, useState } from 'react';
+import { explainCue, type BankCue, type Closer, type Explanation } from '#core/cue';
+import { SelectField } from '../ui';
+import { KINDS_OF_WORK } from '../glossaries/kindsOfWork';
+import { BEFORE } from './CueRulesFields';
+
+const CLOSED: Record<Closer, string> = {
+  space: 'the space',
+  enter: 'Enter',
+  tab: 'Tab',
+  punctuation: 'the sign after it',
+};
+
+/** What the key typed last did, in one sentence. */
+function inWords(found: Explanation, titleOf: (entry: string) => string): string {
+  switch (found.code) {
+    case 'fires': {
+      const { cue } = found.match;
+      const by = found.closer ? `${CLOSED[found.closer]} closes ${cue.typed}` : `${cue.typed} fires at once`;
+      const kept = found.closer && cue.rules.keepCloser ? ', and the key is kept' : '';
+      return `${by}${kept}: “${titleOf(cue.entry)}” comes.`;
+    }
+    case 'waits':
+      return `${found.cue.typed} waits for ${found.cue.rules.closers.map((closer) => CLOSED[closer]).join(', ')}.`;
+    case 'before':
+      return `${found.cue.typed} stands there, but before it there may be only ${BEFORE[found.cue.rules.before]}.`;
+    case 'letters':
+      return `${found.cue.typed} must be typed with just these capitals.`;
+    case 'closer':
+      return `${found.cue.typed} stands there, but this key does not close it.`;
+    case 'nothing':
+      return 'No cue here.';
+  }
+}
+
+/** A line to type on, which tells at each key what a leaf would do; nothing is placed anywhere. */
+export function TryOut({ cues }: { cues: readonly BankCue[] }) {
+  const [line, setLine] = useState('');
+  const [kind, setKind] = useState<string>(KINDS_OF_WORK[0]![0]);
+  const inReach = useMemo(
+    () =>
+      cues.filter(
+        ({ collection: { kindsOfWork } }) => kindsOfWork.length === 0 || kindsOfWork.includes(kind),
+      ),
+    [cues, kind],
+  );
+  const titles = useMemo(() => new Map(cues.map(({ entry, title }) => [entry, title])), [cues]);
+  const found = explainCue(line, inReach);
+  return (
+    <section aria-label="Try cues out" className="px-9 py-4 max-[899px]:px-4">
+      <div className="grid grid-cols-[1fr_12rem] items-end gap-4 max-[899px]:grid-cols-1">
+        <label className="eyebrow block">
+          Try a cue out
+          <input
+            className="input book text-[17px] font-normal text-ink"
+            value={line}
+            spellCheck={false}
+            autoComplete="off"
+            placeholder="Type as you would on a leaf"
+            onChange={({ target }) => setLine(target.value)}
+            onKeyDown={(event) => {
+              // Enter and Tab close cues as well; here they are only looked at, and Tab still leaves the line.
+              if (event.key === 'Enter') setLine(`${line}\n`);
+            }}
+          />
+        </label>
+        <SelectField label="In reach" value={kind} onChange={({ target }) => setKind(target.value)}>
+          {KINDS_OF_WORK.map(([one, words]) => (
+            <option key={one} value={one}>
+              {words}
+            </option>
+          ))}
+        </SelectField>
+      </div>
+      <p role="status" className={`mt-2 text-[14.5px] ${found.code === 'fires' ? 'text-leaf' : 'text-soft'}`}>
+        {line === ''
+          ? 'What each key does is told here.'
+          : inWords(found, (entry) => titles.get(entry) ?? '')}
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,104 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { Glossary } from '#contracts';
+import { call, inWords } from '../api/client';
+import { KEYS, queryClient, useGlossaries } from '../api/queries';
+import { Figure } from '../shell/Figure';
+import { Button, Failed, Loading, Notice, TextField } from '../ui';
+import { kindsInWords } from './kindsOfWork';
+import { PreferencesPanel } from './PreferencesPanel';
+import { SavedPanel } from './SavedPanel';
+
+const countOf = ({ count }: Glossary) =>
+  count === null ? 'comes with Elderleaf' : `${count.toLocaleString()} terms`;
+
+function NewGlossary() {
+  const [name, setName] = useState('');
+  const navigate = useNavigate();
+  const make = useMutation({
+    mutationFn: () =>
+      call('makeGlossary', {
+        body: { name, language: 'en-GB', kindsOfWork: [], priority: 2, careful: false },
+      }),
+    onSuccess: (made) => {
+      void queryClient.invalidateQueries({ queryKey: KEYS.glossaries });
+      void navigate(`/glossaries/${made.id}`);
+    },
+  });
+  return (
+    <form
+      className="flex items-end gap-3 px-9 py-5 max-[899px]:px-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (name.trim() !== '') make.mutate();
+      }}
+    >
+      <div className="grow">
+        <TextField
+          label="A new glossary"
+          placeholder="Its name"
+          value={name}
+          maxLength={80}
+          error={make.error ? inWords(make.error) : undefined}
+          onChange={({ target }) => setName(target.value)}
+        />
+      </div>
+      <Button type="submit" disabled={make.isPending || name.trim() === ''}>
+        Make it
+      </Button>
+    </form>
+  );
+}
+
+/** The glossaries in priority, how one likes to be offered things, and what that saved. */
+export function GlossariesPage() {
+  const glossaries = useGlossaries();
+  const sorted = [...(glossaries.data ?? [])].sort(
+    (a, b) => b.priority - a.priority || a.name.localeCompare(b.name),
+  );
+  return (
+    <Figure
+      marginLabel="Offers"
+      margin={
+        <div className="grid gap-7 pt-6">
+          <PreferencesPanel />
+          <SavedPanel />
+        </div>
+      }
+    >
+      <header className="px-9 pt-6 pb-3 max-[899px]:px-4">
+        <h1 className="font-book text-[26px] leading-tight">Glossaries</h1>
+        <p className="text-[14px] text-soft">
+          Their terms are offered as you write: by their beginning, phrases by their initials, words by their
+          consonants. What stands higher is offered first.
+        </p>
+      </header>
+      {glossaries.isPending && <Loading what="the glossaries" />}
+      {glossaries.isError && (
+        <Failed what="the glossaries" error={glossaries.error} retry={() => void glossaries.refetch()} />
+      )}
+      <ul>
+        {sorted.map((glossary) => (
+          <li key={glossary.id} className="border-b border-hair">
+            <Link
+              to={`/glossaries/${glossary.id}`}
+              className="grid grid-cols-[1fr_auto] items-baseline gap-x-4 px-9 py-2.5 hover:text-elder max-[899px]:px-4"
+            >
+              <span className="break-words font-semibold">{glossary.name}</span>
+              <span className="text-[13px] text-soft">{countOf(glossary)}</span>
+              <span className="col-span-2 text-[13px] text-soft">
+                In reach for {kindsInWords(glossary.kindsOfWork)}
+                {glossary.careful && '; look-alikes are read back'}
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {sorted.length === 0 && !glossaries.isPending && (
+        <Notice title="There is no glossary yet.">Make one, or take over a word list you have.</Notice>
+      )}
+      <NewGlossary />
+    </Figure>
+  );
+}

@@ -1,0 +1,155 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import type { Glossary, GlossarySettings } from '#contracts';
+import { call, inWords } from '../api/client';
+import { KEYS, queryClient, useGlossaries } from '../api/queries';
+import { Figure } from '../shell/Figure';
+import { NothingHere } from '../shell/NothingHere';
+import { Button, Failed, Loading, Notice, SelectField, TextField, Tick } from '../ui';
+import { KINDS_OF_WORK } from './kindsOfWork';
+import { TermsTable } from './TermsTable';
+import { useTerms } from './useTerms';
+import { WordListPanel } from './WordListPanel';
+
+const settingsOf = ({ name, language, kindsOfWork, priority, careful }: Glossary): GlossarySettings => ({
+  name,
+  language,
+  kindsOfWork,
+  priority,
+  careful,
+});
+
+function Settings({ glossary }: { glossary: Glossary }) {
+  const [settings, set] = useState(settingsOf(glossary));
+  const [sure, setSure] = useState(false);
+  const navigate = useNavigate();
+  const params = { glossary: glossary.id };
+  const settled = () => void queryClient.invalidateQueries({ queryKey: KEYS.glossaries });
+  const { version } = glossary;
+  const save = useMutation({
+    mutationFn: () => call('saveGlossary', { params, version, body: settings }),
+    onSuccess: settled,
+  });
+  const drop = useMutation({
+    mutationFn: () => call('dropGlossary', { params, version }),
+    onSuccess: () => {
+      settled();
+      void navigate('/glossaries');
+    },
+  });
+  const put = (change: Partial<GlossarySettings>) => set({ ...settings, ...change });
+  const flip = (kind: string) => {
+    const kinds = settings.kindsOfWork;
+    put({ kindsOfWork: kinds.includes(kind) ? kinds.filter((one) => one !== kind) : [...kinds, kind] });
+  };
+  const error = save.error ?? drop.error;
+  return (
+    <form
+      aria-label="Settings"
+      className="grid gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate();
+      }}
+    >
+      <TextField
+        label="Name"
+        value={settings.name}
+        maxLength={80}
+        onChange={({ target }) => put({ name: target.value })}
+      />
+      <SelectField
+        label="Priority"
+        value={settings.priority}
+        hint="Of two terms that match as well, the one of the higher list comes first"
+        onChange={({ target }) => put({ priority: Number(target.value) })}
+      >
+        {Array.from({ length: 10 }, (_, at) => (
+          <option key={at} value={at}>
+            {at}
+          </option>
+        ))}
+      </SelectField>
+      <fieldset>
+        <legend className="eyebrow">In reach for</legend>
+        {KINDS_OF_WORK.map(([kind, words]) => (
+          <Tick key={kind} on={settings.kindsOfWork.includes(kind)} toggle={() => flip(kind)}>
+            {words}
+          </Tick>
+        ))}
+        <p className="text-[13px] text-soft">With none ticked, for all work.</p>
+      </fieldset>
+      <Tick on={settings.careful} toggle={() => put({ careful: !settings.careful })}>
+        Read look-alikes and other strengths back
+      </Tick>
+      {error && <Notice tone="warning" title={inWords(error)} />}
+      <div className="flex flex-wrap items-center gap-3">
+        <Button
+          type="submit"
+          look="main"
+          disabled={save.isPending || JSON.stringify(settings) === JSON.stringify(settingsOf(glossary))}
+        >
+          Save
+        </Button>
+        {sure ? (
+          <Button onClick={() => drop.mutate()}>Delete it with its {glossary.count ?? 0} terms</Button>
+        ) : (
+          <Button look="text" onClick={() => setSure(true)}>
+            Delete
+          </Button>
+        )}
+      </div>
+    </form>
+  );
+}
+
+function Known({ glossary }: { glossary: Glossary }) {
+  const terms = useTerms(glossary);
+  const some = terms.data ?? [];
+  return (
+    <Figure
+      marginLabel="About the glossary"
+      margin={
+        <div className="grid gap-7 pt-6">
+          {glossary.right === 'keep' ? (
+            <Settings key={glossary.version} glossary={glossary} />
+          ) : (
+            <p className="text-[14px] text-soft">
+              An owner, or who made it, changes this glossary. {!glossary.shipped && 'You may add terms.'}
+            </p>
+          )}
+          <WordListPanel glossary={glossary} terms={some} />
+        </div>
+      }
+    >
+      <header className="px-9 pt-6 max-[899px]:px-4">
+        <Link to="/glossaries" className="text-[13px] text-soft hover:text-elder">
+          Glossaries
+        </Link>
+        <h1 className="font-book text-[26px] leading-tight break-words">{glossary.name}</h1>
+        {glossary.shipped && (
+          <p className="text-[14px] text-soft">
+            The common words of English with British spellings, from the SCOWL word lists. It comes with
+            Elderleaf and is not changed here.
+          </p>
+        )}
+      </header>
+      {terms.isPending && <Loading what="its terms" />}
+      {terms.isError && <Failed what="its terms" error={terms.error} retry={() => void terms.refetch()} />}
+      {terms.data && <TermsTable glossary={glossary} terms={some} />}
+    </Figure>
+  );
+}
+
+/** A glossary: its terms, its settings, word lists in and out. */
+export function GlossaryPage() {
+  const id = useParams().glossary!;
+  const glossaries = useGlossaries();
+  const glossary = glossaries.data?.find((one) => one.id === id);
+  if (glossary) return <Known key={id} glossary={glossary} />;
+  if (glossaries.isPending) return <Loading what="the glossary" />;
+  if (glossaries.isError)
+    return <Failed what="the glossary" error={glossaries.error} retry={() => void glossaries.refetch()} />;
+  return <NothingHere />;
+}

@@ -1,0 +1,38 @@
+import { DEFAULT_PREFERENCES, type Preferences } from '#core/glossary';
+import { usePreferences } from '../api/queries';
+import { Notice, Picks } from '../ui';
+import { inWords } from '../api/client';
+import { useSavePreferences } from '../offers/useSavePreferences';
+
+const SHOWN: [Preferences['offers'], string][] = [
+  ['margin', 'in the margin, level with the line'],
+  ['caret', 'in the margin and right under the caret'],
+  ['off', 'not at all'],
+];
+const FIRST: [Preferences['firstBy'], string][] = [
+  ['key', 'by its own key only, so that nothing is ever taken by accident'],
+  ['space', 'by the space after it as well, unless what you typed is a word already'],
+];
+
+/** How one likes to be offered things. Saved at once, for this member on every machine. */
+export function PreferencesPanel() {
+  const preferences = usePreferences().data ?? DEFAULT_PREFERENCES;
+  const save = useSavePreferences();
+  return (
+    <section aria-label="How you are offered things" className="grid gap-4">
+      <Picks
+        legend="Show offers"
+        options={SHOWN}
+        value={preferences.offers}
+        pick={(offers) => save.mutate({ ...preferences, offers })}
+      />
+      <Picks
+        legend="The first is taken"
+        options={FIRST}
+        value={preferences.firstBy}
+        pick={(firstBy) => save.mutate({ ...preferences, firstBy })}
+      />
+      {save.error && <Notice tone="warning" title={inWords(save.error)} />}
+    </section>
+  );
+}

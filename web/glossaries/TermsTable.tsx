@@ -1,0 +1,167 @@
+import { X } from 'lucide-react';
+import { useDeferredValue, useMemo, useState } from 'react';
+import type { Glossary } from '#contracts';
+import { folded, newTerm, TermSchema, type Term } from '#core/glossary';
+import { inWords } from '../api/client';
+import { Button, Notice, TextField } from '../ui';
+import { useDropTerm, useKeepTerm } from './useTerms';
+
+/** So many are drawn; the others are found by typing. */
+const MOST_SHOWN = 200;
+
+interface FormProps {
+  glossary: Glossary;
+  /** The term that is changed; a new one when it is not in the list yet. */
+  start: Term;
+  done: () => void;
+}
+
+/** One term, written or changed. A term that is written otherwise is another term. */
+function TermForm({ glossary, start, done }: FormProps) {
+  const [term, setTerm] = useState(start);
+  const keep = useKeepTerm(glossary.id);
+  const read = TermSchema.safeParse(term);
+  const put = (change: Partial<Term>) => setTerm({ ...term, ...change });
+  const error = keep.error ? inWords(keep.error) : undefined;
+  return (
+    <form
+      aria-label="Term"
+      className="grid grid-cols-[2fr_1fr_9rem] gap-x-4 gap-y-2 border-b border-hair px-9 py-3 max-[899px]:px-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (read.success) keep.mutate(read.data, { onSuccess: done });
+      }}
+    >
+      <TextField
+        label="Term"
+        value={term.text}
+        maxLength={120}
+        autoFocus
+        error={error ?? (read.success || term.text === '' ? undefined : read.error.issues[0]!.message)}
+        onChange={({ target }) => put({ text: target.value })}
+      />
+      <TextField
+        label="Cue"
+        value={term.cue}
+        maxLength={40}
+        onChange={({ target }) => put({ cue: target.value })}
+      />
+      <TextField
+        label="Weight"
+        type="number"
+        min={0}
+        max={1000}
+        value={term.weight}
+        onChange={({ target }) => put({ weight: Number(target.value) })}
+      />
+      <div className="col-span-2">
+        <TextField
+          label="Read back before it stands"
+          value={term.note}
+          maxLength={200}
+          onChange={({ target }) => put({ note: target.value })}
+        />
+      </div>
+      <div className="flex items-end gap-3">
+        <Button type="submit" look="main" disabled={!read.success || keep.isPending}>
+          Keep
+        </Button>
+        <Button look="text" onClick={done}>
+          Leave
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+interface Props {
+  glossary: Glossary;
+  terms: readonly Term[];
+}
+
+/** The terms of a glossary: found by typing, changed in place. */
+export function TermsTable({ glossary, terms }: Props) {
+  const [query, setQuery] = useState('');
+  const [editing, edit] = useState<Term | null>(null);
+  const drop = useDropTerm(glossary.id);
+  const asked = useDeferredValue(folded(query.trim()));
+  const ordered = useMemo(() => {
+    const { compare } = new Intl.Collator();
+    return [...terms].sort((a, b) => compare(a.text, b.text));
+  }, [terms]);
+  const found = useMemo(
+    () =>
+      asked === ''
+        ? ordered
+        : ordered.filter(({ text, cue }) => folded(text).includes(asked) || cue === asked),
+    [ordered, asked],
+  );
+  const close = () => edit(null);
+  const canChange = glossary.shipped === null;
+  return (
+    <section aria-label="Terms">
+      <div className="flex items-end gap-3 px-9 py-3 max-[899px]:px-4">
+        <div className="grow">
+          <TextField
+            label={`Find among ${terms.length.toLocaleString()} terms`}
+            type="search"
+            value={query}
+            onChange={({ target }) => setQuery(target.value)}
+          />
+        </div>
+        {canChange && <Button onClick={() => edit(newTerm(query.trim()))}>Add a term</Button>}
+      </div>
+      {drop.error && <Notice tone="warning" title={inWords(drop.error)} />}
+      {editing && !terms.includes(editing) && (
+        <TermForm key={editing.text} glossary={glossary} start={editing} done={close} />
+      )}
+      <ul>
+        {found.slice(0, MOST_SHOWN).map((term) =>
+          editing === term ? (
+            <li key={term.text}>
+              <TermForm glossary={glossary} start={term} done={close} />
+            </li>
+          ) : (
+            <li
+              key={term.text}
+              className="grid grid-cols-[minmax(0,1fr)_6rem_1.5rem] items-baseline gap-3 border-b border-hair px-9 py-1 max-[899px]:px-4"
+            >
+              <button
+                type="button"
+                disabled={!canChange}
+                onClick={() => edit(term)}
+                className="book truncate text-left text-[15px] enabled:hover:text-elder"
+              >
+                {term.text}
+                {term.note && <span className="ml-2 font-face text-[12.5px] text-rust">{term.note}</span>}
+              </button>
+              <span className="cue truncate">{term.cue}</span>
+              {glossary.right === 'keep' && canChange && (
+                <button
+                  type="button"
+                  aria-label={`Take out ${term.text}`}
+                  className="rounded-[3px] p-0.5 text-soft hover:text-rust"
+                  onClick={() => drop.mutate(term.text)}
+                >
+                  <X size={14} aria-hidden />
+                </button>
+              )}
+            </li>
+          ),
+        )}
+      </ul>
+      {found.length > MOST_SHOWN && (
+        <p className="px-9 py-3 text-[13px] text-soft max-[899px]:px-4">
+          The first {MOST_SHOWN} of {found.length.toLocaleString()}: type to narrow them.
+        </p>
+      )}
+      {found.length === 0 && (
+        <p className="px-9 py-3 text-[14px] text-soft max-[899px]:px-4">
+          {terms.length === 0
+            ? 'No terms yet: add one, or take over a word list.'
+            : 'No term has these letters.'}
+        </p>
+      )}
+    </section>
+  );
+}

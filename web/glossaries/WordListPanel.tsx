@@ -1,0 +1,94 @@
+import { useRef, useState } from 'react';
+import type { Glossary } from '#contracts';
+import { writeWordList, type Term } from '#core/glossary';
+import { inWords } from '../api/client';
+import { fileName, offerFile, textFile } from '../api/files';
+import { Button, Notice, Tick } from '../ui';
+import { useImport } from './useTerms';
+
+const LIMIT = 3_500_000;
+
+interface Props {
+  glossary: Glossary;
+  terms: readonly Term[];
+}
+
+/** Taking a word list over and giving it back, as a file or by pasting. */
+export function WordListPanel({ glossary, terms }: Props) {
+  const [pasted, setPasted] = useState('');
+  const [replace, setReplace] = useState(false);
+  const [tooLarge, setTooLarge] = useState<string | null>(null);
+  const picker = useRef<HTMLInputElement>(null);
+  const take = useImport(glossary.id);
+  const takeOver = (words: string, name: string) => {
+    const isLarge = words.length > LIMIT;
+    setTooLarge(
+      isLarge ? `${name} is larger than 3.5 MB. Nothing was taken over: part it, and take its parts.` : null,
+    );
+    if (!isLarge) take.mutate({ terms: words, replace }, { onSuccess: () => setPasted('') });
+  };
+  const save = () =>
+    offerFile(textFile(writeWordList(terms), 'text/tab-separated-values'), fileName(glossary.name, 'tsv'));
+  const done = take.data;
+  return (
+    <section aria-label="Word list" className="grid gap-3">
+      <h2 className="eyebrow">Word list</h2>
+      <Button onClick={save} disabled={terms.length === 0}>
+        Save it as a file
+      </Button>
+      {glossary.right === 'keep' && glossary.shipped === null && (
+        <>
+          <label className="grid gap-1 text-[13px] text-soft">
+            One term a line; or term, cue, weight and a note to read back, parted by tabs
+            <textarea
+              className="input min-h-24 font-cue text-[13px] text-ink"
+              value={pasted}
+              onChange={({ target }) => setPasted(target.value)}
+            />
+          </label>
+          <Tick on={replace} toggle={() => setReplace(!replace)}>
+            Terms that it does not have go
+          </Tick>
+          <div className="flex flex-wrap gap-3">
+            <Button
+              disabled={pasted.trim() === '' || take.isPending}
+              onClick={() => takeOver(pasted, 'This list')}
+            >
+              Take over
+            </Button>
+            <Button disabled={take.isPending} onClick={() => picker.current?.click()}>
+              Take over a file
+            </Button>
+            <input
+              ref={picker}
+              type="file"
+              accept=".txt,.tsv,text/plain"
+              aria-label="Word list file"
+              className="hidden"
+              onChange={({ target }) => {
+                const file = target.files?.[0];
+                target.value = '';
+                if (file) void file.text().then((words) => takeOver(words, file.name));
+              }}
+            />
+          </div>
+        </>
+      )}
+      {tooLarge && <Notice tone="warning" title={tooLarge} />}
+      {take.error && <Notice tone="warning" title={inWords(take.error)} />}
+      {done && (
+        <Notice title={`${done.added} new, ${done.changed} changed, ${done.dropped} gone.`}>
+          {done.faults.length > 0 && (
+            <ul>
+              {done.faults.slice(0, 20).map(({ line, message }) => (
+                <li key={line}>
+                  Line {line} was left out: {message}.
+                </li>
+              ))}
+            </ul>
+          )}
+        </Notice>
+      )}
+    </section>
+  );
+}

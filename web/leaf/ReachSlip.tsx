@@ -1,0 +1,95 @@
+import { useEffect, useRef, useState } from 'react';
+import type { Collection, Glossary } from '#contracts';
+import { folded, isInReach, switched, type Preferences } from '#core/glossary';
+import { inWords } from '../api/client';
+import { useSavePreferences } from '../offers/useSavePreferences';
+import { Key, Notice } from '../ui';
+
+interface Props {
+  kind: string;
+  collections: readonly Collection[];
+  glossaries: readonly Glossary[];
+  preferences: Preferences;
+  close: () => void;
+}
+
+/** What is in reach for this kind of work, switched by typing a few letters and Enter; remembered for such work. */
+export function ReachSlip({ kind, collections, glossaries, preferences, close }: Props) {
+  const [query, setQuery] = useState('');
+  const [at, setAt] = useState(0);
+  const save = useSavePreferences();
+  const field = useRef<HTMLInputElement>(null);
+  useEffect(() => field.current?.focus(), []);
+  const asked = folded(query.trim());
+  const lists = [
+    ...collections.map((list) => ({
+      ...list,
+      what: list.leadIn ? `cues begin with ${list.leadIn}` : 'wording',
+    })),
+    ...glossaries.map((list) => ({ ...list, what: 'glossary' })),
+  ].filter(({ name }) => folded(name).includes(asked));
+  const current = Math.min(at, lists.length - 1);
+  const flip = (list: (typeof lists)[number]) => save.mutate(switched(preferences, list, kind));
+  const press = (event: React.KeyboardEvent) => {
+    if (event.key === 'Escape') close();
+    const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+    if (step !== 0 && lists.length > 0) setAt((current + step + lists.length) % lists.length);
+    const list = lists[current];
+    if (event.key === 'Enter' && list) flip(list);
+    if (step !== 0 || event.key === 'Enter') event.preventDefault();
+  };
+  return (
+    <section aria-label="What is in reach" className="slip" onKeyDown={press}>
+      <label className="eyebrow block">
+        What is in reach here
+        <input
+          ref={field}
+          className="input font-normal text-ink"
+          value={query}
+          placeholder="Type to find a collection or glossary"
+          autoComplete="off"
+          aria-controls="reach-lists"
+          aria-activedescendant={lists[current] && `reach-${lists[current].id}`}
+          role="combobox"
+          aria-expanded
+          onChange={({ target }) => {
+            setQuery(target.value);
+            setAt(0);
+          }}
+        />
+      </label>
+      <ul
+        id="reach-lists"
+        role="listbox"
+        aria-label="Collections and glossaries"
+        aria-multiselectable
+        className="mt-1"
+      >
+        {lists.map((list, place) => {
+          const isIn = isInReach(list, kind, preferences.reach[kind]);
+          return (
+            <li
+              key={list.id}
+              id={`reach-${list.id}`}
+              role="option"
+              aria-selected={isIn}
+              className={`flex cursor-pointer items-baseline gap-2 border-b border-hair px-1 py-1 ${place === current ? 'bg-flower' : ''}`}
+              onMouseDown={(event) => event.preventDefault()}
+              onClick={() => flip(list)}
+            >
+              <span aria-hidden className="w-4 text-leaf">
+                {isIn ? '✓' : ''}
+              </span>
+              <span className={`min-w-0 truncate ${isIn ? '' : 'text-soft'}`}>{list.name}</span>
+              <span className="ml-auto shrink-0 text-[12px] text-soft">{list.what}</span>
+            </li>
+          );
+        })}
+      </ul>
+      {save.error && <Notice tone="warning" title={inWords(save.error)} />}
+      <p className="mt-2 text-[12.5px] text-soft">
+        <Key>Enter</Key> switches it in or out, <Key>Esc</Key> leaves. Remembered for this kind of work.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,243 @@
+import { isHistoryTransaction } from '@tiptap/pm/history';
+import { Plugin, PluginKey, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
+import type { EditorView } from '@tiptap/pm/view';
+import { readCommand } from '#core/command';
+import type { PlaceRequest } from '#core/fill';
+import type { Answer, Asked, Offer } from '#core/glossary';
+import { isCode, lineBefore } from '../editor/lineBefore';
+import { placeEntry } from '../editor/placing';
+import { Asker } from '../offers/asker';
+import { broughtBy, isBringing } from './cueFiring';
+import { stepTo } from './blankKeys';
+
+/** The keys that take an offer, with Alt: on and above the home row of the right hand, where no browser owns them. */
+export const OFFER_KEYS = ['KeyJ', 'KeyK', 'KeyL', 'Semicolon', 'KeyU', 'KeyI', 'KeyO', 'KeyP', 'KeyN'];
+
+/** What the leaf gives to offers. */
+export interface OfferHost {
+  /** Answers what may be offered; another thread does the work. */
+  ask: (asked: Asked) => Promise<Answer>;
+  /** Whether offers are wanted, and whether a space takes the first. */
+  liked: () => { on: boolean; bySpace: boolean };
+  now: () => Pick<Asked, 'today' | 'language'>;
+  request: (entry: string, cue: string | null, view: { state: EditorState }) => PlaceRequest | null;
+  /** Calls back whenever there is more to be offered from; what comes back ends that. */
+  onReady: (tell: () => void) => () => void;
+  /** Told how many keys brought a placement. */
+  brought: (placement: string, entry: string, keys: number) => void;
+  /** Told when what an entry would have brought was typed in full. */
+  missed: (entry: string) => void;
+  /** Told when an offer was taken: what was typed for it, and how many keys that cost beyond. */
+  taken: (offer: Offer, typed: string, keys: number) => void;
+}
+
+/** What is offered at the caret now. */
+export interface Offered {
+  offers: Offer[];
+  /** The line that was looked at, up to the caret. */
+  lookedAt: string;
+  /** The place in the text where that line begins. */
+  lineStart: number;
+  /** Whether what stands before the caret is a word as it is. */
+  isWord: boolean;
+  /** Which offer the arrows have come to; null while they are not used. */
+  walking: number | null;
+  /** Which offer waits to be read back before it stands. */
+  readingBack: number | null;
+}
+
+interface Offering {
+  offered: Offered | null;
+  /** What the text before the caret is looked at for; null when nothing is to be offered for it. */
+  wanted: 'typed' | 'taken' | null;
+}
+
+type Meta = { offered: Offered | null } | { look: 'typed' | 'taken' } | { hide: true };
+
+const key = new PluginKey<Offering>('offering');
+
+/** What is offered now; null for nothing. */
+export const offeredAt = (state: EditorState): Offered | null => key.getState(state)?.offered ?? null;
+
+const wantedIn = (state: EditorState) => key.getState(state)?.wanted ?? null;
+
+const canOffer = (state: EditorState) =>
+  state.selection instanceof TextSelection && state.selection.empty && !isCode(state);
+
+function nextOffering(tr: Transaction, before: Offering, state: EditorState): Offering {
+  const meta = tr.getMeta(key) as Meta | undefined;
+  if (meta && 'offered' in meta) return { ...before, offered: meta.offered };
+  if (meta) return { offered: null, wanted: 'look' in meta ? meta.look : null };
+  if (!tr.docChanged) return tr.selectionSet ? { offered: null, wanted: null } : before;
+  const isTyped = !isHistoryTransaction(tr) && !isBringing(tr) && tr.getMeta('uiEvent') !== 'paste';
+  if (!isTyped || !canOffer(state)) return { offered: null, wanted: null };
+  // The old offers stand until the new ones are there, so that the list does not flicker.
+  return { offered: before.offered, wanted: 'typed' };
+}
+
+/** The case in which a term is put down: as it was begun, where it has no capitals of its own. */
+function inCaseOf(text: string, typed: string): string {
+  const first = typed.match(/\p{L}/u)?.[0] ?? '';
+  if (first === '' || first === first.toLocaleLowerCase() || text !== text.toLocaleLowerCase()) return text;
+  const letters = typed.replace(/[^\p{L}]/gu, '');
+  if (letters.length > 1 && letters === letters.toLocaleUpperCase()) return text.toLocaleUpperCase();
+  return text.charAt(0).toLocaleUpperCase() + text.slice(1);
+}
+
+const show = (view: EditorView, offered: Offered | null) =>
+  view.dispatch(view.state.tr.setMeta(key, { offered } satisfies Meta));
+
+/** Whether an offer still fits: what was typed since is what it begins with. */
+function fits(state: EditorState, { lookedAt, lineStart }: Offered, offer: Offer): boolean {
+  const line = lineBefore(state, state.selection.from);
+  if (line === lookedAt) return true;
+  const typed = line.slice(offer.from).toLowerCase();
+  return (
+    line.startsWith(lookedAt) &&
+    state.selection.from - line.length === lineStart &&
+    offer.by === 'beginning' &&
+    offer.kind === 'term' &&
+    offer.text.toLowerCase().startsWith(typed)
+  );
+}
+
+/** Puts an offer in the place of what was typed for it; one that must be read back stands only the second time. */
+export function takeOffer(view: EditorView, host: OfferHost, at: number, keys = 2): boolean {
+  const { state } = view;
+  const offered = offeredAt(state);
+  const offer = offered?.offers[at];
+  if (!offered || !offer || !view.editable) return false;
+  // A key pressed before the answer to the last letter came: the offer must still fit what is typed.
+  if (!fits(state, offered, offer)) return true;
+  if (offer.readBack && offered.readingBack !== at) {
+    show(view, { ...offered, readingBack: at });
+    return true;
+  }
+  const from = offered.lineStart + offer.from;
+  const caret = state.selection.from;
+  const typed = state.doc.textBetween(from, caret, undefined, ' ');
+  if (offer.kind === 'entry') {
+    const request = host.request(offer.list, null, view);
+    if (!request) return false;
+    stepTo(view, broughtBy(placeEntry(state, from, caret, request), from, typed));
+    host.brought(request.id, offer.list, typed.length + keys);
+  } else {
+    const text = offer.kind === 'term' && offer.by !== 'cue' ? inCaseOf(offer.text, typed) : offer.text;
+    const tr = broughtBy(state.tr.insertText(text, from, caret), from, typed);
+    view.dispatch(tr.setMeta(key, { look: 'taken' } satisfies Meta));
+  }
+  host.taken(offer, typed, keys);
+  return true;
+}
+
+/** Arrows, once the list was entered on purpose: up, down, Enter to take, Escape to leave. */
+function walk(view: EditorView, host: OfferHost, offered: Offered, event: KeyboardEvent): boolean {
+  const { walking, offers } = offered;
+  if (event.key === 'Escape') {
+    if (walking === null) view.dispatch(view.state.tr.setMeta(key, { hide: true } satisfies Meta));
+    else show(view, { ...offered, walking: null, readingBack: null });
+    return true;
+  }
+  const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
+  if (step !== 0 && (walking !== null || (event.altKey && step === 1))) {
+    const next = walking === null ? 0 : (walking + step + offers.length) % offers.length;
+    show(view, { ...offered, walking: next, readingBack: null });
+    return true;
+  }
+  if (walking === null || event.altKey) return false;
+  return event.key === 'Enter' && takeOffer(view, host, walking);
+}
+
+function pressed(view: EditorView, host: OfferHost, event: KeyboardEvent): boolean {
+  const offered = offeredAt(view.state);
+  if (!offered || event.ctrlKey || event.metaKey || event.shiftKey || event.isComposing) return false;
+  if (walk(view, host, offered, event)) return true;
+  const at = OFFER_KEYS.indexOf(event.code);
+  const isAlt = event.altKey && !event.getModifierState('AltGraph');
+  return isAlt && at >= 0 && takeOffer(view, host, at);
+}
+
+/** Only where a member wants it: a space takes the first offer, unless what is typed is a word already. */
+function spaced(view: EditorView, host: OfferHost, text: string): boolean {
+  const offered = offeredAt(view.state);
+  const first = offered?.offers[0];
+  if (text !== ' ' || !first || !offered || !host.liked().bySpace) return false;
+  // What is offered must be for what stands there now, not for a key ago.
+  if (offered.lookedAt !== lineBefore(view.state, view.state.selection.from)) return false;
+  if (offered.isWord || first.kind !== 'term' || first.by === 'ending' || first.readBack) return false;
+  // The space itself is the word's own: no key was spent.
+  if (!takeOffer(view, host, 0, 0)) return false;
+  view.dispatch(view.state.tr.insertText(' '));
+  return true;
+}
+
+/** The keys that take an offer or go through the list; asked before all others. */
+export const offerKeys = (host: OfferHost): Plugin =>
+  new Plugin({
+    props: {
+      handleKeyDown: (view, event) => {
+        const used = pressed(view, host, event);
+        if (used) event.preventDefault();
+        return used;
+      },
+    },
+  });
+
+/** Offers what may be meant as one types; asked after cues, which win. */
+export function offering(host: OfferHost): Plugin<Offering> {
+  return new Plugin<Offering>({
+    key,
+    state: {
+      init: () => ({ offered: null, wanted: null }),
+      apply: (tr, value, _old, state) => nextOffering(tr, value, state),
+    },
+    props: {
+      handleTextInput: (view, _from, _to, text) => spaced(view, host, text),
+      handleDOMEvents: {
+        // What an input method wrote is looked at when it is done.
+        compositionend: (view) => {
+          setTimeout(() => {
+            if (view.isDestroyed || !canOffer(view.state)) return;
+            view.dispatch(view.state.tr.setMeta(key, { look: 'typed' } satisfies Meta));
+          });
+          return false;
+        },
+      },
+    },
+    view: (view) => {
+      let askedFor: { doc: EditorState['doc']; lineStart: number } | null = null;
+      const asker = new Asker(host.ask, ({ offers, isWord, missed }, { line }) => {
+        const { state } = view;
+        if (view.isDestroyed || askedFor?.doc !== state.doc || wantedIn(state) === null) return;
+        if (missed) host.missed(missed);
+        const { lineStart } = askedFor;
+        const offered = { offers, lookedAt: line, lineStart, isWord, walking: null, readingBack: null };
+        if (offers.length > 0 || offeredAt(state)) show(view, offers.length > 0 ? offered : null);
+      });
+      const look = () => {
+        const { state, composing, editable } = view;
+        const wanted = wantedIn(state);
+        if (wanted === null || composing || !editable || !host.liked().on) return;
+        const line = lineBefore(state, state.selection.from);
+        // A text command is told by itself.
+        if (readCommand(line)) return asker.forget();
+        askedFor = { doc: state.doc, lineStart: state.selection.from - line.length };
+        asker.ask({ line, taken: wanted === 'taken', ...host.now() });
+      };
+      // What was typed while a list was still on its way is looked at again.
+      const forget = host.onReady(() => {
+        if (!view.isDestroyed && wantedIn(view.state) !== null) look();
+      });
+      return {
+        update: ({ state }, previous) => {
+          // Typed on: another state that wants to be looked at. What is shown of it changes the state as well.
+          if (state.doc !== previous.doc || wantedIn(state) !== wantedIn(previous)) look();
+        },
+        destroy: () => {
+          asker.forget();
+          forget();
+        },
+      };
+    },
+  });
+}

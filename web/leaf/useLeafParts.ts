@@ -1,0 +1,58 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { Case, Draft } from '#contracts';
+import type { DraftDocument } from '#core/draft';
+import { typedCue } from '../bank/bankIndex';
+import { useOffering } from '../offers/useOffering';
+import { useShell } from '../shell/ShellContext';
+import type { LeafSlip } from './leafSlip';
+import { useKeyCounts } from './useKeyCounts';
+import { useLeafEditor } from './useLeafEditor';
+import { usePlacing } from './usePlacing';
+
+type Brought = (placement: string, entry: string, keys: number) => void;
+
+interface Options {
+  one: Case;
+  draft: Draft;
+  document: DraftDocument;
+  onChange: () => void;
+  say: (words: string) => void;
+}
+
+/** The editor of a leaf with all it takes from the bank: cues, offers, keys, and the count of what they save. */
+export function useLeafParts({ one, draft, document, onChange, say }: Options) {
+  const { member, finderOpen } = useShell();
+  const placing = usePlacing(one, member);
+  const offering = useOffering(placing.index, placing.reach, one);
+  const [slip, openSlip] = useState<LeafSlip | null>(null);
+  // What stands in these is set below: the editor needs the host before there is what counts its keys.
+  const later = useRef<{ brought: Brought; missed: (entry: string) => void } | null>(null);
+  const host = useMemo(
+    () => ({
+      ...placing.host,
+      ...offering.host,
+      open: openSlip,
+      brought: (...all: Parameters<Brought>) => later.current?.brought(...all),
+      missed: (entry: string) => later.current?.missed(entry),
+    }),
+    [placing.host, offering.host],
+  );
+  const editor = useLeafEditor({ document, host, onChange });
+  const counts = useKeyCounts(editor, draft.id, one.kind, finderOpen);
+  const told = useRef(new Set<string>());
+  const { index } = placing;
+  useEffect(() => {
+    later.current = {
+      brought: counts.brought,
+      // Once for each entry: a hint that comes again is a nag.
+      missed: (id) => {
+        const entry = index?.entries.get(id);
+        const cue = entry && typedCue(entry, index?.collections.get(entry.collection));
+        if (!cue || told.current.has(id)) return;
+        told.current.add(id);
+        say(`What you just typed is “${entry.content.title}”: ${cue} brings it.`);
+      },
+    };
+  });
+  return { placing, offering: { ...offering, host }, slip, openSlip, editor, counts };
+}

@@ -1,0 +1,109 @@
+import { useEffect, useMemo, useRef } from 'react';
+import type { Case, OwnUses } from '#contracts';
+import { DEFAULT_PREFERENCES, isInReach, type Offer, type OfferEntry, type UsedThing } from '#core/glossary';
+import { resolveCue } from '#core/cue';
+import { plainText } from '#core/passage';
+import { useGlossaries, useOwnUses, usePreferences } from '../api/queries';
+import { mainPassage } from '../bank/entryFields';
+import type { BankIndex } from '../bank/bankIndex';
+import type { Reach } from '../bank/reach';
+import { offerService } from './offerService';
+import { countUse } from './counting';
+import { useGlossaryLists } from './useGlossaryLists';
+
+/** So much of a wording's beginning is looked at while one types it. */
+const FIRST_CHARACTERS = 60;
+
+const none: readonly never[] = [];
+
+function offerEntries({ entries }: Reach, { collections }: BankIndex): OfferEntry[] {
+  return entries.map(({ id, collection: at, content }) => {
+    const collection = collections.get(at)!;
+    const passage = mainPassage(content);
+    const [only, ...more] = passage.content;
+    const isPlain =
+      more.length === 0 && only?.type === 'paragraph' && only.content?.every(({ type }) => type === 'text');
+    return {
+      id,
+      title: content.title,
+      cues: content.cues.filter(({ as }) => !as).map((cue) => resolveCue(id, cue, collection)),
+      leadIn: collection.leadIn,
+      beginnings: [plainText(passage).slice(0, FIRST_CHARACTERS)].filter((words) => words !== ''),
+      whole: isPlain ? plainText(passage) : null,
+    };
+  });
+}
+
+/** What was used in this kind of work counts before what was used in others. */
+function usedIn(kind: string, used: OwnUses['used']): UsedThing[] {
+  const things = new Map<string, UsedThing>();
+  for (const { source, list, term, kind: of, times } of used) {
+    const key = `${source} ${list} ${term}`;
+    const before = things.get(key)?.times ?? 0;
+    things.set(key, { source, list, term, times: before + times * (of === kind ? 10 : 1) });
+  }
+  return [...things.values()];
+}
+
+/** Keeps the worker that offers told of what is in reach on this leaf, and names the lists it offers from. */
+export function useOffering(index: BankIndex | null, reach: Reach | null, { kind }: Case) {
+  const asked = useGlossaries().data;
+  const glossaries = asked ?? none;
+  const preferences = usePreferences().data ?? DEFAULT_PREFERENCES;
+  const uses = useOwnUses().data;
+  const own = preferences.reach[kind];
+  const inReach = useMemo(
+    () => glossaries.filter((list) => isInReach(list, kind, own)).map(({ id }) => id),
+    [glossaries, kind, own],
+  );
+  const ready = useRef(new Set<() => void>());
+  const loaded = useGlossaryLists(asked);
+  useEffect(() => ready.current.forEach((tell) => tell()), [loaded]);
+  useEffect(() => void offerService().setReach(inReach), [inReach]);
+  useEffect(() => {
+    if (index && reach) void offerService().setEntries(offerEntries(reach, index));
+  }, [index, reach]);
+  useEffect(() => {
+    if (uses) void offerService().setUsed(usedIn(kind, uses.used));
+  }, [uses, kind]);
+
+  const now = useRef({ preferences });
+  useEffect(() => {
+    now.current = { preferences };
+  });
+  const names = useMemo(() => new Map(glossaries.map(({ id, name }) => [id, name])), [glossaries]);
+  const sourceOf = (offer: Offer): string => {
+    if (offer.kind === 'date') return 'date';
+    if (offer.kind === 'term') return names.get(offer.list) ?? '';
+    const entry = index?.entries.get(offer.list);
+    return (entry && index?.collections.get(entry.collection)?.name) ?? '';
+  };
+  const host = useMemo(
+    () => ({
+      ask: (asked: Parameters<ReturnType<typeof offerService>['ask']>[0]) => offerService().ask(asked),
+      liked: () => ({
+        on: now.current.preferences.offers !== 'off',
+        bySpace: now.current.preferences.firstBy === 'space',
+      }),
+      onReady: (tell: () => void) => {
+        const all = ready.current;
+        all.add(tell);
+        return () => void all.delete(tell);
+      },
+      taken: (offer: Offer, typed: string, keys: number) => {
+        if (offer.kind !== 'term') return;
+        const pressed = typed.length + keys;
+        countUse(kind, {
+          source: 'term',
+          list: offer.list,
+          term: offer.text,
+          times: 1,
+          shown: offer.text.length,
+          pressed,
+        });
+      },
+    }),
+    [kind],
+  );
+  return { host, sourceOf, preferences, glossaries };
+}
