@@ -1,4 +1,4 @@
-import { QueryClient, useQuery } from '@tanstack/react-query';
+import { QueryClient, queryOptions, useQuery } from '@tanstack/react-query';
 import type { Bank, Entry, Member } from '#contracts';
 import { keepBank, keptBank } from './bankCache';
 import { call, isProblem, Unreachable } from './client';
@@ -83,8 +83,13 @@ export const useGlossaries = () => useQuery({ queryKey: KEYS.glossaries, queryFn
 /** What I have used and what it saved. Counted on by the page itself meanwhile, so it is not asked for often. */
 export const useOwnUses = () => useQuery({ queryKey: KEYS.ownUses, queryFn: () => call('ownUses') });
 
-export const usePreferences = () =>
-  useQuery({ queryKey: KEYS.preferences, queryFn: () => call('preferences'), staleTime: Infinity });
+export const preferencesQuery = queryOptions({
+  queryKey: KEYS.preferences,
+  queryFn: () => call('preferences'),
+  staleTime: Infinity,
+});
+
+export const usePreferences = () => useQuery(preferencesQuery);
 
 export const useRevisions = (entry: string) =>
   useQuery({ queryKey: KEYS.revisions(entry), queryFn: () => call('revisions', { params: { entry } }) });

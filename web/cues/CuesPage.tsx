@@ -56,7 +56,7 @@ function Making() {
       legend="A cue is proposed from"
       options={CUE_MAKING.map((one) => [one, MAKING[one]])}
       value={preferences.cuesBy ?? 'initials'}
-      pick={(cuesBy) => save.mutate({ ...preferences, cuesBy })}
+      pick={(cuesBy) => save.mutate((before) => ({ ...before, cuesBy }))}
     />
   );
 }

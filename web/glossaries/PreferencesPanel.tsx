@@ -24,13 +24,13 @@ export function PreferencesPanel() {
         legend="Show offers"
         options={SHOWN}
         value={preferences.offers}
-        pick={(offers) => save.mutate({ ...preferences, offers })}
+        pick={(offers) => save.mutate((before) => ({ ...before, offers }))}
       />
       <Picks
         legend="The first is taken"
         options={FIRST}
         value={preferences.firstBy}
-        pick={(firstBy) => save.mutate({ ...preferences, firstBy })}
+        pick={(firstBy) => save.mutate((before) => ({ ...before, firstBy }))}
       />
       {save.error && <Notice tone="warning" title={inWords(save.error)} />}
     </section>

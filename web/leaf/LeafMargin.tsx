@@ -72,7 +72,7 @@ function AskedFor({ one, editor, placing, offering, slip, closeSlip, say }: Leaf
       return <ReferenceSlip editor={editor} close={close} />;
     case 'reach': {
       const collections = placing.index?.bank.collections ?? [];
-      return <ReachSlip kind={one.kind} {...{ collections, glossaries, preferences, close }} />;
+      return <ReachSlip kind={one.kind} {...{ collections, glossaries, close }} />;
     }
     case 'term': {
       const inReach = glossaries

@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Collection, Glossary } from '#contracts';
-import { folded, isInReach, switched, type Preferences } from '#core/glossary';
+import { folded, isInReach, switched } from '#core/glossary';
 import { inWords } from '../api/client';
+import { usePreferences } from '../api/queries';
 import { useSavePreferences } from '../offers/useSavePreferences';
 import { Key, Notice } from '../ui';
 
@@ -9,17 +10,18 @@ interface Props {
   kind: string;
   collections: readonly Collection[];
   glossaries: readonly Glossary[];
-  preferences: Preferences;
   close: () => void;
 }
 
 /** What is in reach for this kind of work, switched by typing a few letters and Enter; remembered for such work. */
-export function ReachSlip({ kind, collections, glossaries, preferences, close }: Props) {
+export function ReachSlip({ kind, collections, glossaries, close }: Props) {
   const [query, setQuery] = useState('');
   const [at, setAt] = useState(0);
+  const preferences = usePreferences();
   const save = useSavePreferences();
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), []);
+  const problem = save.error ?? preferences.error;
   const asked = folded(query.trim());
   const lists = [
     ...collections.map((list) => ({
@@ -29,7 +31,7 @@ export function ReachSlip({ kind, collections, glossaries, preferences, close }:
     ...glossaries.map((list) => ({ ...list, what: 'glossary' })),
   ].filter(({ name }) => folded(name).includes(asked));
   const current = Math.min(at, lists.length - 1);
-  const flip = (list: (typeof lists)[number]) => save.mutate(switched(preferences, list, kind));
+  const flip = (list: (typeof lists)[number]) => save.mutate((before) => switched(before, list, kind));
   const press = (event: React.KeyboardEvent) => {
     if (event.key === 'Escape') close();
     const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
@@ -66,7 +68,8 @@ export function ReachSlip({ kind, collections, glossaries, preferences, close }:
         className="mt-1"
       >
         {lists.map((list, place) => {
-          const isIn = isInReach(list, kind, preferences.reach[kind]);
+          // Until it is known what was switched, no row says that it is in.
+          const isIn = preferences.data && isInReach(list, kind, preferences.data.reach[kind]);
           return (
             <li
               key={list.id}
@@ -86,7 +89,7 @@ export function ReachSlip({ kind, collections, glossaries, preferences, close }:
           );
         })}
       </ul>
-      {save.error && <Notice tone="warning" title={inWords(save.error)} />}
+      {problem && <Notice tone="warning" title={inWords(problem)} />}
       <p className="mt-2 text-[12.5px] text-soft">
         <Key>Enter</Key> switches it in or out, <Key>Esc</Key> leaves. Remembered for this kind of work.
       </p>

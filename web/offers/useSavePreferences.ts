@@ -1,17 +1,23 @@
 import { useMutation } from '@tanstack/react-query';
 import type { Preferences } from '#core/glossary';
 import { call } from '../api/client';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, preferencesQuery, queryClient } from '../api/queries';
 
-/** Saves a member's preferences; they hold on the page at once, and go back to what they were where that fails. */
+/**
+ * Changes a member's preferences. A change is made to what the server has, waited for if it is still on its way, never
+ * to what is assumed until then; it holds on the page at once, and is taken back where saving fails.
+ */
 export function useSavePreferences() {
   return useMutation({
-    mutationFn: (body: Preferences) => call('savePreferences', { body }),
-    onMutate: (next) => {
-      const before = queryClient.getQueryData<Preferences>(KEYS.preferences);
-      queryClient.setQueryData<Preferences>(KEYS.preferences, next);
+    // One after another: the last to be saved holds every change.
+    scope: { id: 'preferences' },
+    onMutate: async (change: (before: Preferences) => Preferences) => {
+      const before = await queryClient.ensureQueryData(preferencesQuery);
+      queryClient.setQueryData<Preferences>(KEYS.preferences, change(before));
       return before;
     },
-    onError: (_error, _next, before) => queryClient.setQueryData(KEYS.preferences, before),
+    mutationFn: () =>
+      call('savePreferences', { body: queryClient.getQueryData<Preferences>(KEYS.preferences)! }),
+    onError: (_error, _change, before) => before && queryClient.setQueryData(KEYS.preferences, before),
   });
 }
