@@ -23,19 +23,28 @@ function watch(): void {
   let pressed = 0;
   let isAwaited = false;
   // A frame is painted when a task that was asked for within it runs.
+  const afterThisFrame = (then: () => void) => {
+    const { port1, port2 } = new MessageChannel();
+    port1.onmessage = then;
+    port2.postMessage(null);
+  };
+  // What changes while the frame of a key is drawn is painted with it, anything else with the next.
+  let isDrawing = false;
   const painted = (then: () => void) =>
-    requestAnimationFrame(() => {
-      const { port1, port2 } = new MessageChannel();
-      port1.onmessage = then;
-      port2.postMessage(null);
-    });
+    isDrawing ? afterThisFrame(then) : requestAnimationFrame(() => afterThisFrame(then));
   window.addEventListener(
     'keydown',
     (event) => {
       const start = event.timeStamp;
       pressed = start;
       isAwaited = true;
-      painted(() => timed.text.push(performance.now() - start));
+      requestAnimationFrame(() => {
+        isDrawing = true;
+        afterThisFrame(() => {
+          isDrawing = false;
+          timed.text.push(performance.now() - start);
+        });
+      });
     },
     true,
   );

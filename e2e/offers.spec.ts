@@ -88,6 +88,7 @@ test('reach is switched by typing and remembered for that work; a term is kept f
   await keyboard.press('Alt+r');
   const reach = page.getByRole('region', { name: 'What is in reach' });
   await keyboard.type('species');
+  await expect(reach.getByRole('option', { name: /Species/ })).toHaveAttribute('aria-selected', 'true');
   await expectAccessible(page);
   await keyboard.press('Enter');
   await expect(reach.getByRole('option', { name: /Species/ })).toHaveAttribute('aria-selected', 'false');
@@ -105,6 +106,7 @@ test('reach is switched by typing and remembered for that work; a term is kept f
   await expect(draftOf(page)).toBeFocused();
   await keyboard.press('Alt+r');
   await keyboard.type('species');
+  await expect(reach.getByRole('option', { name: /Species/ })).toBeVisible();
   await keyboard.press('Enter');
   answer();
   await expect(reach.getByRole('option', { name: /Species/ })).toHaveAttribute('aria-selected', 'true');

@@ -24,7 +24,8 @@ export function headers(secure: boolean): RequestHandler {
       },
     },
     strictTransportSecurity: secure,
-    crossOriginEmbedderPolicy: false,
+    // Nothing comes from elsewhere, so a page may share memory with its own workers.
+    crossOriginEmbedderPolicy: { policy: 'require-corp' },
     referrerPolicy: { policy: 'same-origin' },
   });
 }

@@ -28,7 +28,15 @@ function titleOf(gaps: readonly Gap[]): string {
 }
 
 /** Why the draft cannot be finished yet: its gaps, each a step away. */
-export function GapsPanel({ editor, gaps, close }: { editor: Editor; gaps: Gap[]; close: () => void }) {
+export function GapsPanel({
+  editor,
+  gaps,
+  close,
+}: {
+  editor: Editor;
+  gaps: readonly Gap[];
+  close: () => void;
+}) {
   const go = (gap: Gap) => {
     const statement = gap.kind === 'confirm' && statementStarting(editor, gap.question);
     const tr = statement

@@ -134,9 +134,7 @@ export function Leaf({ one, draft, copy }: Props) {
         <Headpiece record={one.record} />
         <div className="relative">
           <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
-          {leaf.offered && !slip && offering.preferences.offers === 'caret' && (
-            <UnderCaret editor={editor} offered={leaf.offered} />
-          )}
+          {!slip && offering.preferences.offers === 'caret' && <UnderCaret editor={editor} />}
         </div>
       </div>
     </Figure>

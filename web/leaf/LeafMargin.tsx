@@ -1,6 +1,6 @@
 import { closeHistory } from '@tiptap/pm/history';
 import type { Editor } from '@tiptap/react';
-import { useState } from 'react';
+import type { ReactNode } from 'react';
 import type { Case, Draft, Entry, Member } from '#contracts';
 import { finishedPassage } from '#core/fill';
 import { isInReach } from '#core/glossary';
@@ -20,7 +20,7 @@ import { KeepingNotice } from './KeepingNotice';
 import { Level } from './Level';
 import { OffersPanel } from './OffersPanel';
 import { takeOffer, type OfferHost } from './offering';
-import { NewerWording, newerWordings } from './NewerWording';
+import { NewerWording } from './NewerWording';
 import { PlacementPanel } from './PlacementPanel';
 import { ReferenceSlip } from './ReferenceSlip';
 import { ReachSlip } from './ReachSlip';
@@ -32,6 +32,7 @@ import type { LeafSlip } from './leafSlip';
 import { documentOf, type LeafState } from './useLeafEditor';
 import type { useOffering } from '../offers/useOffering';
 import type { usePlacing } from './usePlacing';
+import { useTyped } from './useTyped';
 
 /** Words being kept: taken once, so that typing on does not change what is on the slip. */
 export interface Selected {
@@ -89,7 +90,6 @@ function AskedFor({ one, editor, placing, offering, slip, closeSlip, say }: Leaf
 function Standing(props: LeafMarginProps) {
   const { one, member, editor, leaf, placing, keeper, keeping, finishing, said, say, gapsShown, hideGaps } =
     props;
-  const [keptOld, setKeptOld] = useState<ReadonlySet<string>>(new Set());
   const open = finishing.state === 'open';
   const takeTheirs = (theirs: Draft) => {
     // A step of its own for undo, however soon after the last key.
@@ -97,7 +97,6 @@ function Standing(props: LeafMarginProps) {
     keeper.takenOver(theirs);
     say('The other text stands here now. Undo brings yours back.');
   };
-  const newer = open && placing.index ? newerWordings(editor, placing.index.entries, keptOld) : [];
   return (
     <div className="grid gap-4">
       <KeepingNotice
@@ -112,11 +111,13 @@ function Standing(props: LeafMarginProps) {
       {gapsShown && open && leaf.gaps.length > 0 && (
         <GapsPanel editor={editor} gaps={leaf.gaps} close={hideGaps} />
       )}
-      <NewerWording
-        newer={newer}
-        renew={(id, wording) => placing.host.renew(editor, id, wording)}
-        keep={(key) => setKeptOld(new Set([...keptOld, key]))}
-      />
+      {open && placing.index && (
+        <NewerWording
+          editor={editor}
+          entries={placing.index.entries}
+          renew={(id, wording) => placing.host.renew(editor, id, wording)}
+        />
+      )}
       {!open && (
         <FinishedPanel
           passage={finishedPassage(documentOf(editor))}
@@ -154,43 +155,47 @@ function Capture({ one, editor, placing, selected, setSelected, say }: LeafMargi
   );
 }
 
-/** What speaks of what is being typed: a text command, keys begun, offers. */
-function ofTheTyped({ editor, leaf, placing, offering }: LeafMarginProps) {
-  if (leaf.command) return <CommandPanel told={leaf.command} />;
-  if (leaf.begun) return <LettersPanel begun={leaf.begun} index={placing.index} />;
-  if (leaf.offered) {
-    const take = (at: number) => takeOffer(editor.view, offering.host, at);
-    return <OffersPanel offered={leaf.offered} sourceOf={offering.sourceOf} take={take} />;
-  }
-  return null;
+/** What speaks of what is being typed: a text command, keys begun, offers; with none, of the text at the caret. */
+function OfTheTyped({ editor, placing, offering, children }: LeafMarginProps & { children: ReactNode }) {
+  const { command, begun, offered } = useTyped(editor);
+  if (command) return <CommandPanel told={command} />;
+  if (begun) return <LettersPanel begun={begun} index={placing.index} />;
+  if (!offered) return children;
+  const take = (at: number) => takeOffer(editor.view, offering.host, at);
+  return <OffersPanel offered={offered} sourceOf={offering.sourceOf} take={take} />;
 }
 
-/** What speaks of the caret's line: the slip for selected words, the blank, the placement, or what is in reach. */
-function OfTheLine(props: LeafMarginProps) {
-  const { one, editor, leaf, placing, selected, slip } = props;
+/** What speaks of the text at the caret: its blank, statement and placement, else what is in reach. */
+function OfTheText({ one, editor, leaf, placing }: LeafMarginProps) {
   const { index, reach, placeIn, host } = placing;
-  if (selected && index) return <Capture {...props} />;
-  if (slip) return <AskedFor {...props} />;
-  const typed = ofTheTyped(props);
-  if (typed) return typed;
   if (!leaf.blank && !leaf.placement && !leaf.statement) {
     return <ReachList kind={one.kind} index={index} reach={reach} place={(id) => placeIn(editor, id)} />;
   }
-  const placed = placementsOf(editor.state.doc)[leaf.placement ?? ''];
   return (
     <div className="grid gap-4">
       {leaf.blank && <BlankPanel editor={editor} blank={leaf.blank} record={one.record} />}
       {leaf.statement && <StatementPanel editor={editor} statement={leaf.statement} />}
-      {leaf.placement && placed && (
+      {leaf.placement && leaf.placed && (
         <PlacementPanel
           editor={editor}
           id={leaf.placement}
           brief={leaf.blank !== null}
-          content={index?.entries.get(placed.entry)?.content}
+          content={index?.entries.get(leaf.placed.entry)?.content}
           renew={(id, wording) => host.renew(editor, id, wording)}
         />
       )}
     </div>
+  );
+}
+
+/** What speaks of the caret's line: the slip for selected words or asked for by a key, else the text. */
+function OfTheLine(props: LeafMarginProps) {
+  if (props.selected && props.placing.index) return <Capture {...props} />;
+  if (props.slip) return <AskedFor {...props} />;
+  return (
+    <OfTheTyped {...props}>
+      <OfTheText {...props} />
+    </OfTheTyped>
   );
 }
 
@@ -201,7 +206,7 @@ export function LeafMargin(props: LeafMarginProps) {
     <div className="pt-6">
       <Standing {...props} />
       {finishing.state === 'open' && (
-        <Level editor={editor} pos={selected?.pos ?? leaf.blank?.pos ?? editor.state.selection.from}>
+        <Level editor={editor} pos={selected?.pos ?? leaf.blank?.pos ?? null}>
           <OfTheLine {...props} />
         </Level>
       )}

@@ -1,15 +1,32 @@
-import { useLayoutEffect, useRef, type ReactNode } from 'react';
+import { useEffect, useLayoutEffect, useRef, type ReactNode } from 'react';
 import type { Editor } from '@tiptap/react';
 
 interface Props {
   editor: Editor;
-  /** The place in the text whose line this speaks of. */
-  pos: number;
+  /** The place in the text whose line this speaks of; null for the caret's, wherever it goes. */
+  pos: number | null;
   children: ReactNode;
 }
 
 const GAP_PX = 8;
 const MOST_UP_PX = 150;
+
+/** Where the box belongs, in px beneath the top of the margin; null while nothing can be said. */
+function levelOf(own: HTMLElement, { state, view }: Editor, fixed: number | null): number | null {
+  const pos = fixed ?? state.selection.from;
+  const margin = own.offsetParent;
+  if (!margin || pos > state.doc.content.size) return null;
+  const edge = margin.getBoundingClientRect();
+  const line = view.coordsAtPos(pos).top - edge.top;
+  const foot = Math.max(window.innerHeight, edge.bottom) - edge.top - GAP_PX;
+  // The first thing said must be in sight; for what follows it, it moves up a few lines but not away.
+  const head = own.querySelector<HTMLElement>('section, form') ?? own;
+  const missing = Math.max(0, line + own.offsetHeight - foot);
+  const wanted = Math.min(line - Math.min(missing, MOST_UP_PX), foot - head.offsetHeight);
+  const standing = own.previousElementSibling as HTMLElement | null;
+  const under = standing ? standing.offsetTop + standing.offsetHeight + GAP_PX : 0;
+  return Math.max(under, wanted);
+}
 
 /**
  * Stands in the margin level with a line of the text, but below what stands there anyway, and moved up where
@@ -17,29 +34,34 @@ const MOST_UP_PX = 150;
  */
 export function Level({ editor, pos, children }: Props) {
   const box = useRef<HTMLDivElement>(null);
+  const place = useRef(() => {});
   useLayoutEffect(() => {
-    const place = () => {
-      const own = box.current;
-      const margin = own?.offsetParent;
-      if (!own || !margin || pos > editor.state.doc.content.size) return;
-      const edge = margin.getBoundingClientRect();
-      const line = editor.view.coordsAtPos(pos).top - edge.top;
-      const foot = Math.max(window.innerHeight, edge.bottom) - edge.top - GAP_PX;
-      // The first thing said must be in sight; for what follows it, it moves up a few lines but not away.
-      const head = own.querySelector<HTMLElement>('section, form') ?? own;
-      const missing = Math.max(0, line + own.offsetHeight - foot);
-      const wanted = Math.min(line - Math.min(missing, MOST_UP_PX), foot - head.offsetHeight);
-      const standing = own.previousElementSibling as HTMLElement | null;
-      const under = standing ? standing.offsetTop + standing.offsetHeight + GAP_PX : 0;
-      own.style.top = `${Math.max(under, wanted)}px`;
+    place.current = () => {
+      const top = box.current && levelOf(box.current, editor, pos);
+      if (top === null || !box.current) return;
+      // Written only where it changes: the page is laid out again for each writing.
+      const wanted = `${Math.round(top)}px`;
+      if (box.current.style.top !== wanted) box.current.style.top = wanted;
     };
-    place();
-    // The line moves when the record is folded, the window narrows, or fonts arrive.
-    const watch = new ResizeObserver(place);
-    watch.observe(editor.view.dom);
-    watch.observe(document.body);
-    return () => watch.disconnect();
+    place.current();
   });
+  useEffect(() => {
+    const own = box.current!;
+    let frame = 0;
+    const soon = () => {
+      cancelAnimationFrame(frame);
+      frame = requestAnimationFrame(() => place.current());
+    };
+    // The line moves with the caret, and when the record is folded, the window narrows, or fonts arrive.
+    editor.on('transaction', soon);
+    const watch = new ResizeObserver(() => place.current());
+    for (const element of [editor.view.dom, document.body, own]) watch.observe(element);
+    return () => {
+      editor.off('transaction', soon);
+      cancelAnimationFrame(frame);
+      watch.disconnect();
+    };
+  }, [editor]);
   return (
     <div ref={box} className="margin-level">
       {children}

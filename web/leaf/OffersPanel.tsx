@@ -52,7 +52,8 @@ export function OffersPanel({ offered, sourceOf, take }: Props) {
       </h2>
       <ul className="mt-1">
         {offers.map((offer, at) => (
-          <li key={`${offer.kind} ${offer.list} ${offer.text}`} className="border-b border-hair">
+          // By place: the rows stay and their words change, which is drawn sooner than new rows are.
+          <li key={at} className="border-b border-hair">
             <button
               type="button"
               tabIndex={-1}

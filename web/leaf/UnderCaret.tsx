@@ -1,13 +1,14 @@
 import type { Editor } from '@tiptap/react';
 import { useLayoutEffect, useRef } from 'react';
-import type { Offered } from './offering';
 import { OFFER_LABELS } from './OffersPanel';
+import { useTyped } from './useTyped';
 
 const SHOWN = 4;
 const GAP_PX = 6;
 
 /** The first few offers right under the caret, for those who do not want to look away. Read-only: the margin has them all. */
-export function UnderCaret({ editor, offered }: { editor: Editor; offered: Offered }) {
+export function UnderCaret({ editor }: { editor: Editor }) {
+  const { offered } = useTyped(editor);
   const box = useRef<HTMLDivElement>(null);
   useLayoutEffect(() => {
     const own = box.current;
@@ -18,6 +19,7 @@ export function UnderCaret({ editor, offered }: { editor: Editor; offered: Offer
     own.style.top = `${caret.bottom - edge.top + GAP_PX}px`;
     own.style.left = `${Math.min(caret.left - edge.left, edge.width - own.offsetWidth - GAP_PX)}px`;
   });
+  if (!offered) return null;
   return (
     <div
       ref={box}

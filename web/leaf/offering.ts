@@ -183,6 +183,80 @@ export const offerKeys = (host: OfferHost): Plugin =>
     },
   });
 
+/** What a question was asked of: a line up to the caret, and where in the text it begins. */
+interface Question extends Asked {
+  lineStart: number;
+}
+
+/** The question of what stands before the caret; null where nothing is offered for it, as for a text command. */
+function questionOf(view: EditorView, host: OfferHost, taken: boolean, coming = ''): Question | null {
+  const { state, composing, editable } = view;
+  if (composing || !editable || !host.liked().on) return null;
+  const caret = state.selection.from + coming.length;
+  const line = lineBefore(state, state.selection.from, coming);
+  if (readCommand(line)) return null;
+  return { line, lineStart: caret - line.length, taken, ...host.now() };
+}
+
+const isSame = (one: Question, other: Question) =>
+  one.line === other.line && one.lineStart === other.lineStart && one.taken === other.taken;
+
+/** Asks for each key and shows what comes back, as long as it is of what stands there. */
+function asking(view: EditorView, host: OfferHost) {
+  // What was asked of a letter still on its way into the text, and what was answered before it stood there.
+  let ahead: Question | null = null;
+  let early: Answer | null = null;
+  const tell = (answer: Answer, question: Question) => {
+    const wanted = view.isDestroyed ? null : wantedIn(view.state);
+    const current = wanted && questionOf(view, host, wanted === 'taken');
+    if (!current || !isSame(current, question)) {
+      if (question === ahead) early = answer;
+      return;
+    }
+    const { offers, isWord, missed } = answer;
+    if (missed) host.missed(missed);
+    const { line: lookedAt, lineStart } = question;
+    const offered = { offers, lookedAt, lineStart, isWord, walking: null, readingBack: null };
+    if (offers.length > 0 || offeredAt(view.state)) show(view, offers.length > 0 ? offered : null);
+  };
+  const asker = new Asker(host.ask, tell);
+  const look = () => {
+    const wanted = wantedIn(view.state);
+    if (wanted === null) return;
+    const question = questionOf(view, host, wanted === 'taken');
+    if (!question) asker.forget();
+    else if (!ahead || !isSame(question, ahead)) asker.ask(question);
+    else if (early) {
+      const answer = early;
+      queueMicrotask(() => tell(answer, question));
+    }
+    ahead = early = null;
+  };
+  // Asked before the letter stands in the text: so the answer is there to be drawn together with it.
+  const lookAhead = ({ inputType, data, isComposing }: InputEvent) => {
+    if (inputType !== 'insertText' || data?.length !== 1 || isComposing || !canOffer(view.state)) return;
+    early = null;
+    ahead = questionOf(view, host, false, data);
+    if (ahead) asker.ask(ahead);
+  };
+  view.dom.addEventListener('beforeinput', lookAhead);
+  // What was typed while a list was still on its way is looked at again.
+  const forget = host.onReady(() => {
+    if (!view.isDestroyed) look();
+  });
+  return {
+    update: ({ state }: EditorView, previous: EditorState) => {
+      // Typed on: another state that wants to be looked at. What is shown of it changes the state as well.
+      if (state.doc !== previous.doc || wantedIn(state) !== wantedIn(previous)) look();
+    },
+    destroy: () => {
+      view.dom.removeEventListener('beforeinput', lookAhead);
+      asker.forget();
+      forget();
+    },
+  };
+}
+
 /** Offers what may be meant as one types; asked after cues, which win. */
 export function offering(host: OfferHost): Plugin<Offering> {
   return new Plugin<Offering>({
@@ -204,40 +278,6 @@ export function offering(host: OfferHost): Plugin<Offering> {
         },
       },
     },
-    view: (view) => {
-      let askedFor: { doc: EditorState['doc']; lineStart: number } | null = null;
-      const asker = new Asker(host.ask, ({ offers, isWord, missed }, { line }) => {
-        const { state } = view;
-        if (view.isDestroyed || askedFor?.doc !== state.doc || wantedIn(state) === null) return;
-        if (missed) host.missed(missed);
-        const { lineStart } = askedFor;
-        const offered = { offers, lookedAt: line, lineStart, isWord, walking: null, readingBack: null };
-        if (offers.length > 0 || offeredAt(state)) show(view, offers.length > 0 ? offered : null);
-      });
-      const look = () => {
-        const { state, composing, editable } = view;
-        const wanted = wantedIn(state);
-        if (wanted === null || composing || !editable || !host.liked().on) return;
-        const line = lineBefore(state, state.selection.from);
-        // A text command is told by itself.
-        if (readCommand(line)) return asker.forget();
-        askedFor = { doc: state.doc, lineStart: state.selection.from - line.length };
-        asker.ask({ line, taken: wanted === 'taken', ...host.now() });
-      };
-      // What was typed while a list was still on its way is looked at again.
-      const forget = host.onReady(() => {
-        if (!view.isDestroyed && wantedIn(view.state) !== null) look();
-      });
-      return {
-        update: ({ state }, previous) => {
-          // Typed on: another state that wants to be looked at. What is shown of it changes the state as well.
-          if (state.doc !== previous.doc || wantedIn(state) !== wantedIn(previous)) look();
-        },
-        destroy: () => {
-          asker.forget();
-          forget();
-        },
-      };
-    },
+    view: (view) => asking(view, host),
   });
 }

@@ -1,8 +1,9 @@
 import { Extension } from '@tiptap/core';
 import { Selection } from '@tiptap/extensions';
+import type { Node } from '@tiptap/pm/model';
 import { useEditor, useEditorState, type Editor } from '@tiptap/react';
 import { useMemo } from 'react';
-import type { DraftDocument } from '#core/draft';
+import type { DraftDocument, Placement } from '#core/draft';
 import { gapsOf, type Gap } from '#core/fill';
 import { blanksIn, currentBlank, placementAt, type BlankAt } from '../editor/blanks';
 import { lineBefore } from '../editor/lineBefore';
@@ -16,11 +17,11 @@ import { stepToBlank } from '../editor/stepping';
 import { confirm, keyOnBlank, stepTo } from './blankKeys';
 import { LiveBlank } from './blankView';
 import { cueFiring, type CueHost } from './cueFiring';
-import { begunAt, keyCues, type Begun, type KeyCueHost } from './keyCues';
+import { keyCues, type KeyCueHost } from './keyCues';
 import type { LeafSlip } from './leafSlip';
-import { offeredAt, offerKeys, offering, type Offered, type OfferHost } from './offering';
+import { offerKeys, offering, type OfferHost } from './offering';
 import { pasting } from './pasting';
-import { commandTold, textCommands, type CommandTold } from './textCommands';
+import { textCommands } from './textCommands';
 
 type Host = Omit<CueHost, 'press'> & OfferHost & KeyCueHost & { open: (slip: LeafSlip) => void };
 
@@ -130,20 +131,28 @@ export function useLeafEditor({ document, host, onChange }: Options): Editor {
 export interface LeafState {
   blank: BlankAt | null;
   placement: string | null;
-  hasSelection: boolean;
+  /** What that placement holds. */
+  placed: Placement | null;
   /** The statement to confirm that the caret stands in. */
   statement: Statement | null;
-  gaps: Gap[];
-  /** What is offered at the caret. */
-  offered: Offered | null;
-  /** The key cues that the key pressed last begins. */
-  begun: Begun | null;
-  /** The text command that stands before the caret. */
-  command: CommandTold | null;
+  gaps: readonly Gap[];
 }
 
 /** The text of the editor as the draft document it is. */
 export const documentOf = (editor: Editor) => fromEditor(editor.state.doc);
+
+/** Of each text that was looked at, so that moving in it costs nothing. */
+const gapsKnown = new WeakMap<Node, readonly Gap[]>();
+
+function gapsIn(doc: Node): readonly Gap[] {
+  let gaps = gapsKnown.get(doc);
+  if (!gaps) {
+    const isOpen = blanksIn(doc).some(({ attrs }) => attrs.state === 'gap') || statementsIn(doc).length > 0;
+    gaps = isOpen ? gapsOf(fromEditor(doc)) : [];
+    gapsKnown.set(doc, gaps);
+  }
+  return gaps;
+}
 
 /** Follows the caret and the gaps; renders again only when one of them has changed. */
 export function useLeafState(editor: Editor): LeafState {
@@ -151,17 +160,13 @@ export function useLeafState(editor: Editor): LeafState {
     editor,
     selector: ({ editor: { state } }) => {
       const placement = placementAt(state);
-      const isOpen =
-        blanksIn(state.doc).some(({ attrs }) => attrs.state === 'gap') || statementsIn(state.doc).length > 0;
+      const placed = (placement !== null && placementsOf(state.doc)[placement]) || null;
       return {
         blank: currentBlank(state),
-        placement: placement && placementsOf(state.doc)[placement] ? placement : null,
-        hasSelection: !state.selection.empty && !currentBlank(state),
+        placement: placed && placement,
+        placed,
         statement: statementAt(state),
-        offered: offeredAt(state),
-        begun: begunAt(state),
-        command: commandTold(state),
-        gaps: isOpen ? gapsOf(fromEditor(state.doc)) : [],
+        gaps: gapsIn(state.doc),
       };
     },
   });

@@ -7,7 +7,7 @@ import { useGlossaries, useOwnUses, usePreferences } from '../api/queries';
 import { mainPassage } from '../bank/entryFields';
 import type { BankIndex } from '../bank/bankIndex';
 import type { Reach } from '../bank/reach';
-import { offerService } from './offerService';
+import { askOffers, offerService } from './offerService';
 import { countUse } from './counting';
 import { useGlossaryLists } from './useGlossaryLists';
 
@@ -80,7 +80,7 @@ export function useOffering(index: BankIndex | null, reach: Reach | null, { kind
   };
   const host = useMemo(
     () => ({
-      ask: (asked: Parameters<ReturnType<typeof offerService>['ask']>[0]) => offerService().ask(asked),
+      ask: askOffers,
       liked: () => ({
         on: now.current.preferences.offers !== 'off',
         bySpace: now.current.preferences.firstBy === 'space',

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { lazy, memo, Suspense, useState } from 'react';
 import { agoInWords, dateInWords, daysBetween, type CalendarDate } from '#core/calendar';
 import {
   careDue,
@@ -172,8 +172,11 @@ function Care({ record, today }: { record: CaseRecord; today: CalendarDate }) {
 
 const STORED = 'elderleaf.record-folded';
 
-/** The case's record at the head of its leaf: details, weights over time, medicines, problems, with their dates. */
-export function Headpiece({ record }: { record: CaseRecord }) {
+/**
+ * The case's record at the head of its leaf: details, weights over time, medicines, problems, with their dates. It rests
+ * while the leaf beneath is written and saved: its chart is long in drawing.
+ */
+export const Headpiece = memo(function Headpiece({ record }: { record: CaseRecord }) {
   const [folded, setFolded] = useState(() => localStorage.getItem(STORED) === 'yes');
   const today = calendarToday();
   const facts = detailsOf(record, today).filter(({ path }) => !NOT_IN_FACTS.has(path));
@@ -196,4 +199,4 @@ export function Headpiece({ record }: { record: CaseRecord }) {
       </Button>
     </section>
   );
-}
+});

@@ -8,6 +8,7 @@ import {
   type OfferEntry,
   type UsedThing,
 } from '#core/glossary';
+import { AnswerBoard } from '../offers/answerBoard';
 
 /** A glossary to be offered from, and where its terms are. */
 export interface ListPlace {
@@ -30,6 +31,7 @@ async function termsAt(url: string): Promise<string> {
 /** Builds the indexes and answers each key, away from the thread that takes keys. */
 export class OfferService {
   private readonly offering = new Offering();
+  private board: AnswerBoard | null = null;
   private readonly held = new Map<string, string>();
 
   /** Fetches and indexes a list, unless it is here as it is. Throws when its terms cannot be had; it is asked for again then. */
@@ -88,8 +90,15 @@ export class OfferService {
     });
   }
 
-  ask(asked: Asked): Answer {
-    return this.offering.ask(asked);
+  /** From here on each answer is laid down there as well. */
+  setBoard(memory: SharedArrayBuffer): void {
+    this.board = new AnswerBoard(memory);
+  }
+
+  ask(asked: Asked, number: number): Answer {
+    const answer = this.offering.ask(asked);
+    this.board?.write(number, answer);
+    return answer;
   }
 }
 
