@@ -13,6 +13,8 @@ export const CollectionSchema = z.object({
   kindsOfWork: z.array(z.string()),
   language: z.string(),
   right: z.enum(['read', 'contribute', 'keep']),
+  /** Counts the changes of its entries. */
+  changes: z.number().int().min(0),
 });
 export type Collection = z.infer<typeof CollectionSchema>;
 
@@ -29,6 +31,10 @@ export type Entry = z.infer<typeof EntrySchema>;
 
 export const BankSchema = z.object({ collections: z.array(CollectionSchema), entries: z.array(EntrySchema) });
 export type Bank = z.infer<typeof BankSchema>;
+
+/** What a page has of the bank: its collections, each with the count of changes that it has it at. */
+export const BankHadSchema = z.object({ had: z.record(z.string().max(60), z.number().int().min(0)) });
+export type BankHad = z.infer<typeof BankHadSchema>;
 
 export const RevisionSummarySchema = z.object({
   revision: z.number().int().min(1),

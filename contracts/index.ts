@@ -4,7 +4,7 @@ export { ProblemSchema, PROBLEM_TITLES } from './problem';
 export type { Problem, ProblemCode } from './problem';
 export { MemberSchema, PASSWORD_LENGTH } from './members';
 export type { Member, Beginning } from './members';
-export type { Bank, Collection, Entry, Revision, RevisionSummary } from './bank';
+export type { Bank, BankHad, Collection, Entry, Revision, RevisionSummary } from './bank';
 export type { Case, CaseSummary, Draft, DraftSummary, TakenOver } from './cases';
 export type { Glossary, GlossarySettings, Imported, OwnUses, Use } from './glossaries';
 export { EventSchema } from './events';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { EarlierUseSchema } from '#core/draft';
 import {
+  BankHadSchema,
   BankSchema,
   EntrySchema,
   NewEntrySchema,
@@ -120,6 +121,15 @@ export const ROUTES = define({
     access: 'member',
     summary: 'All collections and entries the member may see.',
     status: 200,
+    response: BankSchema,
+  },
+  bankChanges: {
+    method: 'post',
+    path: '/api/bank/changes',
+    access: 'member',
+    summary: 'All collections the member may see now, and those of their entries that a page does not have.',
+    status: 200,
+    body: BankHadSchema,
     response: BankSchema,
   },
   makeEntry: {

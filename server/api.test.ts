@@ -71,6 +71,31 @@ describe('who may call what', () => {
     expect(new Set(bank.entries.map((entry) => entry.collection))).toEqual(new Set(['archive']));
   });
 
+  test('who has the bank asks for what changed: with eight saving at once, no change is missed', async () => {
+    const had = new Map<string, Entry>();
+    const counts: Record<string, number> = {};
+    const askChanges = async () => {
+      const answer = await imke.post('/api/bank/changes').send({ had: counts }).expect(200);
+      const { collections, entries } = answer.body as Bank;
+      for (const { id, changes } of collections) counts[id] = changes;
+      for (const entry of entries) had.set(entry.id, entry);
+      return entries.length;
+    };
+    expect(await askChanges()).toBeGreaterThan(10);
+    expect(await askChanges()).toBe(0);
+    const made = Array.from({ length: 8 }, (_, at) => keep(imke, 'helpline', wording(`Change ${at}`, 'x')));
+    await Promise.all([...made, askChanges(), askChanges()]);
+    const first = (await made[0]!).body as Entry;
+    await saveAs(imke, first.id, 1, wording('Changed again', 'y')).expect(200);
+    expect(await askChanges()).toBeLessThanOrEqual(8);
+    const whole = (await imke.get('/api/bank')).body as Bank;
+    expect([...had.values()].sort((a, b) => a.id.localeCompare(b.id))).toEqual(
+      whole.entries.sort((a, b) => a.id.localeCompare(b.id)),
+    );
+    const others = await ruan.post('/api/bank/changes').send({ had: { helpline: 0 } });
+    expect((others.body as Bank).entries.map(({ collection }) => collection)).not.toContain('helpline');
+  });
+
   test("a colleague's draft does not exist for others, though they share the case", async () => {
     const draft = (await imke.post('/api/cases/swan-keel/drafts')).body as Draft;
     expect((await odile.get(`/api/drafts/${draft.id}`)).status).toBe(404);

@@ -1,6 +1,6 @@
-import { and, asc, desc, eq, inArray } from 'drizzle-orm';
+import { and, asc, desc, eq, getTableColumns, sql } from 'drizzle-orm';
 import type { Router } from 'express';
-import type { Collection, Entry, Member } from '#contracts';
+import type { Bank, BankHad, Collection, Entry, Member } from '#contracts';
 import type { Context } from '../context';
 import { entries, members, revisions } from '../db/schema';
 import { bind } from '../http/bind';
@@ -35,7 +35,24 @@ async function visibleCollections(context: Context, member: string): Promise<Col
     kindsOfWork: collection.kindsOfWork,
     language: collection.language,
     right: collection.ownedBy === member ? 'keep' : granted!,
+    changes: collection.changes,
   }));
+}
+
+/** What a member may see of the bank; of collections that the page has, only what was saved after that. */
+async function readBank(context: Context, member: string, had: BankHad['had']): Promise<Bank> {
+  // Their counts are read before the entries: what is saved in between comes now and once more the next time.
+  const collections = await visibleCollections(context, member);
+  const wanted = JSON.stringify(collections.map(({ id }) => ({ id, had: had[id] ?? -1 })));
+  const rows = await context.db
+    .select(getTableColumns(entries))
+    .from(entries)
+    .innerJoin(
+      sql`jsonb_to_recordset(${wanted}::jsonb) as wanted(id text, had integer)`,
+      sql`wanted.id = ${entries.collection} and ${entries.change} > wanted.had`,
+    )
+    .orderBy(asc(entries.id));
+  return { collections, entries: rows.map(toEntry) };
 }
 
 const revisionColumns = {
@@ -49,14 +66,9 @@ const revisionColumns = {
 export function bankRoutes(router: Router, context: Context): void {
   const { db } = context;
 
-  bind(router, context, 'bank', async ({ member }) => {
-    const collections = await visibleCollections(context, member.id);
-    const ids = collections.map((collection) => collection.id);
-    const rows = ids.length
-      ? await db.select().from(entries).where(inArray(entries.collection, ids)).orderBy(asc(entries.id))
-      : [];
-    return { collections, entries: rows.map(toEntry) };
-  });
+  bind(router, context, 'bank', ({ member }) => readBank(context, member.id, {}));
+
+  bind(router, context, 'bankChanges', ({ member, body }) => readBank(context, member.id, body.had));
 
   bind(router, context, 'makeEntry', async ({ member, body }) => {
     const { content, reason } = body;

@@ -1,11 +1,11 @@
-import { and, asc, eq, inArray, ne } from 'drizzle-orm';
+import { and, asc, eq, inArray, ne, sql } from 'drizzle-orm';
 import type { Entry } from '#contracts';
 import { proposeCue } from '#core/cue';
 import { checkEntry, type EntryContent } from '#core/entry';
 import { patternProblem } from '#core/pattern';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { cues, entries, revisions } from '../db/schema';
+import { collections, cues, entries, revisions } from '../db/schema';
 import { Refusal } from '../http/refusal';
 import { mustKeep, visibleEntry } from './rights';
 import { mustIncludeSoundly } from './soundIncludes';
@@ -13,7 +13,30 @@ import { mustIncludeSoundly } from './soundIncludes';
 type Row = typeof entries.$inferSelect;
 
 /** A stored entry as the API shows it. */
-export const toEntry = (row: Row): Entry => ({ ...row, savedAt: row.savedAt.toISOString() });
+export function toEntry({
+  id,
+  collection,
+  revision,
+  content,
+  savedAt,
+  savedBy,
+  reason,
+}: Omit<Row, 'change'>): Entry {
+  return { id, collection, revision, content, savedAt: savedAt.toISOString(), savedBy, reason };
+}
+
+/**
+ * The number of the next change of a collection. Until this transaction ends no other can take one, so that whoever has
+ * seen a number has seen all below it.
+ */
+async function nextChange(tx: Queries, collection: string): Promise<number> {
+  const [row] = await tx
+    .update(collections)
+    .set({ changes: sql`${collections.changes} + 1` })
+    .where(eq(collections.id, collection))
+    .returning({ change: collections.changes });
+  return row!.change;
+}
 
 const places = (place: (string | number)[]) => place.map(String).join('.');
 
@@ -107,7 +130,7 @@ export async function insertEntry(saving: Saving, collection: string, id: string
       await mustIncludeSoundly(tx, { member, collection, id, content });
       await mustBeFree(tx, collection, id, content);
       const saved = { content, reason, savedAt: context.now(), savedBy: member, revision: 1 };
-      await tx.insert(entries).values({ id, collection, ...saved });
+      await tx.insert(entries).values({ id, collection, ...saved, change: await nextChange(tx, collection) });
       await tx.insert(revisions).values({ entry: id, ...saved });
       await writeCues(tx, collection, id, content);
       return toEntry({ id, collection, ...saved });
@@ -131,7 +154,7 @@ export async function updateEntry(saving: Saving, id: string, madeTo: number): P
       const saved = { content, reason, savedAt: context.now(), savedBy: member, revision: madeTo + 1 };
       const [row] = await tx
         .update(entries)
-        .set(saved)
+        .set({ ...saved, change: await nextChange(tx, entry.collection) })
         .where(and(eq(entries.id, id), eq(entries.revision, madeTo)))
         .returning();
       if (!row) {

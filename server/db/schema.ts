@@ -49,6 +49,8 @@ export const collections = pgTable('collections', {
   kindsOfWork: jsonb('kinds_of_work').$type<string[]>().notNull(),
   language: text('language').notNull(),
   position: integer('position').notNull().default(0),
+  // Counts the changes of its entries, so that a page can ask for what it does not have yet.
+  changes: integer('changes').notNull().default(0),
 });
 
 export const grants = pgTable(
@@ -79,8 +81,10 @@ export const entries = pgTable(
       .notNull()
       .references(() => members.id),
     reason: text('reason').notNull(),
+    // Which change of its collection saved it last.
+    change: integer('change').notNull().default(0),
   },
-  (table) => [index('entries_by_collection').on(table.collection)],
+  (table) => [index('entries_by_collection').on(table.collection, table.change)],
 );
 
 /** History, append-only: a row is never changed. */

@@ -3,8 +3,15 @@ import type { Bank } from '#contracts';
 const NAME = 'elderleaf-bank';
 const addressOf = (member: string) => `/cached-bank/${encodeURIComponent(member)}`;
 
-/** Keeps the bank in this browser, so that the next page has it before the server has answered. */
-export async function keepBank(member: string, bank: Bank): Promise<void> {
+let waiting = 0;
+
+/** Keeps the bank in this browser once it has nothing else to do, so that the next page has it at once. */
+export function keepBank(member: string, bank: Bank): void {
+  cancelIdleCallback(waiting);
+  waiting = requestIdleCallback(() => void keepNow(member, bank));
+}
+
+async function keepNow(member: string, bank: Bank): Promise<void> {
   try {
     const cache = await caches.open(NAME);
     await cache.put(addressOf(member), Response.json(bank));
@@ -26,5 +33,6 @@ export async function keptBank(member: string): Promise<Bank | null> {
 
 /** Takes everything kept away: at signing out, nothing of the bank stays on a shared computer. */
 export async function forgetBanks(): Promise<void> {
+  cancelIdleCallback(waiting);
   await caches.delete(NAME).catch(() => false);
 }

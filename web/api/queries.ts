@@ -59,13 +59,30 @@ export const useEarlierUses = (id: string) =>
     queryFn: () => call('earlierUses', { params: { case: id } }),
   });
 
+/** The bank with what has changed in it; the very same where nothing has. */
+async function renewed(had: Bank, signal: AbortSignal): Promise<Bank> {
+  const body = { had: Object.fromEntries(had.collections.map(({ id, changes }) => [id, changes])) };
+  const { collections, entries } = await call('bankChanges', { body, signal });
+  if (entries.length === 0 && isSame(collections, had.collections)) return had;
+  const visible = new Set(collections.map(({ id }) => id));
+  // What was kept from this page while the answer was on its way is in the bank as it stands now.
+  const now = queryClient.getQueryData<Bank>(KEYS.bank) ?? had;
+  const byId = new Map(now.entries.map((entry) => [entry.id, entry]));
+  for (const entry of entries)
+    if ((byId.get(entry.id)?.revision ?? 0) <= entry.revision) byId.set(entry.id, entry);
+  return { collections, entries: [...byId.values()].filter(({ collection }) => visible.has(collection)) };
+}
+
+const isSame = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
+
 export const useBank = () =>
   useQuery({
     queryKey: KEYS.bank,
     queryFn: async ({ signal }) => {
-      const bank = await call('bank', { signal });
+      const had = queryClient.getQueryData<Bank>(KEYS.bank);
+      const bank = had ? await renewed(had, signal) : await call('bank', { signal });
       const member = queryClient.getQueryData<Member | null>(KEYS.session)?.id;
-      if (member) void keepBank(member, bank);
+      if (member && bank !== had) keepBank(member, bank);
       return bank;
     },
   });
