@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { CUE_MAKING, type BankCue, type CueMaking } from '#core/cue';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
@@ -6,7 +6,7 @@ import { useBank, usePreferences } from '../api/queries';
 import { useBankIndex, type BankIndex } from '../bank/bankIndex';
 import { useSavePreferences } from '../offers/useSavePreferences';
 import { Figure } from '../shell/Figure';
-import { Failed, Loading, Picks } from '../ui';
+import { Button, Failed, Loading, Picks } from '../ui';
 import { bankCues } from './bankCues';
 import { ClashList } from './ClashList';
 import { BEFORE, FIRES, LETTERS } from './CueRulesFields';
@@ -19,7 +19,8 @@ const MAKING: Record<CueMaking, string> = {
   topic: 'the beginning of its topic, and a number',
 };
 
-const MOST_LISTED = 300;
+/** Drawing tens of thousands takes a moment, and few want them. */
+const LISTED_FIRST = 300;
 
 /** How a cue fires, in a few words. */
 function rulesInWords({ as, rules }: BankCue): string {
@@ -29,9 +30,11 @@ function rulesInWords({ as, rules }: BankCue): string {
 }
 
 function CueList({ cues }: { cues: readonly BankCue[] }) {
+  const [all, setAll] = useState(false);
+  const shown = all ? cues : cues.slice(0, LISTED_FIRST);
   return (
     <ul>
-      {cues.slice(0, MOST_LISTED).map((cue) => (
+      {shown.map((cue) => (
         <li key={`${cue.entry} ${cue.typed}`} className="border-b border-hair">
           <Link
             to={`/bank/${cue.entry}`}
@@ -44,6 +47,13 @@ function CueList({ cues }: { cues: readonly BankCue[] }) {
           </Link>
         </li>
       ))}
+      {shown.length < cues.length && (
+        <li className="px-9 py-2 max-[899px]:px-4">
+          <Button look="text" onClick={() => setAll(true)}>
+            And {(cues.length - shown.length).toLocaleString()} more
+          </Button>
+        </li>
+      )}
     </ul>
   );
 }

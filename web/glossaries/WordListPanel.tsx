@@ -33,7 +33,7 @@ export function WordListPanel({ glossary, terms }: Props) {
   return (
     <section aria-label="Word list" className="grid gap-3">
       <h2 className="eyebrow">Word list</h2>
-      <Button onClick={save} disabled={terms.length === 0}>
+      <Button className="justify-self-start" onClick={save} disabled={terms.length === 0}>
         Save it as a file
       </Button>
       {glossary.right === 'keep' && glossary.shipped === null && (
