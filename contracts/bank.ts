@@ -1,18 +1,20 @@
 import { z } from 'zod';
-import { CueRulesSchema } from '#core/cue';
 import { EntryContentSchema } from '#core/entry';
+import { RightSchema } from '#core/rights';
+import { CollectionSettingsSchema } from './collections';
 
 const instant = z.iso.datetime();
 
-export const CollectionSchema = z.object({
+export const CollectionSchema = CollectionSettingsSchema.extend({
   id: z.string(),
-  name: z.string(),
+  /** The collection it is in, as far as the member may see it; null for none. */
+  parent: z.string().nullable(),
+  /** Its place among those beside it, from 0. */
+  position: z.number().int(),
   own: z.boolean(),
-  leadIn: z.string().max(4),
-  cueRules: CueRulesSchema,
-  kindsOfWork: z.array(z.string()),
-  language: z.string(),
-  right: z.enum(['read', 'contribute', 'keep']),
+  right: RightSchema,
+  /** Counts the changes of its settings, place and sharing. */
+  version: z.number().int().min(1),
   /** Counts the changes of its entries. */
   changes: z.number().int().min(0),
 });

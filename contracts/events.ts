@@ -11,6 +11,8 @@ export const EventSchema = z.discriminatedUnion('type', [
     by: z.string(),
     byName: z.string(),
   }),
+  // Collections that the member may see, or what they may do there, are others now.
+  z.object({ type: z.literal('reach-changed') }),
   z.object({ type: z.literal('glossary-changed'), glossary: z.string() }),
   z.object({ type: z.literal('case-added'), case: z.string() }),
 ]);

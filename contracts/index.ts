@@ -1,10 +1,13 @@
 export { ROUTES, pathFor } from './routes';
-export type { Route, RouteName, Access, BodyOf, ResponseOf, ParamsOf } from './routes';
+export type { Access, Route } from './route';
+export type { RouteName, BodyOf, ResponseOf, ParamsOf } from './routes';
 export { ProblemSchema, PROBLEM_TITLES } from './problem';
 export type { Problem, ProblemCode } from './problem';
 export { MemberSchema, PASSWORD_LENGTH } from './members';
 export type { Member, Beginning } from './members';
 export type { Bank, BankHad, Collection, Entry, Revision, RevisionSummary } from './bank';
+export { CollectionSettingsSchema } from './collections';
+export type { CollectionSettings, GrantedTo, Group, Sharing, Team } from './collections';
 export type { Case, CaseSummary, Draft, DraftSummary, TakenOver } from './cases';
 export type { Glossary, GlossarySettings, Imported, OwnUses, Use } from './glossaries';
 export { EventSchema } from './events';

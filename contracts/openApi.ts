@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ProblemSchema } from './problem';
-import { ROUTES, type Route } from './routes';
+import type { Route } from './route';
+import { ROUTES } from './routes';
 
 const schemaOf = (schema: z.ZodType, io: 'input' | 'output') => {
   const { $schema: _dialect, ...rest } = z.toJSONSchema(schema, {

@@ -3,6 +3,7 @@ import path from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import supertest from 'supertest';
 import { ROUTES, type Bank, type Draft, type Entry } from '#contracts';
+import { DEFAULT_CUE_RULES } from '#core/cue';
 import { keep, problem, saveAs, wording } from './testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from './testing/testServer';
 
@@ -26,9 +27,23 @@ describe('who may call what', () => {
     route
       .replace(':entry', 'owlet')
       .replace(':revision', '1')
+      .replace(':collection', 'helpline')
       .replace(':case', 'hedgehog-bramble')
       .replace(':draft', 'none');
   const routes = Object.entries(ROUTES);
+  const settings = {
+    name: 'x',
+    leadIn: ';',
+    cueRules: DEFAULT_CUE_RULES,
+    kindsOfWork: [],
+    language: 'en-GB',
+  };
+  const bodies = {
+    makeEntry: { collection: 'helpline', content: wording('x', 'y') },
+    saveCollection: settings,
+    moveCollection: { parent: null, before: null },
+    share: { grants: [{ to: { kind: 'member', id: 'ruan' }, right: 'keep' }] },
+  };
 
   test.each(routes)('%s as nobody', async (_name, route) => {
     if (route.path === ROUTES.events.path) return;
@@ -45,13 +60,10 @@ describe('who may call what', () => {
   test.each(routes.filter(([, route]) => ['given', 'reader', 'keeper'].includes(route.access)))(
     '%s as a stranger',
     async (name, route) => {
-      const body =
-        name === 'makeEntry'
-          ? { collection: 'helpline', content: wording('x', 'y') }
-          : {
-              content: wording('x', 'y'),
-              document: { type: 'doc', attrs: { placements: {} }, content: [{ type: 'paragraph' }] },
-            };
+      const body = bodies[name as keyof typeof bodies] ?? {
+        content: wording('x', 'y'),
+        document: { type: 'doc', attrs: { placements: {} }, content: [{ type: 'paragraph' }] },
+      };
       const response = await ruan[route.method](fill(route.path)).set('If-Match', '"1"').send(body);
       expect(problem(response).code).toBe('not-found');
       expect(JSON.stringify(response.body)).not.toContain('Owlet');

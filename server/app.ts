@@ -5,6 +5,7 @@ import { pinoHttp } from 'pino-http';
 import { openApi } from '#contracts';
 import { authRoutes } from './auth/authRoutes';
 import { bankRoutes } from './bank/bankRoutes';
+import { collectionRoutes } from './bank/collectionRoutes';
 import { caseRoutes } from './cases/caseRoutes';
 import { draftRoutes } from './cases/draftRoutes';
 import type { Context } from './context';
@@ -69,6 +70,7 @@ export function makeApp(context: Context): Express {
   for (const routes of [
     authRoutes,
     bankRoutes,
+    collectionRoutes,
     caseRoutes,
     draftRoutes,
     glossaryRoutes,

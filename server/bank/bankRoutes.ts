@@ -1,12 +1,13 @@
 import { and, asc, desc, eq, getTableColumns, sql } from 'drizzle-orm';
 import type { Router } from 'express';
-import type { Bank, BankHad, Collection, Entry, Member } from '#contracts';
+import type { Bank, BankHad, Entry, Member } from '#contracts';
 import type { Context } from '../context';
 import { entries, members, revisions } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound } from '../http/refusal';
-import { visibleEntry, visibleTo } from './rights';
+import { visibleEntry } from './rights';
 import { insertEntry, toEntry, updateEntry } from './saveEntry';
+import { visibleCollections } from './visibleCollections';
 
 async function announce(context: Context, member: Member, entry: Entry): Promise<void> {
   await context.events.tellReaders(entry.collection, {
@@ -20,29 +21,10 @@ async function announce(context: Context, member: Member, entry: Entry): Promise
   });
 }
 
-async function visibleCollections(context: Context, member: string): Promise<Collection[]> {
-  const found = await visibleTo(context.db, member);
-  const ordered = found.sort(
-    (a, b) =>
-      a.collection.position - b.collection.position || a.collection.name.localeCompare(b.collection.name),
-  );
-  return ordered.map(({ collection, granted }) => ({
-    id: collection.id,
-    name: collection.name,
-    own: collection.ownedBy === member,
-    leadIn: collection.leadIn,
-    cueRules: collection.cueRules,
-    kindsOfWork: collection.kindsOfWork,
-    language: collection.language,
-    right: collection.ownedBy === member ? 'keep' : granted!,
-    changes: collection.changes,
-  }));
-}
-
 /** What a member may see of the bank; of collections that the page has, only what was saved after that. */
 async function readBank(context: Context, member: string, had: BankHad['had']): Promise<Bank> {
   // Their counts are read before the entries: what is saved in between comes now and once more the next time.
-  const collections = await visibleCollections(context, member);
+  const collections = await visibleCollections(context.db, member);
   const wanted = JSON.stringify(collections.map(({ id }) => ({ id, had: had[id] ?? -1 })));
   const rows = await context.db
     .select(getTableColumns(entries))

@@ -1,31 +1,114 @@
-import { and, eq, inArray, isNotNull, or, type SQL } from 'drizzle-orm';
+import { and, eq, inArray, isNull, or, sql } from 'drizzle-orm';
+import { rightsOf, type Grant, type Grantee, type Place, type Right } from '#core/rights';
 import type { Queries } from '../db/openStore';
-import { collections, entries, grants } from '../db/schema';
+import { collections, entries, grants, groupMembers } from '../db/schema';
 import { notFound, Refusal } from '../http/refusal';
 
-export type Right = 'read' | 'contribute' | 'keep';
+type GrantRow = Pick<typeof grants.$inferSelect, 'collection' | 'member' | 'group' | 'right'>;
 
-/** Collections a member may see, each with the right they have on it; joined to whatever asks for it. */
-export function visibleTo(db: Queries, member: string) {
-  return db
-    .select({ collection: collections, granted: grants.right })
-    .from(collections)
-    .leftJoin(grants, and(eq(grants.collection, collections.id), eq(grants.member, member)))
-    .where(isVisible(member));
+const place = { id: collections.id, parent: collections.parent, ownedBy: collections.ownedBy };
+
+/** To whom a stored grant is. */
+export function granteeOf({ member, group }: Pick<GrantRow, 'member' | 'group'>): Grantee {
+  if (member !== null) return { kind: 'member', id: member };
+  return group === null ? { kind: 'team' } : { kind: 'group', id: group };
 }
 
-const isVisible = (member: string): SQL | undefined =>
-  or(eq(collections.ownedBy, member), isNotNull(grants.right));
+const toGrant = (row: GrantRow): Grant => ({
+  collection: row.collection,
+  to: granteeOf(row),
+  right: row.right,
+});
+
+const columns = {
+  collection: grants.collection,
+  member: grants.member,
+  group: grants.group,
+  right: grants.right,
+};
+
+/** What is granted to a member: by name, by a group, or as to all. */
+async function grantedTo(db: Queries, member: string, among?: readonly string[]): Promise<Grant[]> {
+  const groupsOfMember = db
+    .select({ group: groupMembers.group })
+    .from(groupMembers)
+    .where(eq(groupMembers.member, member));
+  const rows = await db
+    .select(columns)
+    .from(grants)
+    .where(
+      and(
+        among && inArray(grants.collection, [...among]),
+        or(
+          eq(grants.member, member),
+          inArray(grants.group, groupsOfMember),
+          and(isNull(grants.member), isNull(grants.group)),
+        ),
+      ),
+    );
+  return rows.map(toGrant);
+}
+
+/** A member with those of their groups that grants name; grants to other groups must not be among these. */
+const personOf = (member: string, granted: readonly Grant[]) => ({
+  id: member,
+  groups: new Set(granted.flatMap(({ to }) => (to.kind === 'group' ? [to.id] : []))),
+});
+
+/** Everything a member may see, by collection, with what they may do there. */
+export async function rightsFor(db: Queries, member: string): Promise<Map<string, Right>> {
+  const granted = await grantedTo(db, member);
+  return rightsOf(personOf(member, granted), await db.select(place).from(collections), granted);
+}
+
+/** A collection and all around it; empty when there is none of that id. */
+export const wayUp = (db: Queries, collection: string): Promise<Place[]> =>
+  db
+    .select(place)
+    .from(collections)
+    .where(
+      sql`${collections.id} in (
+        with recursive up(id, parent) as (
+          select id, parent from collections where id = ${collection}
+          union select around.id, around.parent from collections around join up on around.id = up.parent
+        ) select id from up)`,
+    );
 
 /** What a member may do in a collection; null when it does not exist for them. */
 export async function rightOn(db: Queries, member: string, collection: string): Promise<Right | null> {
-  const [found] = await db
-    .select({ ownedBy: collections.ownedBy, granted: grants.right })
-    .from(collections)
-    .leftJoin(grants, and(eq(grants.collection, collections.id), eq(grants.member, member)))
-    .where(and(eq(collections.id, collection), isVisible(member)));
-  if (!found) return null;
-  return found.ownedBy === member ? 'keep' : found.granted;
+  const way = await wayUp(db, collection);
+  if (way.length === 0) return null;
+  const granted = await grantedTo(
+    db,
+    member,
+    way.map(({ id }) => id),
+  );
+  return rightsOf(personOf(member, granted), way, granted).get(collection) ?? null;
+}
+
+/** Those of some members who may see a collection. */
+export async function readersAmong(
+  db: Queries,
+  members: readonly string[],
+  collection: string,
+): Promise<string[]> {
+  const way = await wayUp(db, collection);
+  if (way.length === 0 || members.length === 0) return [];
+  const ids = way.map(({ id }) => id);
+  const all = (await db.select(columns).from(grants).where(inArray(grants.collection, ids))).map(toGrant);
+  const belonging = await db
+    .select()
+    .from(groupMembers)
+    .where(inArray(groupMembers.member, [...members]));
+  return members.filter((id) => {
+    const own = belonging.filter(({ member }) => member === id).map(({ group }) => group);
+    return rightsOf({ id, groups: new Set(own) }, way, all).has(collection);
+  });
+}
+
+/** Throws as for something that is not there, unless the member may see the collection. */
+export async function mustRead(db: Queries, member: string, collection: string): Promise<void> {
+  if ((await rightOn(db, member, collection)) === null) throw notFound();
 }
 
 /** Throws unless the member may keep entries in the collection; what they may not see is not found. */
@@ -42,13 +125,14 @@ export async function mustKeep(db: Queries, member: string, collection: string):
 
 /** Those of some entries that the member may see, by id, each with the owner of its collection (null: shared). */
 export async function visibleEntries(db: Queries, member: string, ids: readonly string[]) {
+  const rights = await rightsFor(db, member);
   const rows = await db
     .select({ entry: entries, ownedBy: collections.ownedBy })
     .from(entries)
     .innerJoin(collections, eq(collections.id, entries.collection))
-    .leftJoin(grants, and(eq(grants.collection, collections.id), eq(grants.member, member)))
-    .where(and(inArray(entries.id, [...ids]), isVisible(member)));
-  return new Map(rows.map(({ entry, ownedBy }) => [entry.id, { ...entry, ownedBy }]));
+    .where(inArray(entries.id, [...ids]));
+  const visible = rows.filter(({ entry }) => rights.has(entry.collection));
+  return new Map(visible.map(({ entry, ownedBy }) => [entry.id, { ...entry, ownedBy }]));
 }
 
 /** The entry, if the member may see it; throws the same refusal for "not there" and "not yours". */

@@ -8,7 +8,9 @@ import {
   primaryKey,
   text,
   timestamp,
+  unique,
   uniqueIndex,
+  type AnyPgColumn,
 } from 'drizzle-orm/pg-core';
 import type { CueRules } from '#core/cue';
 import type { DraftDocument } from '#core/draft';
@@ -39,8 +41,29 @@ export const sessions = pgTable('sessions', {
   endsAt: instant('ends_at').notNull(),
 });
 
+/** Members who are granted things together. */
+export const groups = pgTable('groups', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull().unique(),
+});
+
+export const groupMembers = pgTable(
+  'group_members',
+  {
+    group: text('group_id')
+      .notNull()
+      .references(() => groups.id, { onDelete: 'cascade' }),
+    member: text('member')
+      .notNull()
+      .references(() => members.id, { onDelete: 'cascade' }),
+  },
+  (table) => [primaryKey({ columns: [table.group, table.member] })],
+);
+
 export const collections = pgTable('collections', {
   id: text('id').primaryKey(),
+  // The collection it is in; its rights pass down to this one.
+  parent: text('parent').references((): AnyPgColumn => collections.id),
   name: text('name').notNull(),
   // Set for a member's own collection, which nobody else sees.
   ownedBy: text('owned_by').references(() => members.id, { onDelete: 'cascade' }),
@@ -51,20 +74,22 @@ export const collections = pgTable('collections', {
   position: integer('position').notNull().default(0),
   // Counts the changes of its entries, so that a page can ask for what it does not have yet.
   changes: integer('changes').notNull().default(0),
+  // Counts the changes of its own settings, place and sharing.
+  version: integer('version').notNull().default(1),
 });
 
+/** To a member, to a group, or, with neither, to the whole team. */
 export const grants = pgTable(
   'grants',
   {
     collection: text('collection')
       .notNull()
       .references(() => collections.id, { onDelete: 'cascade' }),
-    member: text('member')
-      .notNull()
-      .references(() => members.id, { onDelete: 'cascade' }),
-    right: text('right', { enum: ['read', 'contribute', 'keep'] }).notNull(),
+    member: text('member').references(() => members.id, { onDelete: 'cascade' }),
+    group: text('group_id').references(() => groups.id, { onDelete: 'cascade' }),
+    right: text('right', { enum: ['none', 'read', 'contribute', 'keep'] }).notNull(),
   },
-  (table) => [primaryKey({ columns: [table.collection, table.member] })],
+  (table) => [unique('grants_once').on(table.collection, table.member, table.group).nullsNotDistinct()],
 );
 
 export const entries = pgTable(

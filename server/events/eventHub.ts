@@ -1,6 +1,6 @@
 import type { Response } from 'express';
 import type { LiveEvent } from '#contracts';
-import { rightOn } from '../bank/rights';
+import { readersAmong } from '../bank/rights';
 import type { Database } from '../db/openStore';
 
 interface Listener {
@@ -21,12 +21,14 @@ export class EventHub {
     response.on('close', () => this.listeners.delete(listener));
   }
 
+  /** The members who have a page open. */
+  listening(): string[] {
+    return [...new Set([...this.listeners].map(({ member }) => member))];
+  }
+
   /** Tells every listening member who may see the collection, by the rights they have at this moment. */
   async tellReaders(collection: string, event: LiveEvent): Promise<void> {
-    const listening = new Set([...this.listeners].map(({ member }) => member));
-    for (const member of listening) {
-      if ((await rightOn(this.db, member, collection)) !== null) this.tell(member, event);
-    }
+    for (const member of await readersAmong(this.db, this.listening(), collection)) this.tell(member, event);
   }
 
   /** Tells all open pages of the whole team. */

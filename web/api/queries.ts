@@ -23,6 +23,8 @@ export const KEYS = {
   glossaries: ['glossaries'],
   ownUses: ['own-uses'],
   preferences: ['preferences'],
+  team: ['team'],
+  sharing: ['sharing'],
   case: (id: string) => ['case', id],
   earlier: (id: string) => ['earlier', id],
   revisions: (entry: string) => ['revisions', entry],
@@ -99,6 +101,14 @@ export const useGlossaries = () => useQuery({ queryKey: KEYS.glossaries, queryFn
 
 /** What I have used and what it saved. Counted on by the page itself meanwhile, so it is not asked for often. */
 export const useOwnUses = () => useQuery({ queryKey: KEYS.ownUses, queryFn: () => call('ownUses') });
+
+export const useTeam = () => useQuery({ queryKey: KEYS.team, queryFn: () => call('team') });
+
+export const useSharing = (collection: string) =>
+  useQuery({
+    queryKey: [...KEYS.sharing, collection],
+    queryFn: () => call('sharing', { params: { collection } }),
+  });
 
 export const preferencesQuery = queryOptions({
   queryKey: KEYS.preferences,

@@ -6,6 +6,9 @@ function take(event: LiveEvent): void {
   if (event.type === 'entry-saved') {
     void queryClient.invalidateQueries({ queryKey: KEYS.bank });
     void queryClient.invalidateQueries({ queryKey: KEYS.revisions(event.entry) });
+  } else if (event.type === 'reach-changed') {
+    for (const queryKey of [KEYS.bank, KEYS.sharing, KEYS.team])
+      void queryClient.invalidateQueries({ queryKey });
   } else if (event.type === 'glossary-changed') {
     void queryClient.invalidateQueries({ queryKey: KEYS.glossaries });
   } else {

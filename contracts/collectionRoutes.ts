@@ -1,0 +1,76 @@
+import { CollectionSchema } from './bank';
+import {
+  CollectionSettingsSchema,
+  MoveSchema,
+  NewCollectionSchema,
+  SharedWithSchema,
+  SharingSchema,
+  TeamSchema,
+} from './collections';
+import { define } from './route';
+
+/** Collections: making, changing, moving and sharing them. */
+export const COLLECTION_ROUTES = define({
+  team: {
+    method: 'get',
+    path: '/api/team',
+    access: 'member',
+    summary: 'Everyone of the team, and its groups.',
+    status: 200,
+    response: TeamSchema,
+  },
+  makeCollection: {
+    method: 'post',
+    path: '/api/collections',
+    access: 'member',
+    summary: 'Makes a collection, within one that the member keeps or at the top. Who makes it keeps it.',
+    status: 201,
+    body: NewCollectionSchema,
+    response: CollectionSchema,
+  },
+  saveCollection: {
+    method: 'put',
+    path: '/api/collections/:collection',
+    access: 'keeper',
+    summary: 'Changes the settings of a collection.',
+    status: 200,
+    guarded: true,
+    body: CollectionSettingsSchema,
+    response: CollectionSchema,
+  },
+  moveCollection: {
+    method: 'post',
+    path: '/api/collections/:collection/place',
+    access: 'keeper',
+    summary: 'Puts a collection, with all in it, somewhere else.',
+    status: 200,
+    body: MoveSchema,
+    response: CollectionSchema,
+  },
+  dropCollection: {
+    method: 'delete',
+    path: '/api/collections/:collection',
+    access: 'keeper',
+    summary: 'Deletes a collection that nothing is in.',
+    status: 204,
+    guarded: true,
+  },
+  sharing: {
+    method: 'get',
+    path: '/api/collections/:collection/sharing',
+    access: 'reader',
+    summary: 'Who may do what in a collection.',
+    status: 200,
+    response: SharingSchema,
+  },
+  share: {
+    method: 'put',
+    path: '/api/collections/:collection/sharing',
+    access: 'keeper',
+    summary: 'Sets who may do what in a collection.',
+    status: 200,
+    guarded: true,
+    body: SharedWithSchema,
+    response: SharingSchema,
+  },
+});

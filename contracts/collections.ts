@@ -1,0 +1,47 @@
+import { z } from 'zod';
+import { CueRulesSchema } from '#core/cue';
+import { GranteeSchema, RightSchema } from '#core/rights';
+
+/** What the keepers of a collection set. */
+export const CollectionSettingsSchema = z.object({
+  name: z.string().trim().min(1, 'a collection needs a name').max(80),
+  leadIn: z.string().max(4).regex(/^\S*$/u, 'a lead-in has no spaces'),
+  cueRules: CueRulesSchema,
+  // Kinds of work it is in reach for; none for all.
+  kindsOfWork: z.array(z.string().max(40)).max(20),
+  language: z.string().min(2).max(35),
+});
+export type CollectionSettings = z.infer<typeof CollectionSettingsSchema>;
+
+const place = z.string().max(60).nullable();
+
+export const NewCollectionSchema = CollectionSettingsSchema.extend({ parent: place });
+
+/** Where a collection goes: within another or at the top, before one that is there, or last. */
+export const MoveSchema = z.object({ parent: place, before: place });
+
+export const GrantedToSchema = z.object({
+  to: GranteeSchema,
+  right: z.enum(['none', ...RightSchema.options]),
+});
+/** To whom a collection grants what. */
+export type GrantedTo = z.infer<typeof GrantedToSchema>;
+
+export const SharedWithSchema = z.object({ grants: z.array(GrantedToSchema).max(1000) });
+
+/** Who may do what in a collection, and what the collections around it pass down. */
+export const SharingSchema = SharedWithSchema.extend({
+  version: z.number().int().min(1),
+  passedDown: z.array(GrantedToSchema.extend({ from: z.string().nullable() })),
+});
+export type Sharing = z.infer<typeof SharingSchema>;
+
+export const GroupSchema = z.object({ id: z.string(), name: z.string(), members: z.array(z.string()) });
+export type Group = z.infer<typeof GroupSchema>;
+
+/** Everyone there is, and the groups they are in. */
+export const TeamSchema = z.object({
+  members: z.array(z.object({ id: z.string(), name: z.string(), job: z.string() })),
+  groups: z.array(GroupSchema),
+});
+export type Team = z.infer<typeof TeamSchema>;

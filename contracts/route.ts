@@ -1,0 +1,25 @@
+import type { z } from 'zod';
+
+/**
+ * Who may call a route. `anyone`: also without being signed in. `member`: whoever is signed in, seeing only
+ * what is theirs. `given`: members to whom the case or draft in the path was given. `reader`, `keeper`:
+ * members with that right on the collection; to others the entry does not exist. `listKeeper`: who made a glossary,
+ * and owners; others are told so.
+ */
+export type Access = 'anyone' | 'member' | 'given' | 'reader' | 'keeper' | 'listKeeper';
+
+export interface Route {
+  method: 'get' | 'post' | 'put' | 'delete';
+  path: string;
+  access: Access;
+  summary: string;
+  status: 200 | 201 | 204;
+  /** True when `If-Match` must carry the version the change was made to. */
+  guarded?: boolean;
+  body?: z.ZodType;
+  response?: z.ZodType;
+  /** Media type of the response when it is not JSON. */
+  stream?: string;
+}
+
+export const define = <const T extends Record<string, Route>>(routes: T) => routes;

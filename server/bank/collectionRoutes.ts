@@ -1,0 +1,164 @@
+import { asc, count, eq, sql } from 'drizzle-orm';
+import type { Router } from 'express';
+import type { Collection } from '#contracts';
+import type { Context } from '../context';
+import type { Queries } from '../db/openStore';
+import { collections, entries, groupMembers, groups, members } from '../db/schema';
+import { bind } from '../http/bind';
+import { notFound, Refusal } from '../http/refusal';
+import { changingReach } from './changingReach';
+import { placeCollection } from './placeCollection';
+import { mustRead, rightOn } from './rights';
+import { letKeep, setGrants, sharingOf } from './sharing';
+import { visibleCollections } from './visibleCollections';
+
+type Row = typeof collections.$inferSelect;
+
+/** One change of the tree at a time: two moves could each be right alone and make a ring together. */
+const TREE_LOCK = 7301;
+const holdTree = (tx: Queries) => tx.execute(sql`select pg_advisory_xact_lock(${TREE_LOCK})`);
+
+/** Throws unless the member may change the collection itself: who only uses it is told so, others that it is not there. */
+async function mustKeepIt(tx: Queries, member: string, collection: string): Promise<Row> {
+  const right = await rightOn(tx, member, collection);
+  const [row] = await tx.select().from(collections).where(eq(collections.id, collection));
+  if (right === null || !row) throw notFound();
+  if (right === 'keep') return row;
+  throw new Refusal('not-allowed', 'Only its keepers change this collection. Nothing was changed.');
+}
+
+function mustBeAt(row: Row, version: number): void {
+  if (row.version !== version)
+    throw new Refusal('moved-on', 'Someone changed this collection meanwhile. Look again, then change it.');
+}
+
+async function asSeen(db: Queries, member: string, id: string): Promise<Collection> {
+  const found = (await visibleCollections(db, member)).find((one) => one.id === id);
+  if (!found) throw notFound();
+  return found;
+}
+
+const nextVersion = (row: Row) => ({ version: row.version + 1 });
+
+async function mustBeEmpty(tx: Queries, id: string): Promise<void> {
+  const [kept] = await tx.select({ count: count() }).from(entries).where(eq(entries.collection, id));
+  const [inside] = await tx.select({ count: count() }).from(collections).where(eq(collections.parent, id));
+  if (kept!.count + inside!.count === 0) return;
+  const what = kept!.count > 0 ? 'Entries are kept in it' : 'Collections are in it';
+  throw new Refusal('not-valid', `${what}. Move them elsewhere first; nothing was deleted.`);
+}
+
+/** Collections: who sees them, how their cues are, where they stand. */
+export function collectionRoutes(router: Router, context: Context): void {
+  const { db } = context;
+  /** A change by a keeper of a collection, told to whom it concerns. */
+  const changing = (
+    member: string,
+    id: string,
+    change: (tx: Queries, row: Row) => Promise<unknown>,
+  ): Promise<void> =>
+    changingReach(context, () =>
+      db.transaction(async (tx) => {
+        await holdTree(tx);
+        await change(tx, await mustKeepIt(tx, member, id));
+      }),
+    );
+
+  bind(router, context, 'team', async () => {
+    const everyone = await db
+      .select({ id: members.id, name: members.name, job: members.job })
+      .from(members)
+      .orderBy(asc(members.createdAt));
+    const all = await db.select().from(groups).orderBy(asc(groups.name));
+    const belonging = await db.select().from(groupMembers).orderBy(asc(groupMembers.member));
+    return {
+      members: everyone,
+      groups: all.map((group) => ({
+        ...group,
+        members: belonging.filter((one) => one.group === group.id).map(({ member }) => member),
+      })),
+    };
+  });
+
+  bind(router, context, 'makeCollection', ({ member, body }) =>
+    changingReach(context, async () => {
+      const { parent, ...settings } = body;
+      const id = context.newId();
+      await db.transaction(async (tx) => {
+        await holdTree(tx);
+        const around = parent === null ? null : await mustKeepIt(tx, member.id, parent);
+        const ownedBy = around?.ownedBy ?? null;
+        await tx.insert(collections).values({ id, parent, ownedBy, ...settings });
+        await placeCollection(tx, id, { parent, before: null });
+        // At the top it is for its maker alone, until they share it.
+        if (parent === null)
+          await setGrants(tx, id, [{ to: { kind: 'member', id: member.id }, right: 'keep' }]);
+      });
+      return asSeen(db, member.id, id);
+    }),
+  );
+
+  bind(router, context, 'saveCollection', async ({ member, params, body, version }) => {
+    await changing(member.id, params.collection, async (tx, row) => {
+      mustBeAt(row, version);
+      await tx
+        .update(collections)
+        .set({ ...body, ...nextVersion(row) })
+        .where(eq(collections.id, row.id));
+    });
+    return asSeen(db, member.id, params.collection);
+  });
+
+  bind(router, context, 'moveCollection', async ({ member, params, body }) => {
+    await changing(member.id, params.collection, async (tx, row) => {
+      const seen = await asSeen(tx, member.id, row.id);
+      // Seen at the top because what is around it is not seen, it stays in that when it is put in order.
+      const parent = body.parent === seen.parent ? row.parent : body.parent;
+      const around = body.parent === null ? null : await mustKeepIt(tx, member.id, body.parent);
+      if (parent !== row.parent && (around?.ownedBy ?? null) !== row.ownedBy)
+        throw new Refusal(
+          'not-valid',
+          row.ownedBy === null
+            ? 'What is shared stays shared: it cannot go into your own wording. Nothing was moved.'
+            : 'Your own wording stays yours. Make a shared collection, and move entries there. Nothing was moved.',
+        );
+      await placeCollection(tx, row.id, { parent, before: body.before });
+      await tx.update(collections).set(nextVersion(row)).where(eq(collections.id, row.id));
+      // Taken out of what its keepers kept it by, it stays in the hands of who took it out.
+      const right = await rightOn(tx, member.id, row.id);
+      if (right !== 'keep') await letKeep(tx, member.id, row.id);
+    });
+    return asSeen(db, member.id, params.collection);
+  });
+
+  bind(router, context, 'dropCollection', ({ member, params, version }) =>
+    changingReach(context, async () => {
+      await db.transaction(async (tx) => {
+        await holdTree(tx);
+        const row = await mustKeepIt(tx, member.id, params.collection);
+        mustBeAt(row, version);
+        if (row.ownedBy !== null && row.parent === null)
+          throw new Refusal('not-valid', 'Everyone has a collection of their own. Nothing was deleted.');
+        await mustBeEmpty(tx, row.id);
+        await tx.delete(collections).where(eq(collections.id, row.id));
+      });
+      return undefined;
+    }),
+  );
+
+  bind(router, context, 'sharing', async ({ member, params }) => {
+    await mustRead(db, member.id, params.collection);
+    return sharingOf(db, member.id, params.collection);
+  });
+
+  bind(router, context, 'share', async ({ member, params, body, version }) => {
+    await changing(member.id, params.collection, async (tx, row) => {
+      mustBeAt(row, version);
+      if (row.ownedBy !== null)
+        throw new Refusal('not-valid', 'Your own wording is yours alone. Make a shared collection for it.');
+      await setGrants(tx, row.id, body.grants);
+      await tx.update(collections).set(nextVersion(row)).where(eq(collections.id, row.id));
+    });
+    return sharingOf(db, member.id, params.collection);
+  });
+}

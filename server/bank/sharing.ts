@@ -1,0 +1,103 @@
+import { and, count, eq, inArray, isNotNull, isNull, or } from 'drizzle-orm';
+import type { GrantedTo, Sharing } from '#contracts';
+import type { Queries } from '../db/openStore';
+import { collections, grants, groupMembers, groups, members } from '../db/schema';
+import { Refusal } from '../http/refusal';
+import { granteeOf, rightsFor, wayUp } from './rights';
+
+const keyOf = ({ to }: GrantedTo) => (to.kind === 'team' ? 'team' : `${to.kind} ${to.id}`);
+
+/** What a collection grants, and what is passed down to it; of collections that the member may not see not the name. */
+export async function sharingOf(db: Queries, member: string, collection: string): Promise<Sharing> {
+  const way = (await wayUp(db, collection)).map(({ id }) => id);
+  const rights = await rightsFor(db, member);
+  const rows = await db
+    .select({ grant: grants, name: collections.name })
+    .from(grants)
+    .innerJoin(collections, eq(collections.id, grants.collection))
+    .where(inArray(grants.collection, way));
+  const [{ version } = { version: 1 }] = await db
+    .select({ version: collections.version })
+    .from(collections)
+    .where(eq(collections.id, collection));
+  const said = rows.map(({ grant, name }) => ({
+    at: grant.collection,
+    to: granteeOf(grant),
+    right: grant.right,
+    from: rights.has(grant.collection) ? name : null,
+  }));
+  return {
+    version,
+    grants: said.filter(({ at }) => at === collection).map(({ to, right }) => ({ to, right })),
+    passedDown: said
+      .filter(({ at }) => at !== collection)
+      .map(({ to, right, from }) => ({ to, right, from })),
+  };
+}
+
+async function mustExist(tx: Queries, granted: readonly GrantedTo[]): Promise<void> {
+  const ids = (kind: 'member' | 'group') => granted.flatMap(({ to }) => (to.kind === kind ? [to.id] : []));
+  const known = async (table: typeof members | typeof groups, wanted: string[]) => {
+    if (wanted.length === 0) return true;
+    const [found] = await tx.select({ count: count() }).from(table).where(inArray(table.id, wanted));
+    return found?.count === new Set(wanted).size;
+  };
+  if ((await known(members, ids('member'))) && (await known(groups, ids('group')))) return;
+  throw new Refusal(
+    'not-valid',
+    'One of those it was shared with is not there any more. Nothing was changed.',
+  );
+}
+
+/** Refuses a collection that nobody would keep any more. */
+export async function mustBeKept(tx: Queries, collection: string): Promise<void> {
+  const way = await wayUp(tx, collection);
+  if (way.some(({ id, ownedBy }) => id === collection && ownedBy !== null)) return;
+  const [keeper] = await tx
+    .select({ collection: grants.collection })
+    .from(grants)
+    .leftJoin(groupMembers, eq(groupMembers.group, grants.group))
+    .where(
+      and(
+        inArray(
+          grants.collection,
+          way.map(({ id }) => id),
+        ),
+        eq(grants.right, 'keep'),
+        // A group that nobody is in keeps nothing.
+        or(isNull(grants.group), isNotNull(groupMembers.member)),
+      ),
+    )
+    .limit(1);
+  if (!keeper) throw new Refusal('not-valid', 'Someone must keep it. Nothing was changed.');
+}
+
+/** Sets what a collection grants, in place of what it granted. Throws a Refusal where nobody would keep it. */
+export async function setGrants(
+  tx: Queries,
+  collection: string,
+  granted: readonly GrantedTo[],
+): Promise<void> {
+  if (new Set(granted.map(keyOf)).size < granted.length)
+    throw new Refusal('not-valid', 'Someone is named twice. Nothing was changed.');
+  await mustExist(tx, granted);
+  await tx.delete(grants).where(eq(grants.collection, collection));
+  if (granted.length > 0)
+    await tx.insert(grants).values(
+      granted.map(({ to, right }) => ({
+        collection,
+        member: to.kind === 'member' ? to.id : null,
+        group: to.kind === 'group' ? to.id : null,
+        right,
+      })),
+    );
+  await mustBeKept(tx, collection);
+}
+
+/** Lets a member keep a collection, whatever it granted them. */
+export async function letKeep(tx: Queries, member: string, collection: string): Promise<void> {
+  await tx
+    .insert(grants)
+    .values({ collection, member, group: null, right: 'keep' })
+    .onConflictDoUpdate({ target: [grants.collection, grants.member, grants.group], set: { right: 'keep' } });
+}
