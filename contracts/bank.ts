@@ -13,7 +13,7 @@ export const CollectionSchema = CollectionSettingsSchema.extend({
   position: z.number().int(),
   own: z.boolean(),
   right: RightSchema,
-  /** Counts the changes of its settings, place and sharing. */
+  /** Counts the changes of its settings. */
   version: z.number().int().min(1),
   /** Counts the changes of its entries. */
   changes: z.number().int().min(0),

@@ -55,6 +55,7 @@ test('nothing runs off the side of a phone', async ({ signedIn }) => {
     '/',
     '/bank',
     '/bank/hedgehog-admission',
+    '/collections/ward',
     '/cases/hedgehog-bramble',
     '/keys',
     '/cues',

@@ -16,6 +16,8 @@ const SCREENS = {
   leaf: () => import('./leaf/LeafPage').then(({ LeafPage: Component }) => ({ Component })),
   sheet: () => import('./bank/Sheet').then(({ Sheet: Component }) => ({ Component })),
   entry: () => import('./bank/EntryPage').then(({ EntryPage: Component }) => ({ Component })),
+  collection: () =>
+    import('./collections/CollectionPage').then(({ CollectionPage: Component }) => ({ Component })),
   cues: () => import('./cues/CuesPage').then(({ CuesPage: Component }) => ({ Component })),
   glossaries: () =>
     import('./glossaries/GlossariesPage').then(({ GlossariesPage: Component }) => ({ Component })),
@@ -38,6 +40,7 @@ const router = createBrowserRouter([
       { path: 'cases/:case', lazy: SCREENS.leaf },
       { path: 'bank', lazy: SCREENS.sheet },
       { path: 'bank/:entry', lazy: SCREENS.entry },
+      { path: 'collections/:collection', lazy: SCREENS.collection },
       { path: 'cues', lazy: SCREENS.cues },
       { path: 'glossaries', lazy: SCREENS.glossaries },
       { path: 'glossaries/:glossary', lazy: SCREENS.glossary },

@@ -14,7 +14,9 @@ async function picturesOf(db: Queries, members: readonly string[]): Promise<Map<
       const own = belonging.filter(({ member }) => member === id).map(({ group }) => group);
       const rights = rightsOf({ id, groups: new Set(own) }, rows, granted);
       const seen = rows.filter((row) => rights.has(row.id));
-      const said = seen.map((row) => `${row.id} ${rights.get(row.id)} ${row.version}`);
+      const said = seen.map(
+        (row) => `${row.id} ${rights.get(row.id)} ${row.version} ${row.parent} ${row.position}`,
+      );
       return [id, said.sort().join('\n')];
     }),
   );

@@ -27,8 +27,8 @@ async function mustKeepIt(tx: Queries, member: string, collection: string): Prom
   throw new Refusal('not-allowed', 'Only its keepers change this collection. Nothing was changed.');
 }
 
-function mustBeAt(row: Row, version: number): void {
-  if (row.version !== version)
+function mustBeAt(stands: number, version: number): void {
+  if (stands !== version)
     throw new Refusal('moved-on', 'Someone changed this collection meanwhile. Look again, then change it.');
 }
 
@@ -37,8 +37,6 @@ async function asSeen(db: Queries, member: string, id: string): Promise<Collecti
   if (!found) throw notFound();
   return found;
 }
-
-const nextVersion = (row: Row) => ({ version: row.version + 1 });
 
 async function mustBeEmpty(tx: Queries, id: string): Promise<void> {
   const [kept] = await tx.select({ count: count() }).from(entries).where(eq(entries.collection, id));
@@ -100,10 +98,10 @@ export function collectionRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'saveCollection', async ({ member, params, body, version }) => {
     await changing(member.id, params.collection, async (tx, row) => {
-      mustBeAt(row, version);
+      mustBeAt(row.version, version);
       await tx
         .update(collections)
-        .set({ ...body, ...nextVersion(row) })
+        .set({ ...body, version: version + 1 })
         .where(eq(collections.id, row.id));
     });
     return asSeen(db, member.id, params.collection);
@@ -123,7 +121,6 @@ export function collectionRoutes(router: Router, context: Context): void {
             : 'Your own wording stays yours. Make a shared collection, and move entries there. Nothing was moved.',
         );
       await placeCollection(tx, row.id, { parent, before: body.before });
-      await tx.update(collections).set(nextVersion(row)).where(eq(collections.id, row.id));
       // Taken out of what its keepers kept it by, it stays in the hands of who took it out.
       const right = await rightOn(tx, member.id, row.id);
       if (right !== 'keep') await letKeep(tx, member.id, row.id);
@@ -136,7 +133,7 @@ export function collectionRoutes(router: Router, context: Context): void {
       await db.transaction(async (tx) => {
         await holdTree(tx);
         const row = await mustKeepIt(tx, member.id, params.collection);
-        mustBeAt(row, version);
+        mustBeAt(row.version, version);
         if (row.ownedBy !== null && row.parent === null)
           throw new Refusal('not-valid', 'Everyone has a collection of their own. Nothing was deleted.');
         await mustBeEmpty(tx, row.id);
@@ -153,11 +150,10 @@ export function collectionRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'share', async ({ member, params, body, version }) => {
     await changing(member.id, params.collection, async (tx, row) => {
-      mustBeAt(row, version);
+      mustBeAt(row.sharingVersion, version);
       if (row.ownedBy !== null)
         throw new Refusal('not-valid', 'Your own wording is yours alone. Make a shared collection for it.');
       await setGrants(tx, row.id, body.grants);
-      await tx.update(collections).set(nextVersion(row)).where(eq(collections.id, row.id));
     });
     return sharingOf(db, member.id, params.collection);
   });

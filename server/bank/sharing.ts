@@ -1,4 +1,4 @@
-import { and, count, eq, inArray, isNotNull, isNull, or } from 'drizzle-orm';
+import { and, count, eq, inArray, isNotNull, isNull, or, sql } from 'drizzle-orm';
 import type { GrantedTo, Sharing } from '#contracts';
 import type { Queries } from '../db/openStore';
 import { collections, grants, groupMembers, groups, members } from '../db/schema';
@@ -17,7 +17,7 @@ export async function sharingOf(db: Queries, member: string, collection: string)
     .innerJoin(collections, eq(collections.id, grants.collection))
     .where(inArray(grants.collection, way));
   const [{ version } = { version: 1 }] = await db
-    .select({ version: collections.version })
+    .select({ version: collections.sharingVersion })
     .from(collections)
     .where(eq(collections.id, collection));
   const said = rows.map(({ grant, name }) => ({
@@ -82,6 +82,10 @@ export async function setGrants(
     throw new Refusal('not-valid', 'Someone is named twice. Nothing was changed.');
   await mustExist(tx, granted);
   await tx.delete(grants).where(eq(grants.collection, collection));
+  await tx
+    .update(collections)
+    .set({ sharingVersion: sql`${collections.sharingVersion} + 1` })
+    .where(eq(collections.id, collection));
   if (granted.length > 0)
     await tx.insert(grants).values(
       granted.map(({ to, right }) => ({
@@ -96,6 +100,10 @@ export async function setGrants(
 
 /** Lets a member keep a collection, whatever it granted them. */
 export async function letKeep(tx: Queries, member: string, collection: string): Promise<void> {
+  await tx
+    .update(collections)
+    .set({ sharingVersion: sql`${collections.sharingVersion} + 1` })
+    .where(eq(collections.id, collection));
   await tx
     .insert(grants)
     .values({ collection, member, group: null, right: 'keep' })

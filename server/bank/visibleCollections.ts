@@ -8,7 +8,7 @@ type Row = typeof collections.$inferSelect;
 
 /** A collection as the API shows it; around it stands what the member may see, however far out. */
 function toCollection(
-  { ownedBy, ...row }: Row,
+  { ownedBy, sharingVersion: _sharing, ...row }: Row,
   right: Right,
   around: ReadonlyMap<string, Row>,
   rights: ReadonlyMap<string, Right>,

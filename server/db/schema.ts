@@ -74,8 +74,9 @@ export const collections = pgTable('collections', {
   position: integer('position').notNull().default(0),
   // Counts the changes of its entries, so that a page can ask for what it does not have yet.
   changes: integer('changes').notNull().default(0),
-  // Counts the changes of its own settings, place and sharing.
+  // Counts the changes of its own settings, and apart from them those of its sharing.
   version: integer('version').notNull().default(1),
+  sharingVersion: integer('sharing_version').notNull().default(1),
 });
 
 /** To a member, to a group, or, with neither, to the whole team. */

@@ -1,19 +1,15 @@
 import { memo, useDeferredValue, useMemo, useState } from 'react';
-import { Link } from 'react-router';
-import type { Collection, Entry } from '#contracts';
+import { Link, useSearchParams } from 'react-router';
+import type { Entry } from '#contracts';
 import { useBank } from '../api/queries';
 import { instantInWords } from '../clock/calendarToday';
+import { CollectionTree } from '../collections/CollectionTree';
+import { MakeCollection } from '../collections/MakeCollection';
 import { Figure } from '../shell/Figure';
 import { Failed, Key, Loading, SelectField, TextField } from '../ui';
 import { typedCue, useBankIndex, type BankIndex } from './bankIndex';
 import { mainPassage } from './entryFields';
 import { PassageView } from './PassageView';
-
-const RIGHTS: Record<Collection['right'], string> = {
-  read: 'You may use it',
-  contribute: 'You may use it and propose changes',
-  keep: 'You keep it',
-};
 
 const ORDERS = {
   title: {
@@ -104,7 +100,9 @@ function Groups({ index, asked }: { index: BankIndex; asked: Asked }) {
   return groups.map(({ collection, entries }) => (
     <section key={collection.id} aria-label={collection.name} className="pb-2">
       <h2 className="flex items-baseline gap-3 border-b border-hair px-7 pt-5 pb-1.5 max-[899px]:px-4">
-        <span className="font-book text-[19px]">{collection.name}</span>
+        <Link to={`/collections/${collection.id}`} className="font-book text-[19px] hover:text-elder">
+          {collection.name}
+        </Link>
         <span className="text-[12.5px] text-soft">
           {entries.length === 1 ? '1 entry' : `${entries.length} entries`}
           {collection.leadIn && (
@@ -129,20 +127,16 @@ function Margin({ index }: { index: BankIndex | null }) {
   return (
     <section aria-label="Collections" className="pt-6">
       <h2 className="eyebrow">Collections</h2>
-      <ul className="mt-1">
-        {index.bank.collections.map(({ id, name, own, right }) => (
-          <li key={id} className="border-b border-hair py-1.5 text-[14px]">
-            {name}
-            <span className="block text-[12.5px] text-soft">{own ? 'Only you see it' : RIGHTS[right]}</span>
-          </li>
-        ))}
-      </ul>
-      <Link
-        to="/bank/new"
-        className="mt-4 inline-block rounded-[3px] border border-rule/60 px-3 py-1 hover:border-elder hover:text-elder"
-      >
-        Write an entry
-      </Link>
+      <CollectionTree collections={index.bank.collections} />
+      <div className="mt-5 grid gap-5">
+        <MakeCollection within={null} />
+        <Link
+          to="/bank/new"
+          className="justify-self-start rounded-[3px] border border-rule/60 px-3 py-1 hover:border-elder hover:text-elder"
+        >
+          Write an entry
+        </Link>
+      </div>
     </section>
   );
 }
@@ -152,7 +146,9 @@ export function Sheet() {
   const bank = useBank();
   const index = useBankIndex();
   const [query, setQuery] = useState('');
-  const [collection, setCollection] = useState('');
+  // Another screen may send one here to see one collection.
+  const [params] = useSearchParams();
+  const [collection, setCollection] = useState(params.get('in') ?? '');
   const [order, setOrder] = useState<Order>('title');
   // Narrowing a long sheet may take longer than a key: the field itself never waits for it.
   const asked = useDeferredValue(useMemo(() => ({ query, collection, order }), [query, collection, order]));

@@ -6,7 +6,7 @@ import { call, inWords } from '../api/client';
 import { KEYS, queryClient, useGlossaries } from '../api/queries';
 import { Figure } from '../shell/Figure';
 import { Button, Failed, Loading, Notice, TextField } from '../ui';
-import { kindsInWords } from './kindsOfWork';
+import { kindsInWords } from '../reach/kindsOfWork';
 import { PreferencesPanel } from './PreferencesPanel';
 import { SavedPanel } from './SavedPanel';
 

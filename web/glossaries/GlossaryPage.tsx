@@ -7,7 +7,7 @@ import { KEYS, queryClient, useGlossaries } from '../api/queries';
 import { Figure } from '../shell/Figure';
 import { NothingHere } from '../shell/NothingHere';
 import { Button, Failed, Loading, Notice, SelectField, TextField, Tick } from '../ui';
-import { KINDS_OF_WORK } from './kindsOfWork';
+import { KindsOfWorkField } from '../reach/KindsOfWorkField';
 import { TermsTable } from './TermsTable';
 import { useTerms } from './useTerms';
 import { WordListPanel } from './WordListPanel';
@@ -39,10 +39,6 @@ function Settings({ glossary }: { glossary: Glossary }) {
     },
   });
   const put = (change: Partial<GlossarySettings>) => set({ ...settings, ...change });
-  const flip = (kind: string) => {
-    const kinds = settings.kindsOfWork;
-    put({ kindsOfWork: kinds.includes(kind) ? kinds.filter((one) => one !== kind) : [...kinds, kind] });
-  };
   const error = save.error ?? drop.error;
   return (
     <form
@@ -71,15 +67,7 @@ function Settings({ glossary }: { glossary: Glossary }) {
           </option>
         ))}
       </SelectField>
-      <fieldset>
-        <legend className="eyebrow">In reach for</legend>
-        {KINDS_OF_WORK.map(([kind, words]) => (
-          <Tick key={kind} on={settings.kindsOfWork.includes(kind)} toggle={() => flip(kind)}>
-            {words}
-          </Tick>
-        ))}
-        <p className="text-[13px] text-soft">With none ticked, for all work.</p>
-      </fieldset>
+      <KindsOfWorkField kinds={settings.kindsOfWork} change={(kindsOfWork) => put({ kindsOfWork })} />
       <Tick on={settings.careful} toggle={() => put({ careful: !settings.careful })}>
         Read look-alikes and other strengths back
       </Tick>

@@ -20,20 +20,23 @@ import type { ReactNode } from 'react';
 interface SortableProps {
   /** The ids of what is put in order, as it stands now. */
   ids: readonly string[];
-  move: (from: number, to: number) => void;
+  /** Puts the one at `from` where `to` is; `across` is how far it was dragged to the right, in px. */
+  move: (from: number, to: number, across: number) => void;
+  /** Whether being dragged to the side alone means something. */
+  sideways?: boolean;
   children: ReactNode;
 }
 
 /** A list whose rows are put in order by dragging, or by keys on their handles: Space takes one up, arrows move it. */
-export function Sortable({ ids, move, children }: SortableProps) {
+export function Sortable({ ids, move, sideways = false, children }: SortableProps) {
   const sensors = useSensors(
     // A few pixels first, so that a click stays a click.
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
-  const end = ({ active, over }: DragEndEvent) => {
-    if (!over || active.id === over.id) return;
-    move(ids.indexOf(String(active.id)), ids.indexOf(String(over.id)));
+  const end = ({ active, over, delta }: DragEndEvent) => {
+    if (!over || (active.id === over.id && !sideways)) return;
+    move(ids.indexOf(String(active.id)), ids.indexOf(String(over.id)), delta.x);
   };
   return (
     <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>

@@ -14,6 +14,7 @@ ALTER TABLE "grants" DROP CONSTRAINT "grants_collection_member_pk";--> statement
 ALTER TABLE "grants" ALTER COLUMN "member" DROP NOT NULL;--> statement-breakpoint
 ALTER TABLE "collections" ADD COLUMN "parent" text;--> statement-breakpoint
 ALTER TABLE "collections" ADD COLUMN "version" integer DEFAULT 1 NOT NULL;--> statement-breakpoint
+ALTER TABLE "collections" ADD COLUMN "sharing_version" integer DEFAULT 1 NOT NULL;--> statement-breakpoint
 ALTER TABLE "grants" ADD COLUMN "group_id" text;--> statement-breakpoint
 ALTER TABLE "group_members" ADD CONSTRAINT "group_members_group_id_groups_id_fk" FOREIGN KEY ("group_id") REFERENCES "public"."groups"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "group_members" ADD CONSTRAINT "group_members_member_members_id_fk" FOREIGN KEY ("member") REFERENCES "public"."members"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint

@@ -1,0 +1,101 @@
+import { useMutation } from '@tanstack/react-query';
+import type { Collection, CollectionSettings } from '#contracts';
+import type { Cue } from '#core/cue';
+import { call, inWords } from '../api/client';
+import { KEYS, queryClient } from '../api/queries';
+import { ClosingKeys, CueRulesOf } from '../cues/CueRulesFields';
+import { KindsOfWorkField } from '../reach/KindsOfWorkField';
+import { Button, Notice, SelectField, TextField } from '../ui';
+import { Overtaken } from './Overtaken';
+import { mergedSettings, useUnsaved } from './useUnsaved';
+import { languageName, LANGUAGES } from '../bank/wording/languages';
+
+const settingsOf = ({ name, leadIn, cueRules, kindsOfWork, language }: Collection): CollectionSettings => ({
+  name,
+  leadIn,
+  cueRules,
+  kindsOfWork,
+  language,
+});
+
+/** What the keepers of a collection set: its name, how its cues are, what work and language it is for. */
+export function CollectionSettingsForm({ collection }: { collection: Collection }) {
+  const unsaved = useUnsaved(settingsOf(collection), collection.version, mergedSettings);
+  const { value: settings } = unsaved;
+  const put = (change: Partial<CollectionSettings>) => unsaved.set({ ...settings, ...change });
+  const save = useMutation({
+    mutationFn: () =>
+      call('saveCollection', {
+        params: { collection: collection.id },
+        version: unsaved.version,
+        body: settings,
+      }),
+    onSuccess: () => queryClient.invalidateQueries({ queryKey: KEYS.bank }),
+  });
+  // The rules of a collection are told by the fields that tell those of one cue.
+  const rules = {
+    cue: { text: 'x', rules: settings.cueRules },
+    collection: undefined,
+    change: (next: Cue) => put({ cueRules: { ...settings.cueRules, ...next.rules } }),
+  };
+  const languages = [...new Set([settings.language, ...LANGUAGES])];
+  return (
+    <form
+      aria-label="Settings"
+      className="grid gap-5 px-9 py-5 max-[899px]:px-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate();
+      }}
+    >
+      <div className="grid grid-cols-[minmax(0,1fr)_7rem_11rem] gap-5 max-[899px]:grid-cols-1">
+        <TextField
+          label="Name"
+          value={settings.name}
+          maxLength={80}
+          onChange={({ target }) => put({ name: target.value })}
+        />
+        <TextField
+          label="Lead-in"
+          value={settings.leadIn}
+          maxLength={4}
+          className="font-cue"
+          onChange={({ target }) => put({ leadIn: target.value })}
+        />
+        <SelectField
+          label="Language"
+          value={settings.language}
+          onChange={({ target }) => put({ language: target.value })}
+        >
+          {languages.map((language) => (
+            <option key={language} value={language}>
+              {languageName(language)}
+            </option>
+          ))}
+        </SelectField>
+      </div>
+      {settings.leadIn !== collection.leadIn && (
+        <p className="-mt-3 text-[13px] text-rust">
+          Every cue of this collection will begin with {settings.leadIn || 'nothing'}, from the moment you
+          save, for all who use it.
+        </p>
+      )}
+      <fieldset className="grid grid-cols-3 gap-x-5 gap-y-3 max-[899px]:grid-cols-1">
+        <legend className="eyebrow">Its cues, unless one says otherwise</legend>
+        <CueRulesOf {...rules} />
+        <ClosingKeys {...rules} />
+      </fieldset>
+      <KindsOfWorkField kinds={settings.kindsOfWork} change={(kindsOfWork) => put({ kindsOfWork })} />
+      {unsaved.overtaken && <Overtaken {...unsaved} />}
+      {save.error && <Notice tone="warning" title={inWords(save.error)} />}
+      <Button
+        type="submit"
+        look="main"
+        className="justify-self-start"
+        disabled={save.isPending || !unsaved.changed || unsaved.overtaken}
+      >
+        Save
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,128 @@
+import { useMutation } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import type { Collection } from '#contracts';
+import { branchesOf, droppedOver, stepped, type Branch, type Goal, type Way } from '#core/rights';
+import { call, inWords } from '../api/client';
+import { KEYS, queryClient } from '../api/queries';
+import { Button, Key, Notice, Sortable, SortableRow } from '../ui';
+import { rightInWords } from './rightInWords';
+
+const INDENT_PX = 18;
+
+const WAYS: Record<string, Way> = { ArrowUp: 'up', ArrowDown: 'down', ArrowLeft: 'out', ArrowRight: 'in' };
+
+const canMove = ({ own, parent, right }: Collection) => right === 'keep' && !(own && parent === null);
+
+interface Move {
+  id: string;
+  goal: Goal;
+}
+
+/** Where a collection stands now, so that it can be put back. */
+function placeOf(branches: readonly Branch<Collection>[], id: string): Goal {
+  const { parent } = branches.find(({ node }) => node.id === id)!.node;
+  const beside = branches.filter(({ node }) => node.parent === parent);
+  const at = beside.findIndex(({ node }) => node.id === id);
+  return { parent, before: beside[at + 1]?.node.id ?? null };
+}
+
+/** Moves collections, and puts the last one moved back. */
+function useMoves(branches: readonly Branch<Collection>[]) {
+  const [back, setBack] = useState<Move | null>(null);
+  const move = useMutation({
+    mutationFn: ({ id, goal }: Move) => call('moveCollection', { params: { collection: id }, body: goal }),
+    onSuccess: () => queryClient.invalidateQueries({ queryKey: KEYS.bank }),
+  });
+  const nameOf = (id: string | null) => branches.find(({ node }) => node.id === id)?.node.name ?? '';
+  const go = (id: string, goal: Goal | null) => {
+    if (!goal || move.isPending) return;
+    setBack({ id, goal: placeOf(branches, id) });
+    move.mutate({ id, goal });
+  };
+  const undo = () => {
+    if (!back) return;
+    move.mutate(back);
+    setBack(null);
+  };
+  const { variables } = move;
+  const said =
+    move.isSuccess && back && variables
+      ? variables.goal.parent === back.goal.parent
+        ? `“${nameOf(variables.id)}” has moved.`
+        : variables.goal.parent === null
+          ? `“${nameOf(variables.id)}” stands at the top now: what was shared around it holds in it no more.`
+          : `“${nameOf(variables.id)}” is in “${nameOf(variables.goal.parent)}” now: what is shared there is shared here.`
+      : null;
+  return { go, undo, said, error: move.error };
+}
+
+function Line({ branch, press }: { branch: Branch<Collection>; press: (way: Way) => void }) {
+  const { node, depth } = branch;
+  return (
+    <SortableRow
+      id={node.id}
+      as="li"
+      label={`Move ${node.name}`}
+      disabled={!canMove(node)}
+      className="border-b border-hair"
+    >
+      <Link
+        to={`/collections/${node.id}`}
+        style={{ paddingLeft: depth * INDENT_PX }}
+        className="block py-1.5 text-[14px] hover:text-elder"
+        onKeyDown={(event) => {
+          const way = event.altKey ? WAYS[event.key] : undefined;
+          if (!way) return;
+          event.preventDefault();
+          if (canMove(node)) press(way);
+        }}
+      >
+        <span className="break-words">{node.name}</span>
+        <span className="block text-[12.5px] text-soft">{rightInWords(node)}</span>
+      </Link>
+    </SortableRow>
+  );
+}
+
+/** All collections, each within the one it is in; put in order by dragging or by keys. */
+export function CollectionTree({ collections }: { collections: readonly Collection[] }) {
+  const branches = useMemo(() => branchesOf(collections), [collections]);
+  const { go, undo, said, error } = useMoves(branches);
+  const drop = (from: number, to: number, across: number) => {
+    const { node, depth } = branches[from]!;
+    go(
+      node.id,
+      droppedOver(branches, node.id, branches[to]!.node.id, depth + Math.round(across / INDENT_PX)),
+    );
+  };
+  return (
+    <>
+      <Sortable ids={branches.map(({ node }) => node.id)} move={drop} sideways>
+        <ul className="mt-1">
+          {branches.map((branch) => (
+            <Line
+              key={branch.node.id}
+              branch={branch}
+              press={(way) => go(branch.node.id, stepped(branches, branch.node.id, way))}
+            />
+          ))}
+        </ul>
+      </Sortable>
+      <div role="status">
+        {said && (
+          <p className="mt-2 text-[13px] text-soft">
+            {said}{' '}
+            <Button look="text" onClick={undo}>
+              Undo
+            </Button>
+          </p>
+        )}
+      </div>
+      {error && <Notice tone="warning" title={inWords(error)} />}
+      <p className="mt-2 text-[12.5px] text-soft">
+        Drag one, sideways to put it into another; or <Key>Alt</Key> and an arrow.
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,196 @@
+import { useMutation } from '@tanstack/react-query';
+import { X } from 'lucide-react';
+import type { Collection, GrantedTo, Sharing, Team } from '#contracts';
+import type { Grantee } from '#core/rights';
+import { call, inWords } from '../api/client';
+import { KEYS, queryClient, useSharing, useTeam } from '../api/queries';
+import { useShell } from '../shell/ShellContext';
+import { Button, Failed, Loading, Notice, SelectField } from '../ui';
+import { Overtaken } from './Overtaken';
+import { useUnsaved } from './useUnsaved';
+
+const LEVELS: [GrantedTo['right'], string][] = [
+  ['read', 'may use it'],
+  ['contribute', 'may use it and propose changes'],
+  ['keep', 'keeps it'],
+  ['none', 'may not see it'],
+];
+const inWordsOf = Object.fromEntries(LEVELS) as Record<GrantedTo['right'], string>;
+
+const keyOf = (to: Grantee) => (to.kind === 'team' ? 'team' : `${to.kind} ${to.id}`);
+
+/** Everyone something can be granted to, by key, as they are called. */
+function granteesOf({ members, groups }: Team): Map<string, { to: Grantee; name: string }> {
+  const all = [
+    { to: { kind: 'team' } as const, name: 'The whole team' },
+    ...groups.map(({ id, name }) => ({ to: { kind: 'group', id } as const, name: `${name} (group)` })),
+    ...members.map(({ id, name }) => ({ to: { kind: 'member', id } as const, name })),
+  ];
+  return new Map(all.map((one) => [keyOf(one.to), one]));
+}
+
+/** Whether a member keeps it by any of what is granted. */
+function isKept(grants: readonly GrantedTo[], member: string, { groups }: Team): boolean {
+  const mine = new Set(groups.filter((group) => group.members.includes(member)).map(({ id }) => id));
+  return grants.some(
+    ({ to, right }) =>
+      right === 'keep' && (to.kind === 'team' || (to.kind === 'group' ? mine.has(to.id) : to.id === member)),
+  );
+}
+
+interface EditorProps {
+  collection: Collection;
+  sharing: Sharing;
+  team: Team;
+}
+
+/** Who may do what: changed here, and saved together. */
+function SharingEditor({ collection, sharing, team }: EditorProps) {
+  const { member } = useShell();
+  const unsaved = useUnsaved(sharing.grants, sharing.version);
+  const { value: grants, set: setGrants, changed } = unsaved;
+  const grantees = granteesOf(team);
+  const nameOf = (to: Grantee) => grantees.get(keyOf(to))?.name ?? 'Someone';
+  const save = useMutation({
+    mutationFn: () =>
+      call('share', { params: { collection: collection.id }, version: unsaved.version, body: { grants } }),
+    onSuccess: () =>
+      Promise.all([
+        queryClient.invalidateQueries({ queryKey: KEYS.sharing }),
+        queryClient.invalidateQueries({ queryKey: KEYS.bank }),
+      ]),
+  });
+  const named = new Set(grants.map(({ to }) => keyOf(to)));
+  const others = [...grantees].filter(([key]) => !named.has(key));
+  const lost = changed && !isKept([...grants, ...sharing.passedDown], member.id, team);
+  const set = (to: Grantee, right: GrantedTo['right']) =>
+    setGrants(grants.map((one) => (one.to === to ? { to, right } : one)));
+  return (
+    <form
+      aria-label="Who may do what"
+      className="grid gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save.mutate();
+      }}
+    >
+      <ul>
+        {grants.map(({ to, right }) => (
+          <li key={keyOf(to)} className="grid grid-cols-[1fr_auto] gap-x-2 border-b border-hair py-1.5">
+            <div className="grid min-w-0 grid-cols-[minmax(0,1fr)_11rem] items-baseline gap-x-2 text-[14px]">
+              <span className="break-words">{nameOf(to)}</span>
+              <select
+                aria-label={nameOf(to)}
+                className="input bg-paper text-[13px]"
+                value={right}
+                onChange={({ target }) => set(to, target.value as GrantedTo['right'])}
+              >
+                {LEVELS.map(([level, words]) => (
+                  <option key={level} value={level}>
+                    {words}
+                  </option>
+                ))}
+              </select>
+            </div>
+            <button
+              type="button"
+              aria-label={`Take ${nameOf(to)} off the list`}
+              className="self-center p-1 text-soft hover:text-rust"
+              onClick={() => setGrants(grants.filter((one) => one.to !== to))}
+            >
+              <X size={15} aria-hidden />
+            </button>
+          </li>
+        ))}
+      </ul>
+      <SelectField
+        label="Share it with"
+        value=""
+        onChange={({ target }) => {
+          const one = grantees.get(target.value);
+          if (one) setGrants([...grants, { to: one.to, right: 'read' }]);
+        }}
+      >
+        <option value="">someone, a group, or all</option>
+        {others.map(([key, { name }]) => (
+          <option key={key} value={key}>
+            {name}
+          </option>
+        ))}
+      </SelectField>
+      {lost && (
+        <Notice tone="warning" title="You would not keep it any more.">
+          Whoever keeps it then can give it back to you.
+        </Notice>
+      )}
+      {unsaved.overtaken && <Overtaken {...unsaved} />}
+      {save.error && <Notice tone="warning" title={inWords(save.error)} />}
+      <Button
+        type="submit"
+        look="main"
+        className="justify-self-start"
+        disabled={!changed || unsaved.overtaken || save.isPending}
+      >
+        Save who may do what
+      </Button>
+    </form>
+  );
+}
+
+function PassedDown({ sharing, team }: Omit<EditorProps, 'collection'>) {
+  if (sharing.passedDown.length === 0) return null;
+  const grantees = granteesOf(team);
+  return (
+    <div>
+      <h3 className="eyebrow">From what is around it</h3>
+      <ul className="mt-1 text-[13.5px] text-soft">
+        {sharing.passedDown.map(({ to, right, from }, at) => (
+          <li key={at}>
+            {grantees.get(keyOf(to))?.name ?? 'Someone'} {inWordsOf[right]}
+            {from !== null && `, from “${from}”`}
+          </li>
+        ))}
+      </ul>
+      <p className="mt-1 text-[12.5px] text-soft">
+        It holds here too, unless the same person or group is named on this collection. Who keeps what is
+        around it keeps this as well.
+      </p>
+    </div>
+  );
+}
+
+/** Who may do what in a collection: to be changed by those who keep it, to be read by others. */
+export function SharingPanel({ collection }: { collection: Collection }) {
+  const sharing = useSharing(collection.id);
+  const team = useTeam();
+  const error = sharing.error ?? team.error;
+  if (collection.own)
+    return <p className="text-[14px] text-soft">This is your own: nobody else sees it, or what is in it.</p>;
+  if (error)
+    return (
+      <Failed
+        what="who may do what"
+        error={error}
+        retry={() => void Promise.all([sharing.refetch(), team.refetch()])}
+      />
+    );
+  if (!sharing.data || !team.data) return <Loading what="who may do what" />;
+  const grantees = granteesOf(team.data);
+  return (
+    <section aria-label="Sharing" className="grid gap-4">
+      <h2 className="eyebrow">Who may do what</h2>
+      {collection.right === 'keep' ? (
+        <SharingEditor collection={collection} sharing={sharing.data} team={team.data} />
+      ) : (
+        <ul className="text-[14px]">
+          {sharing.data.grants.map(({ to, right }) => (
+            <li key={keyOf(to)}>
+              {grantees.get(keyOf(to))?.name} {inWordsOf[right]}
+            </li>
+          ))}
+        </ul>
+      )}
+      <PassedDown sharing={sharing.data} team={team.data} />
+    </section>
+  );
+}

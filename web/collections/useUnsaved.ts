@@ -1,0 +1,55 @@
+import { useState } from 'react';
+
+const isSame = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
+
+type Merge<T> = (mine: T, base: T, theirs: T) => T | null;
+
+/** Two changes of the same settings made one, setting by setting; null where both changed one of them, and differently. */
+export function mergedSettings<T extends object>(mine: T, base: T, theirs: T): T | null {
+  const merged = { ...theirs };
+  for (const key of Object.keys(mine) as (keyof T)[]) {
+    if (isSame(mine[key], base[key]) || isSame(mine[key], theirs[key])) continue;
+    if (!isSame(theirs[key], base[key])) return null;
+    merged[key] = mine[key];
+  }
+  return merged;
+}
+
+interface Unsaved<T> {
+  value: T;
+  set: (value: T) => void;
+  /** Whether it differs from what stands there. */
+  changed: boolean;
+  /** The version that the change was made to. */
+  version: number;
+  /** Whether what stands there is another now than what the change was made to. */
+  overtaken: boolean;
+  /** Gives the change up for what stands there now. */
+  takeTheirs: () => void;
+  /** Makes the change one to what stands there now, so that it can be saved over it. */
+  keepMine: () => void;
+}
+
+/**
+ * What someone is changing and has not saved. As long as nothing is changed it follows what stands there; a change stays
+ * while others save, and knows to which version it was made; where `merge` can make one of the two, it does.
+ */
+export function useUnsaved<T>(there: T, version: number, merge: Merge<T> = () => null): Unsaved<T> {
+  const [own, setOwn] = useState({ base: there, version, value: there });
+  const changed = !isSame(own.value, own.base);
+  const go = (value: T) => setOwn({ base: there, version, value });
+  const overtaken = own.version !== version;
+  const merged =
+    overtaken && changed && !isSame(own.value, there) ? merge(own.value, own.base, there) : there;
+  // Nothing of one's own is lost by it: it follows.
+  if (overtaken && merged !== null) go(merged);
+  return {
+    value: own.value,
+    set: (value) => setOwn({ ...own, value }),
+    changed,
+    version: own.version,
+    overtaken: overtaken && merged === null,
+    takeTheirs: () => go(there),
+    keepMine: () => go(own.value),
+  };
+}
