@@ -133,3 +133,25 @@ test('two who change one collection: what does not touch is made one, of what do
   await expect(imke.getByRole('heading', { name: 'Notes of the ward', level: 1 })).toBeVisible();
   await expect(first!.getByLabel('Lead-in')).toHaveValue('#');
 });
+
+test('a right withdrawn while the entry is open: it goes, and what was being written goes on as one’s own', async ({
+  signedIn,
+}) => {
+  const [imke, odile] = [await signedIn('Imke Tarrow'), await signedIn('Odile Brandt')];
+  await odile.getByRole('link', { name: 'Bank', exact: true }).click();
+  await odile.getByRole('link', { name: /Wound cleaned/ }).click();
+  await odile.getByRole('textbox', { name: 'Wording' }).focus();
+  await odile.keyboard.press('Control+End');
+  await odile.keyboard.type(' Seen again at noon.');
+  await expect(odile.getByText('Not saved yet')).toBeVisible();
+  await imke.goto(new URL('/collections/ward', imke.url()).href);
+  const sharing = imke.getByRole('form', { name: 'Who may do what' });
+  await sharing.getByRole('button', { name: 'Take Odile Brandt off the list' }).click();
+  await sharing.getByRole('button', { name: 'Save' }).click();
+  const kept = odile.getByRole('region', { name: 'What you had changed' });
+  await expect(kept).toContainText('Seen again at noon.');
+  await expectAccessible(odile);
+  await kept.getByRole('button', { name: 'Keep it in my own wording' }).click();
+  await expect(odile.getByRole('textbox', { name: 'Wording' })).toContainText('Seen again at noon.');
+  await expect(odile.getByRole('form', { name: 'Entry' })).toContainText('My own wording');
+});

@@ -14,14 +14,20 @@ export interface EntryChange {
 
 const PREFIX = 'elderleaf.entry.';
 
+/** Where a member's unsaved change of an entry is kept; of a new one, without an id. */
+export const unsavedKey = (member: string, entry: string | undefined) => `${member}.${entry ?? 'new'}`;
+
 /** Unsaved changes stay on this computer: clicking away loses nothing. Wording holds no personal details. */
-function readUnsaved(key: string): EntryChange | null {
+export function readUnsaved(key: string): EntryChange | null {
   try {
     return JSON.parse(localStorage.getItem(PREFIX + key) ?? 'null') as EntryChange | null;
   } catch {
     return null;
   }
 }
+
+/** Lets go of an unsaved change for good. */
+export const dropUnsaved = (key: string) => localStorage.removeItem(PREFIX + key);
 
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
@@ -39,7 +45,7 @@ export function useEntryChange(
   saved: (entry: Entry) => void,
 ) {
   const entry = 'entry' in target ? target.entry : null;
-  const key = `${member}.${entry?.id ?? 'new'}`;
+  const key = unsavedKey(member, entry?.id);
   const start: EntryChange = { base: entry?.revision ?? 0, content: entry?.content ?? fresh, reason: '' };
   const [change, setChange] = useState<EntryChange | null>(() => readUnsaved(key));
   const [setAside, setSetAside] = useState<EntryChange | null>(null);
