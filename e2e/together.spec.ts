@@ -1,4 +1,4 @@
-import { draftOf, expect, openCase, test, words } from './test';
+import { draftOf, expect, expectAccessible, openCase, test, words } from './test';
 
 test('a colleague sees what is kept and changed, and is told in the draft that holds it', async ({
   signedIn,
@@ -33,6 +33,7 @@ test('a colleague sees what is kept and changed, and is told in the draft that h
   await imke.keyboard.press('F9');
   const newer = odile.getByRole('status').filter({ hasText: 'has a newer wording' });
   await expect(newer).toContainText('Fewer hands');
+  await expect(newer.getByRole('insertion')).toHaveText(/^\s*Two people at the most\.$/);
   await newer.getByRole('button', { name: 'Take it over' }).click();
   await expect.poll(() => words(odile)).toContain('combine weighing with cleaning. Two people at the most.');
   await expect(newer).toBeHidden();
@@ -52,12 +53,20 @@ test('the second of two who save one entry is told, sees both, and loses nothing
   await expect(imke.getByRole('status').filter({ hasText: 'Saved as revision 2' })).toBeVisible();
   await odile.keyboard.press('F9');
   const told = odile.getByRole('alert').filter({ hasText: 'Someone saved this entry' });
-  await expect(told).toContainText('By Imke.');
+  await expect(told.getByRole('insertion')).toHaveText('Imke');
+  await expect(told.getByRole('deletion')).toHaveText('Odile');
   await expect(odile.getByRole('textbox', { name: 'Wording' })).toContainText('By Odile.');
   await told.getByRole('button', { name: 'Save mine' }).click();
   const history = odile.getByRole('region', { name: 'History' });
   await expect(history.getByRole('listitem')).toHaveCount(3);
   await history.getByRole('button', { name: /Revision 2: Imke/ }).click();
+  await expect(history.getByRole('insertion')).toHaveText(/By Imke\./);
+  // Beside what stands now, hers gives way to what was written instead.
+  await history.getByLabel('Shown').selectOption('beside what stands now');
+  await expect(history.getByRole('deletion')).toHaveText('Imke');
+  await expect(history.getByRole('insertion')).toHaveText('Odile');
+  await expectAccessible(odile);
+  await history.getByLabel('Shown').selectOption('as it read, whole');
   await expect(history).toContainText('By Imke.');
 });
 

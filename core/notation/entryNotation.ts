@@ -1,4 +1,3 @@
-import type { Cue } from '#core/cue';
 import {
   EntryContentSchema,
   type EntryContent,
@@ -8,6 +7,8 @@ import {
   type Wording,
 } from '#core/entry';
 import { readWholeCondition, writeCondition } from './conditionNotation';
+import type { Cue } from '#core/cue';
+import { cueLine } from './cueNotation';
 import { Cursor } from './cursor';
 import { named, unescaped, valueOf } from './escapes';
 import { writeField } from './fieldNotation';
@@ -21,15 +22,6 @@ import { after, isBlank, refuse, sourceLines, type SourceLine } from './sourceLi
 import { writePassage } from './writePassage';
 
 const pair = (key: string, value: string): string[] => (value === '' ? [] : [`${key}: ${valueOf(value)}`]);
-
-function cueLine({ as, text, rules = {} }: Cue): string {
-  const settled = Object.entries({ ...(as && { as }), ...rules }).flatMap(([rule, value]) => {
-    if (value === undefined) return [];
-    const said = typeof value === 'boolean' ? (value ? 'yes' : 'no') : value;
-    return [` ${rule}=${Array.isArray(said) ? said.join(',') : said}`];
-  });
-  return `cue${settled.join('')}: ${valueOf(text)}`;
-}
 
 /** A name with the id behind it, where the id is not the one that would be made of the name. */
 function nameAndId({ name, id }: { name: string; id: string }, before: readonly { id: string }[]): string {

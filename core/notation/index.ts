@@ -1,3 +1,5 @@
 export { writeEntry, readEntry, passageFrom } from './entryNotation';
 export { notationErrorInWords } from './notationError';
 export type { NotationError } from './notationError';
+export { chaptersOf } from './chapters';
+export type { Chapter } from './chapters';

@@ -7,12 +7,12 @@ import { calendarToday } from '../clock/calendarToday';
 import { useShell } from '../shell/ShellContext';
 import { Button, Notice } from '../ui';
 import type { BankIndex } from './bankIndex';
+import { DifferenceView } from './DifferenceView';
 import { History } from './History';
 import type { EntryChanging } from './useEntryChange';
 import type { EntryEditing } from './useEntryEditing';
 import { Doubts } from './workbench/Doubts';
 import { Preview } from './workbench/Preview';
-import { WordingsView } from './WordingsView';
 import { useReading } from './workbench/useReading';
 
 interface Props {
@@ -45,12 +45,11 @@ function Theirs({ theirs, changing }: { theirs: Entry; changing: EntryChanging }
   return (
     <Notice tone="warning" title="Someone saved this entry while you were changing it.">
       <p>
-        {theirs.reason || 'No reason given'}. Theirs reads as below; yours stands on the leaf, whole. Take
-        over what you want of it, then save.
+        {theirs.reason || 'No reason given'}. Yours stands on the leaf, whole. Beside it, theirs has what is
+        underlined here, and not what is struck out. Take over what you want of it, then save.
       </p>
-      <div className="book my-2 border-l border-hair pl-3 text-[15px] text-ink">
-        <p className="font-semibold">{theirs.content.title}</p>
-        <WordingsView content={theirs.content} />
+      <div className="my-2 border-l border-hair pl-3 text-ink">
+        <DifferenceView before={changing.content} after={theirs.content} />
       </div>
       <p className="flex flex-wrap gap-2">
         <Button onClick={changing.saveOverTheirs}>Save mine as the next revision</Button>

@@ -1,8 +1,10 @@
 import { useState } from 'react';
+import type { Revision, RevisionSummary } from '#contracts';
 import type { EntryContent } from '#core/entry';
 import { useRevision, useRevisions } from '../api/queries';
 import { instantInWords } from '../clock/calendarToday';
 import { Button, Failed, Loading } from '../ui';
+import { DifferenceView } from './DifferenceView';
 import { WordingsView } from './WordingsView';
 
 interface Props {
@@ -12,18 +14,10 @@ interface Props {
   bringBack: ((content: EntryContent, revision: number) => void) | null;
 }
 
-function Shown({
-  entry,
-  revision,
-  bringBack,
-}: { entry: string; revision: number } & Pick<Props, 'bringBack'>) {
-  const found = useRevision(entry, revision);
-  if (found.isError)
-    return <Failed what="this revision" error={found.error} retry={() => void found.refetch()} />;
-  if (!found.data) return <Loading what="the revision" />;
-  const { content } = found.data;
+/** A revision as it read. */
+function Whole({ content }: { content: EntryContent }) {
   return (
-    <div className="border-l-2 border-leaf py-1 pl-3">
+    <>
       <p className="text-[14px] font-semibold">{content.title}</p>
       <div className="book text-[15px] leading-[1.9]">
         <WordingsView content={content} />
@@ -31,8 +25,57 @@ function Shown({
       <p className="text-[13px] text-soft">
         {content.cues.length > 0 ? `Cues: ${content.cues.map(({ text }) => text).join(', ')}` : 'No cue'}
       </p>
+    </>
+  );
+}
+
+/** In what a revision differs from another, the older one read first. */
+function Compared({ entry, one, other }: { entry: string; one: Revision; other: number }) {
+  const found = useRevision(entry, other);
+  if (found.isError)
+    return <Failed what="the other revision" error={found.error} retry={() => void found.refetch()} />;
+  if (!found.data) return <Loading what="the other revision" />;
+  const [before, after] = other < one.revision ? [found.data, one] : [one, found.data];
+  return <DifferenceView before={before.content} after={after.content} />;
+}
+
+interface ShownProps extends Pick<Props, 'entry' | 'bringBack' | 'current'> {
+  revision: number;
+  all: readonly RevisionSummary[];
+}
+
+function Shown({ entry, revision, current, all, bringBack }: ShownProps) {
+  const found = useRevision(entry, revision);
+  // The first has none before it: it is shown whole.
+  const [other, setOther] = useState(revision - 1);
+  if (found.isError)
+    return <Failed what="this revision" error={found.error} retry={() => void found.refetch()} />;
+  if (!found.data) return <Loading what="the revision" />;
+  const { content } = found.data;
+  return (
+    <div className="grid gap-2 border-l-2 border-leaf py-1 pl-3">
+      {all.length > 1 && (
+        <label className="grid text-[12.5px] text-soft">
+          Shown
+          <select
+            className="input bg-paper text-[13.5px] text-ink"
+            value={other}
+            onChange={({ target }) => setOther(Number(target.value))}
+          >
+            <option value={0}>as it read, whole</option>
+            {all
+              .filter((one) => one.revision !== revision)
+              .map((one) => (
+                <option key={one.revision} value={one.revision}>
+                  beside {one.revision === current ? 'what stands now' : `revision ${one.revision}`}
+                </option>
+              ))}
+          </select>
+        </label>
+      )}
+      {other === 0 ? <Whole content={content} /> : <Compared entry={entry} one={found.data} other={other} />}
       {bringBack && (
-        <Button className="mt-1" onClick={() => bringBack(content, revision)}>
+        <Button className="justify-self-start" onClick={() => bringBack(content, revision)}>
           Bring it back
         </Button>
       )}
@@ -40,7 +83,7 @@ function Shown({
   );
 }
 
-/** Who saved the entry when and why; any revision can be looked at and brought back. */
+/** Who saved the entry when and why, and what that changed; any two compared, any brought back. */
 export function History({ entry, current, bringBack }: Props) {
   const revisions = useRevisions(entry);
   const [open, setOpen] = useState<number | null>(null);
@@ -66,7 +109,13 @@ export function History({ entry, current, bringBack }: Props) {
               <span className="block text-[13px] text-soft">{reason || 'No reason given'}</span>
             </button>
             {open === revision && (
-              <Shown entry={entry} revision={revision} bringBack={revision === current ? null : bringBack} />
+              <Shown
+                entry={entry}
+                revision={revision}
+                current={current}
+                all={revisions.data}
+                bringBack={revision === current ? null : bringBack}
+              />
             )}
           </li>
         ))}

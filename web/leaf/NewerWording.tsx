@@ -1,7 +1,9 @@
 import { useEditorState, type Editor } from '@tiptap/react';
 import { useState } from 'react';
 import type { Entry } from '#contracts';
-import { excerpt, plainText } from '#core/passage';
+import { excerpt } from '#core/passage';
+import { useRevision } from '../api/queries';
+import { DifferenceView } from '../bank/DifferenceView';
 import { mainPassage } from '../bank/entryFields';
 import { placementRange } from '../editor/blanks';
 import { placementsOf } from '../editor/placements';
@@ -23,33 +25,47 @@ export function NewerWording({ editor, entries, renew }: Props) {
     selector: ({ editor: { state } }) =>
       Object.entries(placementsOf(state.doc)).flatMap(([id, placement]) => {
         const entry = entries.get(placement.entry);
-        const key = `${id} ${entry?.revision}`;
-        if (!entry || entry.revision <= placement.revision || kept.has(key)) return [];
-        return placementRange(state.doc, id) ? [{ id, key, wording: placement.wording, entry }] : [];
+        const seen = `${id} ${entry?.revision}`;
+        if (!entry || entry.revision <= placement.revision || kept.has(seen)) return [];
+        return placementRange(state.doc, id)
+          ? [{ id, seen, wording: placement.wording, placed: placement.revision, entry }]
+          : [];
       }),
   });
-  return newer.map(({ id, key, wording, entry }) => {
-    const passage = mainPassage(entry.content, wording);
-    return (
-      <Notice key={id} title={`“${entry.content.title}” has a newer wording.`}>
-        <p className="mt-1">
-          {entry.reason && <>Why: {entry.reason}. </>}
-          It now reads: “{excerpt(passage, EXCERPT)}”
-        </p>
-        {plainText(passage).length > EXCERPT && (
-          <a className="text-elder underline" href={`/bank/${entry.id}`}>
-            Read it whole
-          </a>
+  return newer.map((one) => (
+    <Newer key={one.id} {...one} renew={renew} keep={() => setKept(new Set([...kept, one.seen]))} />
+  ));
+}
+
+interface NewerProps extends Pick<Props, 'renew'> {
+  id: string;
+  /** The wording that was placed, of those the entry has, and in which revision. */
+  wording: string;
+  placed: number;
+  entry: Entry;
+  keep: () => void;
+}
+
+function Newer({ id, wording, placed, entry, renew, keep }: NewerProps) {
+  const before = useRevision(entry.id, placed);
+  return (
+    <Notice title={`“${entry.content.title}” has a newer wording.`}>
+      {entry.reason && <p className="mt-1">Why: {entry.reason}</p>}
+      <div className="my-2 border-l border-hair pl-3 text-ink">
+        {before.data ? (
+          <DifferenceView before={before.data.content} after={entry.content} />
+        ) : (
+          <p>It now reads: “{excerpt(mainPassage(entry.content, wording), EXCERPT)}”</p>
         )}
-        <p className="mt-1">
-          Your answers are kept. Words that you changed inside it give way to the new ones; undo brings them
-          back.
-        </p>
-        <p className="mt-1.5 flex flex-wrap gap-2">
-          <Button onClick={() => renew(id, wording)}>Take it over</Button>
-          <Button onClick={() => setKept(new Set([...kept, key]))}>Keep this one</Button>
-        </p>
-      </Notice>
-    );
-  });
+      </div>
+      <p className="mt-1">
+        Your answers are kept. Words that you changed inside it give way to the new ones; undo brings them
+        back.
+      </p>
+      <p className="mt-1.5 flex flex-wrap gap-2">
+        <Button onClick={() => renew(id, wording)}>Take it over</Button>
+        <Button onClick={keep}>Keep this one</Button>
+      </p>
+    </Notice>
+  );
 }

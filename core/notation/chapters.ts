@@ -1,0 +1,55 @@
+import type { EntryContent } from '#core/entry';
+import { writeCondition } from './conditionNotation';
+import { cueLine } from './cueNotation';
+import { writeField } from './fieldNotation';
+import { writePassage } from './writePassage';
+
+/** One part of an entry, in the words of the notation. */
+export interface Chapter {
+  about:
+    'title' | 'purpose' | 'note' | 'tags' | 'cues' | 'field' | 'order' | 'condition' | 'language' | 'wording';
+  /** What a field or wording is called; empty for what there is one of. */
+  name: string;
+  text: string;
+}
+
+/**
+ * The parts of an entry, by keys that stay theirs from one revision to the next. Two entries say the same when all their
+ * parts read the same. What says nothing is left out.
+ */
+export function chaptersOf(content: EntryContent): Map<string, Chapter> {
+  const { title, purpose, note, tags, cues, fields, conditions = [], wordings } = content;
+  const chapters = new Map<string, Chapter>();
+  const put = (key: string, about: Chapter['about'], text: string, name = '') => {
+    if (text !== '') chapters.set(key, { about, name, text });
+  };
+  put('title', 'title', title);
+  put('purpose', 'purpose', purpose);
+  put('note', 'note', note);
+  put('tags', 'tags', tags.join(', '));
+  put('cues', 'cues', cues.map((cue) => cueLine(cue).replace(/^cue:? ?/, '')).join('\n'));
+  for (const wording of wordings) {
+    put(`language ${wording.id}`, 'language', wording.language, wording.name);
+    for (const part of wording.parts) {
+      const name = wording.parts.length > 1 ? `${wording.name}, ${part.name}` : wording.name;
+      put(
+        `wording ${wording.id} ${part.id}`,
+        'wording',
+        writePassage(part.passage, { fields, conditions }),
+        name,
+      );
+    }
+  }
+  for (const field of fields) {
+    const lines = writeField(field, field.name, fields).map((line) => line.trim());
+    put(
+      `field ${field.id}`,
+      'field',
+      [lines[0]!.replace(/^field /, ''), ...lines.slice(1)].join('\n'),
+      field.name,
+    );
+  }
+  put('order', 'order', fields.length > 1 ? fields.map(({ name }) => name).join(', ') : '');
+  for (const { id, when } of conditions) put(`condition ${id}`, 'condition', writeCondition(when, fields));
+  return chapters;
+}

@@ -1,0 +1,101 @@
+import { Fragment, useMemo } from 'react';
+import { entryDifference, type Change, type Piece } from '#core/difference';
+import type { EntryContent } from '#core/entry';
+
+/** Of what is the same in a long text, so much is shown before and after a change. */
+const SHOWN_BESIDE = 90;
+
+function titleOf({ about, name }: Change): string {
+  switch (about) {
+    case 'title':
+      return 'Title';
+    case 'purpose':
+      return 'When to use it';
+    case 'note':
+      return 'Note';
+    case 'tags':
+      return 'Tags';
+    case 'cues':
+      return 'Cues';
+    case 'field':
+      return `Field ${name}`;
+    case 'order':
+      return 'Order of the fields';
+    case 'condition':
+      return 'When a passage stands';
+    case 'language':
+      return `Language of ${name}`;
+    case 'wording':
+      return name === 'Main' ? 'Wording' : `Wording ${name}`;
+  }
+}
+
+/** Words with their blanks ruled, by name, as the wording shows them. */
+function WithBlanks({ text }: { text: string }) {
+  return text
+    .split(/(\{[^{}\n]*\})/)
+    .map((part, at) => (
+      <Fragment key={at}>
+        {part.startsWith('{') ? (
+          <span className="border-b border-rule px-1 text-[0.9em] text-leaf">{part.slice(1, -1)}</span>
+        ) : (
+          part
+        )}
+      </Fragment>
+    ));
+}
+
+/** What stays of a text, shortened where it is long and nothing changes. */
+function shortened(text: string, isFirst: boolean, isLast: boolean): string {
+  const [head, tail] = [isFirst ? 0 : SHOWN_BESIDE, isLast ? 0 : SHOWN_BESIDE];
+  if (text.length <= head + tail + SHOWN_BESIDE) return text;
+  return `${text.slice(0, head)} … ${tail === 0 ? '' : text.slice(-tail)}`;
+}
+
+export function Pieces({ pieces }: { pieces: readonly Piece[] }) {
+  return pieces.map(({ kind, text }, at) => {
+    if (kind === 'added')
+      return (
+        <ins key={at} className="bg-leaf/15 decoration-leaf underline-offset-4">
+          <WithBlanks text={text} />
+        </ins>
+      );
+    if (kind === 'dropped')
+      return (
+        <del key={at} className="text-rust">
+          <WithBlanks text={text} />
+        </del>
+      );
+    return <WithBlanks key={at} text={shortened(text, at === 0, at === pieces.length - 1)} />;
+  });
+}
+
+const SAID = { changed: '', added: ', new', dropped: ', taken out' };
+
+interface Props {
+  before: EntryContent;
+  after: EntryContent;
+}
+
+/** In what two contents of an entry differ, in the text itself: words added underlined, words dropped struck out. */
+export function DifferenceView({ before, after }: Props) {
+  const changes = useMemo(() => entryDifference(before, after), [before, after]);
+  if (changes.length === 0) return <p className="text-[14px] text-soft">They read the same.</p>;
+  return (
+    <dl className="grid gap-2">
+      {changes.map((change) => (
+        <div key={`${change.about} ${change.name} ${change.kind}`}>
+          <dt className="text-[12.5px] text-soft">
+            {titleOf(change)}
+            {SAID[change.kind]}
+          </dt>
+          <dd
+            className={`break-words whitespace-pre-wrap text-[15px] leading-[1.7] ${change.about === 'cues' ? 'font-cue text-[13px]' : 'font-book'}`}
+          >
+            <Pieces pieces={change.pieces} />
+          </dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
