@@ -53,6 +53,8 @@ const CaseFile = z.array(
   }),
 );
 
+const GroupFile = z.array(z.object({ id: z.string(), name: z.string(), members: z.array(z.string()) }));
+
 /** The entries of a collection: a file in the compact notation for each, named by its id. */
 function entriesIn(folder: string): { id: string; content: EntryContent }[] {
   const files = fs.readdirSync(folder).sort();
@@ -111,5 +113,12 @@ export function readDemoFiles(folder: string, now: Date) {
     ...glossary,
     terms: glossary.shipped ? [] : termsIn(path.join(folder, 'glossaries', `${glossary.id}.tsv`)),
   }));
-  return { members: MemberFile.parse(read('members.json')), bank, glossaries, cases, bundles };
+  return {
+    members: MemberFile.parse(read('members.json')),
+    groups: GroupFile.parse(read('groups.json')),
+    bank,
+    glossaries,
+    cases,
+    bundles,
+  };
 }

@@ -4,7 +4,7 @@ import { ownCollection } from '../server/bank/ownCollection';
 import { insertEntry } from '../server/bank/saveEntry';
 import { insertCase } from '../server/cases/caseRoutes';
 import type { Context } from '../server/context';
-import { cases, casesGiven, collections, grants, members } from '../server/db/schema';
+import { cases, casesGiven, collections, grants, groupMembers, groups, members } from '../server/db/schema';
 import { insertGlossary } from '../server/glossaries/insertGlossary';
 import { readDemoFiles } from './demoFiles';
 
@@ -22,6 +22,11 @@ async function loadMembers(context: Context, demo: Demo): Promise<void> {
     createdAt: new Date(start + index * 1000),
   }));
   await context.db.insert(members).values(rows);
+  await context.db.insert(groups).values(demo.groups.map(({ id, name }) => ({ id, name })));
+  const belonging = demo.groups.flatMap(({ id, members: all }) =>
+    all.map((member) => ({ group: id, member })),
+  );
+  await context.db.insert(groupMembers).values(belonging);
   await context.db.insert(collections).values(demo.members.map(({ id }) => ownCollection(`own-${id}`, id)));
 }
 

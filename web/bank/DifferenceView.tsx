@@ -30,19 +30,22 @@ function titleOf({ about, name }: Change): string {
   }
 }
 
-/** Words with their blanks ruled, by name, as the wording shows them. */
-function WithBlanks({ text }: { text: string }) {
-  return text
-    .split(/(\{[^{}\n]*\})/)
-    .map((part, at) => (
-      <Fragment key={at}>
-        {part.startsWith('{') ? (
-          <span className="border-b border-rule px-1 text-[0.9em] text-leaf">{part.slice(1, -1)}</span>
-        ) : (
-          part
-        )}
-      </Fragment>
-    ));
+/**
+ * Words with their blanks ruled, by name, as the wording shows them. How a blank is written, and what is bold, is told only
+ * where it has changed.
+ */
+function WithBlanks({ text, changed = false }: { text: string; changed?: boolean }) {
+  const plain = text.replace(/(?<!\\)\*\*/g, '');
+  const shown = changed && plain.trim() === '' ? text : plain;
+  return shown.split(/(\{[^{}\n]*\})/).map((part, at) => {
+    if (!part.startsWith('{')) return <Fragment key={at}>{part}</Fragment>;
+    const [name, ...forms] = part.slice(1, -1).split('|');
+    return (
+      <span key={at} className="border-b border-rule px-1 text-[0.9em] text-leaf">
+        {changed ? [name, ...forms].join(', ') : name}
+      </span>
+    );
+  });
 }
 
 /** What stays of a text, shortened where it is long and nothing changes. */
@@ -57,13 +60,13 @@ export function Pieces({ pieces }: { pieces: readonly Piece[] }) {
     if (kind === 'added')
       return (
         <ins key={at} className="bg-leaf/15 decoration-leaf underline-offset-4">
-          <WithBlanks text={text} />
+          <WithBlanks text={text} changed />
         </ins>
       );
     if (kind === 'dropped')
       return (
         <del key={at} className="text-rust">
-          <WithBlanks text={text} />
+          <WithBlanks text={text} changed />
         </del>
       );
     return <WithBlanks key={at} text={shortened(text, at === 0, at === pieces.length - 1)} />;

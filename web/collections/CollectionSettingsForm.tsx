@@ -30,7 +30,10 @@ export function CollectionSettingsForm({ collection }: { collection: Collection 
         version: unsaved.version,
         body: settings,
       }),
-    onSuccess: () => queryClient.invalidateQueries({ queryKey: KEYS.bank }),
+    onSuccess: (now) => {
+      unsaved.saved(settingsOf(now), now.version);
+      void queryClient.invalidateQueries({ queryKey: KEYS.bank });
+    },
   });
   // The rules of a collection are told by the fields that tell those of one cue.
   const rules = {

@@ -19,6 +19,12 @@ const inWordsOf = Object.fromEntries(LEVELS) as Record<GrantedTo['right'], strin
 
 const keyOf = (to: Grantee) => (to.kind === 'team' ? 'team' : `${to.kind} ${to.id}`);
 
+/** All, then groups, then members: in one order, whoever named them first. */
+const RANK = { team: 0, group: 1, member: 2 } as const;
+const placeOf = ({ to }: GrantedTo) => `${RANK[to.kind]} ${keyOf(to)}`;
+const inOrder = (grants: readonly GrantedTo[]) =>
+  [...grants].sort((a, b) => placeOf(a).localeCompare(placeOf(b)));
+
 /** Everyone something can be granted to, by key, as they are called. */
 function granteesOf({ members, groups }: Team): Map<string, { to: Grantee; name: string }> {
   const all = [
@@ -47,18 +53,19 @@ interface EditorProps {
 /** Who may do what: changed here, and saved together. */
 function SharingEditor({ collection, sharing, team }: EditorProps) {
   const { member } = useShell();
-  const unsaved = useUnsaved(sharing.grants, sharing.version);
+  const unsaved = useUnsaved(inOrder(sharing.grants), sharing.version);
   const { value: grants, set: setGrants, changed } = unsaved;
   const grantees = granteesOf(team);
   const nameOf = (to: Grantee) => grantees.get(keyOf(to))?.name ?? 'Someone';
   const save = useMutation({
     mutationFn: () =>
       call('share', { params: { collection: collection.id }, version: unsaved.version, body: { grants } }),
-    onSuccess: () =>
-      Promise.all([
-        queryClient.invalidateQueries({ queryKey: KEYS.sharing }),
-        queryClient.invalidateQueries({ queryKey: KEYS.bank }),
-      ]),
+    onSuccess: (now) => {
+      unsaved.saved(inOrder(now.grants), now.version);
+      queryClient.setQueryData([...KEYS.sharing, collection.id], now);
+      // What it passes down is told on the pages of those within it.
+      for (const queryKey of [KEYS.sharing, KEYS.bank]) void queryClient.invalidateQueries({ queryKey });
+    },
   });
   const named = new Set(grants.map(({ to }) => keyOf(to)));
   const others = [...grantees].filter(([key]) => !named.has(key));
@@ -108,7 +115,7 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
         value=""
         onChange={({ target }) => {
           const one = grantees.get(target.value);
-          if (one) setGrants([...grants, { to: one.to, right: 'read' }]);
+          if (one) setGrants(inOrder([...grants, { to: one.to, right: 'read' }]));
         }}
       >
         <option value="">someone, a group, or all</option>

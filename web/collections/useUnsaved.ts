@@ -24,6 +24,8 @@ interface Unsaved<T> {
   version: number;
   /** Whether what stands there is another now than what the change was made to. */
   overtaken: boolean;
+  /** What was saved stands there now, as this version; what was changed since stays a change to it. */
+  saved: (there: T, version: number) => void;
   /** Gives the change up for what stands there now. */
   takeTheirs: () => void;
   /** Makes the change one to what stands there now, so that it can be saved over it. */
@@ -38,7 +40,7 @@ export function useUnsaved<T>(there: T, version: number, merge: Merge<T> = () =>
   const [own, setOwn] = useState({ base: there, version, value: there });
   const changed = !isSame(own.value, own.base);
   const go = (value: T) => setOwn({ base: there, version, value });
-  const overtaken = own.version !== version;
+  const overtaken = version > own.version;
   const merged =
     overtaken && changed && !isSame(own.value, there) ? merge(own.value, own.base, there) : there;
   // Nothing of one's own is lost by it: it follows.
@@ -49,6 +51,7 @@ export function useUnsaved<T>(there: T, version: number, merge: Merge<T> = () =>
     changed,
     version: own.version,
     overtaken: overtaken && merged === null,
+    saved: (base, to) => setOwn((one) => ({ ...one, base, version: to })),
     takeTheirs: () => go(there),
     keepMine: () => go(own.value),
   };
