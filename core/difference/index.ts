@@ -1,3 +1,5 @@
+export { mergedEntry } from './mergedEntry';
+export type { Clash, Merged } from './mergedEntry';
 export { entryDifference } from './entryDifference';
 export type { Change } from './entryDifference';
 export { wordDifference } from './wordDifference';

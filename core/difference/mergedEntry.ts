@@ -1,0 +1,116 @@
+import type { EntryContent, Part, Wording } from '#core/entry';
+import type { Chapter } from '#core/notation';
+
+/** Something that both changed, and differently. */
+export type Clash = Pick<Chapter, 'about' | 'name'>;
+
+export interface Merged {
+  content: EntryContent;
+  /** What both changed: there the content has mine. Empty where the two changes do not touch. */
+  clashes: Clash[];
+}
+
+const isSame = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
+
+/** Of one thing: mine where I changed it, else theirs. `clash` is called where both did. */
+function mergedOne<T>(base: T, mine: T, theirs: T, clash: () => void): T {
+  if (isSame(mine, base)) return theirs;
+  if (!isSame(theirs, base) && !isSame(mine, theirs)) clash();
+  return mine;
+}
+
+type Resolve<T> = (base: T | undefined, mine: T | undefined, theirs: T | undefined) => T | undefined;
+
+/** Of a list: theirs, with what I added put behind what it stood behind in mine, and without what I took out. */
+function mergedList<T>(
+  [base, mine, theirs]: readonly (readonly T[])[] & { length: 3 },
+  keyOf: (item: T) => string,
+  resolve: Resolve<T>,
+): T[] {
+  const find = (list: readonly T[], key: string) => list.find((item) => keyOf(item) === key);
+  const order = theirs!.map(keyOf);
+  // What is mine alone, or what they took out while I changed it.
+  mine!.forEach((item, at) => {
+    const key = keyOf(item);
+    if (order.includes(key)) return;
+    const before = mine!
+      .slice(0, at)
+      .map(keyOf)
+      .findLast((one) => order.includes(one));
+    order.splice(before === undefined ? 0 : order.indexOf(before) + 1, 0, key);
+  });
+  return order.flatMap((key) => {
+    const item = resolve(find(base!, key), find(mine!, key), find(theirs!, key));
+    return item === undefined ? [] : [item];
+  });
+}
+
+/**
+ * Two changes of one entry made one: `mine` and `theirs` were both made from `base`. What only one of them changed is as
+ * that one has it: title, purpose, each tag and cue, each field, condition and part of a wording on its own.
+ */
+export function mergedEntry(base: EntryContent, mine: EntryContent, theirs: EntryContent): Merged {
+  const clashes: Clash[] = [];
+  const clash =
+    (about: Clash['about'], name = '') =>
+    () =>
+      void clashes.push({ about, name });
+  const three = <T>(get: (content: EntryContent) => readonly T[]) =>
+    [get(base), get(mine), get(theirs)] as const;
+  const one =
+    <T>(of: (item: T) => () => void): Resolve<T> =>
+    (was, my, their) =>
+      mergedOne(was, my, their, of((my ?? their ?? was)!));
+  const part = (wording: string) =>
+    one<Part>(({ name }) => clash('wording', wording === name ? wording : `${wording}, ${name}`));
+  const wording: Resolve<Wording> = (was, my, their) => {
+    if (!my || !their) return mergedOne(was, my, their, clash('wording', (my ?? their ?? was)!.name));
+    const [w, m, t] = [was ?? their, my, their];
+    const parts = mergedList([w.parts, m.parts, t.parts], ({ id }) => id, part(m.name));
+    return {
+      id: m.id,
+      name: mergedOne(w.name, m.name, t.name, clash('wording', m.name)),
+      language: mergedOne(w.language, m.language, t.language, clash('language', m.name)),
+      // A wording has a part at least.
+      parts: parts.length > 0 ? parts : m.parts,
+    };
+  };
+  const text = (about: 'title' | 'purpose' | 'note') =>
+    mergedOne(base[about], mine[about], theirs[about], clash(about));
+  const wordings = mergedList(
+    three((content) => content.wordings),
+    ({ id }) => id,
+    wording,
+  );
+  const conditions = mergedList(
+    three((content) => content.conditions ?? []),
+    ({ id }) => id,
+    one(() => clash('condition')),
+  );
+  return {
+    content: {
+      ...theirs,
+      title: text('title'),
+      purpose: text('purpose'),
+      note: text('note'),
+      tags: mergedList(
+        three((content) => content.tags),
+        (tag) => tag,
+        one(() => clash('tags')),
+      ),
+      cues: mergedList(
+        three((content) => content.cues),
+        (cue) => cue.text,
+        one(() => clash('cues')),
+      ),
+      fields: mergedList(
+        three((content) => content.fields),
+        ({ id }) => id,
+        one(({ name }) => clash('field', name)),
+      ),
+      ...(conditions.length > 0 || theirs.conditions ? { conditions } : {}),
+      wordings: wordings.length > 0 ? wordings : mine.wordings,
+    },
+    clashes,
+  };
+}
