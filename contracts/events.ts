@@ -13,6 +13,8 @@ export const EventSchema = z.discriminatedUnion('type', [
   }),
   // Collections that the member may see, or what they may do there, are others now.
   z.object({ type: z.literal('reach-changed') }),
+  // A proposal that the member may answer, or made, is another now.
+  z.object({ type: z.literal('proposals-changed') }),
   z.object({ type: z.literal('glossary-changed'), glossary: z.string() }),
   z.object({ type: z.literal('case-added'), case: z.string() }),
 ]);

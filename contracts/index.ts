@@ -8,6 +8,7 @@ export type { Member, Beginning } from './members';
 export type { Bank, BankHad, Collection, Entry, Revision, RevisionSummary } from './bank';
 export { CollectionSettingsSchema } from './collections';
 export type { CollectionSettings, GrantedTo, Group, Sharing, Team } from './collections';
+export type { Proposal } from './proposals';
 export type { Case, CaseSummary, Draft, DraftSummary, TakenOver } from './cases';
 export type { Glossary, GlossarySettings, Imported, OwnUses, Use } from './glossaries';
 export { EventSchema } from './events';

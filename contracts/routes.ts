@@ -23,6 +23,7 @@ import {
 } from './glossaries';
 import { COLLECTION_ROUTES } from './collectionRoutes';
 import { BeginningSchema, MemberSchema, OwnerSchema, SignInSchema } from './members';
+import { PROPOSAL_ROUTES } from './proposalRoutes';
 import { define } from './route';
 
 /** Every route of the API: the server binds its handlers to these, the web calls them, OpenAPI is made of them. */
@@ -111,6 +112,7 @@ export const ROUTES = define({
     response: BankSchema,
   },
   ...COLLECTION_ROUTES,
+  ...PROPOSAL_ROUTES,
   makeEntry: {
     method: 'post',
     path: '/api/entries',

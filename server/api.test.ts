@@ -28,6 +28,7 @@ describe('who may call what', () => {
       .replace(':entry', 'owlet')
       .replace(':revision', '1')
       .replace(':collection', 'helpline')
+      .replace(':proposal', 'proposed')
       .replace(':case', 'hedgehog-bramble')
       .replace(':draft', 'none');
   const routes = Object.entries(ROUTES);
@@ -42,6 +43,8 @@ describe('who may call what', () => {
     makeEntry: { collection: 'helpline', content: wording('x', 'y') },
     saveCollection: settings,
     moveCollection: { parent: null, before: null },
+    propose: { content: wording('x', 'y'), reason: 'why', base: 1 },
+    answerProposal: { accept: null, answer: '' },
     share: { grants: [{ to: { kind: 'member', id: 'ruan' }, right: 'keep' }] },
   };
 

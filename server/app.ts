@@ -6,6 +6,7 @@ import { openApi } from '#contracts';
 import { authRoutes } from './auth/authRoutes';
 import { bankRoutes } from './bank/bankRoutes';
 import { collectionRoutes } from './bank/collectionRoutes';
+import { proposalRoutes } from './bank/proposalRoutes';
 import { caseRoutes } from './cases/caseRoutes';
 import { draftRoutes } from './cases/draftRoutes';
 import type { Context } from './context';
@@ -71,6 +72,7 @@ export function makeApp(context: Context): Express {
     authRoutes,
     bankRoutes,
     collectionRoutes,
+    proposalRoutes,
     caseRoutes,
     draftRoutes,
     glossaryRoutes,

@@ -1,25 +1,14 @@
 import { and, asc, desc, eq, getTableColumns, sql } from 'drizzle-orm';
 import type { Router } from 'express';
-import type { Bank, BankHad, Entry, Member } from '#contracts';
+import type { Bank, BankHad } from '#contracts';
 import type { Context } from '../context';
 import { entries, members, revisions } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound } from '../http/refusal';
+import { announceEntry } from './announceEntry';
 import { visibleEntry } from './rights';
 import { insertEntry, toEntry, updateEntry } from './saveEntry';
 import { visibleCollections } from './visibleCollections';
-
-async function announce(context: Context, member: Member, entry: Entry): Promise<void> {
-  await context.events.tellReaders(entry.collection, {
-    type: 'entry-saved',
-    entry: entry.id,
-    collection: entry.collection,
-    revision: entry.revision,
-    title: entry.content.title,
-    by: member.id,
-    byName: member.name,
-  });
-}
 
 /** What a member may see of the bank; of collections that the page has, only what was saved after that. */
 async function readBank(context: Context, member: string, had: BankHad['had']): Promise<Bank> {
@@ -59,7 +48,7 @@ export function bankRoutes(router: Router, context: Context): void {
       body.collection,
       context.newId(),
     );
-    await announce(context, member, entry);
+    await announceEntry(context, member, entry);
     return entry;
   });
 
@@ -70,7 +59,7 @@ export function bankRoutes(router: Router, context: Context): void {
   bind(router, context, 'saveEntry', async ({ member, params, body, version }) => {
     const { content, reason } = body;
     const entry = await updateEntry({ context, member: member.id, content, reason }, params.entry, version);
-    await announce(context, member, entry);
+    await announceEntry(context, member, entry);
     return entry;
   });
 

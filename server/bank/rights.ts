@@ -86,24 +86,27 @@ export async function rightOn(db: Queries, member: string, collection: string): 
   return rightsOf(personOf(member, granted), way, granted).get(collection) ?? null;
 }
 
-/** Those of some members who may see a collection. */
-export async function readersAmong(
+/** Those of some members who may see a collection, each with what they may do there. */
+export async function rightsAmong(
   db: Queries,
   members: readonly string[],
   collection: string,
-): Promise<string[]> {
+): Promise<Map<string, Right>> {
   const way = await wayUp(db, collection);
-  if (way.length === 0 || members.length === 0) return [];
+  if (way.length === 0 || members.length === 0) return new Map();
   const ids = way.map(({ id }) => id);
   const all = (await db.select(columns).from(grants).where(inArray(grants.collection, ids))).map(toGrant);
   const belonging = await db
     .select()
     .from(groupMembers)
     .where(inArray(groupMembers.member, [...members]));
-  return members.filter((id) => {
-    const own = belonging.filter(({ member }) => member === id).map(({ group }) => group);
-    return rightsOf({ id, groups: new Set(own) }, way, all).has(collection);
-  });
+  return new Map(
+    members.flatMap((id) => {
+      const own = belonging.filter(({ member }) => member === id).map(({ group }) => group);
+      const right = rightsOf({ id, groups: new Set(own) }, way, all).get(collection);
+      return right ? [[id, right] as const] : [];
+    }),
+  );
 }
 
 /** Throws as for something that is not there, unless the member may see the collection. */

@@ -49,7 +49,7 @@ const patternProblems = (content: EntryContent): ReturnType<typeof checkEntry> =
     return [{ code: 'cue-unusable', place: ['cues', index, 'text'], message }];
   });
 
-function mustBeSound(content: EntryContent): void {
+export function mustBeSound(content: EntryContent): void {
   const problems = [...checkEntry(content), ...patternProblems(content)];
   if (problems.length === 0) return;
   const faults = problems.map(({ place, message }) => ({ place: places(place), message }));
@@ -140,9 +140,14 @@ export async function insertEntry(saving: Saving, collection: string, id: string
 
 /**
  * Saves an entry as its next revision. Throws a `moved-on` Refusal, with the entry as it stands, when it is
- * no longer at the revision the change was made to.
+ * no longer at the revision the change was made to. `also` is done with it, or not at all.
  */
-export async function updateEntry(saving: Saving, id: string, madeTo: number): Promise<Entry> {
+export async function updateEntry(
+  saving: Saving,
+  id: string,
+  madeTo: number,
+  also?: (tx: Queries) => Promise<void>,
+): Promise<Entry> {
   const { context, member, content, reason } = saving;
   return tellingClashes(() =>
     context.db.transaction(async (tx) => {
@@ -164,6 +169,7 @@ export async function updateEntry(saving: Saving, id: string, madeTo: number): P
       }
       await tx.insert(revisions).values({ entry: id, ...saved });
       await writeCues(tx, entry.collection, id, content);
+      await also?.(tx);
       return toEntry(row);
     }),
   );

@@ -131,6 +131,31 @@ export const revisions = pgTable(
   (table) => [primaryKey({ columns: [table.entry, table.revision] })],
 );
 
+/** Changes proposed by those who may not make them. */
+export const proposals = pgTable(
+  'proposals',
+  {
+    id: text('id').primaryKey(),
+    entry: text('entry')
+      .notNull()
+      .references(() => entries.id, { onDelete: 'cascade' }),
+    base: integer('base').notNull(),
+    content: jsonb('content').$type<EntryContent>().notNull(),
+    reason: text('reason').notNull(),
+    proposedBy: text('proposed_by')
+      .notNull()
+      .references(() => members.id, { onDelete: 'cascade' }),
+    proposedAt: instant('proposed_at').notNull(),
+    state: text('state', { enum: ['open', 'accepted', 'declined', 'withdrawn'] }).notNull(),
+    answer: text('answer').notNull().default(''),
+    answeredBy: text('answered_by').references(() => members.id, { onDelete: 'set null' }),
+  },
+  (table) => [
+    index('proposals_open_for_an_entry').on(table.state, table.entry),
+    index('proposals_of_a_member').on(table.proposedBy, table.proposedAt),
+  ],
+);
+
 /** The cues of the entries' current revisions, so that the store itself refuses one that is taken. */
 export const cues = pgTable(
   'cues',

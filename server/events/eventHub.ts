@@ -1,6 +1,6 @@
 import type { Response } from 'express';
 import type { LiveEvent } from '#contracts';
-import { readersAmong } from '../bank/rights';
+import { rightsAmong } from '../bank/rights';
 import type { Database } from '../db/openStore';
 
 interface Listener {
@@ -28,7 +28,14 @@ export class EventHub {
 
   /** Tells every listening member who may see the collection, by the rights they have at this moment. */
   async tellReaders(collection: string, event: LiveEvent): Promise<void> {
-    for (const member of await readersAmong(this.db, this.listening(), collection)) this.tell(member, event);
+    const readers = await rightsAmong(this.db, this.listening(), collection);
+    for (const member of readers.keys()) this.tell(member, event);
+  }
+
+  /** Tells every listening member who keeps the collection. */
+  async tellKeepers(collection: string, event: LiveEvent): Promise<void> {
+    const readers = await rightsAmong(this.db, this.listening(), collection);
+    for (const [member, right] of readers) if (right === 'keep') this.tell(member, event);
   }
 
   /** Tells all open pages of the whole team. */

@@ -1,0 +1,197 @@
+import { and, desc, eq, inArray, or, sql } from 'drizzle-orm';
+import { alias } from 'drizzle-orm/pg-core';
+import type { Router } from 'express';
+import type { Member, Proposal } from '#contracts';
+import type { Context } from '../context';
+import type { Queries } from '../db/openStore';
+import { drafts, entries, members, proposals } from '../db/schema';
+import { bind } from '../http/bind';
+import { notFound, Refusal } from '../http/refusal';
+import { announceEntry } from './announceEntry';
+import { rightOn, rightsFor, visibleEntry } from './rights';
+import { mustBeSound, updateEntry } from './saveEntry';
+
+/** So many of one's own are shown, newest first. */
+const OWN_SHOWN = 100;
+const REASON_LENGTH = 300;
+
+const proposer = alias(members, 'proposer');
+const answerer = alias(members, 'answerer');
+
+const joined = (db: Queries) =>
+  db
+    .select({
+      proposal: proposals,
+      collection: entries.collection,
+      proposedBy: proposer.name,
+      answeredBy: answerer.name,
+    })
+    .from(proposals)
+    .innerJoin(entries, eq(entries.id, proposals.entry))
+    .innerJoin(proposer, eq(proposer.id, proposals.proposedBy))
+    .leftJoin(answerer, eq(answerer.id, proposals.answeredBy));
+
+type Row = Awaited<ReturnType<typeof joined>>[number];
+
+/** How many unfinished drafts hold each of some entries. */
+async function draftsHolding(db: Queries, ids: readonly string[]): Promise<Map<string, number>> {
+  if (ids.length === 0) return new Map();
+  const held = sql<string>`placed.value ->> 'entry'`;
+  const rows = await db
+    .select({ entry: held, count: sql<number>`count(distinct ${drafts.id})::int` })
+    .from(drafts)
+    .innerJoin(sql`jsonb_each(${drafts.document} -> 'attrs' -> 'placements') as placed`, sql`true`)
+    .where(and(eq(drafts.state, 'open'), inArray(held, [...ids])))
+    .groupBy(held);
+  return new Map(rows.map(({ entry, count }) => [entry, count]));
+}
+
+async function asSeen(db: Queries, member: string, rows: readonly Row[]): Promise<Proposal[]> {
+  const rights = await rightsFor(db, member);
+  // Without a right on its collection an entry does not exist, nor what was proposed for it.
+  const seen = rows.filter(({ collection }) => rights.has(collection));
+  const kept = seen.filter(({ collection }) => rights.get(collection) === 'keep');
+  const held = await draftsHolding(
+    db,
+    kept.map(({ proposal }) => proposal.entry),
+  );
+  return seen.map(({ proposal: { proposedAt, ...rest }, proposedBy, answeredBy, collection }) => {
+    const mayAnswer = rest.state === 'open' && rights.get(collection) === 'keep';
+    return {
+      ...rest,
+      proposedAt: proposedAt.toISOString(),
+      proposedBy,
+      answeredBy,
+      own: rest.proposedBy === member,
+      mayAnswer,
+      drafts: mayAnswer ? (held.get(rest.entry) ?? 0) : null,
+    };
+  });
+}
+
+async function oneSeen(db: Queries, member: string, id: string): Promise<Proposal> {
+  const [found] = await asSeen(db, member, await joined(db).where(eq(proposals.id, id)));
+  if (!found) throw notFound();
+  return found;
+}
+
+/** Proposals: made by those who may not change an entry, answered by those who may. */
+export function proposalRoutes(router: Router, context: Context): void {
+  const { db, events } = context;
+
+  /** Tells who may answer a proposal, and who made it. */
+  async function tell(entry: string, by: string): Promise<void> {
+    const [row] = await db
+      .select({ collection: entries.collection })
+      .from(entries)
+      .where(eq(entries.id, entry));
+    if (row) await events.tellKeepers(row.collection, { type: 'proposals-changed' });
+    events.tell(by, { type: 'proposals-changed' });
+  }
+
+  /** The proposal, held for this transaction, so that of two answers at once the second sees the first. */
+  async function heldOpen(tx: Queries, id: string) {
+    const [row] = await tx.select().from(proposals).where(eq(proposals.id, id)).for('update');
+    if (!row) throw notFound();
+    return row;
+  }
+
+  bind(router, context, 'proposals', async ({ member }) => {
+    const rights = await rightsFor(db, member.id);
+    const kept = [...rights].flatMap(([id, right]) => (right === 'keep' ? [id] : []));
+    const rows = await joined(db)
+      .where(
+        or(
+          eq(proposals.proposedBy, member.id),
+          and(eq(proposals.state, 'open'), kept.length > 0 ? inArray(entries.collection, kept) : sql`false`),
+        ),
+      )
+      .orderBy(desc(proposals.proposedAt), desc(proposals.id));
+    let own = 0;
+    const shown = rows.filter(({ proposal: { proposedBy, state } }) => {
+      if (proposedBy !== member.id || state === 'open') return true;
+      own += 1;
+      return own <= OWN_SHOWN;
+    });
+    return asSeen(db, member.id, shown);
+  });
+
+  bind(router, context, 'propose', async ({ member, params, body }) => {
+    const entry = await visibleEntry(db, member.id, params.entry);
+    if ((await rightOn(db, member.id, entry.collection)) === 'read')
+      throw new Refusal(
+        'not-allowed',
+        'You may use this wording, but not propose changes to it. Ask one of its keepers for that.',
+      );
+    mustBeSound(body.content);
+    if (body.base > entry.revision)
+      throw new Refusal('bad-request', 'The change was made to a revision that is not there.');
+    const id = context.newId();
+    await db.insert(proposals).values({
+      id,
+      entry: entry.id,
+      ...body,
+      proposedBy: member.id,
+      proposedAt: context.now(),
+      state: 'open',
+    });
+    await tell(entry.id, member.id);
+    return oneSeen(db, member.id, id);
+  });
+
+  const mustBeOpen = (state: string) => {
+    if (state !== 'open')
+      throw new Refusal('moved-on', 'It was answered, or taken back, a moment ago. Nothing was changed.');
+  };
+
+  /** Accepts: the entry and the answer are saved together, or neither is. */
+  const accept = async (
+    member: Member,
+    seen: Proposal,
+    accepted: { content: Proposal['content']; revision: number },
+    answer: string,
+  ) => {
+    const reason = `${seen.proposedBy} proposed: ${seen.reason}`.slice(0, REASON_LENGTH);
+    const saving = { context, member: member.id, content: accepted.content, reason };
+    const entry = await updateEntry(saving, seen.entry, accepted.revision, async (tx) => {
+      mustBeOpen((await heldOpen(tx, seen.id)).state);
+      await tx
+        .update(proposals)
+        .set({ state: 'accepted', answer, answeredBy: member.id })
+        .where(eq(proposals.id, seen.id));
+    });
+    await announceEntry(context, member, entry);
+    return entry;
+  };
+
+  bind(router, context, 'answerProposal', async ({ member, params, body }) => {
+    const seen = await oneSeen(db, member.id, params.proposal);
+    mustBeOpen(seen.state);
+    if (!seen.mayAnswer)
+      throw new Refusal('not-allowed', 'Only the keepers of the entry answer what is proposed for it.');
+    const entry = body.accept ? await accept(member, seen, body.accept, body.answer) : null;
+    if (!body.accept) {
+      await db.transaction(async (tx) => {
+        mustBeOpen((await heldOpen(tx, seen.id)).state);
+        await tx
+          .update(proposals)
+          .set({ state: 'declined', answer: body.answer, answeredBy: member.id })
+          .where(eq(proposals.id, seen.id));
+      });
+    }
+    const [row] = await db.select().from(proposals).where(eq(proposals.id, seen.id));
+    await tell(seen.entry, row!.proposedBy);
+    return { proposal: await oneSeen(db, member.id, seen.id), entry };
+  });
+
+  bind(router, context, 'withdrawProposal', async ({ member, params }) => {
+    const seen = await oneSeen(db, member.id, params.proposal);
+    if (!seen.own) throw new Refusal('not-allowed', 'Only who proposed it takes it back.');
+    await db.transaction(async (tx) => {
+      mustBeOpen((await heldOpen(tx, seen.id)).state);
+      await tx.update(proposals).set({ state: 'withdrawn' }).where(eq(proposals.id, seen.id));
+    });
+    await tell(seen.entry, member.id);
+    return undefined;
+  });
+}
