@@ -56,6 +56,7 @@ test('nothing runs off the side of a phone', async ({ signedIn }) => {
     '/bank',
     '/bank/hedgehog-admission',
     '/collections/ward',
+    '/proposals',
     '/cases/hedgehog-bramble',
     '/keys',
     '/cues',

@@ -18,6 +18,8 @@ const SCREENS = {
   entry: () => import('./bank/EntryPage').then(({ EntryPage: Component }) => ({ Component })),
   collection: () =>
     import('./collections/CollectionPage').then(({ CollectionPage: Component }) => ({ Component })),
+  proposals: () =>
+    import('./proposals/ProposalsPage').then(({ ProposalsPage: Component }) => ({ Component })),
   cues: () => import('./cues/CuesPage').then(({ CuesPage: Component }) => ({ Component })),
   glossaries: () =>
     import('./glossaries/GlossariesPage').then(({ GlossariesPage: Component }) => ({ Component })),
@@ -41,6 +43,7 @@ const router = createBrowserRouter([
       { path: 'bank', lazy: SCREENS.sheet },
       { path: 'bank/:entry', lazy: SCREENS.entry },
       { path: 'collections/:collection', lazy: SCREENS.collection },
+      { path: 'proposals', lazy: SCREENS.proposals },
       { path: 'cues', lazy: SCREENS.cues },
       { path: 'glossaries', lazy: SCREENS.glossaries },
       { path: 'glossaries/:glossary', lazy: SCREENS.glossary },

@@ -25,6 +25,7 @@ export const KEYS = {
   preferences: ['preferences'],
   team: ['team'],
   sharing: ['sharing'],
+  proposals: ['proposals'],
   case: (id: string) => ['case', id],
   earlier: (id: string) => ['earlier', id],
   revisions: (entry: string) => ['revisions', entry],
@@ -103,6 +104,8 @@ export const useGlossaries = () => useQuery({ queryKey: KEYS.glossaries, queryFn
 export const useOwnUses = () => useQuery({ queryKey: KEYS.ownUses, queryFn: () => call('ownUses') });
 
 export const useTeam = () => useQuery({ queryKey: KEYS.team, queryFn: () => call('team') });
+
+export const useProposals = () => useQuery({ queryKey: KEYS.proposals, queryFn: () => call('proposals') });
 
 export const useSharing = (collection: string) =>
   useQuery({

@@ -7,8 +7,10 @@ function take(event: LiveEvent): void {
     void queryClient.invalidateQueries({ queryKey: KEYS.bank });
     void queryClient.invalidateQueries({ queryKey: KEYS.revisions(event.entry) });
   } else if (event.type === 'reach-changed') {
-    for (const queryKey of [KEYS.bank, KEYS.sharing, KEYS.team])
+    for (const queryKey of [KEYS.bank, KEYS.sharing, KEYS.team, KEYS.proposals])
       void queryClient.invalidateQueries({ queryKey });
+  } else if (event.type === 'proposals-changed') {
+    void queryClient.invalidateQueries({ queryKey: KEYS.proposals });
   } else if (event.type === 'glossary-changed') {
     void queryClient.invalidateQueries({ queryKey: KEYS.glossaries });
   } else {
@@ -35,7 +37,7 @@ export function useLiveEvents(member: string | undefined): void {
     };
     source.onopen = () => {
       if (lost)
-        for (const queryKey of [KEYS.bank, KEYS.glossaries, KEYS.cases])
+        for (const queryKey of [KEYS.bank, KEYS.glossaries, KEYS.cases, KEYS.proposals])
           void queryClient.invalidateQueries({ queryKey });
       lost = false;
     };

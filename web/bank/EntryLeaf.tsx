@@ -43,8 +43,9 @@ function Place({ index, editing, setCollection }: Omit<Props, 'target'> & { edit
   );
 }
 
-function Standing({ editing: { changing, editable } }: { editing: EntryEditing }) {
-  const words = editable ? 'Saved' : 'Only its keepers change this entry';
+function Standing({ editing: { changing, editable, isProposal } }: { editing: EntryEditing }) {
+  const whose = editable ? 'Saved' : 'Only its keepers change this entry';
+  const words = isProposal ? 'Its keepers change it; you may propose how' : whose;
   return (
     <span role="status" className={changing.isChanged ? 'font-semibold text-rust' : ''}>
       {changing.isChanged ? 'Not saved yet; kept on this computer' : words}
@@ -83,12 +84,17 @@ function Head(props: Omit<Props, 'target'> & { editing: EntryEditing }) {
   );
 }
 
-function Foot({ editing: { entry, changing } }: { editing: EntryEditing }) {
+function Foot({ editing: { entry, changing, isProposal } }: { editing: EntryEditing }) {
+  // A proposal without a why is one that its keepers must guess at.
+  const lacksWhy = isProposal && changing.reason.trim() === '';
   return (
     <footer className={`${section} sticky bottom-0 flex items-end gap-5 bg-page`}>
       <div className="grow">
         <TextField
-          label={entry ? 'Why you change it' : 'Why you keep it'}
+          label={
+            isProposal ? 'Why, for its keepers to read' : entry ? 'Why you change it' : 'Why you keep it'
+          }
+          id="why"
           maxLength={300}
           value={changing.reason}
           onChange={(event) => changing.setReason(event.target.value)}
@@ -98,10 +104,10 @@ function Foot({ editing: { entry, changing } }: { editing: EntryEditing }) {
       <Button
         look="main"
         type="submit"
-        disabled={!changing.isChanged || changing.saving}
+        disabled={!changing.isChanged || changing.saving || lacksWhy}
         aria-keyshortcuts="F9"
       >
-        Save <Key>F9</Key>
+        {isProposal ? 'Propose' : 'Save'} <Key>F9</Key>
       </Button>
     </footer>
   );
@@ -170,7 +176,9 @@ export function EntryLeaf({ index, target, setCollection }: Props) {
   const { changing, editable, put, collection, openField, setOpenField, said } = editing;
   const { content } = changing;
   const save = () => {
-    if (editable && changing.isChanged) changing.save();
+    if (!editable || !changing.isChanged) return;
+    if (editing.isProposal && changing.reason.trim() === '') document.getElementById('why')?.focus();
+    else changing.save();
   };
   useLiveKeys(
     editable

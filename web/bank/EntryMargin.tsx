@@ -8,6 +8,7 @@ import { useShell } from '../shell/ShellContext';
 import { Button, Notice } from '../ui';
 import type { BankIndex } from './bankIndex';
 import { DifferenceView } from './DifferenceView';
+import { ProposalsOf } from '../proposals/ProposalsOf';
 import { History } from './History';
 import type { EntryChanging } from './useEntryChange';
 import type { EntryEditing } from './useEntryEditing';
@@ -106,6 +107,7 @@ export function EntryMargin({ index, editing, said, takeCue }: Props) {
         error && <Refused error={error} leadIn={collection?.leadIn ?? ''} takeCue={takeCue} />
       )}
       {said && !changing.isChanged && <Notice title={said} />}
+      <ProposalsOf entry={entry?.id} amending={changing.proposal !== undefined} />
       {setAside && (
         <Notice title="Your change was put aside.">
           <Button look="text" onClick={changing.takeUpAgain}>
@@ -118,7 +120,7 @@ export function EntryMargin({ index, editing, said, takeCue }: Props) {
         <History
           entry={entry.id}
           current={entry.revision}
-          bringBack={collection?.right === 'keep' ? changing.bringBack : null}
+          bringBack={editing.editable ? changing.bringBack : null}
         />
       )}
     </div>

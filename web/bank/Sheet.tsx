@@ -5,6 +5,7 @@ import { useBank } from '../api/queries';
 import { instantInWords } from '../clock/calendarToday';
 import { CollectionTree } from '../collections/CollectionTree';
 import { MakeCollection } from '../collections/MakeCollection';
+import { ProposalsWaiting } from '../proposals/ProposalsWaiting';
 import { Figure } from '../shell/Figure';
 import { Failed, Key, Loading, SelectField, TextField } from '../ui';
 import { typedCue, useBankIndex, type BankIndex } from './bankIndex';
@@ -128,6 +129,7 @@ function Margin({ index }: { index: BankIndex | null }) {
     <section aria-label="Collections" className="pt-6">
       <h2 className="eyebrow">Collections</h2>
       <CollectionTree collections={index.bank.collections} />
+      <ProposalsWaiting />
       <div className="mt-5 grid gap-5">
         <MakeCollection within={null} />
         <Link

@@ -3,13 +3,15 @@ import { useEffect, useState } from 'react';
 import type { Entry } from '#contracts';
 import { withoutUnusedConditions, type EntryContent } from '#core/entry';
 import { call, isProblem } from '../api/client';
-import { takeKept } from '../api/queries';
+import { KEYS, queryClient, takeKept } from '../api/queries';
 
 /** A change to an entry that is not saved yet: what it holds, the revision it was made to, and why. */
 export interface EntryChange {
   base: number;
   content: EntryContent;
   reason: string;
+  /** The proposal that is being amended: saving accepts it so. */
+  proposal?: string;
 }
 
 const PREFIX = 'elderleaf.entry.';
@@ -24,6 +26,11 @@ export function readUnsaved(key: string): EntryChange | null {
   } catch {
     return null;
   }
+}
+
+/** Puts a change where the page of its entry takes it up. */
+export function keepUnsaved(key: string, change: EntryChange): void {
+  localStorage.setItem(PREFIX + key, JSON.stringify(change));
 }
 
 /** Lets go of an unsaved change for good. */
@@ -42,7 +49,9 @@ export function useEntryChange(
   member: string,
   target: Target,
   fresh: EntryContent,
-  saved: (entry: Entry) => void,
+  /** Whether it can only be proposed to those who keep the entry. */
+  isProposal: boolean,
+  told: { saved: (entry: Entry) => void; proposed: () => void },
 ) {
   const entry = 'entry' in target ? target.entry : null;
   const key = unsavedKey(member, entry?.id);
@@ -60,22 +69,35 @@ export function useEntryChange(
   }, [change, key]);
   const put = (next: EntryChange) =>
     setChange(
-      same(next.content, start.content) && next.reason === '' && next.base === start.base ? null : next,
+      same(next.content, start.content) && next.reason === '' && next.base === start.base && !next.proposal
+        ? null
+        : next,
     );
 
   const save = useMutation({
     mutationFn: async (base: number) => {
       const body = { content: withoutUnusedConditions(now.content), reason: now.reason };
+      if (entry && isProposal) {
+        await call('propose', { params: { entry: entry.id }, body: { ...body, base } });
+        return null;
+      }
+      if (now.proposal) {
+        const accept = { content: body.content, revision: base };
+        const params = { proposal: now.proposal };
+        return (await call('answerProposal', { params, body: { accept, answer: now.reason } })).entry;
+      }
       if (entry) return call('saveEntry', { params: { entry: entry.id }, body, version: base });
       return call('makeEntry', {
         body: { ...body, collection: 'collection' in target ? target.collection : '' },
       });
     },
     onSuccess: (kept) => {
-      takeKept(kept);
       setChange(null);
       setSetAside(null);
-      saved(kept);
+      void queryClient.invalidateQueries({ queryKey: KEYS.proposals });
+      if (!kept) return told.proposed();
+      takeKept(kept);
+      told.saved(kept);
     },
   });
   const refusedFor = isProblem(save.error, 'moved-on') ? (save.error.problem.current as Entry) : null;
@@ -101,7 +123,8 @@ export function useEntryChange(
     },
     setAside,
     takeUpAgain: () => {
-      setChange(setAside && { ...setAside, base: entry?.revision ?? 0 });
+      // As a change of one's own: the proposal it came from may have been answered meanwhile.
+      setChange(setAside && { ...setAside, base: entry?.revision ?? 0, proposal: undefined });
       setSetAside(null);
     },
   };

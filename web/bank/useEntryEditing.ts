@@ -1,6 +1,7 @@
 import type { Editor } from '@tiptap/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
+import type { Collection, Entry } from '#contracts';
 import { proposeCue } from '#core/cue';
 import { newEntry, proposeTitle, type Condition, type EntryContent, type NamedCondition } from '#core/entry';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
@@ -17,6 +18,13 @@ import { useEntryChange, type Target } from './useEntryChange';
 import { makeOptional } from './wording/optionalPassages';
 import { insertBlank, selectedWords } from './wording/WordingBar';
 
+const PROPOSED = 'Proposed. Its keepers are told, and you are when they answer.';
+
+function savedInWords(kept: Entry, collection: Collection | undefined): string {
+  const cue = typedCue(kept, collection);
+  return `Saved as revision ${kept.revision}${cue ? `. ${cue} brings it` : ''}.`;
+}
+
 /** All that the page of an entry does: what is changed, what is saved, blanks and cues being made. */
 export function useEntryEditing(index: BankIndex, target: Target) {
   const { member } = useShell();
@@ -27,23 +35,23 @@ export function useEntryEditing(index: BankIndex, target: Target) {
   const collection = index.collections.get(collectionId);
   const fresh = useMemo(() => newEntry('', collection?.language ?? 'en-GB'), [collection?.language]);
   // A new entry gets a page of its own once it is saved: what was said comes along.
-  const told = (useLocation().state as { said?: string } | null)?.said ?? null;
-  const [said, setSaid] = useState<string | null>(told);
-  const changing = useEntryChange(member.id, target, fresh, (kept) => {
-    const cue = typedCue(kept, collection);
-    const words = `Saved as revision ${kept.revision}${cue ? `. ${cue} brings it` : ''}.`;
-    setSaid(words);
-    if (!entry) void navigate(`/bank/${kept.id}`, { replace: true, state: { said: words } });
+  const came = useLocation().state as { said?: string } | null;
+  const [said, setSaid] = useState(came?.said ?? null);
+  const isProposal = collection?.right === 'contribute';
+  const changing = useEntryChange(member.id, target, fresh, isProposal, {
+    saved: (kept) => {
+      const state = { said: savedInWords(kept, collection) };
+      setSaid(state.said);
+      if (!entry) void navigate(`/bank/${kept.id}`, { replace: true, state });
+    },
+    proposed: () => setSaid(PROPOSED),
   });
   const { content, setContent } = changing;
   const [openField, setOpenField] = useState<string | null>(null);
   const [picked, setPlace] = useState<WordingPlace>({ wording: '', part: '' });
   const { wording, part } = at(content, picked);
   // Until another is picked it is the text itself that is at hand, not a part that goes to a box.
-  const place =
-    picked.part === ''
-      ? { wording: wording.id, part: wording.parts.at(-1)!.id }
-      : { wording: wording.id, part: part.id };
+  const place = { wording: wording.id, part: picked.part === '' ? wording.parts.at(-1)!.id : part.id };
   const editor = useRef<Editor | null>(null);
   const toSelect = useRef<Extract<DoubtPlace, { line: number }> | null>(null);
   // The editor calls back later than it was made: it must reach what the entry holds by then.
@@ -52,9 +60,8 @@ export function useEntryEditing(index: BankIndex, target: Target) {
     latest.current = { content, setContent };
   });
   const put = (change: Partial<EntryContent>) => {
-    const next = { ...latest.current.content, ...change };
-    latest.current.content = next;
-    latest.current.setContent(next);
+    latest.current.content = { ...latest.current.content, ...change };
+    latest.current.setContent(latest.current.content);
   };
   const newField = (words: string) => {
     const { fields } = latest.current.content;
@@ -104,7 +111,8 @@ export function useEntryEditing(index: BankIndex, target: Target) {
     entry,
     collection,
     collectionId,
-    editable: collection?.right === 'keep',
+    editable: collection?.right === 'keep' || isProposal,
+    isProposal,
     changing,
     said,
     put,

@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { CUE_MAKING, type BankCue, type CueMaking } from '#core/cue';
-import { DEFAULT_PREFERENCES } from '#core/glossary';
 import { useBank, usePreferences } from '../api/queries';
 import { useBankIndex, type BankIndex } from '../bank/bankIndex';
 import { useSavePreferences } from '../offers/useSavePreferences';
@@ -59,13 +58,13 @@ function CueList({ cues }: { cues: readonly BankCue[] }) {
 }
 
 function Making() {
-  const preferences = usePreferences().data ?? DEFAULT_PREFERENCES;
+  const preferences = usePreferences().data;
   const save = useSavePreferences();
   return (
     <Picks
       legend="A cue is proposed from"
       options={CUE_MAKING.map((one) => [one, MAKING[one]])}
-      value={preferences.cuesBy ?? 'initials'}
+      value={preferences ? (preferences.cuesBy ?? 'initials') : null}
       pick={(cuesBy) => save.mutate((before) => ({ ...before, cuesBy }))}
     />
   );

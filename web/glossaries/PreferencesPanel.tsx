@@ -1,4 +1,4 @@
-import { DEFAULT_PREFERENCES, type Preferences } from '#core/glossary';
+import type { Preferences } from '#core/glossary';
 import { usePreferences } from '../api/queries';
 import { Notice, Picks } from '../ui';
 import { inWords } from '../api/client';
@@ -16,23 +16,24 @@ const FIRST: [Preferences['firstBy'], string][] = [
 
 /** How one likes to be offered things. Saved at once, for this member on every machine. */
 export function PreferencesPanel() {
-  const preferences = usePreferences().data ?? DEFAULT_PREFERENCES;
+  const preferences = usePreferences();
   const save = useSavePreferences();
+  const error = save.error ?? preferences.error;
   return (
     <section aria-label="How you are offered things" className="grid gap-4">
       <Picks
         legend="Show offers"
         options={SHOWN}
-        value={preferences.offers}
+        value={preferences.data?.offers ?? null}
         pick={(offers) => save.mutate((before) => ({ ...before, offers }))}
       />
       <Picks
         legend="The first is taken"
         options={FIRST}
-        value={preferences.firstBy}
+        value={preferences.data?.firstBy ?? null}
         pick={(firstBy) => save.mutate((before) => ({ ...before, firstBy }))}
       />
-      {save.error && <Notice tone="warning" title={inWords(save.error)} />}
+      {error && <Notice tone="warning" title={inWords(error)} />}
     </section>
   );
 }

@@ -30,9 +30,11 @@ export function TextField({
   error,
   hint,
   className = '',
+  id: given,
   ...rest
 }: Labelled & ComponentProps<'input'>) {
-  const id = useId();
+  const own = useId();
+  const id = given ?? own;
   return (
     <Wrapped id={id} label={label} error={error} hint={hint}>
       <input

@@ -1,0 +1,145 @@
+import { useMutation } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { Entry, Proposal } from '#contracts';
+import { mergedEntry, type Merged } from '#core/difference';
+import { call, inWords } from '../api/client';
+import { KEYS, queryClient, takeKept, useRevision } from '../api/queries';
+import { DifferenceView } from '../bank/DifferenceView';
+import { keepUnsaved, unsavedKey } from '../bank/useEntryChange';
+import { instantInWords } from '../clock/calendarToday';
+import { useShell } from '../shell/ShellContext';
+import { Button, Notice, TextField } from '../ui';
+
+const STATES: Record<Proposal['state'], string> = {
+  open: 'Waits for an answer',
+  accepted: 'Accepted',
+  declined: 'Declined',
+  withdrawn: 'Taken back',
+};
+
+const settled = () => void queryClient.invalidateQueries({ queryKey: KEYS.proposals });
+
+/** What the entry would become: the proposal, made one with what was saved since it was written. */
+function useMerged(proposal: Proposal, entry: Entry): Merged | null {
+  const moved = entry.revision > proposal.base;
+  const base = useRevision(proposal.entry, moved ? proposal.base : null).data;
+  return useMemo(() => {
+    if (!moved) return { content: proposal.content, clashes: [] };
+    return base ? mergedEntry(base.content, proposal.content, entry.content) : null;
+  }, [moved, base, proposal.content, entry.content]);
+}
+
+interface Props {
+  proposal: Proposal;
+  entry: Entry;
+}
+
+function Answer({ proposal, entry, merged }: Props & { merged: Merged }) {
+  const { member } = useShell();
+  const navigate = useNavigate();
+  const [words, setWords] = useState('');
+  const answer = useMutation({
+    mutationFn: (accept: boolean) =>
+      call('answerProposal', {
+        params: { proposal: proposal.id },
+        body: {
+          accept: accept ? { content: merged.content, revision: entry.revision } : null,
+          answer: words,
+        },
+      }),
+    onSuccess: ({ entry: kept }) => {
+      if (kept) takeKept(kept);
+    },
+    onSettled: settled,
+  });
+  const amend = () => {
+    const change = { base: entry.revision, content: merged.content, reason: words, proposal: proposal.id };
+    keepUnsaved(unsavedKey(member.id, entry.id), change);
+    void navigate(`/bank/${entry.id}`);
+  };
+  return (
+    <div className="grid gap-3">
+      <TextField
+        label="What you say to it"
+        value={words}
+        maxLength={300}
+        onChange={({ target }) => setWords(target.value)}
+      />
+      {answer.error && <Notice tone="warning" title={inWords(answer.error)} />}
+      <p className="flex flex-wrap gap-2">
+        <Button look="main" disabled={answer.isPending} onClick={() => answer.mutate(true)}>
+          Accept
+        </Button>
+        <Button onClick={amend}>Amend it first</Button>
+        <Button disabled={answer.isPending || words.trim() === ''} onClick={() => answer.mutate(false)}>
+          Decline, with these words
+        </Button>
+      </p>
+    </div>
+  );
+}
+
+function TakeBack({ proposal }: { proposal: Proposal }) {
+  const back = useMutation({
+    mutationFn: () => call('withdrawProposal', { params: { proposal: proposal.id } }),
+    onSettled: settled,
+  });
+  return (
+    <div>
+      {back.error && <Notice tone="warning" title={inWords(back.error)} />}
+      <Button disabled={back.isPending} onClick={() => back.mutate()}>
+        Take it back
+      </Button>
+    </div>
+  );
+}
+
+const draftsInWords = (drafts: number) =>
+  drafts === 1 ? 'One unfinished draft holds this entry.' : `${drafts} unfinished drafts hold this entry.`;
+
+/** One proposal: who, why, what it would change in the entry as it stands now, and the answer. */
+export function ProposalCard({ proposal, entry }: Props) {
+  const merged = useMerged(proposal, entry);
+  const { state, reason, proposedBy, proposedAt, answer, answeredBy, drafts, base } = proposal;
+  const isOpen = state === 'open';
+  return (
+    <li className="grid gap-3 border-b border-hair px-9 py-5 max-[899px]:px-4">
+      <header className="flex flex-wrap items-baseline gap-x-3">
+        <Link to={`/bank/${entry.id}`} className="font-book text-[19px] break-words hover:text-elder">
+          {entry.content.title}
+        </Link>
+        <span className="text-[13px] text-soft">
+          {proposal.own ? 'You' : proposedBy}, {instantInWords(proposedAt)}
+        </span>
+        <span className="ml-auto text-[13px] text-soft">{STATES[state]}</span>
+      </header>
+      <p className="text-[14px]">Why: {reason}</p>
+      {answeredBy && (
+        <p className="text-[14px]">
+          {answeredBy} {state === 'accepted' ? 'accepted it' : 'declined it'}
+          {answer && `: ${answer}`}
+        </p>
+      )}
+      {isOpen && merged && (
+        <>
+          <DifferenceView before={entry.content} after={merged.content} />
+          {entry.revision > base && (
+            <p className="text-[13px] text-soft">
+              The entry was changed since this was written. It is shown for what stands there now.
+            </p>
+          )}
+          {merged.clashes.length > 0 && (
+            <Notice tone="warning" title="It changes what was changed since.">
+              {merged.clashes.map(({ about, name }) => name || about).join(', ')}: accepted, it would stand in
+              the place of that.
+            </Notice>
+          )}
+          {drafts !== null && drafts > 0 && <p className="text-[13px] text-soft">{draftsInWords(drafts)}</p>}
+          {proposal.mayAnswer && <Answer proposal={proposal} entry={entry} merged={merged} />}
+          {proposal.own && <TakeBack proposal={proposal} />}
+        </>
+      )}
+    </li>
+  );
+}

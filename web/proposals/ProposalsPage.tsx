@@ -1,0 +1,70 @@
+import type { Proposal } from '#contracts';
+import { useProposals } from '../api/queries';
+import { useBankIndex, type BankIndex } from '../bank/bankIndex';
+import { Figure } from '../shell/Figure';
+import { Failed, Loading } from '../ui';
+import { ProposalCard } from './ProposalCard';
+
+interface ListProps {
+  title: string;
+  proposals: readonly Proposal[];
+  index: BankIndex;
+  none: string;
+}
+
+function List({ title, proposals, index, none }: ListProps) {
+  return (
+    <section aria-label={title} className="pt-5">
+      <h2 className="eyebrow border-b border-hair px-9 pb-1 max-[899px]:px-4">{title}</h2>
+      {proposals.length === 0 && <p className="px-9 py-4 text-[14px] text-soft max-[899px]:px-4">{none}</p>}
+      <ul>
+        {proposals.map((proposal) => {
+          const entry = index.entries.get(proposal.entry);
+          return entry && <ProposalCard key={proposal.id} proposal={proposal} entry={entry} />;
+        })}
+      </ul>
+    </section>
+  );
+}
+
+/** What is proposed: to be answered by those who keep the entries, and one's own with the answers. */
+export function ProposalsPage() {
+  const proposals = useProposals();
+  const index = useBankIndex();
+  const all = proposals.data ?? [];
+  return (
+    <Figure
+      marginLabel="About proposals"
+      margin={
+        <p className="pt-6 text-[14px] text-soft">
+          Who may not change a collection’s entries may propose how: open the entry, change it, say why. Its
+          keepers see the difference here, and accept it, amend it first, or decline it with a word.
+        </p>
+      }
+    >
+      <header className="px-9 pt-6 max-[899px]:px-4">
+        <h1 className="font-book text-[26px] leading-tight">Proposals</h1>
+      </header>
+      {proposals.isError && (
+        <Failed what="the proposals" error={proposals.error} retry={() => void proposals.refetch()} />
+      )}
+      {(proposals.isPending || !index) && !proposals.isError && <Loading what="the proposals" />}
+      {proposals.data && index && (
+        <>
+          <List
+            title="For you to answer"
+            proposals={all.filter(({ mayAnswer }) => mayAnswer)}
+            index={index}
+            none="Nothing waits for your answer."
+          />
+          <List
+            title="Proposed by you"
+            proposals={all.filter(({ own, mayAnswer }) => own && !mayAnswer)}
+            index={index}
+            none="You have proposed nothing yet."
+          />
+        </>
+      )}
+    </Figure>
+  );
+}

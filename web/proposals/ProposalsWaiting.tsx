@@ -1,0 +1,20 @@
+import { Link } from 'react-router';
+import { useProposals } from '../api/queries';
+
+/** The way to the proposals, saying how many wait for an answer. */
+export function ProposalsWaiting() {
+  const { data = [] } = useProposals();
+  const waiting = data.filter(({ mayAnswer }) => mayAnswer).length;
+  return (
+    <p className="mt-4 text-[14px]">
+      <Link to="/proposals" className="text-elder underline">
+        Proposals
+      </Link>
+      {waiting > 0 && (
+        <span className="font-semibold text-rust">
+          {waiting === 1 ? ': one waits for you' : `: ${waiting} wait for you`}
+        </span>
+      )}
+    </p>
+  );
+}
