@@ -118,6 +118,22 @@ async function offers(page: Page, url: string): Promise<void> {
   await page.screenshot({ path: path.join(OUT, 'cues.png') });
 }
 
+/** A change that a contributor wrote and its keeper is to answer. */
+async function proposal(signInAs: typeof signIn, url: string): Promise<void> {
+  const desta = await signInAs('Desta Wynne');
+  await desta.goto(`${url}/bank/wound`);
+  await desta.getByRole('textbox', { name: 'Wording', exact: true }).focus();
+  await pressKeys(desta, ['Control+End']);
+  await desta.keyboard.type(' Look at it each morning, and keep it dry.');
+  await desta.getByRole('textbox', { name: /^Why/ }).fill('Students forget to look');
+  await pressKeys(desta, ['F9']);
+  await desta.getByText('Proposed. Its keepers are told').waitFor();
+  const imke = await signInAs('Imke Tarrow');
+  await imke.goto(`${url}/proposals`);
+  await imke.getByRole('insertion').waitFor();
+  await imke.screenshot({ path: path.join(OUT, 'proposal.png') });
+}
+
 /** A reply in the enquirer's language, its subject in a box of its own. */
 async function reply(page: Page): Promise<void> {
   await page.getByRole('link', { name: /Draenog/ }).click();
@@ -148,6 +164,7 @@ fs.mkdirSync(OUT, { recursive: true });
 await write(await signIn('Imke Tarrow'), server.url);
 await reply(await signIn('Anouk Fell'));
 await offers(await signIn('Odile Brandt'), server.url);
+await proposal(signIn, server.url);
 await browser.close();
 await server.kill();
 fs.rmSync(folder, { recursive: true, force: true });
