@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { X } from 'lucide-react';
 import type { Collection, GrantedTo, Sharing, Team } from '#contracts';
-import type { Grantee } from '#core/rights';
+import { rightsOf, type Grantee } from '#core/rights';
 import { call, inWords } from '../api/client';
 import { KEYS, queryClient, useSharing, useTeam } from '../api/queries';
 import { useShell } from '../shell/ShellContext';
@@ -35,13 +35,25 @@ function granteesOf({ members, groups }: Team): Map<string, { to: Grantee; name:
   return new Map(all.map((one) => [keyOf(one.to), one]));
 }
 
-/** Whether a member keeps it by any of what is granted. */
-function isKept(grants: readonly GrantedTo[], member: string, { groups }: Team): boolean {
-  const mine = new Set(groups.filter((group) => group.members.includes(member)).map(({ id }) => id));
-  return grants.some(
-    ({ to, right }) =>
-      right === 'keep' && (to.kind === 'team' || (to.kind === 'group' ? mine.has(to.id) : to.id === member)),
+/** Whether a member would keep it, by what it grants and by what is passed down to it. */
+function isKept(
+  grants: readonly GrantedTo[],
+  { passedDown }: Sharing,
+  member: string,
+  { groups }: Team,
+): boolean {
+  const mine = groups.filter((group) => group.members.includes(member)).map(({ id }) => id);
+  const at = (collection: string, granted: readonly GrantedTo[]) =>
+    granted.map(({ to, right }) => ({ collection, to, right }));
+  const rights = rightsOf(
+    { id: member, groups: new Set(mine) },
+    [
+      { id: 'around', parent: null, ownedBy: null },
+      { id: 'this', parent: 'around', ownedBy: null },
+    ],
+    [...at('around', passedDown), ...at('this', grants)],
   );
+  return rights.get('this') === 'keep';
 }
 
 interface EditorProps {
@@ -69,7 +81,7 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
   });
   const named = new Set(grants.map(({ to }) => keyOf(to)));
   const others = [...grantees].filter(([key]) => !named.has(key));
-  const lost = changed && !isKept([...grants, ...sharing.passedDown], member.id, team);
+  const lost = changed && !isKept(grants, sharing, member.id, team);
   const set = (to: Grantee, right: GrantedTo['right']) =>
     setGrants(grants.map((one) => (one.to === to ? { to, right } : one)));
   return (

@@ -1,11 +1,10 @@
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Glossary } from '#contracts';
 import { call, inWords } from '../api/client';
 import { KEYS, queryClient, useGlossaries } from '../api/queries';
 import { Figure } from '../shell/Figure';
-import { Button, Failed, Loading, Notice, TextField } from '../ui';
+import { Failed, Loading, NameForm, Notice } from '../ui';
 import { kindsInWords } from '../reach/kindsOfWork';
 import { PreferencesPanel } from './PreferencesPanel';
 import { SavedPanel } from './SavedPanel';
@@ -14,10 +13,9 @@ const countOf = ({ count }: Glossary) =>
   count === null ? 'comes with Elderleaf' : `${count.toLocaleString()} terms`;
 
 function NewGlossary() {
-  const [name, setName] = useState('');
   const navigate = useNavigate();
   const make = useMutation({
-    mutationFn: () =>
+    mutationFn: (name: string) =>
       call('makeGlossary', {
         body: { name, language: 'en-GB', kindsOfWork: [], priority: 2, careful: false },
       }),
@@ -27,27 +25,13 @@ function NewGlossary() {
     },
   });
   return (
-    <form
-      className="flex items-end gap-3 px-9 py-5 max-[899px]:px-4"
-      onSubmit={(event) => {
-        event.preventDefault();
-        if (name.trim() !== '') make.mutate();
-      }}
-    >
-      <div className="grow">
-        <TextField
-          label="A new glossary"
-          placeholder="Its name"
-          value={name}
-          maxLength={80}
-          error={make.error ? inWords(make.error) : undefined}
-          onChange={({ target }) => setName(target.value)}
-        />
-      </div>
-      <Button type="submit" disabled={make.isPending || name.trim() === ''}>
-        Make it
-      </Button>
-    </form>
+    <NameForm
+      label="A new glossary"
+      error={make.error ? inWords(make.error) : undefined}
+      pending={make.isPending}
+      make={make.mutate}
+      className="px-9 py-5 max-[899px]:px-4"
+    />
   );
 }
 
