@@ -4,7 +4,6 @@ import { newEntry, type EntryContent, type Field } from '#core/entry';
 import { plainText, type BlankInline, type Inline, type Passage } from '#core/passage';
 import { emptyRecord, type CaseRecord } from '#core/record';
 import type { Answers, DraftDocument } from '#core/draft';
-import { addDays } from '#core/calendar';
 import {
   fillWording,
   finishedPassage,
@@ -13,10 +12,7 @@ import {
   pickedIn,
   picking,
   place,
-  readAnswer,
   refillPassage,
-  typedForm,
-  wordsOf,
 } from './index';
 
 const TODAY = '2026-11-24';
@@ -277,47 +273,6 @@ describe('picking', () => {
     expect(otherwise(signs, picked, 'mites')).toEqual({ ...picked, other: 'mites' });
     expect(otherwise(one, picked, 'mites')).toEqual({ kind: 'chosen', options: [], other: 'mites' });
     expect(otherwise(one, { ...picked, options: [], other: 'mites' }, ' ')).toBeNull();
-  });
-});
-
-describe('reading what is typed', () => {
-  const clock = { today: TODAY, now: '10:42' };
-  const field = (id: string) => FIELDS.find((one) => one.id === id)!;
-  test.each([
-    ['dose', '12,5', 'number-unread', true],
-    ['dose', '60', 'number-high', true],
-    ['dose', '0.5', 'number-low', true],
-    ['dose', '12.5 ml', null, false],
-    ['day', 'soonish', 'date-unread', true],
-    ['day', '4/3/1926', 'date-far', false],
-    ['hour', 'noonish', 'time-unread', true],
-    ['word', 'anything', null, false],
-  ])('%s typed as %j: %s', (id, typed, code, unread) => {
-    const { answer, problem } = readAnswer(field(id), typed, clock, 'en-GB');
-    expect([problem?.code ?? null, problem?.unread ?? false]).toEqual([code, unread]);
-    // Nothing typed is lost: an unread answer is the text itself.
-    if (unread) expect(answer).toEqual(text(typed));
-    expect(wordsOf(field(id), answer ?? undefined, 'as-is', 'en-GB') === '').toBe(unread);
-  });
-
-  test('an answer is read back from the form in which it is typed again', () => {
-    const dates = fc.integer({ min: 0, max: 20_000 }).map((days) => addDays('1990-01-01', days));
-    const given = fc.oneof(
-      dates.map((date) => ['day', { kind: 'date' as const, date }] as const),
-      fc
-        .integer({ min: 10, max: 500 })
-        .map((n) => ['dose', { kind: 'number' as const, value: n / 10 }] as const),
-      fc
-        .constantFrom('00:00', '09:30', '23:59')
-        .map((time) => ['hour', { kind: 'time' as const, time }] as const),
-    );
-    fc.assert(
-      fc.property(given, fc.constantFrom('en-GB', 'de', 'cy', 'es', 'fr'), ([id, answer], language) => {
-        expect(readAnswer(field(id), typedForm(field(id), answer, language), clock, language).answer).toEqual(
-          answer,
-        );
-      }),
-    );
   });
 });
 
