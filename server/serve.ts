@@ -50,7 +50,7 @@ function closeOnSignal(server: Server, store: Store, events: EventHub, beat: Nod
  */
 export async function serve(store: Store, settings: Settings): Promise<void> {
   const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
-  const events = new EventHub(store.db);
+  const events = new EventHub(store.db, store.bus);
   const context: Context = {
     db: store.db,
     events,

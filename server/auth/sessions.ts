@@ -11,6 +11,12 @@ const DAYS = 14;
 const DAY_MS = 86_400_000;
 
 const hash = (token: string) => createHash('sha256').update(token).digest('hex');
+/** What the session of a request is known by; '' where it carries none. */
+export const sessionOf = (request: Request) => {
+  const token = tokenIn(request);
+  return token ? hash(token) : '';
+};
+
 const tokenIn = (request: Request) => parse(request.get('Cookie') ?? '')[COOKIE];
 
 const cookieOptions = (context: Context) =>

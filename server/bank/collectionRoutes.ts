@@ -6,7 +6,6 @@ import type { Queries } from '../db/openStore';
 import { collections, entries, groupMembers, groups, members } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound, Refusal } from '../http/refusal';
-import { changingReach } from './changingReach';
 import { placeCollection } from './placeCollection';
 import { mustRead, rightOn } from './rights';
 import { letKeep, setGrants, sharingOf } from './sharing';
@@ -48,14 +47,20 @@ async function mustBeEmpty(tx: Queries, id: string): Promise<void> {
 
 /** Collections: who sees them, how their cues are, where they stand. */
 export function collectionRoutes(router: Router, context: Context): void {
-  const { db } = context;
+  const { db, events } = context;
+  /** Does what changes collections or their sharing, and tells those whose bank is another by it. */
+  const changingReach = async <T>(work: () => Promise<T>): Promise<T> => {
+    const done = await work();
+    await events.reachChanged();
+    return done;
+  };
   /** A change by a keeper of a collection, told to whom it concerns. */
   const changing = (
     member: string,
     id: string,
     change: (tx: Queries, row: Row) => Promise<unknown>,
   ): Promise<void> =>
-    changingReach(context, () =>
+    changingReach(() =>
       db.transaction(async (tx) => {
         await holdTree(tx);
         await change(tx, await mustKeepIt(tx, member, id));
@@ -79,7 +84,7 @@ export function collectionRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'makeCollection', ({ member, body }) =>
-    changingReach(context, async () => {
+    changingReach(async () => {
       const { parent, ...settings } = body;
       const id = context.newId();
       await db.transaction(async (tx) => {
@@ -129,7 +134,7 @@ export function collectionRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'dropCollection', ({ member, params, version }) =>
-    changingReach(context, async () => {
+    changingReach(async () => {
       await db.transaction(async (tx) => {
         await holdTree(tx);
         const row = await mustKeepIt(tx, member.id, params.collection);

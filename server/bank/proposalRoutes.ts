@@ -86,7 +86,7 @@ export function proposalRoutes(router: Router, context: Context): void {
       .from(entries)
       .where(eq(entries.id, entry));
     if (row) await events.tellKeepers(row.collection, { type: 'proposals-changed' });
-    events.tell(by, { type: 'proposals-changed' });
+    await events.tell(by, { type: 'proposals-changed' });
   }
 
   /** The proposal, held for this transaction, so that of two answers at once the second sees the first. */

@@ -80,7 +80,7 @@ export function caseRoutes(router: Router, context: Context): void {
       );
     }
     const summary = await insertCase(context, reading.read, context.newId(), [member.id]);
-    context.events.tell(member.id, { type: 'case-added', case: summary.id });
+    await context.events.tell(member.id, { type: 'case-added', case: summary.id });
     return { case: summary, remarks: reading.remarks };
   });
 

@@ -1,6 +1,8 @@
 import path from 'node:path';
 import type { PGlite } from '@electric-sql/pglite';
+import { sql } from 'drizzle-orm';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
+import { localBus, postgresBus, type Bus } from '../events/bus';
 import { lockFolder } from './lockFolder';
 import type * as schema from './schema';
 
@@ -11,6 +13,8 @@ export type Queries = Pick<Database, 'select' | 'insert' | 'update' | 'delete' |
 
 export interface Store {
   db: Database;
+  /** How the processes that have this store open tell each other what changed. */
+  bus: Bus;
   close: () => Promise<void>;
 }
 
@@ -31,7 +35,22 @@ async function openServer(url: string): Promise<Store> {
   const pool = new pg.Pool({ connectionString: url, max: 10 });
   const db = drizzle(pool, { schema });
   await migrate(db, { migrationsFolder });
-  return { db, close: () => pool.end() };
+  const bus = await postgresBus(
+    async () => {
+      const client = new pg.Client({ connectionString: url });
+      await client.connect();
+      return client;
+    },
+    (channel, message) => db.execute(sql`select pg_notify(${channel}, ${message})`),
+  );
+  return {
+    db,
+    bus,
+    close: async () => {
+      await bus.close();
+      await pool.end();
+    },
+  };
 }
 
 async function openEmbedded(opening: Promise<PGlite>, release: () => void): Promise<Store> {
@@ -45,6 +64,7 @@ async function openEmbedded(opening: Promise<PGlite>, release: () => void): Prom
   await migrate(db, { migrationsFolder });
   return {
     db,
+    bus: localBus(),
     close: async () => {
       await client.close();
       release();

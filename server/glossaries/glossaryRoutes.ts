@@ -99,8 +99,8 @@ async function takeOver(tx: Queries, row: Row, list: string, replace: boolean) {
 /** Glossaries: their settings, their terms, word lists in and out. */
 export function glossaryRoutes(router: Router, context: Context): void {
   const { db } = context;
-  const changed = (glossary: Glossary) => {
-    context.events.tellAll({ type: 'glossary-changed', glossary: glossary.id });
+  const changed = async (glossary: Glossary) => {
+    await context.events.tellAll({ type: 'glossary-changed', glossary: glossary.id });
     return glossary;
   };
 
@@ -137,7 +137,7 @@ export function glossaryRoutes(router: Router, context: Context): void {
       mustBeAt(row, version);
       await tx.delete(glossaries).where(eq(glossaries.id, row.id));
     });
-    context.events.tellAll({ type: 'glossary-changed', glossary: params.glossary });
+    await context.events.tellAll({ type: 'glossary-changed', glossary: params.glossary });
     return undefined;
   });
 
@@ -158,7 +158,7 @@ export function glossaryRoutes(router: Router, context: Context): void {
       const next = await nextVersion(tx, row);
       return { ...taken, glossary: toGlossary(next, await countOf(tx, row.id), member) };
     });
-    changed(done.glossary);
+    await changed(done.glossary);
     return done;
   });
 

@@ -9,6 +9,7 @@ import { loadDemo } from '../../demo/loadDemo';
 import { makeApp } from '../app';
 import type { Context } from '../context';
 import { openStore, type Store } from '../db/openStore';
+import type { Bus } from '../events/bus';
 import { EventHub } from '../events/eventHub';
 
 /** A signed-in caller. */
@@ -18,11 +19,25 @@ export interface TestServer {
   app: Express;
   context: Context;
   as: (member: string) => Promise<Caller>;
+  /** Another server process on the same store: on PGlite, which one process alone may open, a second hub on its bus. */
+  another: () => Promise<{ events: EventHub; close: () => Promise<void> }>;
   close: () => Promise<void>;
 }
 
+type TestStore = Store & Pick<TestServer, 'another'>;
+
+/** A bus that more than one listens to. */
+function sharedBus(bus: Bus): Bus {
+  const hearing: ((message: string) => void)[] = [];
+  bus.subscribe(
+    (message) => hearing.forEach((hear) => hear(message)),
+    () => undefined,
+  );
+  return { ...bus, subscribe: (hear) => void hearing.push(hear) };
+}
+
 /** A fresh database on the PostgreSQL server of the run, dropped when it is closed. */
-async function openOnServer(url: string): Promise<Store> {
+async function openOnServer(url: string): Promise<TestStore> {
   const name = `test_${randomUUID().replaceAll('-', '')}`;
   const asServer = async (statement: string) => {
     const client = new pg.Client({ connectionString: url });
@@ -38,14 +53,22 @@ async function openOnServer(url: string): Promise<Store> {
     await store.close();
     await asServer(`drop database ${name}`);
   };
-  return { db: store.db, close };
+  const another = async () => {
+    const second = await openStore({ url: own.href });
+    return { events: new EventHub(second.db, second.bus), close: second.close };
+  };
+  return { ...store, another, close };
 }
 
-function openTestStore(): Promise<Store> {
+async function openTestStore(): Promise<TestStore> {
   const url = process.env.TEST_DATABASE_URL;
   const file = process.env.TEST_DATABASE_IMAGE;
   if (url) return openOnServer(url);
-  return openStore({ image: file ? new Blob([fs.readFileSync(file)]) : null });
+  const store = await openStore({ image: file ? new Blob([fs.readFileSync(file)]) : null });
+  const bus = sharedBus(store.bus);
+  const another = () =>
+    Promise.resolve({ events: new EventHub(store.db, bus), close: () => Promise.resolve() });
+  return { ...store, bus, another };
 }
 
 /** The application on a database of its own, with the demo's team, or with nobody. A clock that stands still. */
@@ -56,7 +79,7 @@ export async function startTestServer({
   const store = await openTestStore();
   const context: Context = {
     db: store.db,
-    events: new EventHub(store.db),
+    events: new EventHub(store.db, store.bus),
     now: () => new Date('2026-11-24T10:00:00Z'),
     newId: randomUUID,
     log,
@@ -70,5 +93,5 @@ export async function startTestServer({
     await caller.post('/api/session/demo').send({ member }).expect(201);
     return caller;
   };
-  return { app, context, as, close: () => store.close() };
+  return { app, context, as, another: store.another, close: () => store.close() };
 }
