@@ -41,7 +41,7 @@ export type Group = z.infer<typeof GroupSchema>;
 
 /** Everyone there is, and the groups they are in. */
 export const TeamSchema = z.object({
-  members: z.array(z.object({ id: z.string(), name: z.string(), job: z.string() })),
+  members: z.array(z.object({ id: z.string(), name: z.string(), job: z.string(), left: z.boolean() })),
   groups: z.array(GroupSchema),
 });
 export type Team = z.infer<typeof TeamSchema>;

@@ -16,6 +16,8 @@ export const EventSchema = z.discriminatedUnion('type', [
   // A proposal that the member may answer, or made, is another now.
   z.object({ type: z.literal('proposals-changed') }),
   z.object({ type: z.literal('glossary-changed'), glossary: z.string() }),
+  // Who is of the team, their roles or their groups are others now.
+  z.object({ type: z.literal('people-changed') }),
   // The server itself may have missed something: the page asks for everything it shows.
   z.object({ type: z.literal('missed') }),
   z.object({ type: z.literal('case-added'), case: z.string() }),

@@ -7,8 +7,9 @@ export const MemberSchema = z.object({
   name: z.string(),
   role: z.enum(['owner', 'member']),
   job: z.string(),
-  // Wording may be signed with it.
+  // Wording may be signed with these.
   email: z.string(),
+  phone: z.string(),
 });
 export type Member = z.infer<typeof MemberSchema>;
 
@@ -20,23 +21,25 @@ export const BeginningSchema = z.object({
 });
 export type Beginning = z.infer<typeof BeginningSchema>;
 
-const email = z
+export const emailSchema = z
   .string()
   .trim()
   .toLowerCase()
   .max(200)
   .pipe(z.email('give an e-mail address, such as imke@hollin.example'));
 
+export const passwordSchema = z
+  .string()
+  .min(PASSWORD_LENGTH.min, `use at least ${PASSWORD_LENGTH.min} characters`)
+  .max(PASSWORD_LENGTH.max, `use at most ${PASSWORD_LENGTH.max} characters`);
+
 export const OwnerSchema = z.object({
   name: z.string().trim().min(1, 'give your name').max(100),
-  email,
-  password: z
-    .string()
-    .min(PASSWORD_LENGTH.min, `use at least ${PASSWORD_LENGTH.min} characters`)
-    .max(PASSWORD_LENGTH.max, `use at most ${PASSWORD_LENGTH.max} characters`),
+  email: emailSchema,
+  password: passwordSchema,
 });
 
 export const SignInSchema = z.object({
-  email,
+  email: emailSchema,
   password: z.string().min(1, 'give your password').max(PASSWORD_LENGTH.max),
 });

@@ -4,9 +4,9 @@ import type { z } from 'zod';
  * Who may call a route. `anyone`: also without being signed in. `member`: whoever is signed in, seeing only
  * what is theirs. `given`: members to whom the case or draft in the path was given. `reader`, `keeper`:
  * members with that right on the collection; to others the entry does not exist. `listKeeper`: who made a glossary,
- * and owners; others are told so.
+ * and owners; others are told so. `owner`: owners of the team. `self`: the member in the path, and owners.
  */
-export type Access = 'anyone' | 'member' | 'given' | 'reader' | 'keeper' | 'listKeeper';
+export type Access = 'anyone' | 'member' | 'given' | 'reader' | 'keeper' | 'listKeeper' | 'owner' | 'self';
 
 export interface Route {
   method: 'get' | 'post' | 'put' | 'delete';

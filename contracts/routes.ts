@@ -13,6 +13,7 @@ import { CaseSchema, CaseSummarySchema, DraftSchema, SavedDraftSchema, TakenOver
 import { GLOSSARY_ROUTES } from './glossaryRoutes';
 import { COLLECTION_ROUTES } from './collectionRoutes';
 import { BeginningSchema, MemberSchema, OwnerSchema, SignInSchema } from './members';
+import { PEOPLE_ROUTES } from './peopleRoutes';
 import { PROPOSAL_ROUTES } from './proposalRoutes';
 import { define } from './route';
 
@@ -103,6 +104,7 @@ export const ROUTES = define({
   },
   ...COLLECTION_ROUTES,
   ...PROPOSAL_ROUTES,
+  ...PEOPLE_ROUTES,
   makeEntry: {
     method: 'post',
     path: '/api/entries',

@@ -14,6 +14,7 @@ const MemberFile = z.array(
     name: z.string(),
     email: z.email(),
     job: z.string(),
+    phone: z.string(),
     role: z.enum(['owner', 'member']),
   }),
 );

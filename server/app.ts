@@ -14,6 +14,12 @@ import { eventRoutes } from './events/eventRoutes';
 import { glossaryRoutes } from './glossaries/glossaryRoutes';
 import { useRoutes } from './glossaries/useRoutes';
 import { bind } from './http/bind';
+import { groupRoutes } from './people/groupRoutes';
+import { invitationRoutes } from './people/invitationRoutes';
+import { joiningRoutes } from './people/joiningRoutes';
+import { ownRoutes } from './people/ownRoutes';
+import { peopleRoutes } from './people/peopleRoutes';
+import { trailRoutes } from './people/trail';
 import { errorHandler, headers, nothingHere, sameOrigin } from './http/guards';
 
 const BODY_LIMIT = '4mb';
@@ -77,6 +83,12 @@ export function makeApp(context: Context): Express {
     draftRoutes,
     glossaryRoutes,
     useRoutes,
+    joiningRoutes,
+    invitationRoutes,
+    peopleRoutes,
+    groupRoutes,
+    ownRoutes,
+    trailRoutes,
     eventRoutes,
   ])
     routes(api, context);

@@ -8,6 +8,7 @@ import { makeApp } from './app';
 import type { Context } from './context';
 import type { Store } from './db/openStore';
 import { EventHub } from './events/eventHub';
+import { PostRoom, smtpOffice } from './post/postOffice';
 import type { Settings } from './settings';
 
 const BEAT_MS = 25_000;
@@ -51,9 +52,12 @@ function closeOnSignal(server: Server, store: Store, events: EventHub, beat: Nod
 export async function serve(store: Store, settings: Settings): Promise<void> {
   const log = pino({ level: process.env.LOG_LEVEL ?? 'warn' });
   const events = new EventHub(store.db, store.bus);
+  let here = `http://localhost:${settings.port}`;
   const context: Context = {
     db: store.db,
     events,
+    post: settings.smtp ? smtpOffice(settings.smtp) : new PostRoom(),
+    address: () => settings.address ?? here,
     now: () => new Date(),
     newId: randomUUID,
     log,
@@ -67,7 +71,8 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
     closeOnSignal(server, store, events, beat);
     const address = server.address();
     const port = typeof address === 'object' && address ? address.port : settings.port;
-    say(`Elderleaf is ready: http://localhost:${port}`);
+    here = `http://localhost:${port}`;
+    say(`Elderleaf is ready: ${here}`);
   } catch (error) {
     await store.close();
     throw error;

@@ -8,6 +8,10 @@ export interface Settings {
   demo: boolean;
   /** The folder of the built web pages, or null to serve the API alone. */
   webFolder: string | null;
+  /** Where people reach the pages, for links in letters; null for this computer's own address. */
+  address: string | null;
+  /** The server that letters are sent by, and who they are from; null: they wait in the post room. */
+  smtp: { url: string; from: string } | null;
   /** Whether cookies are sent over HTTPS only. */
   secureCookies: boolean;
 }
@@ -18,6 +22,14 @@ export function readSettings(env: NodeJS.ProcessEnv, webFolder: string | null): 
   if (!Number.isInteger(port) || port < 0 || port > 65535) {
     throw new Error(`PORT must be a number from 0 to 65535, and is "${env.PORT}".`);
   }
+  const smtp = env.SMTP_URL ? { url: env.SMTP_URL, from: env.SMTP_FROM ?? '' } : null;
+  if (smtp && !smtp.from.includes('@'))
+    throw new Error('SMTP_FROM must be the e-mail address that letters are from, when SMTP_URL is set.');
+  const address = env.ELDERLEAF_URL ? env.ELDERLEAF_URL.replace(/\/+$/, '') : null;
+  if (address !== null && !URL.canParse(address))
+    throw new Error(
+      `ELDERLEAF_URL must be an address such as https://bank.hollin.example, and is "${address}".`,
+    );
   const demo = env.ELDERLEAF_DEMO === '1';
   return {
     port,
@@ -25,6 +37,8 @@ export function readSettings(env: NodeJS.ProcessEnv, webFolder: string | null): 
     databaseUrl: env.DATABASE_URL || null,
     demo,
     webFolder,
+    address,
+    smtp,
     secureCookies: env.ELDERLEAF_HTTPS === '1',
   };
 }

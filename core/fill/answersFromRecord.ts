@@ -34,6 +34,7 @@ function writerAnswer(
     'first name': writer.name.split(' ')[0] ?? '',
     job: writer.job,
     'e-mail': writer.email,
+    phone: writer.phone,
   };
   const text = WORDS[detail];
   return text === ''

@@ -9,6 +9,7 @@ export interface Writer {
   name: string;
   job: string;
   email: string;
+  phone: string;
 }
 
 /** What is needed to put an entry into a draft. `today` is the day in the member's own place. */

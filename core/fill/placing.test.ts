@@ -118,7 +118,12 @@ describe('greetings, alternates and who writes', () => {
 
   test('wording is signed with the details of who writes; what is not known is asked', () => {
     const source = 'field N: writer first name\nfield J: writer job\n== wording M\n{N}, {J}';
-    const writer = { name: 'Anouk Fell', job: 'Helpline', email: 'anouk@hollin.example' };
+    const writer = {
+      name: 'Anouk Fell',
+      job: 'Helpline',
+      email: 'anouk@hollin.example',
+      phone: 'extension 214',
+    };
     expect(reads(source, { writer })).toBe('Anouk, Helpline');
     expect(reads(source, { writer: { ...writer, job: '' } })).toBe('Anouk, ');
   });

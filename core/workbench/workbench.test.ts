@@ -16,7 +16,7 @@ const read = (source: string) => {
   if (!entry.ok) throw new Error(JSON.stringify(entry.error));
   return entry.value;
 };
-const writer = { name: 'Imke Tarrow', job: 'Head vet', email: 'imke@hollin.example' };
+const writer = { name: 'Imke Tarrow', job: 'Head vet', email: 'imke@hollin.example', phone: '' };
 const setting = { writer, record: emptyRecord(), today: '2026-11-25', most: 400, random: seeded(7) };
 
 test.each(files)(

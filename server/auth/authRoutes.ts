@@ -1,6 +1,6 @@
 import { hash, verify } from '@node-rs/argon2';
-import { asc, eq, sql } from 'drizzle-orm';
-import type { Router } from 'express';
+import { and, asc, eq, isNull, sql } from 'drizzle-orm';
+import type { RequestHandler, Router } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import { ROUTES } from '#contracts';
 import type { Context } from '../context';
@@ -18,23 +18,22 @@ const TRIES = 10;
 const NOBODY =
   '$argon2id$v=19$m=19456,t=2,p=1$AAAAAAAAAAAAAAAAAAAAAA$AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA';
 
-function limitTries(router: Router): void {
-  const limit = rateLimit({
+/** Slows down who tries again and again: wrong tries are counted, or all. */
+export function limitTries(skipSuccessfulRequests = true): RequestHandler {
+  return rateLimit({
     windowMs: WINDOW_MINUTES * 60_000,
     limit: TRIES,
-    skipSuccessfulRequests: true,
+    skipSuccessfulRequests,
     standardHeaders: 'draft-8',
     legacyHeaders: false,
     handler: (_request, _response, next) =>
       next(
         new Refusal(
           'too-many',
-          `After ${TRIES} wrong tries there is a pause: try again in ${WINDOW_MINUTES} minutes.`,
+          `After ${TRIES} tries there is a pause: try again in ${WINDOW_MINUTES} minutes.`,
         ),
       ),
   });
-  router.post(ROUTES.signIn.path, limit);
-  router.post(ROUTES.makeOwner.path, limit);
 }
 
 async function makeOwner(context: Context, owner: { name: string; email: string; password: string }) {
@@ -52,14 +51,14 @@ async function makeOwner(context: Context, owner: { name: string; email: string;
     await tx.insert(collections).values(ownCollection(context.newId(), id));
     await insertGlossary(tx, { ...GENERAL_ENGLISH, madeBy: id }, []);
   });
-  return { id, name: owner.name, role: 'owner', job: '', email: owner.email } as const;
+  return { id, name: owner.name, role: 'owner', job: '', email: owner.email, phone: '' } as const;
 }
 
 async function checkPassword(context: Context, email: string, password: string) {
   const [found] = await context.db
     .select({ ...memberColumns, passwordHash: members.passwordHash })
     .from(members)
-    .where(eq(members.email, email));
+    .where(and(eq(members.email, email), isNull(members.leftAt)));
   const right = await verify(found?.passwordHash ?? NOBODY, password).catch(() => false);
   if (!found?.passwordHash || !right)
     throw new Refusal('wrong-password', 'Check the e-mail and the password, and try again.');
@@ -69,12 +68,15 @@ async function checkPassword(context: Context, email: string, password: string) 
 
 /** Beginning, signing in and out. */
 export function authRoutes(router: Router, context: Context): void {
-  limitTries(router);
+  const limit = limitTries();
+  router.post(ROUTES.signIn.path, limit);
+  router.post(ROUTES.makeOwner.path, limit);
 
   bind(router, context, 'beginning', async () => {
     const all = await context.db
       .select(memberColumns)
       .from(members)
+      .where(isNull(members.leftAt))
       .orderBy(asc(members.createdAt), asc(members.id));
     return { ownerNeeded: all.length === 0, demoMembers: context.settings.demo ? all : null };
   });
@@ -93,7 +95,10 @@ export function authRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'signInDemo', async ({ body, request, response }) => {
     if (!context.settings.demo) throw notFound();
-    const [member] = await context.db.select(memberColumns).from(members).where(eq(members.id, body.member));
+    const [member] = await context.db
+      .select(memberColumns)
+      .from(members)
+      .where(and(eq(members.id, body.member), isNull(members.leftAt)));
     if (!member) throw notFound();
     await beginSession(context, request, response, member.id);
     return member;

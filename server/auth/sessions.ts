@@ -1,6 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { parse } from 'cookie';
-import { and, eq, gt, lt } from 'drizzle-orm';
+import { and, eq, gt, isNull, lt } from 'drizzle-orm';
 import type { Request, Response } from 'express';
 import type { Member } from '#contracts';
 import type { Context } from '../context';
@@ -9,12 +9,16 @@ import { members, sessions } from '../db/schema';
 const COOKIE = 'elderleaf_session';
 const DAYS = 14;
 const DAY_MS = 86_400_000;
+/** When a session was last used is written down no more often than this. */
+const SEEN_MS = 600_000;
+const BROWSER_LENGTH = 300;
 
-const hash = (token: string) => createHash('sha256').update(token).digest('hex');
+/** What a secret is known by in the store. */
+export const hashOf = (token: string) => createHash('sha256').update(token).digest('hex');
 /** What the session of a request is known by; '' where it carries none. */
 export const sessionOf = (request: Request) => {
   const token = tokenIn(request);
-  return token ? hash(token) : '';
+  return token ? hashOf(token) : '';
 };
 
 const tokenIn = (request: Request) => parse(request.get('Cookie') ?? '')[COOKIE];
@@ -29,6 +33,7 @@ export const memberColumns = {
   role: members.role,
   job: members.job,
   email: members.email,
+  phone: members.phone,
 };
 
 /** Begins a session for a member and sends its cookie: always a fresh token, so that none can be planted. */
@@ -43,14 +48,17 @@ export async function beginSession(
   await endSession(context, request);
   await context.db.delete(sessions).where(lt(sessions.endsAt, now));
   const endsAt = new Date(now.getTime() + DAYS * DAY_MS);
-  await context.db.insert(sessions).values({ tokenHash: hash(token), member, createdAt: now, endsAt });
+  const browser = (request.get('User-Agent') ?? '').slice(0, BROWSER_LENGTH);
+  await context.db
+    .insert(sessions)
+    .values({ tokenHash: hashOf(token), member, createdAt: now, seenAt: now, endsAt, browser });
   response.cookie(COOKIE, token, { ...cookieOptions(context), maxAge: DAYS * DAY_MS });
 }
 
 /** Ends the session the request belongs to, if any. */
 export async function endSession(context: Context, request: Request): Promise<void> {
   const token = tokenIn(request);
-  if (token) await context.db.delete(sessions).where(eq(sessions.tokenHash, hash(token)));
+  if (token) await context.db.delete(sessions).where(eq(sessions.tokenHash, hashOf(token)));
 }
 
 /** Takes the session's cookie away from the browser. */
@@ -62,10 +70,15 @@ export function clearCookie(context: Context, response: Response): void {
 export async function memberOf(context: Context, request: Request): Promise<Member | null> {
   const token = tokenIn(request);
   if (!token) return null;
-  const [member] = await context.db
-    .select(memberColumns)
+  const tokenHash = hashOf(token);
+  const now = context.now();
+  const [found] = await context.db
+    .select({ member: memberColumns, seenAt: sessions.seenAt })
     .from(sessions)
     .innerJoin(members, eq(members.id, sessions.member))
-    .where(and(eq(sessions.tokenHash, hash(token)), gt(sessions.endsAt, context.now())));
-  return member ?? null;
+    .where(and(eq(sessions.tokenHash, tokenHash), gt(sessions.endsAt, now), isNull(members.leftAt)));
+  if (!found) return null;
+  if (now.getTime() - found.seenAt.getTime() > SEEN_MS)
+    await context.db.update(sessions).set({ seenAt: now }).where(eq(sessions.tokenHash, tokenHash));
+  return found.member;
 }

@@ -1,11 +1,12 @@
-import { asc, count, eq, sql } from 'drizzle-orm';
+import { count, eq, sql } from 'drizzle-orm';
 import type { Router } from 'express';
-import type { Collection } from '#contracts';
+import type { Act, Collection } from '#contracts';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { collections, entries, groupMembers, groups, members } from '../db/schema';
+import { collections, entries } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound, Refusal } from '../http/refusal';
+import { record } from '../people/trail';
 import { placeCollection } from './placeCollection';
 import { mustRead, rightOn } from './rights';
 import { letKeep, setGrants, sharingOf } from './sharing';
@@ -56,6 +57,7 @@ export function collectionRoutes(router: Router, context: Context): void {
   };
   /** A change by a keeper of a collection, told to whom it concerns. */
   const changing = (
+    act: Act,
     member: string,
     id: string,
     change: (tx: Queries, row: Row) => Promise<unknown>,
@@ -63,25 +65,12 @@ export function collectionRoutes(router: Router, context: Context): void {
     changingReach(() =>
       db.transaction(async (tx) => {
         await holdTree(tx);
-        await change(tx, await mustKeepIt(tx, member, id));
+        const row = await mustKeepIt(tx, member, id);
+        await change(tx, row);
+        const done = { by: member, act, subject: row.name, collection: id };
+        await record(tx, context.now(), done);
       }),
     );
-
-  bind(router, context, 'team', async () => {
-    const everyone = await db
-      .select({ id: members.id, name: members.name, job: members.job })
-      .from(members)
-      .orderBy(asc(members.createdAt));
-    const all = await db.select().from(groups).orderBy(asc(groups.name));
-    const belonging = await db.select().from(groupMembers).orderBy(asc(groupMembers.member));
-    return {
-      members: everyone,
-      groups: all.map((group) => ({
-        ...group,
-        members: belonging.filter((one) => one.group === group.id).map(({ member }) => member),
-      })),
-    };
-  });
 
   bind(router, context, 'makeCollection', ({ member, body }) =>
     changingReach(async () => {
@@ -96,13 +85,20 @@ export function collectionRoutes(router: Router, context: Context): void {
         // At the top it is for its maker alone, until they share it.
         if (parent === null)
           await setGrants(tx, id, [{ to: { kind: 'member', id: member.id }, right: 'keep' }]);
+        const done = {
+          by: member.id,
+          act: 'collection-made' as const,
+          subject: settings.name,
+          collection: id,
+        };
+        await record(tx, context.now(), done);
       });
       return asSeen(db, member.id, id);
     }),
   );
 
   bind(router, context, 'saveCollection', async ({ member, params, body, version }) => {
-    await changing(member.id, params.collection, async (tx, row) => {
+    await changing('collection-changed', member.id, params.collection, async (tx, row) => {
       mustBeAt(row.version, version);
       await tx
         .update(collections)
@@ -113,7 +109,7 @@ export function collectionRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'moveCollection', async ({ member, params, body }) => {
-    await changing(member.id, params.collection, async (tx, row) => {
+    await changing('collection-moved', member.id, params.collection, async (tx, row) => {
       const seen = await asSeen(tx, member.id, row.id);
       // Seen at the top because what is around it is not seen, it stays in that when it is put in order.
       const parent = body.parent === seen.parent ? row.parent : body.parent;
@@ -154,7 +150,7 @@ export function collectionRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'share', async ({ member, params, body, version }) => {
-    await changing(member.id, params.collection, async (tx, row) => {
+    await changing('collection-shared', member.id, params.collection, async (tx, row) => {
       mustBeAt(row.sharingVersion, version);
       if (row.ownedBy !== null)
         throw new Refusal('not-valid', 'Your own wording is yours alone. Make a shared collection for it.');

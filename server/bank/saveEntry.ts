@@ -7,6 +7,7 @@ import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { collections, cues, entries, revisions } from '../db/schema';
 import { Refusal } from '../http/refusal';
+import { record } from '../people/trail';
 import { mustKeep, visibleEntry } from './rights';
 import { mustIncludeSoundly } from './soundIncludes';
 
@@ -133,6 +134,14 @@ export async function insertEntry(saving: Saving, collection: string, id: string
       await tx.insert(entries).values({ id, collection, ...saved, change: await nextChange(tx, collection) });
       await tx.insert(revisions).values({ entry: id, ...saved });
       await writeCues(tx, collection, id, content);
+      const done = {
+        by: member,
+        act: 'entry-made' as const,
+        subject: content.title,
+        detail: reason,
+        collection,
+      };
+      await record(tx, context.now(), done);
       return toEntry({ id, collection, ...saved });
     }),
   );
@@ -169,6 +178,9 @@ export async function updateEntry(
       }
       await tx.insert(revisions).values({ entry: id, ...saved });
       await writeCues(tx, entry.collection, id, content);
+      const subject = content.title;
+      const done = { by: member, act: 'entry-changed' as const, subject, detail: reason };
+      await record(tx, context.now(), { ...done, collection: entry.collection });
       await also?.(tx);
       return toEntry(row);
     }),

@@ -1,8 +1,9 @@
-import { and, count, eq, inArray, isNotNull, isNull, or, sql } from 'drizzle-orm';
+import { count, eq, inArray, sql } from 'drizzle-orm';
 import type { GrantedTo, Sharing } from '#contracts';
 import type { Queries } from '../db/openStore';
-import { collections, grants, groupMembers, groups, members } from '../db/schema';
+import { collections, grants, groups, members } from '../db/schema';
 import { Refusal } from '../http/refusal';
+import { leavingNoneUnkept } from './keeping';
 import { granteeOf, rightsFor, wayUp } from './rights';
 
 const keyOf = ({ to }: GrantedTo) => (to.kind === 'team' ? 'team' : `${to.kind} ${to.id}`);
@@ -49,29 +50,6 @@ async function mustExist(tx: Queries, granted: readonly GrantedTo[]): Promise<vo
   );
 }
 
-/** Refuses a collection that nobody would keep any more. */
-export async function mustBeKept(tx: Queries, collection: string): Promise<void> {
-  const way = await wayUp(tx, collection);
-  if (way.some(({ id, ownedBy }) => id === collection && ownedBy !== null)) return;
-  const [keeper] = await tx
-    .select({ collection: grants.collection })
-    .from(grants)
-    .leftJoin(groupMembers, eq(groupMembers.group, grants.group))
-    .where(
-      and(
-        inArray(
-          grants.collection,
-          way.map(({ id }) => id),
-        ),
-        eq(grants.right, 'keep'),
-        // A group that nobody is in keeps nothing.
-        or(isNull(grants.group), isNotNull(groupMembers.member)),
-      ),
-    )
-    .limit(1);
-  if (!keeper) throw new Refusal('not-valid', 'Someone must keep it. Nothing was changed.');
-}
-
 /** Sets what a collection grants, in place of what it granted. Throws a Refusal where nobody would keep it. */
 export async function setGrants(
   tx: Queries,
@@ -81,21 +59,21 @@ export async function setGrants(
   if (new Set(granted.map(keyOf)).size < granted.length)
     throw new Refusal('not-valid', 'Someone is named twice. Nothing was changed.');
   await mustExist(tx, granted);
-  await tx.delete(grants).where(eq(grants.collection, collection));
-  await tx
-    .update(collections)
-    .set({ sharingVersion: sql`${collections.sharingVersion} + 1` })
-    .where(eq(collections.id, collection));
-  if (granted.length > 0)
-    await tx.insert(grants).values(
-      granted.map(({ to, right }) => ({
-        collection,
-        member: to.kind === 'member' ? to.id : null,
-        group: to.kind === 'group' ? to.id : null,
-        right,
-      })),
-    );
-  await mustBeKept(tx, collection);
+  const rows = granted.map(({ to, right }) => ({
+    collection,
+    member: to.kind === 'member' ? to.id : null,
+    group: to.kind === 'group' ? to.id : null,
+    right,
+  }));
+  const put = async () => {
+    await tx.delete(grants).where(eq(grants.collection, collection));
+    await tx
+      .update(collections)
+      .set({ sharingVersion: sql`${collections.sharingVersion} + 1` })
+      .where(eq(collections.id, collection));
+    if (rows.length > 0) await tx.insert(grants).values(rows);
+  };
+  await leavingNoneUnkept(tx, put, 'Someone must keep it');
 }
 
 /** Lets a member keep a collection, whatever it granted them. */

@@ -1,4 +1,5 @@
 import {
+  bigserial,
   boolean,
   date,
   index,
@@ -12,6 +13,7 @@ import {
   uniqueIndex,
   type AnyPgColumn,
 } from 'drizzle-orm/pg-core';
+import type { Act } from '#contracts';
 import type { CueRules } from '#core/cue';
 import type { DraftDocument } from '#core/draft';
 import type { EntryContent } from '#core/entry';
@@ -25,10 +27,14 @@ export const members = pgTable('members', {
   name: text('name').notNull(),
   email: text('email').notNull().unique(),
   job: text('job').notNull().default(''),
+  // Wording may be signed with it.
+  phone: text('phone').notNull().default(''),
   role: text('role', { enum: ['owner', 'member'] }).notNull(),
   // Null for demo members, who have no password and cannot sign in with one.
   passwordHash: text('password_hash'),
   createdAt: instant('created_at').notNull(),
+  // Set for those who left the team: what they wrote keeps their name, and they cannot sign in.
+  leftAt: instant('left_at'),
 });
 
 export const sessions = pgTable('sessions', {
@@ -39,7 +45,49 @@ export const sessions = pgTable('sessions', {
     .references(() => members.id, { onDelete: 'cascade' }),
   createdAt: instant('created_at').notNull(),
   endsAt: instant('ends_at').notNull(),
+  // About when it was last used, and by which browser: for its member to know it by.
+  seenAt: instant('seen_at').notNull().defaultNow(),
+  browser: text('browser').notNull().default(''),
 });
+
+/** Letters under way: who holds the token may do once what it is for. */
+export const letters = pgTable('letters', {
+  id: text('id').primaryKey(),
+  // SHA-256 of the token in the letter's link: who reads the table cannot use it.
+  tokenHash: text('token_hash').notNull().unique(),
+  purpose: text('purpose', { enum: ['invitation', 'password'] }).notNull(),
+  email: text('email').notNull(),
+  // Of an invitation: what who joins begins with.
+  name: text('name').notNull().default(''),
+  role: text('role', { enum: ['owner', 'member'] })
+    .notNull()
+    .default('member'),
+  groups: jsonb('groups').$type<string[]>().notNull().default([]),
+  // Of a new password: whose.
+  member: text('member').references(() => members.id, { onDelete: 'cascade' }),
+  sentBy: text('sent_by').references(() => members.id, { onDelete: 'set null' }),
+  sentAt: instant('sent_at').notNull(),
+  endsAt: instant('ends_at').notNull(),
+});
+
+/** What was done to people, rights, wording and settings: who, when. Append-only. */
+export const trail = pgTable(
+  'trail',
+  {
+    id: bigserial('id', { mode: 'number' }).primaryKey(),
+    at: instant('at').notNull(),
+    by: text('by')
+      .notNull()
+      .references(() => members.id),
+    act: text('act').$type<Act>().notNull(),
+    // What it was done to, as it was called then, and what of it.
+    subject: text('subject').notNull(),
+    detail: text('detail').notNull(),
+    // Set where only those who see the collection may know of it.
+    collection: text('collection'),
+  },
+  (table) => [index('trail_by_time').on(table.at)],
+);
 
 /** Members who are granted things together. */
 export const groups = pgTable('groups', {

@@ -42,6 +42,13 @@ function parseVersion(route: Route, request: Request): number {
   return Number(match[1]);
 }
 
+/** Refuses what only owners do, or the member in the path and owners, to others. */
+function mustBeOwner({ access }: Route, member: Member, about: unknown): void {
+  if (member.role === 'owner' || (access === 'self' && about === member.id)) return;
+  if (access === 'owner' || access === 'self')
+    throw new Refusal('not-allowed', 'Only owners of the team do this. Nothing was changed.');
+}
+
 /** Checks an answer against its schema before it goes out: everywhere but in production, where it costs time. */
 function checked(route: Route, answer: unknown): unknown {
   if (process.env.NODE_ENV === 'production' || !route.response) return answer;
@@ -65,6 +72,7 @@ export function bind<N extends RouteName>(
       if (route.access !== 'anyone' && !member) {
         throw new Refusal('not-signed-in', 'Sign in to go on. What you were writing is kept on your page.');
       }
+      if (member) mustBeOwner(route, member, request.params.member);
       const call = {
         context,
         member,

@@ -11,6 +11,7 @@ import type { Context } from '../context';
 import { openStore, type Store } from '../db/openStore';
 import type { Bus } from '../events/bus';
 import { EventHub } from '../events/eventHub';
+import { PostRoom } from '../post/postOffice';
 
 /** A signed-in caller. */
 export type Caller = ReturnType<typeof supertest.agent>;
@@ -80,6 +81,8 @@ export async function startTestServer({
   const context: Context = {
     db: store.db,
     events: new EventHub(store.db, store.bus),
+    post: new PostRoom(),
+    address: () => 'https://bank.hollin.example',
     now: () => new Date('2026-11-24T10:00:00Z'),
     newId: randomUUID,
     log,

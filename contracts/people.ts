@@ -1,0 +1,93 @@
+import { z } from 'zod';
+import { emailSchema, MemberSchema, passwordSchema } from './members';
+
+const instant = z.iso.datetime();
+const id = z.string().min(1).max(60);
+const role = MemberSchema.shape.role;
+const name = z.string().trim().min(1, 'give a name').max(100);
+/** The secret in a letter's link. */
+const token = z.string().min(20, 'the link is not whole').max(100);
+
+export const PersonSchema = MemberSchema.extend({
+  joinedAt: instant,
+  leftAt: instant.nullable(),
+  /** How many collections are kept by this person, by name. */
+  keeps: z.number().int(),
+});
+export type Person = z.infer<typeof PersonSchema>;
+
+export const InvitationSchema = z.object({
+  id: z.string(),
+  name: z.string(),
+  email: z.string(),
+  role,
+  groups: z.array(z.string()),
+  sentBy: z.string().nullable(),
+  sentAt: instant,
+  endsAt: instant,
+});
+export type Invitation = z.infer<typeof InvitationSchema>;
+
+export const PeopleSchema = z.object({
+  members: z.array(PersonSchema),
+  invitations: z.array(InvitationSchema),
+  /** Whether letters go out by e-mail; else they wait in the post room. */
+  byEmail: z.boolean(),
+});
+
+export const NewInvitationSchema = z.object({
+  name,
+  email: emailSchema,
+  role,
+  groups: z.array(id).max(100),
+});
+
+export const TokenSchema = z.object({ token });
+/** What a letter's link is for, told to who holds it. */
+export const LetterSchema = z.object({
+  purpose: z.enum(['invitation', 'password']),
+  name: z.string(),
+  email: z.string(),
+});
+export const JoiningSchema = z.object({ token, name, password: passwordSchema });
+export const NewPasswordSchema = z.object({ token, password: passwordSchema });
+export const AskedPasswordSchema = z.object({ email: emailSchema });
+export const ChangedPasswordSchema = z.object({
+  old: z.string().min(1, 'give the password you have').max(200),
+  password: passwordSchema,
+});
+
+export const RoleSchema = z.object({ role });
+export const HandOverSchema = z.object({ to: id });
+/** Who takes over what someone keeps who leaves; null for nobody. */
+export const LeavingSchema = z.object({ handTo: id.nullable() });
+
+export const OwnDetailsSchema = z.object({
+  name,
+  job: z.string().trim().max(100),
+  phone: z.string().trim().max(60),
+});
+export type OwnDetails = z.infer<typeof OwnDetailsSchema>;
+
+export const SessionSchema = z.object({
+  id: z.string(),
+  startedAt: instant,
+  seenAt: instant,
+  browser: z.string(),
+  current: z.boolean(),
+});
+
+export const GroupGivenSchema = z.object({
+  name: z.string().trim().min(1, 'a group needs a name').max(80),
+  members: z.array(id).max(1000),
+});
+
+/** A letter as the post room shows it. */
+export const PostSchema = z.object({
+  id: z.string(),
+  to: z.string(),
+  subject: z.string(),
+  text: z.string(),
+  sentAt: instant,
+});
+export type Post = z.infer<typeof PostSchema>;

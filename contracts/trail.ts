@@ -1,0 +1,84 @@
+import { z } from 'zod';
+
+/** Everything the trail tells of. */
+export const ActSchema = z.enum([
+  'member-invited',
+  'invitation-withdrawn',
+  'member-joined',
+  'role-changed',
+  'member-left',
+  'member-returned',
+  'password-letter-sent',
+  'password-changed',
+  'handed-over',
+  'group-made',
+  'group-changed',
+  'group-deleted',
+  'collection-made',
+  'collection-changed',
+  'collection-moved',
+  'collection-shared',
+  'collection-deleted',
+  'collection-restored',
+  'entry-made',
+  'entry-changed',
+  'entry-moved',
+  'entry-deleted',
+  'entry-restored',
+  'settings-changed',
+  'wastebasket-emptied',
+]);
+export type Act = z.infer<typeof ActSchema>;
+
+/** What acts are about, for those who look for one of them. */
+export const ACTS_ABOUT = {
+  people: [
+    'member-invited',
+    'invitation-withdrawn',
+    'member-joined',
+    'role-changed',
+    'member-left',
+    'member-returned',
+    'password-letter-sent',
+    'password-changed',
+    'group-made',
+    'group-changed',
+    'group-deleted',
+  ],
+  rights: ['handed-over', 'collection-shared', 'collection-moved'],
+  wording: [
+    'entry-made',
+    'entry-changed',
+    'entry-moved',
+    'entry-deleted',
+    'entry-restored',
+    'collection-deleted',
+    'collection-restored',
+    'wastebasket-emptied',
+  ],
+  settings: ['collection-made', 'collection-changed', 'settings-changed'],
+} as const satisfies Record<string, readonly Act[]>;
+
+export const TrailAskedSchema = z.object({
+  about: z.enum(['people', 'rights', 'wording', 'settings']).nullable(),
+  /** Who did it. */
+  by: z.string().max(60).nullable(),
+  /** From and before when. */
+  from: z.iso.datetime().nullable(),
+  until: z.iso.datetime().nullable(),
+  /** Only what was done before this one: for the next page. */
+  before: z.number().int().nullable(),
+});
+export type TrailAsked = z.infer<typeof TrailAskedSchema>;
+
+export const TrailLineSchema = z.object({
+  id: z.number().int(),
+  at: z.iso.datetime(),
+  by: z.string(),
+  act: ActSchema,
+  subject: z.string(),
+  detail: z.string(),
+});
+export type TrailLine = z.infer<typeof TrailLineSchema>;
+
+export const TrailSchema = z.object({ lines: z.array(TrailLineSchema), more: z.boolean() });

@@ -1,0 +1,80 @@
+import { hash, verify } from '@node-rs/argon2';
+import { and, desc, eq, gt, ne } from 'drizzle-orm';
+import type { Router } from 'express';
+import { ROUTES } from '#contracts';
+import { limitTries } from '../auth/authRoutes';
+import { memberColumns, sessionOf } from '../auth/sessions';
+import type { Context } from '../context';
+import { members, sessions } from '../db/schema';
+import { bind } from '../http/bind';
+import { notFound, Refusal } from '../http/refusal';
+import { record } from './trail';
+
+/** So much of a session's hash tells it from the member's others; what is shown is no secret. */
+const SHOWN = 16;
+
+/** What members do about themselves: their details, password and sessions. */
+export function ownRoutes(router: Router, context: Context): void {
+  const { db, events } = context;
+  router.put(ROUTES.changePassword.path, limitTries());
+
+  bind(router, context, 'saveOwnDetails', async ({ member, body }) => {
+    const [row] = await db
+      .update(members)
+      .set(body)
+      .where(eq(members.id, member.id))
+      .returning(memberColumns);
+    await events.tellAll({ type: 'people-changed' });
+    return row!;
+  });
+
+  bind(router, context, 'changePassword', async ({ member, body, request }) => {
+    const [row] = await db.select().from(members).where(eq(members.id, member.id));
+    // Members of the demo have none: theirs cannot be set, or nobody else could try the demo as them.
+    const isRight = row?.passwordHash && (await verify(row.passwordHash, body.old).catch(() => false));
+    if (!isRight)
+      throw new Refusal('wrong-password', 'The password you have is not the one given. Nothing was changed.');
+    const passwordHash = await hash(body.password);
+    const current = sessionOf(request);
+    await db.transaction(async (tx) => {
+      await tx.update(members).set({ passwordHash }).where(eq(members.id, member.id));
+      await tx.delete(sessions).where(and(eq(sessions.member, member.id), ne(sessions.tokenHash, current)));
+      await record(tx, context.now(), { by: member.id, act: 'password-changed', subject: member.name });
+    });
+    await events.sessionsEnded(member.id, current);
+    return undefined;
+  });
+
+  bind(router, context, 'ownSessions', async ({ member, request }) => {
+    const rows = await db
+      .select()
+      .from(sessions)
+      .where(and(eq(sessions.member, member.id), gt(sessions.endsAt, context.now())))
+      .orderBy(desc(sessions.seenAt));
+    const current = sessionOf(request);
+    return rows.map(({ tokenHash, createdAt, seenAt, browser }) => ({
+      id: tokenHash.slice(0, SHOWN),
+      startedAt: createdAt.toISOString(),
+      seenAt: seenAt.toISOString(),
+      browser,
+      current: tokenHash === current,
+    }));
+  });
+
+  bind(router, context, 'endSession', async ({ member, params, request }) => {
+    const own = await db.select().from(sessions).where(eq(sessions.member, member.id));
+    const found = own.find(({ tokenHash }) => tokenHash.slice(0, SHOWN) === params.session);
+    if (!found) throw notFound();
+    await db.delete(sessions).where(eq(sessions.tokenHash, found.tokenHash));
+    // Streams of the others end too, and open again by themselves.
+    await events.sessionsEnded(member.id, sessionOf(request));
+    return undefined;
+  });
+
+  bind(router, context, 'endOtherSessions', async ({ member, request }) => {
+    const current = sessionOf(request);
+    await db.delete(sessions).where(and(eq(sessions.member, member.id), ne(sessions.tokenHash, current)));
+    await events.sessionsEnded(member.id, current);
+    return undefined;
+  });
+}
