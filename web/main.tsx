@@ -12,6 +12,9 @@ followTheme();
 
 const SCREENS = {
   signIn: () => import('./account/SignIn').then(({ SignIn: Component }) => ({ Component })),
+  join: () => import('./account/JoinPage').then(({ JoinPage: Component }) => ({ Component })),
+  newPassword: () =>
+    import('./account/NewPasswordPage').then(({ NewPasswordPage: Component }) => ({ Component })),
   desk: () => import('./desk/Desk').then(({ Desk: Component }) => ({ Component })),
   leaf: () => import('./leaf/LeafPage').then(({ LeafPage: Component }) => ({ Component })),
   sheet: () => import('./bank/Sheet').then(({ Sheet: Component }) => ({ Component })),
@@ -24,6 +27,10 @@ const SCREENS = {
   glossaries: () =>
     import('./glossaries/GlossariesPage').then(({ GlossariesPage: Component }) => ({ Component })),
   glossary: () => import('./glossaries/GlossaryPage').then(({ GlossaryPage: Component }) => ({ Component })),
+  people: () => import('./people/PeoplePage').then(({ PeoplePage: Component }) => ({ Component })),
+  account: () => import('./people/AccountPage').then(({ AccountPage: Component }) => ({ Component })),
+  postRoom: () => import('./people/PostRoomPage').then(({ PostRoomPage: Component }) => ({ Component })),
+  trail: () => import('./people/TrailPage').then(({ TrailPage: Component }) => ({ Component })),
   keys: () => import('./keys/KeysPage').then(({ KeysPage: Component }) => ({ Component })),
 };
 
@@ -32,6 +39,8 @@ const HydrateFallback = () => null;
 
 /** Each screen loads on its own, so that the first is there at once. */
 const router = createBrowserRouter([
+  { path: '/join', HydrateFallback, lazy: SCREENS.join },
+  { path: '/new-password', HydrateFallback, lazy: SCREENS.newPassword },
   { path: '/sign-in', HydrateFallback, lazy: SCREENS.signIn },
   {
     element: <Shell />,
@@ -47,6 +56,10 @@ const router = createBrowserRouter([
       { path: 'cues', lazy: SCREENS.cues },
       { path: 'glossaries', lazy: SCREENS.glossaries },
       { path: 'glossaries/:glossary', lazy: SCREENS.glossary },
+      { path: 'people', lazy: SCREENS.people },
+      { path: 'account', lazy: SCREENS.account },
+      { path: 'post', lazy: SCREENS.postRoom },
+      { path: 'trail', lazy: SCREENS.trail },
       { path: 'keys', lazy: SCREENS.keys },
       { path: '*', element: <NothingHere /> },
     ],

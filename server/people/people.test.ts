@@ -18,15 +18,13 @@ beforeEach(async () => {
 afterEach(() => server.close());
 
 const invite = (over: object = {}) =>
-  imke
-    .post('/api/invitations')
-    .send({
-      name: 'Wilma Reed',
-      email: 'wilma@hollin.example',
-      role: 'member',
-      groups: ['ward-staff'],
-      ...over,
-    });
+  imke.post('/api/invitations').send({
+    name: 'Wilma Reed',
+    email: 'wilma@hollin.example',
+    role: 'member',
+    groups: ['ward-staff'],
+    ...over,
+  });
 /** The secret in the newest letter to someone. */
 const tokenTo = (to: string) =>
   server.context.post
@@ -68,8 +66,7 @@ test('invited by a letter, joined by its link once: with role and groups, signed
 });
 
 test('a link does not work: guessed, withdrawn, sent anew, too old, for another purpose', async () => {
-  const { body } = await invite().expect(201);
-  const { id } = body as Invitation;
+  const { id } = (await invite().expect(201)).body as Invitation;
   const first = tokenTo('wilma@hollin.example');
   expect(problem(await join('x'.repeat(43))).code).toBe('link-used');
   await imke.post(`/api/invitations/${id}/letter`).expect(200);

@@ -24,6 +24,10 @@ export const KEYS = {
   ownUses: ['own-uses'],
   preferences: ['preferences'],
   team: ['team'],
+  people: ['people'],
+  sessions: ['sessions'],
+  post: ['post'],
+  trail: ['trail'],
   sharing: ['sharing'],
   proposals: ['proposals'],
   case: (id: string) => ['case', id],
@@ -104,6 +108,16 @@ export const useGlossaries = () => useQuery({ queryKey: KEYS.glossaries, queryFn
 export const useOwnUses = () => useQuery({ queryKey: KEYS.ownUses, queryFn: () => call('ownUses') });
 
 export const useTeam = () => useQuery({ queryKey: KEYS.team, queryFn: () => call('team') });
+
+/** Everyone who is or was of the team, for owners alone. */
+export const usePeople = (wanted = true) =>
+  useQuery({ queryKey: KEYS.people, queryFn: () => call('people'), enabled: wanted });
+
+export const useOwnSessions = () =>
+  useQuery({ queryKey: KEYS.sessions, queryFn: () => call('ownSessions'), staleTime: 0 });
+
+export const usePostRoom = () =>
+  useQuery({ queryKey: KEYS.post, queryFn: () => call('postRoom'), staleTime: 0 });
 
 export const useProposals = () => useQuery({ queryKey: KEYS.proposals, queryFn: () => call('proposals') });
 

@@ -5,7 +5,7 @@ import { KEYS, queryClient } from './queries';
 const AGAIN_MS = 3000;
 
 /** What others can change, and a page shows. */
-const LIVE = [KEYS.bank, KEYS.glossaries, KEYS.cases, KEYS.proposals, KEYS.team, KEYS.sharing];
+const LIVE = [KEYS.bank, KEYS.glossaries, KEYS.cases, KEYS.proposals, KEYS.team, KEYS.people, KEYS.sharing];
 
 const askAgain = (keys: readonly (readonly string[])[]) => {
   for (const queryKey of keys) void queryClient.invalidateQueries({ queryKey });
@@ -20,6 +20,8 @@ function take(event: LiveEvent): void {
     askAgain([KEYS.proposals]);
   } else if (event.type === 'glossary-changed') {
     askAgain([KEYS.glossaries]);
+  } else if (event.type === 'people-changed') {
+    askAgain([KEYS.team, KEYS.people, KEYS.session]);
   } else if (event.type === 'missed') {
     askAgain(LIVE);
   } else {

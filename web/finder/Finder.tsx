@@ -63,6 +63,9 @@ function useRows(query: string, close: () => void): Row[] {
       { label: 'Open the bank', run: go('/bank') },
       { label: 'Open the cues', run: go('/cues') },
       { label: 'Open the glossaries', run: go('/glossaries') },
+      { label: 'Open the proposals', run: go('/proposals') },
+      { label: 'People', run: go('/people') },
+      { label: 'Your account', run: go('/account') },
       { label: 'Go to the desk', run: go('/') },
       { label: 'Show the keys', run: go('/keys') },
     ];

@@ -69,6 +69,9 @@ function Head({ member, openFinder }: { member: Member; openFinder: () => void }
         <Menu
           trigger={<Button look="text">{member.name}</Button>}
           items={[
+            { label: 'Your account', onSelect: () => void navigate('/account') },
+            { label: 'People', onSelect: () => void navigate('/people') },
+            ...(member.role === 'owner' ? [{ label: 'Trail', onSelect: () => void navigate('/trail') }] : []),
             { label: 'Light or dark', onSelect: switchTheme },
             { label: 'Keys', onSelect: () => void navigate('/keys') },
             { label: 'Sign out', onSelect: () => void signOut() },

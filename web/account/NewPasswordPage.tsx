@@ -1,0 +1,44 @@
+import { useForm } from 'react-hook-form';
+import { PASSWORD_LENGTH } from '#contracts';
+import { call } from '../api/client';
+import { TextField } from '../ui';
+import { Answering, LetterPage, useAnswer } from './LetterPage';
+import { useLetter } from './useLetter';
+
+function Form({ token, email }: { token: string; email: string }) {
+  const { register, handleSubmit } = useForm({ defaultValues: { password: '' } });
+  const { answer, faultOf, said } = useAnswer((given: { password: string }) =>
+    call('newPassword', { body: { token, ...given } }),
+  );
+  return (
+    <form
+      className="mt-3 grid gap-4"
+      noValidate
+      onSubmit={(event) => void handleSubmit((given) => answer.mutate(given))(event)}
+    >
+      <p className="text-soft">For {email}. You are signed out everywhere else by it.</p>
+      <input type="hidden" autoComplete="username" value={email} readOnly />
+      <TextField
+        label="New password"
+        type="password"
+        autoComplete="new-password"
+        hint={`At least ${PASSWORD_LENGTH.min} characters; several words are easy to remember.`}
+        error={faultOf('password')}
+        {...register('password')}
+      />
+      <Answering said={said} pending={answer.isPending}>
+        Set it and sign in
+      </Answering>
+    </form>
+  );
+}
+
+/** Where a letter for a new password leads. */
+export function NewPasswordPage() {
+  const { token, letter } = useLetter();
+  return (
+    <LetterPage title="Choose a new password" letter={letter}>
+      {({ email }) => <Form token={token} email={email} />}
+    </LetterPage>
+  );
+}

@@ -1,0 +1,131 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import type { Member, OwnDetails } from '#contracts';
+import { ApiProblem, call, inWords } from '../api/client';
+import { KEYS, queryClient, useTeam } from '../api/queries';
+import { Figure } from '../shell/Figure';
+import { useShell } from '../shell/ShellContext';
+import { Button, Notice, TextField } from '../ui';
+import { LeavingForm } from './LeavingForm';
+import { SessionsPanel } from './SessionsPanel';
+
+function DetailsForm({ member }: { member: Member }) {
+  const { name, job, phone } = member;
+  const { register, handleSubmit, formState } = useForm<OwnDetails>({ values: { name, job, phone } });
+  const save = useMutation({
+    mutationFn: (body: OwnDetails) => call('saveOwnDetails', { body }),
+    onSuccess: (now) => queryClient.setQueryData(KEYS.session, now),
+  });
+  const faults = save.error instanceof ApiProblem ? (save.error.problem.faults ?? []) : [];
+  const faultOf = (place: string) => faults.find((fault) => fault.place === place)?.message;
+  return (
+    <form
+      aria-label="Your details"
+      noValidate
+      className="grid gap-4 px-9 py-5 max-[899px]:px-4"
+      onSubmit={(event) => void handleSubmit((given) => save.mutate(given))(event)}
+    >
+      <p className="text-[14px] text-soft">
+        Shared wording is signed with these: the wording is the same for all, the name at its foot is yours.
+      </p>
+      <TextField label="Name" autoComplete="name" error={faultOf('name')} {...register('name')} />
+      <TextField label="What you do" error={faultOf('job')} maxLength={100} {...register('job')} />
+      <TextField
+        label="Phone"
+        autoComplete="tel"
+        error={faultOf('phone')}
+        maxLength={60}
+        {...register('phone')}
+      />
+      <p className="text-[13px] text-soft">You sign in as {member.email}.</p>
+      {save.error && faults.length === 0 && <Notice tone="warning" title={inWords(save.error)} />}
+      {save.isSuccess && !formState.isDirty && <Notice title="Saved." />}
+      <Button
+        look="main"
+        type="submit"
+        disabled={!formState.isDirty || save.isPending}
+        className="justify-self-start"
+      >
+        Save your details
+      </Button>
+    </form>
+  );
+}
+
+interface Passwords {
+  old: string;
+  password: string;
+}
+
+function PasswordChange() {
+  const { register, handleSubmit, reset } = useForm<Passwords>({ defaultValues: { old: '', password: '' } });
+  const change = useMutation({
+    mutationFn: (body: Passwords) => call('changePassword', { body }),
+    onSuccess: () => {
+      reset();
+      void queryClient.invalidateQueries({ queryKey: KEYS.sessions });
+    },
+  });
+  return (
+    <form
+      aria-label="Change your password"
+      className="grid gap-4 border-t border-hair px-9 py-5 max-[899px]:px-4"
+      onSubmit={(event) => void handleSubmit((given) => change.mutate(given))(event)}
+    >
+      <h2 className="eyebrow">Password</h2>
+      <TextField
+        label="The password you have"
+        type="password"
+        autoComplete="current-password"
+        required
+        {...register('old')}
+      />
+      <TextField
+        label="A new one"
+        type="password"
+        autoComplete="new-password"
+        required
+        {...register('password')}
+      />
+      {change.error && <Notice tone="warning" title={inWords(change.error)} />}
+      {change.isSuccess && <Notice title="It is changed. Everywhere else you are signed out." />}
+      <Button type="submit" disabled={change.isPending} className="justify-self-start">
+        Change it
+      </Button>
+    </form>
+  );
+}
+
+/** For who leaves of their own will, or gives what they keep into other hands. */
+function Leaving({ member }: { member: Member }) {
+  const [open, setOpen] = useState(false);
+  const [said, setSaid] = useState<string | null>(null);
+  const team = useTeam();
+  const people = team.data?.members.filter(({ left }) => !left) ?? [];
+  return (
+    <section aria-label="Leaving" className="border-t border-hair px-9 py-5 max-[899px]:px-4">
+      {said && <Notice title={said} />}
+      {open ? (
+        <LeavingForm person={member} people={people} done={setSaid} close={() => setOpen(false)} />
+      ) : (
+        <Button look="text" onClick={() => setOpen(true)}>
+          Hand over what you keep, or leave the team
+        </Button>
+      )}
+    </section>
+  );
+}
+
+/** One's own account: the details that sign wording, the password, the places one is signed in. */
+export function AccountPage() {
+  const { member } = useShell();
+  return (
+    <Figure marginLabel="Where you are signed in" margin={<SessionsPanel />}>
+      <h1 className="px-9 pt-6 font-book text-[26px] leading-tight max-[899px]:px-4">Your account</h1>
+      <DetailsForm member={member} />
+      <PasswordChange />
+      <Leaving member={member} />
+    </Figure>
+  );
+}

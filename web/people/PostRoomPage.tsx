@@ -1,0 +1,62 @@
+import { Link } from 'react-router';
+import { usePostRoom } from '../api/queries';
+import { instantInWords } from '../clock/calendarToday';
+import { Figure } from '../shell/Figure';
+import { Failed, Loading } from '../ui';
+
+/** A letter's text, its link to be followed or copied. */
+function Text({ text }: { text: string }) {
+  return text.split(/(https?:\/\/\S+)/).map((piece, at) =>
+    at % 2 === 1 ? (
+      <a key={at} href={piece} className="break-all text-elder underline">
+        {piece}
+      </a>
+    ) : (
+      piece
+    ),
+  );
+}
+
+/** Where letters wait as long as no mail server is set: an owner hands their links on. */
+export function PostRoomPage() {
+  const post = usePostRoom();
+  return (
+    <Figure
+      marginLabel="About the post room"
+      margin={
+        <p className="pt-6 text-[14px] text-soft">
+          No mail server is set, so letters wait here for an owner to hand them on. They are kept until the
+          server is restarted. Each link works once.
+        </p>
+      }
+    >
+      <h1 className="px-9 pt-6 pb-2 font-book text-[26px] leading-tight max-[899px]:px-4">Post room</h1>
+      {post.isPending && <Loading what="the letters" />}
+      {post.isError && <Failed what="the letters" error={post.error} retry={() => void post.refetch()} />}
+      {post.data?.length === 0 && (
+        <p className="px-9 py-5 text-soft max-[899px]:px-4">
+          No letter waits here. They come when someone is{' '}
+          <Link to="/people" className="text-elder underline">
+            invited
+          </Link>{' '}
+          or needs a new password.
+        </p>
+      )}
+      <ul>
+        {post.data?.map(({ id, to, subject, text, sentAt }) => (
+          <li key={id} className="border-b border-hair px-9 py-4 max-[899px]:px-4">
+            <article aria-label={subject}>
+              <h2 className="font-book text-[18px]">{subject}</h2>
+              <p className="text-[13px] text-soft">
+                To {to}, {instantInWords(sentAt)}
+              </p>
+              <p className="book mt-2 text-[15px] whitespace-pre-line">
+                <Text text={text} />
+              </p>
+            </article>
+          </li>
+        ))}
+      </ul>
+    </Figure>
+  );
+}

@@ -1,0 +1,30 @@
+import type { Act } from '#contracts';
+
+/** What was done, between who did it and what it was done to. */
+export const ACT_WORDS: Record<Act, string> = {
+  'member-invited': 'invited',
+  'invitation-withdrawn': 'withdrew the invitation of',
+  'member-joined': 'joined as',
+  'role-changed': 'changed the role of',
+  'member-left': 'ended the membership of',
+  'member-returned': 'took in again',
+  'password-letter-sent': 'sent a letter for a new password to',
+  'password-changed': 'set the password of',
+  'handed-over': 'handed over what was kept by',
+  'group-made': 'made the group',
+  'group-changed': 'changed the group',
+  'group-deleted': 'dissolved the group',
+  'collection-made': 'made the collection',
+  'collection-changed': 'changed the collection',
+  'collection-moved': 'moved the collection',
+  'collection-shared': 'changed who may do what in',
+  'collection-deleted': 'deleted the collection',
+  'collection-restored': 'brought back the collection',
+  'entry-made': 'kept',
+  'entry-changed': 'changed',
+  'entry-moved': 'moved',
+  'entry-deleted': 'deleted',
+  'entry-restored': 'brought back',
+  'settings-changed': 'changed the setting',
+  'wastebasket-emptied': 'emptied out of the wastebasket',
+};
