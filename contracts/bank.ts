@@ -28,10 +28,17 @@ export const EntrySchema = z.object({
   savedAt: instant,
   savedBy: z.string(),
   reason: z.string(),
+  /** The shared entry it is used in place of, with the revision of that it was last held against. */
+  varies: z.object({ entry: z.string(), revision: z.number().int() }).nullable(),
 });
 export type Entry = z.infer<typeof EntrySchema>;
 
-export const BankSchema = z.object({ collections: z.array(CollectionSchema), entries: z.array(EntrySchema) });
+export const BankSchema = z.object({
+  collections: z.array(CollectionSchema),
+  entries: z.array(EntrySchema),
+  /** Entries that went out of a collection since the page had it. */
+  gone: z.array(z.object({ entry: z.string(), collection: z.string() })),
+});
 export type Bank = z.infer<typeof BankSchema>;
 
 /** What a page has of the bank: its collections, each with the count of changes that it has it at. */
@@ -58,5 +65,7 @@ export const NewEntrySchema = z.object({
   collection: z.string().min(1).max(60),
   content: EntryContentSchema,
   reason,
+  /** The shared entry that it varies, and the revision it was made from. */
+  varies: z.object({ entry: z.string().max(60), revision: z.number().int().min(1) }).optional(),
 });
 export const SavedEntrySchema = z.object({ content: EntryContentSchema, reason });

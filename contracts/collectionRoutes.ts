@@ -51,7 +51,7 @@ export const COLLECTION_ROUTES = define({
     method: 'delete',
     path: '/api/collections/:collection',
     access: 'keeper',
-    summary: 'Deletes a collection that nothing is in.',
+    summary: 'Puts a collection, with all in it, into the wastebasket.',
     status: 204,
     guarded: true,
   },

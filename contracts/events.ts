@@ -11,6 +11,8 @@ export const EventSchema = z.discriminatedUnion('type', [
     by: z.string(),
     byName: z.string(),
   }),
+  // Entries of a collection were moved, deleted or brought back.
+  z.object({ type: z.literal('entries-changed'), collection: z.string() }),
   // Collections that the member may see, or what they may do there, are others now.
   z.object({ type: z.literal('reach-changed') }),
   // A proposal that the member may answer, or made, is another now.

@@ -11,6 +11,7 @@ export type { CollectionSettings, GrantedTo, Group, Sharing, Team } from './coll
 export type { Invitation, OwnDetails, Person, Post } from './people';
 export { ACTS_ABOUT } from './trail';
 export type { Act, TrailAsked, TrailLine } from './trail';
+export type { Deletion, Restored, TeamSettings } from './wastebasket';
 export type { Proposal } from './proposals';
 export type { Case, CaseSummary, Draft, DraftSummary, TakenOver } from './cases';
 export type { Glossary, GlossarySettings, Imported, OwnUses, Use } from './glossaries';

@@ -16,6 +16,7 @@ import { BeginningSchema, MemberSchema, OwnerSchema, SignInSchema } from './memb
 import { PEOPLE_ROUTES } from './peopleRoutes';
 import { PROPOSAL_ROUTES } from './proposalRoutes';
 import { define } from './route';
+import { WASTEBASKET_ROUTES } from './wastebasketRoutes';
 
 /** Every route of the API: the server binds its handlers to these, the web calls them, OpenAPI is made of them. */
 export const ROUTES = define({
@@ -105,6 +106,7 @@ export const ROUTES = define({
   ...COLLECTION_ROUTES,
   ...PROPOSAL_ROUTES,
   ...PEOPLE_ROUTES,
+  ...WASTEBASKET_ROUTES,
   makeEntry: {
     method: 'post',
     path: '/api/entries',

@@ -42,6 +42,7 @@ describe('who may call what', () => {
     saveCollection: settings,
     moveCollection: { parent: null, before: null },
     propose: { content: wording('x', 'y'), reason: 'why', base: 1 },
+    restore: { entries: null },
     answerProposal: { accept: null, answer: '' },
     share: { grants: [{ to: { kind: 'member', id: 'ruan' }, right: 'keep' }] },
   };

@@ -21,6 +21,7 @@ import { ownRoutes } from './people/ownRoutes';
 import { peopleRoutes } from './people/peopleRoutes';
 import { trailRoutes } from './people/trail';
 import { errorHandler, headers, nothingHere, sameOrigin } from './http/guards';
+import { wastebasketRoutes } from './wastebasket/wastebasketRoutes';
 
 const BODY_LIMIT = '4mb';
 
@@ -89,6 +90,7 @@ export function makeApp(context: Context): Express {
     groupRoutes,
     ownRoutes,
     trailRoutes,
+    wastebasketRoutes,
     eventRoutes,
   ])
     routes(api, context);

@@ -8,9 +8,11 @@ import { makeApp } from './app';
 import type { Context } from './context';
 import type { Store } from './db/openStore';
 import { EventHub } from './events/eventHub';
+import { emptyWastebasket } from './wastebasket/emptying';
 import { PostRoom, smtpOffice } from './post/postOffice';
 import type { Settings } from './settings';
 
+const EMPTY_MS = 3_600_000;
 const BEAT_MS = 25_000;
 const SHUTDOWN_MS = 5000;
 const root = process.cwd();
@@ -68,6 +70,12 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
     if (settings.demo && (await loadDemo(context, path.join(root, 'demo')))) say('The demo data is loaded.');
     const server = await listen(context, settings.port);
     const beat = setInterval(() => events.beat(), BEAT_MS).unref();
+    const empty = () =>
+      void emptyWastebasket(context).catch((error: unknown) =>
+        log.error({ name: (error as Error).name }, 'the wastebasket could not be emptied'),
+      );
+    empty();
+    setInterval(empty, EMPTY_MS).unref();
     closeOnSignal(server, store, events, beat);
     const address = server.address();
     const port = typeof address === 'object' && address ? address.port : settings.port;

@@ -18,6 +18,7 @@ const SCREENS = {
   desk: () => import('./desk/Desk').then(({ Desk: Component }) => ({ Component })),
   leaf: () => import('./leaf/LeafPage').then(({ LeafPage: Component }) => ({ Component })),
   sheet: () => import('./bank/Sheet').then(({ Sheet: Component }) => ({ Component })),
+  rows: () => import('./bank/rows/RowsPage').then(({ RowsPage: Component }) => ({ Component })),
   entry: () => import('./bank/EntryPage').then(({ EntryPage: Component }) => ({ Component })),
   collection: () =>
     import('./collections/CollectionPage').then(({ CollectionPage: Component }) => ({ Component })),
@@ -27,6 +28,8 @@ const SCREENS = {
   glossaries: () =>
     import('./glossaries/GlossariesPage').then(({ GlossariesPage: Component }) => ({ Component })),
   glossary: () => import('./glossaries/GlossaryPage').then(({ GlossaryPage: Component }) => ({ Component })),
+  wastebasket: () =>
+    import('./wastebasket/WastebasketPage').then(({ WastebasketPage: Component }) => ({ Component })),
   people: () => import('./people/PeoplePage').then(({ PeoplePage: Component }) => ({ Component })),
   account: () => import('./people/AccountPage').then(({ AccountPage: Component }) => ({ Component })),
   postRoom: () => import('./people/PostRoomPage').then(({ PostRoomPage: Component }) => ({ Component })),
@@ -50,12 +53,14 @@ const router = createBrowserRouter([
       { index: true, lazy: SCREENS.desk },
       { path: 'cases/:case', lazy: SCREENS.leaf },
       { path: 'bank', lazy: SCREENS.sheet },
+      { path: 'bank/rows', lazy: SCREENS.rows },
       { path: 'bank/:entry', lazy: SCREENS.entry },
       { path: 'collections/:collection', lazy: SCREENS.collection },
       { path: 'proposals', lazy: SCREENS.proposals },
       { path: 'cues', lazy: SCREENS.cues },
       { path: 'glossaries', lazy: SCREENS.glossaries },
       { path: 'glossaries/:glossary', lazy: SCREENS.glossary },
+      { path: 'wastebasket', lazy: SCREENS.wastebasket },
       { path: 'people', lazy: SCREENS.people },
       { path: 'account', lazy: SCREENS.account },
       { path: 'post', lazy: SCREENS.postRoom },

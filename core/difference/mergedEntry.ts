@@ -87,9 +87,12 @@ export function mergedEntry(base: EntryContent, mine: EntryContent, theirs: Entr
     ({ id }) => id,
     one(() => clash('condition')),
   );
+  const { retired: _, ...others } = theirs;
+  const retired = mergedOne(base.retired, mine.retired, theirs.retired, clash('state'));
   return {
     content: {
-      ...theirs,
+      ...others,
+      ...(retired && { retired }),
       title: text('title'),
       purpose: text('purpose'),
       note: text('note'),

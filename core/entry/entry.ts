@@ -28,6 +28,8 @@ export const EntryContentSchema = z.object({
   cues: z.array(CueSchema).max(20).default([]),
   wordings: z.array(WordingSchema).min(1).max(40),
   fields: z.array(FieldSchema).max(200).default([]),
+  // Out of use: it stays in the bank to be read, and no cue or offer brings it. In use when left out.
+  retired: z.literal(true).optional(),
   // When its optional passages stand; the wordings name them by id.
   conditions: z.array(NamedConditionSchema).max(200).optional(),
 });

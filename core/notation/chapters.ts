@@ -7,7 +7,17 @@ import { writePassage } from './writePassage';
 /** One part of an entry, in the words of the notation. */
 export interface Chapter {
   about:
-    'title' | 'purpose' | 'note' | 'tags' | 'cues' | 'field' | 'order' | 'condition' | 'language' | 'wording';
+    | 'title'
+    | 'state'
+    | 'purpose'
+    | 'note'
+    | 'tags'
+    | 'cues'
+    | 'field'
+    | 'order'
+    | 'condition'
+    | 'language'
+    | 'wording';
   /** What a field or wording is called; empty for what there is one of. */
   name: string;
   text: string;
@@ -18,12 +28,13 @@ export interface Chapter {
  * parts read the same. What says nothing is left out.
  */
 export function chaptersOf(content: EntryContent): Map<string, Chapter> {
-  const { title, purpose, note, tags, cues, fields, conditions = [], wordings } = content;
+  const { title, purpose, note, tags, cues, fields, conditions = [], wordings, retired } = content;
   const chapters = new Map<string, Chapter>();
   const put = (key: string, about: Chapter['about'], text: string, name = '') => {
     if (text !== '') chapters.set(key, { about, name, text });
   };
   put('title', 'title', title);
+  put('state', 'state', retired ? 'retired' : '');
   put('purpose', 'purpose', purpose);
   put('note', 'note', note);
   put('tags', 'tags', tags.join(', '));

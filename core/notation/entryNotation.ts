@@ -45,9 +45,10 @@ function wordingLines(wording: Wording, at: number, content: EntryContent): stri
 
 /** An entry as plain text in the compact notation (docs/NOTATION.md); `readEntry` makes the same entry of it. */
 export function writeEntry(content: EntryContent): string {
-  const { title, purpose, note, tags, cues, fields, conditions = [], wordings } = content;
+  const { title, purpose, note, tags, cues, fields, conditions = [], wordings, retired } = content;
   return [
     `title: ${valueOf(title)}`,
+    ...(retired ? ['state: retired'] : []),
     ...pair('purpose', purpose),
     ...pair('note', note),
     ...tags.map((tag) => `tag: ${valueOf(tag)}`),
@@ -138,6 +139,7 @@ class EntryReader {
   private keyLine(line: SourceLine, key: string, value: SourceLine): void {
     const words = unescaped(value.text.replace(/^ +/, ''));
     if (key === 'title' || key === 'purpose' || key === 'note') this.content[key] = words;
+    else if (key === 'state' && words === 'retired') this.content.retired = true;
     else if (key === 'tag') this.content.tags.push(words);
     else if (/^cue\b/.test(key)) this.content.cues.push({ text: words, ...cueRules(key, line) });
     else if (/^when /.test(key)) {

@@ -199,10 +199,12 @@ export const anyEntry: fc.Arbitrary<EntryContent> = anyFields.chain((fields) =>
         fields: fc.constant(fields),
         conditions,
         wordings: fc.oneof(fc.tuple(wording('main')), fc.tuple(wording('main'), wording('cy'))),
+        retired: fc.boolean(),
       })
-      .map(
-        ({ conditions: some, ...content }) =>
-          (some.length > 0 ? { ...content, conditions: some } : content) as EntryContent,
-      );
+      .map(({ conditions: some, retired, ...content }) => ({
+        ...content,
+        ...(some.length > 0 && { conditions: some }),
+        ...(retired && { retired }),
+      }));
   }),
 );

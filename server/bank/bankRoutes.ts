@@ -1,12 +1,13 @@
-import { and, asc, desc, eq, getTableColumns, sql } from 'drizzle-orm';
+import { and, asc, desc, eq, getTableColumns, isNull, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Bank, BankHad } from '#contracts';
 import type { Context } from '../context';
-import { entries, members, revisions } from '../db/schema';
+import { departures, entries, members, revisions } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound } from '../http/refusal';
 import { announceEntry } from './announceEntry';
-import { visibleEntry } from './rights';
+import { changeEntries, moveEntries } from './manyEntries';
+import { visibleEntries, visibleEntry } from './rights';
 import { insertEntry, toEntry, updateEntry } from './saveEntry';
 import { visibleCollections } from './visibleCollections';
 
@@ -22,8 +23,17 @@ async function readBank(context: Context, member: string, had: BankHad['had']): 
       sql`jsonb_to_recordset(${wanted}::jsonb) as wanted(id text, had integer)`,
       sql`wanted.id = ${entries.collection} and ${entries.change} > wanted.had`,
     )
+    .where(isNull(entries.deletion))
     .orderBy(asc(entries.id));
-  return { collections, entries: rows.map(toEntry) };
+  const gone = await context.db
+    .select({ entry: departures.entry, collection: departures.collection })
+    .from(departures)
+    .innerJoin(
+      sql`jsonb_to_recordset(${wanted}::jsonb) as wanted(id text, had integer)`,
+      // Who has nothing of a collection yet has nothing to let go of.
+      sql`wanted.id = ${departures.collection} and wanted.had >= 0 and ${departures.change} > wanted.had`,
+    );
+  return { collections, entries: rows.map(toEntry), gone };
 }
 
 const revisionColumns = {
@@ -35,7 +45,13 @@ const revisionColumns = {
 
 /** The bank: reading it, keeping entries, their history. */
 export function bankRoutes(router: Router, context: Context): void {
-  const { db } = context;
+  const { db, events } = context;
+  const announceMany = (changed: readonly { collection: string }[]) =>
+    Promise.all(
+      [...new Set(changed.map(({ collection }) => collection))].map((collection) =>
+        events.tellReaders(collection, { type: 'entries-changed', collection }),
+      ),
+    );
 
   bind(router, context, 'bank', ({ member }) => readBank(context, member.id, {}));
 
@@ -47,9 +63,23 @@ export function bankRoutes(router: Router, context: Context): void {
       { context, member: member.id, content, reason },
       body.collection,
       context.newId(),
+      body.varies,
     );
     await announceEntry(context, member, entry);
     return entry;
+  });
+
+  bind(router, context, 'changeEntries', async ({ member, body }) => {
+    const saved = await changeEntries(context, member.id, body.changes, body.reason);
+    await announceMany(saved);
+    return { entries: saved };
+  });
+
+  bind(router, context, 'moveEntries', async ({ member, body }) => {
+    const before = await visibleEntries(db, member.id, body.entries);
+    const moved = await moveEntries(context, member.id, body.entries, body.to);
+    await announceMany([...moved, ...moved.map(({ id }) => before.get(id)!)]);
+    return { entries: moved };
   });
 
   bind(router, context, 'entry', async ({ member, params }) =>

@@ -1,12 +1,13 @@
-import { count, eq, sql } from 'drizzle-orm';
+import { eq, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Act, Collection } from '#contracts';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { collections, entries } from '../db/schema';
+import { collections } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound, Refusal } from '../http/refusal';
 import { record } from '../people/trail';
+import { deleteCollection } from '../wastebasket/deleting';
 import { placeCollection } from './placeCollection';
 import { mustRead, rightOn } from './rights';
 import { letKeep, setGrants, sharingOf } from './sharing';
@@ -16,7 +17,8 @@ type Row = typeof collections.$inferSelect;
 
 /** One change of the tree at a time: two moves could each be right alone and make a ring together. */
 const TREE_LOCK = 7301;
-const holdTree = (tx: Queries) => tx.execute(sql`select pg_advisory_xact_lock(${TREE_LOCK})`);
+/** Holds the tree of collections until the transaction ends. */
+export const holdTree = (tx: Queries) => tx.execute(sql`select pg_advisory_xact_lock(${TREE_LOCK})`);
 
 /** Throws unless the member may change the collection itself: who only uses it is told so, others that it is not there. */
 async function mustKeepIt(tx: Queries, member: string, collection: string): Promise<Row> {
@@ -36,14 +38,6 @@ async function asSeen(db: Queries, member: string, id: string): Promise<Collecti
   const found = (await visibleCollections(db, member)).find((one) => one.id === id);
   if (!found) throw notFound();
   return found;
-}
-
-async function mustBeEmpty(tx: Queries, id: string): Promise<void> {
-  const [kept] = await tx.select({ count: count() }).from(entries).where(eq(entries.collection, id));
-  const [inside] = await tx.select({ count: count() }).from(collections).where(eq(collections.parent, id));
-  if (kept!.count + inside!.count === 0) return;
-  const what = kept!.count > 0 ? 'Entries are kept in it' : 'Collections are in it';
-  throw new Refusal('not-valid', `${what}. Move them elsewhere first; nothing was deleted.`);
 }
 
 /** Collections: who sees them, how their cues are, where they stand. */
@@ -137,8 +131,9 @@ export function collectionRoutes(router: Router, context: Context): void {
         mustBeAt(row.version, version);
         if (row.ownedBy !== null && row.parent === null)
           throw new Refusal('not-valid', 'Everyone has a collection of their own. Nothing was deleted.');
-        await mustBeEmpty(tx, row.id);
-        await tx.delete(collections).where(eq(collections.id, row.id));
+        await deleteCollection(context, tx, member.id, row);
+        const done = { by: member.id, act: 'collection-deleted' as const, subject: row.name };
+        await record(tx, context.now(), { ...done, collection: row.id });
       });
       return undefined;
     }),

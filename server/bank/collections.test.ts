@@ -116,16 +116,12 @@ describe('a collection and those within it', () => {
     expect(answers.map(({ status }) => status).sort()).toEqual([200, 422]);
   });
 
-  test('is changed by one at a time, and deleted only when nothing is in it', async () => {
+  test('is changed by one at a time', async () => {
     const save = (version: number, name: string) =>
       imke.put(`/api/collections/${inner.id}`).set('If-Match', `"${version}"`).send(settings(name));
     await save(inner.version, 'Renamed').expect(200);
     expect(problem(await save(inner.version, 'Again')).code).toBe('moved-on');
-    const drop = (id: string, version: number) =>
-      imke.delete(`/api/collections/${id}`).set('If-Match', `"${version}"`);
-    expect(problem(await drop(inner.id, inner.version + 1)).code).toBe('not-valid');
-    const empty = await make(imke, 'Empty', inner.id);
-    await drop(empty.id, empty.version).expect(204);
-    expect(await named(imke)).not.toContain('Empty');
+    const drop = imke.delete(`/api/collections/${inner.id}`).set('If-Match', `"${inner.version}"`);
+    expect(problem(await drop).code).toBe('moved-on');
   });
 });

@@ -6,7 +6,7 @@ import { Refusal } from '../http/refusal';
 
 /** The shared collections that nobody of the team keeps. */
 export async function unkept(tx: Queries): Promise<Set<string>> {
-  const rows = await tx.select().from(collections);
+  const rows = await tx.select().from(collections).where(isNull(collections.deletion));
   const present = await tx.select({ id: members.id }).from(members).where(isNull(members.leftAt));
   const here = new Set(present.map(({ id }) => id));
   const belonging = await tx.select().from(groupMembers);

@@ -1,4 +1,4 @@
-import { eq } from 'drizzle-orm';
+import { eq, isNull } from 'drizzle-orm';
 import { branchesOf, MOST_DEEP, within } from '#core/rights';
 import type { Queries } from '../db/openStore';
 import { collections } from '../db/schema';
@@ -10,21 +10,30 @@ interface Target {
   before: string | null;
 }
 
+function mustNotBeTooDeep(all: readonly (typeof collections.$inferSelect)[]): void {
+  const depth = Math.max(0, ...branchesOf(all).map((branch) => branch.depth));
+  if (depth >= MOST_DEEP)
+    throw new Refusal('not-valid', `Collections go ${MOST_DEEP} deep and no deeper. Nothing was changed.`);
+}
+
+/** Throws a Refusal where collections have come to lie too deep. */
+export async function mustFindRoom(tx: Queries): Promise<void> {
+  mustNotBeTooDeep(await tx.select().from(collections).where(isNull(collections.deletion)));
+}
+
 /**
  * Puts a collection into its place and numbers those beside it anew. Throws a Refusal where it would come to stand within
  * itself, or too deep. The tree must be held.
  */
 export async function placeCollection(tx: Queries, id: string, { parent, before }: Target): Promise<void> {
-  const all = await tx.select().from(collections);
+  const all = await tx.select().from(collections).where(isNull(collections.deletion));
   const moving = all.find((one) => one.id === id);
   if (!moving) throw notFound();
   const inside = within(id, all);
   if (parent !== null && inside.has(parent))
     throw new Refusal('not-valid', 'A collection cannot go into itself. Nothing was moved.');
   const placed = all.map((one) => (one.id === id ? { ...one, parent } : one));
-  const depth = Math.max(...branchesOf(placed).map((branch) => branch.depth));
-  if (depth >= MOST_DEEP)
-    throw new Refusal('not-valid', `Collections go ${MOST_DEEP} deep and no deeper. Nothing was moved.`);
+  mustNotBeTooDeep(placed);
   const beside = branchesOf(placed.filter((one) => one.parent === parent && one.id !== id))
     .map(({ node }) => node)
     // One's own stands last, whatever comes.

@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray, or, sql } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Router } from 'express';
 import type { Member, Proposal } from '#contracts';
@@ -27,7 +27,7 @@ const joined = (db: Queries) =>
       answeredBy: answerer.name,
     })
     .from(proposals)
-    .innerJoin(entries, eq(entries.id, proposals.entry))
+    .innerJoin(entries, and(eq(entries.id, proposals.entry), isNull(entries.deletion)))
     .innerJoin(proposer, eq(proposer.id, proposals.proposedBy))
     .leftJoin(answerer, eq(answerer.id, proposals.answeredBy));
 
@@ -41,7 +41,7 @@ async function draftsHolding(db: Queries, ids: readonly string[]): Promise<Map<s
     .select({ entry: held, count: sql<number>`count(distinct ${drafts.id})::int` })
     .from(drafts)
     .innerJoin(sql`jsonb_each(${drafts.document} -> 'attrs' -> 'placements') as placed`, sql`true`)
-    .where(and(eq(drafts.state, 'open'), inArray(held, [...ids])))
+    .where(and(eq(drafts.state, 'open'), isNull(drafts.deletion), inArray(held, [...ids])))
     .groupBy(held);
   return new Map(rows.map(({ entry, count }) => [entry, count]));
 }

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { rightsOf, type Grant } from '#core/rights';
+import { isNull } from 'drizzle-orm';
 import type { Queries } from '../db/openStore';
 import { collections, grants, groupMembers } from '../db/schema';
 import { granteeOf } from './rights';
@@ -13,7 +14,7 @@ const namesMember = ({ to }: Grant) => to.kind === 'member';
  */
 export async function reachPictures(db: Queries, members: readonly string[]): Promise<Map<string, string>> {
   if (members.length === 0) return new Map();
-  const rows = await db.select().from(collections);
+  const rows = await db.select().from(collections).where(isNull(collections.deletion));
   const granted = (await db.select().from(grants)).map((row): Grant => ({ ...row, to: granteeOf(row) }));
   const belonging = await db.select().from(groupMembers);
   const named = new Set(granted.filter(namesMember).map(({ to }) => (to.kind === 'member' ? to.id : '')));

@@ -8,6 +8,12 @@ type GrantRow = Pick<typeof grants.$inferSelect, 'collection' | 'member' | 'grou
 
 const place = { id: collections.id, parent: collections.parent, ownedBy: collections.ownedBy };
 
+/** In the wastebasket, a collection is nobody's to see; only what is brought back from there asks for it. */
+interface Asked {
+  evenDeleted?: boolean;
+}
+const asked = ({ evenDeleted = false }: Asked) => (evenDeleted ? undefined : isNull(collections.deletion));
+
 /** To whom a stored grant is. */
 export function granteeOf({ member, group }: Pick<GrantRow, 'member' | 'group'>): Grantee {
   if (member !== null) return { kind: 'member', id: member };
@@ -56,18 +62,19 @@ const personOf = (member: string, granted: readonly Grant[]) => ({
 });
 
 /** Everything a member may see, by collection, with what they may do there. */
-export async function rightsFor(db: Queries, member: string): Promise<Map<string, Right>> {
+export async function rightsFor(db: Queries, member: string, how: Asked = {}): Promise<Map<string, Right>> {
   const granted = await grantedTo(db, member);
-  return rightsOf(personOf(member, granted), await db.select(place).from(collections), granted);
+  const places = await db.select(place).from(collections).where(asked(how));
+  return rightsOf(personOf(member, granted), places, granted);
 }
 
-/** A collection and all around it; empty when there is none of that id. */
+/** A collection and all around it; without itself when it is deleted, empty when there is none of that id. */
 export const wayUp = (db: Queries, collection: string): Promise<Place[]> =>
   db
     .select(place)
     .from(collections)
     .where(
-      sql`${collections.id} in (
+      sql`${collections.deletion} is null and ${collections.id} in (
         with recursive up(id, parent) as (
           select id, parent from collections where id = ${collection}
           union select around.id, around.parent from collections around join up on around.id = up.parent
@@ -133,14 +140,17 @@ export async function visibleEntries(db: Queries, member: string, ids: readonly 
     .select({ entry: entries, ownedBy: collections.ownedBy })
     .from(entries)
     .innerJoin(collections, eq(collections.id, entries.collection))
-    .where(inArray(entries.id, [...ids]));
+    .where(and(inArray(entries.id, [...ids]), isNull(entries.deletion)));
   const visible = rows.filter(({ entry }) => rights.has(entry.collection));
   return new Map(visible.map(({ entry, ownedBy }) => [entry.id, { ...entry, ownedBy }]));
 }
 
 /** The entry, if the member may see it; throws the same refusal for "not there" and "not yours". */
 export async function visibleEntry(db: Queries, member: string, id: string) {
-  const [entry] = await db.select().from(entries).where(eq(entries.id, id));
+  const [entry] = await db
+    .select()
+    .from(entries)
+    .where(and(eq(entries.id, id), isNull(entries.deletion)));
   if (!entry || (await rightOn(db, member, entry.collection)) === null) throw notFound();
   return entry;
 }

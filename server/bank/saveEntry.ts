@@ -1,13 +1,14 @@
-import { and, asc, eq, inArray, ne, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, ne } from 'drizzle-orm';
 import type { Entry } from '#contracts';
 import { proposeCue } from '#core/cue';
 import { checkEntry, type EntryContent } from '#core/entry';
 import { patternProblem } from '#core/pattern';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { collections, cues, entries, revisions } from '../db/schema';
+import { cues, entries, revisions } from '../db/schema';
 import { Refusal } from '../http/refusal';
 import { record } from '../people/trail';
+import { nextChange } from './bankChanges';
 import { mustKeep, visibleEntry } from './rights';
 import { mustIncludeSoundly } from './soundIncludes';
 
@@ -22,21 +23,20 @@ export function toEntry({
   savedAt,
   savedBy,
   reason,
-}: Omit<Row, 'change'>): Entry {
-  return { id, collection, revision, content, savedAt: savedAt.toISOString(), savedBy, reason };
-}
-
-/**
- * The number of the next change of a collection. Until this transaction ends no other can take one, so that whoever has
- * seen a number has seen all below it.
- */
-async function nextChange(tx: Queries, collection: string): Promise<number> {
-  const [row] = await tx
-    .update(collections)
-    .set({ changes: sql`${collections.changes} + 1` })
-    .where(eq(collections.id, collection))
-    .returning({ change: collections.changes });
-  return row!.change;
+  varies,
+  variesRevision,
+}: Omit<Row, 'change' | 'deletion'>): Entry {
+  const variation = varies === null ? null : { entry: varies, revision: variesRevision ?? 1 };
+  return {
+    id,
+    collection,
+    revision,
+    content,
+    savedAt: savedAt.toISOString(),
+    savedBy,
+    reason,
+    varies: variation,
+  };
 }
 
 const places = (place: (string | number)[]) => place.map(String).join('.');
@@ -50,11 +50,17 @@ const patternProblems = (content: EntryContent): ReturnType<typeof checkEntry> =
     return [{ code: 'cue-unusable', place: ['cues', index, 'text'], message }];
   });
 
+/** Throws a Refusal that names every fault of a content. */
 export function mustBeSound(content: EntryContent): void {
   const problems = [...checkEntry(content), ...patternProblems(content)];
   if (problems.length === 0) return;
   const faults = problems.map(({ place, message }) => ({ place: places(place), message }));
   throw new Refusal('not-valid', problems[0]!.message, { faults });
+}
+
+/** The cues an entry takes in its collection, each once; those of one out of use are free. */
+export function typedCues({ cues: own, retired }: EntryContent): string[] {
+  return retired ? [] : [...new Set(own.map((cue) => cue.text.toLowerCase()))];
 }
 
 /** Refuses a cue that another entry of the collection has, naming it and proposing a free one. */
@@ -64,8 +70,8 @@ async function mustBeFree(
   entry: string,
   content: EntryContent,
 ): Promise<void> {
-  if (content.cues.length === 0) return;
-  const typed = content.cues.map((cue) => cue.text.toLowerCase());
+  const typed = typedCues(content);
+  if (typed.length === 0) return;
   const [taken] = await tx
     .select({ typed: cues.typed, content: entries.content })
     .from(cues)
@@ -86,22 +92,23 @@ async function mustBeFree(
   );
 }
 
-async function writeCues(
+/** Writes down the cues of an entry in place of those it had. */
+export async function writeCues(
   tx: Queries,
   collection: string,
   entry: string,
   content: EntryContent,
 ): Promise<void> {
   await tx.delete(cues).where(eq(cues.entry, entry));
-  const typed = new Set(content.cues.map((cue) => cue.text.toLowerCase()));
-  if (typed.size > 0)
-    await tx.insert(cues).values([...typed].map((text) => ({ collection, typed: text, entry })));
+  const typed = typedCues(content);
+  if (typed.length > 0)
+    await tx.insert(cues).values(typed.map((text) => ({ collection, typed: text, entry })));
 }
 
 const UNIQUE_VIOLATION = '23505';
 
 /** Two who take the same cue at the same moment: the store's own unique index decides, and the second is told. */
-async function tellingClashes<T>(work: () => Promise<T>): Promise<T> {
+export async function tellingClashes<T>(work: () => Promise<T>): Promise<T> {
   try {
     return await work();
   } catch (error) {
@@ -121,17 +128,43 @@ interface Saving {
   reason: string;
 }
 
+/** What an entry is used in place of. */
+type Varies = NonNullable<Entry['varies']>;
+
+/** Refuses a variation of what is not there for the member, of what stands beside it, or of a variation. */
+async function mustVary(tx: Queries, member: string, collection: string, varies: Varies): Promise<void> {
+  const shared = await visibleEntry(tx, member, varies.entry);
+  if (shared.collection === collection || shared.varies !== null)
+    throw new Refusal('not-valid', 'A variation stands in another collection than the entry that it varies.');
+  const [other] = await tx
+    .select({ id: entries.id })
+    .from(entries)
+    .where(and(eq(entries.collection, collection), eq(entries.varies, shared.id), isNull(entries.deletion)));
+  if (other) throw new Refusal('not-valid', 'There is a variation of it in this collection already.');
+}
+
 /** Writes a new entry with its first revision and its cues, all or nothing. Throws a Refusal when it may not be. */
-export async function insertEntry(saving: Saving, collection: string, id: string): Promise<Entry> {
-  const { context, member, content, reason } = saving;
+export async function insertEntry(
+  saving: Saving,
+  collection: string,
+  id: string,
+  varies: Varies | null = null,
+): Promise<Entry> {
+  const { context, member, reason } = saving;
+  // A variation is brought by the cues of what it varies.
+  const content = varies ? { ...saving.content, cues: [] } : saving.content;
   mustBeSound(content);
   return tellingClashes(() =>
     context.db.transaction(async (tx) => {
       await mustKeep(tx, member, collection);
       await mustIncludeSoundly(tx, { member, collection, id, content });
       await mustBeFree(tx, collection, id, content);
+      if (varies) await mustVary(tx, member, collection, varies);
       const saved = { content, reason, savedAt: context.now(), savedBy: member, revision: 1 };
-      await tx.insert(entries).values({ id, collection, ...saved, change: await nextChange(tx, collection) });
+      const varying = { varies: varies?.entry ?? null, variesRevision: varies?.revision ?? null };
+      await tx
+        .insert(entries)
+        .values({ id, collection, ...saved, ...varying, change: await nextChange(tx, collection) });
       await tx.insert(revisions).values({ entry: id, ...saved });
       await writeCues(tx, collection, id, content);
       const done = {
@@ -142,7 +175,7 @@ export async function insertEntry(saving: Saving, collection: string, id: string
         collection,
       };
       await record(tx, context.now(), done);
-      return toEntry({ id, collection, ...saved });
+      return toEntry({ id, collection, ...saved, ...varying });
     }),
   );
 }
@@ -157,11 +190,12 @@ export async function updateEntry(
   madeTo: number,
   also?: (tx: Queries) => Promise<void>,
 ): Promise<Entry> {
-  const { context, member, content, reason } = saving;
+  const { context, member, reason } = saving;
   return tellingClashes(() =>
     context.db.transaction(async (tx) => {
       const entry = await visibleEntry(tx, member, id);
       await mustKeep(tx, member, entry.collection);
+      const content = entry.varies === null ? saving.content : { ...saving.content, cues: [] };
       mustBeSound(content);
       await mustIncludeSoundly(tx, { member, collection: entry.collection, id, content });
       await mustBeFree(tx, entry.collection, id, content);
@@ -169,7 +203,15 @@ export async function updateEntry(
       const [row] = await tx
         .update(entries)
         .set({ ...saved, change: await nextChange(tx, entry.collection) })
-        .where(and(eq(entries.id, id), eq(entries.revision, madeTo)))
+        .where(
+          and(
+            eq(entries.id, id),
+            eq(entries.revision, madeTo),
+            // Moved or deleted a moment ago, it is not what was looked at.
+            eq(entries.collection, entry.collection),
+            isNull(entries.deletion),
+          ),
+        )
         .returning();
       if (!row) {
         const detail =

@@ -6,19 +6,20 @@ import { collections, entries } from '../db/schema';
 import { Refusal } from '../http/refusal';
 import { visibleEntries } from './rights';
 
-const includedBy = (content: EntryContent): string[] => content.wordings.flatMap(includedIn);
+/** The entries that a content includes. */
+export const includedIds = (content: EntryContent): string[] => content.wordings.flatMap(includedIn);
 
 /** The contents of all entries that a content includes, and those they include, by id. */
 async function reached(tx: Queries, content: EntryContent): Promise<Map<string, EntryContent>> {
   const found = new Map<string, EntryContent>();
-  let wanted = [...new Set(includedBy(content))];
+  let wanted = [...new Set(includedIds(content))];
   while (wanted.length > 0) {
     const rows = await tx
       .select({ id: entries.id, content: entries.content })
       .from(entries)
       .where(inArray(entries.id, wanted));
     for (const row of rows) found.set(row.id, row.content);
-    const next = new Set(rows.flatMap((row) => includedBy(row.content)));
+    const next = new Set(rows.flatMap((row) => includedIds(row.content)));
     wanted = [...next].filter((id) => !found.has(id));
   }
   return found;
@@ -37,7 +38,7 @@ export async function mustIncludeSoundly(
     content,
   }: { member: string; collection: string; id: string; content: EntryContent },
 ): Promise<void> {
-  const wanted = [...new Set(includedBy(content))];
+  const wanted = [...new Set(includedIds(content))];
   if (wanted.length === 0) return;
   const visible = await visibleEntries(tx, member, wanted);
   const missing = wanted.find((one) => one !== id && !visible.has(one));

@@ -1,3 +1,4 @@
+import { isNull } from 'drizzle-orm';
 import type { Collection } from '#contracts';
 import { branchesOf, type Right } from '#core/rights';
 import type { Queries } from '../db/openStore';
@@ -8,7 +9,7 @@ type Row = typeof collections.$inferSelect;
 
 /** A collection as the API shows it; around it stands what the member may see, however far out. */
 function toCollection(
-  { ownedBy, sharingVersion: _sharing, ...row }: Row,
+  { ownedBy, sharingVersion: _sharing, deletion: _deletion, ...row }: Row,
   right: Right,
   around: ReadonlyMap<string, Row>,
   rights: ReadonlyMap<string, Right>,
@@ -21,7 +22,7 @@ function toCollection(
 /** All collections a member may see, from top to bottom, each followed by those within it. */
 export async function visibleCollections(db: Queries, member: string): Promise<Collection[]> {
   const rights = await rightsFor(db, member);
-  const rows = await db.select().from(collections);
+  const rows = await db.select().from(collections).where(isNull(collections.deletion));
   const byId = new Map(rows.map((row) => [row.id, row]));
   const visible = rows.flatMap((row) => {
     const right = rights.get(row.id);

@@ -1,4 +1,4 @@
-import { and, eq } from 'drizzle-orm';
+import { and, eq, isNull } from 'drizzle-orm';
 import type { Case, CaseSummary, Draft, DraftSummary } from '#contracts';
 import type { Queries } from '../db/openStore';
 import { cases, casesGiven, drafts } from '../db/schema';
@@ -6,7 +6,7 @@ import { notFound } from '../http/refusal';
 
 type CaseRow = typeof cases.$inferSelect;
 type DraftRow = typeof drafts.$inferSelect;
-type DraftHead = Omit<DraftRow, 'document'>;
+type DraftHead = Omit<DraftRow, 'document' | 'deletion'>;
 
 /** Every column of a draft but its text, for lists. */
 export const draftHead = {
@@ -19,9 +19,22 @@ export const draftHead = {
   savedAt: drafts.savedAt,
 };
 
-export const toDraftSummary = (row: DraftHead): DraftSummary => ({
-  ...row,
-  savedAt: row.savedAt.toISOString(),
+export const toDraftSummary = ({
+  id,
+  case: of,
+  author,
+  state,
+  version,
+  excerpt,
+  savedAt,
+}: DraftHead): DraftSummary => ({
+  id,
+  case: of,
+  author,
+  state,
+  version,
+  excerpt,
+  savedAt: savedAt.toISOString(),
 });
 
 export const toDraft = (row: DraftRow): Draft => ({ ...toDraftSummary(row), document: row.document });
@@ -61,7 +74,7 @@ export async function ownDraft(db: Queries, member: string, id: string): Promise
   const [draft] = await db
     .select()
     .from(drafts)
-    .where(and(eq(drafts.id, id), eq(drafts.author, member)));
+    .where(and(eq(drafts.id, id), eq(drafts.author, member), isNull(drafts.deletion)));
   if (!draft) throw notFound();
   await givenCase(db, member, draft.case);
   return draft;

@@ -1,4 +1,4 @@
-import { and, desc, eq } from 'drizzle-orm';
+import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { CaseSummary } from '#contracts';
 import { readFhirBundle, type ReadCase } from '#core/exchange';
@@ -62,7 +62,10 @@ export function caseRoutes(router: Router, context: Context): void {
       .select({ head: caseHead, draft: draftHead })
       .from(cases)
       .innerJoin(casesGiven, and(eq(casesGiven.case, cases.id), eq(casesGiven.member, member.id)))
-      .leftJoin(drafts, and(eq(drafts.case, cases.id), eq(drafts.author, member.id)));
+      .leftJoin(
+        drafts,
+        and(eq(drafts.case, cases.id), eq(drafts.author, member.id), isNull(drafts.deletion)),
+      );
     return rows.map(({ head, draft }) => toCaseSummary(head, draft)).sort(byNeed);
   });
 
@@ -89,7 +92,7 @@ export function caseRoutes(router: Router, context: Context): void {
     const found = await db
       .select(draftHead)
       .from(drafts)
-      .where(and(eq(drafts.case, row.id), eq(drafts.author, member.id)))
+      .where(and(eq(drafts.case, row.id), eq(drafts.author, member.id), isNull(drafts.deletion)))
       .orderBy(desc(drafts.savedAt));
     return toCase(row, found, member.id);
   });

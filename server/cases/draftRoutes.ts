@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import { and, asc, eq, ne } from 'drizzle-orm';
+import { and, asc, eq, isNull, ne } from 'drizzle-orm';
 import type { Router } from 'express';
 import { earlierUses, emptyDraft, type DraftDocument } from '#core/draft';
 import { gapsOf, type Gap } from '#core/fill';
@@ -19,7 +19,9 @@ async function change(context: Context, member: string, id: string, version: num
   const [row] = await context.db
     .update(drafts)
     .set({ ...values, version: version + 1, savedAt: context.now() })
-    .where(and(eq(drafts.id, id), eq(drafts.author, member), eq(drafts.version, version)))
+    .where(
+      and(eq(drafts.id, id), eq(drafts.author, member), eq(drafts.version, version), isNull(drafts.deletion)),
+    )
     .returning();
   if (row) return toDraft(row);
   const current = toDraft(await ownDraft(context.db, member, id));
@@ -70,7 +72,7 @@ export function draftRoutes(router: Router, context: Context): void {
     const [row] = await db
       .select()
       .from(drafts)
-      .where(and(eq(drafts.case, params.case), eq(drafts.author, member.id)));
+      .where(and(eq(drafts.case, params.case), eq(drafts.author, member.id), isNull(drafts.deletion)));
     return toDraft(row!);
   });
 
@@ -83,7 +85,14 @@ export function draftRoutes(router: Router, context: Context): void {
       .from(drafts)
       .innerJoin(cases, eq(cases.id, drafts.case))
       .innerJoin(casesGiven, and(eq(casesGiven.case, cases.id), eq(casesGiven.member, member.id)))
-      .where(and(eq(drafts.author, member.id), eq(cases.number, number), ne(cases.id, id)))
+      .where(
+        and(
+          eq(drafts.author, member.id),
+          eq(cases.number, number),
+          ne(cases.id, id),
+          isNull(drafts.deletion),
+        ),
+      )
       .orderBy(asc(drafts.savedAt));
     return rows.flatMap(({ document }) => earlierUses(document));
   });

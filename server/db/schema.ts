@@ -13,7 +13,8 @@ import {
   uniqueIndex,
   type AnyPgColumn,
 } from 'drizzle-orm/pg-core';
-import type { Act } from '#contracts';
+import { sql } from 'drizzle-orm';
+import type { Act, CollectionSettings, TeamSettings } from '#contracts';
 import type { CueRules } from '#core/cue';
 import type { DraftDocument } from '#core/draft';
 import type { EntryContent } from '#core/entry';
@@ -108,6 +109,17 @@ export const groupMembers = pgTable(
   (table) => [primaryKey({ columns: [table.group, table.member] })],
 );
 
+/** What was deleted in one act, until the wastebasket is emptied of it: the rows themselves name it, and stay whole. */
+export const deletions = pgTable('deletions', {
+  id: text('id').primaryKey(),
+  what: text('what', { enum: ['entries', 'collection', 'draft'] }).notNull(),
+  title: text('title').notNull(),
+  by: text('by')
+    .notNull()
+    .references(() => members.id),
+  at: instant('at').notNull(),
+});
+
 export const collections = pgTable('collections', {
   id: text('id').primaryKey(),
   // The collection it is in; its rights pass down to this one.
@@ -125,7 +137,26 @@ export const collections = pgTable('collections', {
   // Counts the changes of its own settings, and apart from them those of its sharing.
   version: integer('version').notNull().default(1),
   sharingVersion: integer('sharing_version').notNull().default(1),
+  deletion: text('deletion').references(() => deletions.id),
 });
+
+/** What a collection's keepers set, at each version. Append-only. */
+export const collectionRevisions = pgTable(
+  'collection_revisions',
+  {
+    collection: text('collection')
+      .notNull()
+      .references(() => collections.id, { onDelete: 'cascade' }),
+    version: integer('version').notNull(),
+    settings: jsonb('settings').$type<CollectionSettings>().notNull(),
+    savedAt: instant('saved_at').notNull(),
+    savedBy: text('saved_by')
+      .notNull()
+      .references(() => members.id),
+    reason: text('reason').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.collection, table.version] })],
+);
 
 /** To a member, to a group, or, with neither, to the whole team. */
 export const grants = pgTable(
@@ -157,8 +188,66 @@ export const entries = pgTable(
     reason: text('reason').notNull(),
     // Which change of its collection saved it last.
     change: integer('change').notNull().default(0),
+    deletion: text('deletion').references(() => deletions.id),
+    // The shared entry that it is used in place of, and the revision of that which it was made from or last held against.
+    varies: text('varies').references((): AnyPgColumn => entries.id, { onDelete: 'set null' }),
+    variesRevision: integer('varies_revision'),
   },
-  (table) => [index('entries_by_collection').on(table.collection, table.change)],
+  (table) => [
+    index('entries_by_collection').on(table.collection, table.change),
+    uniqueIndex('entries_vary_once')
+      .on(table.collection, table.varies)
+      .where(sql`${table.deletion} is null`),
+    index('entries_by_deletion').on(table.deletion),
+  ],
+);
+
+/** Entries that went out of a collection, and by which of its changes: for pages that have them. */
+export const departures = pgTable(
+  'departures',
+  {
+    collection: text('collection')
+      .notNull()
+      .references(() => collections.id, { onDelete: 'cascade' }),
+    entry: text('entry').notNull(),
+    change: integer('change').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.collection, table.entry] })],
+);
+
+/** Faults and ideas about an entry, for its keepers. */
+export const notes = pgTable(
+  'notes',
+  {
+    id: text('id').primaryKey(),
+    entry: text('entry')
+      .notNull()
+      .references(() => entries.id, { onDelete: 'cascade' }),
+    text: text('text').notNull(),
+    by: text('by')
+      .notNull()
+      .references(() => members.id),
+    at: instant('at').notNull(),
+    closed: boolean('closed').notNull().default(false),
+  },
+  (table) => [index('notes_of_an_entry').on(table.entry), index('notes_of_a_member').on(table.by)],
+);
+
+/** What was said to a note. */
+export const noteAnswers = pgTable(
+  'note_answers',
+  {
+    id: bigserial('id', { mode: 'number' }).primaryKey(),
+    note: text('note')
+      .notNull()
+      .references(() => notes.id, { onDelete: 'cascade' }),
+    text: text('text').notNull(),
+    by: text('by')
+      .notNull()
+      .references(() => members.id),
+    at: instant('at').notNull(),
+  },
+  (table) => [index('answers_to_a_note').on(table.note)],
 );
 
 /** History, append-only: a row is never changed. */
@@ -258,8 +347,13 @@ export const drafts = pgTable(
     document: jsonb('document').$type<DraftDocument>().notNull(),
     excerpt: text('excerpt').notNull(),
     savedAt: instant('saved_at').notNull(),
+    deletion: text('deletion').references(() => deletions.id),
   },
-  (table) => [uniqueIndex('drafts_one_each').on(table.case, table.author)],
+  (table) => [
+    uniqueIndex('drafts_one_each')
+      .on(table.case, table.author)
+      .where(sql`${table.deletion} is null`),
+  ],
 );
 
 /** Lists of terms offered while one types. */
@@ -317,6 +411,12 @@ export const uses = pgTable(
     }),
   ],
 );
+
+/** What owners set for the whole team: one row. */
+export const teamSettings = pgTable('team_settings', {
+  id: text('id', { enum: ['team'] }).primaryKey(),
+  content: jsonb('content').$type<TeamSettings>().notNull(),
+});
 
 /** How a member likes to be offered things, and what they switched in or out of reach. */
 export const preferences = pgTable('preferences', {

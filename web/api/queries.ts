@@ -25,6 +25,8 @@ export const KEYS = {
   preferences: ['preferences'],
   team: ['team'],
   people: ['people'],
+  wastebasket: ['wastebasket'],
+  teamSettings: ['team-settings'],
   sessions: ['sessions'],
   post: ['post'],
   trail: ['trail'],
@@ -69,15 +71,19 @@ export const useEarlierUses = (id: string) =>
 /** The bank with what has changed in it; the very same where nothing has. */
 async function renewed(had: Bank, signal: AbortSignal): Promise<Bank> {
   const body = { had: Object.fromEntries(had.collections.map(({ id, changes }) => [id, changes])) };
-  const { collections, entries } = await call('bankChanges', { body, signal });
-  if (entries.length === 0 && isSame(collections, had.collections)) return had;
+  const { collections, entries, gone } = await call('bankChanges', { body, signal });
+  if (entries.length === 0 && gone.length === 0 && isSame(collections, had.collections)) return had;
   const visible = new Set(collections.map(({ id }) => id));
   // What was kept from this page while the answer was on its way is in the bank as it stands now.
   const now = queryClient.getQueryData<Bank>(KEYS.bank) ?? had;
   const byId = new Map(now.entries.map((entry) => [entry.id, entry]));
+  // Moved, it comes with what its new collection has; only where it still stands where it left does it go.
+  for (const { entry, collection } of gone)
+    if (byId.get(entry)?.collection === collection) byId.delete(entry);
   for (const entry of entries)
     if ((byId.get(entry.id)?.revision ?? 0) <= entry.revision) byId.set(entry.id, entry);
-  return { collections, entries: [...byId.values()].filter(({ collection }) => visible.has(collection)) };
+  const seen = [...byId.values()].filter(({ collection }) => visible.has(collection));
+  return { collections, entries: seen, gone: [] };
 }
 
 const isSame = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);

@@ -20,6 +20,8 @@ function take(event: LiveEvent): void {
     askAgain([KEYS.proposals]);
   } else if (event.type === 'glossary-changed') {
     askAgain([KEYS.glossaries]);
+  } else if (event.type === 'entries-changed') {
+    askAgain([KEYS.bank, KEYS.wastebasket]);
   } else if (event.type === 'people-changed') {
     askAgain([KEYS.team, KEYS.people, KEYS.session]);
   } else if (event.type === 'missed') {

@@ -9,6 +9,8 @@ function titleOf({ about, name }: Change): string {
   switch (about) {
     case 'title':
       return 'Title';
+    case 'state':
+      return 'In use';
     case 'purpose':
       return 'When to use it';
     case 'note':

@@ -159,7 +159,12 @@ function Wordings({ index, editing }: { index: BankIndex; editing: EntryEditing 
         makeOptional={editing.addOptional}
         editorReady={editing.editorReady}
       />
-      <p className="text-right text-[13px]">
+      <p className="flex justify-end gap-4 text-[13px]">
+        {editable && (
+          <Button look="text" onClick={editing.takeCopied}>
+            Put in what was copied
+          </Button>
+        )}
         <Button look="text" onClick={() => setAsText(true)}>
           Show the entry as text
         </Button>

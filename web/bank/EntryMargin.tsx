@@ -9,6 +9,7 @@ import { Button, Notice } from '../ui';
 import type { BankIndex } from './bankIndex';
 import { DifferenceView } from './DifferenceView';
 import { ProposalsOf } from '../proposals/ProposalsOf';
+import { EntryActions } from './EntryActions';
 import { History } from './History';
 import type { EntryChanging } from './useEntryChange';
 import type { EntryEditing } from './useEntryEditing';
@@ -106,7 +107,7 @@ export function EntryMargin({ index, editing, said, takeCue }: Props) {
       ) : (
         error && <Refused error={error} leadIn={collection?.leadIn ?? ''} takeCue={takeCue} />
       )}
-      {said && !changing.isChanged && <Notice title={said} />}
+      {said && (!changing.isChanged || !entry) && <Notice title={said} />}
       <ProposalsOf entry={entry?.id} amending={changing.proposal !== undefined} />
       {setAside && (
         <Notice title="Your change was put aside.">
@@ -116,6 +117,9 @@ export function EntryMargin({ index, editing, said, takeCue }: Props) {
         </Notice>
       )}
       <Workbench index={index} editing={editing} />
+      {entry && (
+        <EntryActions entry={entry} keeps={collection?.right === 'keep'} isChanged={changing.isChanged} />
+      )}
       {entry && (
         <History
           entry={entry.id}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useParams } from 'react-router';
+import { useLocation, useParams } from 'react-router';
 import { useBank } from '../api/queries';
 import { Figure } from '../shell/Figure';
 import { Failed, Loading } from '../ui';
@@ -12,7 +12,9 @@ export function EntryPage() {
   const id = useParams().entry!;
   const bank = useBank();
   const index = useBankIndex();
-  const [collection, setCollection] = useState<string | null>(null);
+  const [collection, setCollection] = useState<string | null>(
+    (useLocation().state as { collection?: string } | null)?.collection ?? null,
+  );
   if (!index) {
     return (
       <Figure marginLabel="Beside the entry" margin={null}>

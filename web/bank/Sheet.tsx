@@ -1,5 +1,5 @@
-import { memo, useDeferredValue, useMemo, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { Link, useLocation, useSearchParams } from 'react-router';
 import type { Entry } from '#contracts';
 import { useBank } from '../api/queries';
 import { instantInWords } from '../clock/calendarToday';
@@ -7,9 +7,10 @@ import { CollectionTree } from '../collections/CollectionTree';
 import { MakeCollection } from '../collections/MakeCollection';
 import { ProposalsWaiting } from '../proposals/ProposalsWaiting';
 import { Figure } from '../shell/Figure';
-import { Failed, Key, Loading, SelectField, TextField } from '../ui';
+import { Button, Failed, Key, Loading, Notice, SelectField, TextField } from '../ui';
 import { typedCue, useBankIndex, type BankIndex } from './bankIndex';
 import { mainPassage } from './entryFields';
+import { SelectedPanel } from './many/SelectedPanel';
 import { PassageView } from './PassageView';
 
 const ORDERS = {
@@ -27,19 +28,38 @@ const ORDERS = {
 type Order = keyof typeof ORDERS;
 
 /** Drawn again only when the entry itself has changed: narrowing a long sheet must keep up with the keys. */
-const Row = memo(function Row({ entry, cue }: { entry: Entry; cue: string | null }) {
-  const { title, purpose, fields } = entry.content;
+interface RowProps {
+  entry: Entry;
+  cue: string | null;
+  /** Whether it is selected; null where nothing is being selected. */
+  selected: boolean | null;
+  toggle: (id: string) => void;
+}
+
+const Row = memo(function Row({ entry, cue, selected, toggle }: RowProps) {
+  const { title, purpose, fields, retired, tags } = entry.content;
   return (
-    <li className="sheet-row">
+    <li className={`sheet-row ${selected === null ? '' : 'flex'}`}>
+      {selected !== null && (
+        <input
+          type="checkbox"
+          aria-label={`Select ${title}`}
+          checked={selected}
+          onChange={() => toggle(entry.id)}
+          className="mt-3.5 ml-4 shrink-0 self-start accent-elder"
+        />
+      )}
       <Link
         to={`/bank/${entry.id}`}
         title={`Saved ${instantInWords(entry.savedAt)}`}
-        className="group grid grid-cols-[5.5rem_minmax(0,1fr)] gap-x-5 px-7 py-2.5 max-[899px]:grid-cols-[4rem_minmax(0,1fr)] max-[899px]:px-4"
+        className="group grid grow grid-cols-[5.5rem_minmax(0,1fr)] gap-x-5 px-7 py-2.5 max-[899px]:grid-cols-[4rem_minmax(0,1fr)] max-[899px]:px-4"
       >
         <div className="cue pt-px break-words">{cue ?? <span className="text-soft">–</span>}</div>
         <div className="min-w-0">
           <div className="break-words text-[14px] font-semibold group-hover:text-elder">
             {title}
+            {retired && <span className="font-normal text-rust"> · out of use</span>}
+            {tags.length > 0 && <span className="font-normal text-soft"> · {tags.join(', ')}</span>}
             {purpose && <span className="font-normal text-soft"> · {purpose}</span>}
           </div>
           <div className="sheet-wording book">
@@ -54,6 +74,25 @@ const Row = memo(function Row({ entry, cue }: { entry: Entry; cue: string | null
     </li>
   );
 });
+
+/** What is selected on the sheet: null until one begins to select. */
+interface Selecting {
+  ids: ReadonlySet<string> | null;
+  set: (ids: ReadonlySet<string> | null) => void;
+  toggle: (id: string) => void;
+  add: (ids: readonly string[]) => void;
+}
+
+function useSelecting(): Selecting {
+  const [ids, set] = useState<ReadonlySet<string> | null>(null);
+  const toggle = useCallback(
+    (id: string) =>
+      set((all) => new Set(all?.has(id) ? [...all].filter((one) => one !== id) : [...(all ?? []), id])),
+    [],
+  );
+  const add = (more: readonly string[]) => set(new Set([...(ids ?? []), ...more]));
+  return { ids, set, toggle, add };
+}
 
 interface Asked {
   query: string;
@@ -78,7 +117,13 @@ function useGroups(index: BankIndex | null, { query, collection, order }: Asked)
   }, [index, query, collection, order]);
 }
 
-function Groups({ index, asked }: { index: BankIndex; asked: Asked }) {
+interface GroupsProps {
+  index: BankIndex;
+  asked: Asked;
+  selecting: Selecting;
+}
+
+function Groups({ index, asked, selecting }: GroupsProps) {
   const groups = useGroups(index, asked);
   if (index.bank.entries.length === 0) {
     return (
@@ -104,6 +149,15 @@ function Groups({ index, asked }: { index: BankIndex; asked: Asked }) {
         <Link to={`/collections/${collection.id}`} className="font-book text-[19px] hover:text-elder">
           {collection.name}
         </Link>
+        {selecting.ids && (
+          <Button
+            look="text"
+            className="text-[13px]"
+            onClick={() => selecting.add(entries.map(({ id }) => id))}
+          >
+            Select all
+          </Button>
+        )}
         <span className="text-[12.5px] text-soft">
           {entries.length === 1 ? '1 entry' : `${entries.length} entries`}
           {collection.leadIn && (
@@ -116,15 +170,33 @@ function Groups({ index, asked }: { index: BankIndex; asked: Asked }) {
       {entries.length === 0 && <p className="px-7 py-4 text-soft">Nothing is kept here yet.</p>}
       <ul>
         {entries.map((entry) => (
-          <Row key={entry.id} entry={entry} cue={typedCue(entry, collection)} />
+          <Row
+            key={entry.id}
+            entry={entry}
+            cue={typedCue(entry, collection)}
+            selected={selecting.ids ? selecting.ids.has(entry.id) : null}
+            toggle={selecting.toggle}
+          />
         ))}
       </ul>
     </section>
   ));
 }
 
-function Margin({ index }: { index: BankIndex | null }) {
+const LINK_BUTTON =
+  'rounded-[3px] border border-rule/60 px-3 py-1 whitespace-nowrap hover:border-elder hover:text-elder';
+
+function Margin({ index, selecting }: { index: BankIndex | null; selecting: Selecting }) {
   if (!index) return null;
+  if (selecting.ids)
+    return (
+      <SelectedPanel
+        index={index}
+        selected={selecting.ids}
+        select={selecting.set}
+        close={() => selecting.set(null)}
+      />
+    );
   return (
     <section aria-label="Collections" className="pt-6">
       <h2 className="eyebrow">Collections</h2>
@@ -132,12 +204,18 @@ function Margin({ index }: { index: BankIndex | null }) {
       <ProposalsWaiting />
       <div className="mt-5 grid gap-5">
         <MakeCollection within={null} />
-        <Link
-          to="/bank/new"
-          className="justify-self-start rounded-[3px] border border-rule/60 px-3 py-1 hover:border-elder hover:text-elder"
-        >
-          Write an entry
-        </Link>
+        <p className="flex flex-wrap gap-2">
+          <Link to="/bank/new" className={LINK_BUTTON}>
+            Write an entry
+          </Link>
+          <Link to="/bank/new" state={{ fromClipboard: true }} className={LINK_BUTTON}>
+            From what was copied
+          </Link>
+          <Link to="/bank/rows" className={LINK_BUTTON}>
+            Row by row
+          </Link>
+          <Button onClick={() => selecting.set(new Set())}>Select several</Button>
+        </p>
       </div>
     </section>
   );
@@ -152,10 +230,13 @@ export function Sheet() {
   const [params] = useSearchParams();
   const [collection, setCollection] = useState(params.get('in') ?? '');
   const [order, setOrder] = useState<Order>('title');
+  const selecting = useSelecting();
+  // What was done on the page one came from.
+  const said = (useLocation().state as { said?: string } | null)?.said;
   // Narrowing a long sheet may take longer than a key: the field itself never waits for it.
   const asked = useDeferredValue(useMemo(() => ({ query, collection, order }), [query, collection, order]));
   return (
-    <Figure marginLabel="Beside the sheet" margin={<Margin index={index} />}>
+    <Figure marginLabel="Beside the sheet" margin={<Margin index={index} selecting={selecting} />}>
       <h1 className="px-7 pt-6 font-book text-[26px] leading-tight max-[899px]:px-4">The bank</h1>
       <div className="grid grid-cols-[minmax(0,1fr)_11rem_9rem] gap-5 px-7 pt-3 pb-2 max-[899px]:grid-cols-1 max-[899px]:gap-2 max-[899px]:px-4">
         <TextField
@@ -185,9 +266,18 @@ export function Sheet() {
           ))}
         </SelectField>
       </div>
+      {said && (
+        <div className="px-7 pb-2 max-[899px]:px-4">
+          <Notice title={said}>
+            <Link to="/wastebasket" className="text-elder underline">
+              To the wastebasket
+            </Link>
+          </Notice>
+        </div>
+      )}
       {bank.isPending && <Loading what="the bank" />}
       {bank.isError && <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />}
-      {index && <Groups index={index} asked={asked} />}
+      {index && <Groups index={index} asked={asked} selecting={selecting} />}
     </Figure>
   );
 }

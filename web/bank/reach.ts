@@ -19,7 +19,7 @@ function makeReach({ bank, collections }: BankIndex, kind: string, own: OwnReach
     bank.collections.filter((collection) => isInReach(collection, kind, own)).map(({ id }) => id),
   );
   const entries = bank.entries
-    .filter((entry) => inReach.has(entry.collection))
+    .filter(({ collection, content }) => inReach.has(collection) && !content.retired)
     .sort((a, b) => a.content.title.localeCompare(b.content.title));
   // Own wording first: where two cues are typed alike, the member's own wins.
   const isOwn = (entry: Entry) => (collections.get(entry.collection)?.own ? 0 : 1);

@@ -6,7 +6,7 @@ import type { BankIndex } from './bankIndex';
  */
 export function takenCues({ bank, collections }: BankIndex, leadIn: string, except?: string): string[] {
   return bank.entries.flatMap((entry) => {
-    if (entry.id === except) return [];
+    if (entry.id === except || entry.content.retired) return [];
     return entry.content.cues.flatMap((cue) => {
       if (cue.as) return [];
       const typed = (collections.get(entry.collection)?.leadIn ?? '') + cue.text;

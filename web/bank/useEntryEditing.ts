@@ -13,6 +13,7 @@ import { calendarToday } from '../clock/calendarToday';
 import { at, fieldFromWords, mainPassage, type WordingPlace } from './entryFields';
 import { firstTest } from './wording/ConditionEditor';
 import { selectInLine } from './wording/selectInLine';
+import { pasteCopied } from './pasteCopied';
 import { takenCues } from './takenCues';
 import { useEntryChange, type Target } from './useEntryChange';
 import { makeOptional } from './wording/optionalPassages';
@@ -35,7 +36,7 @@ export function useEntryEditing(index: BankIndex, target: Target) {
   const collection = index.collections.get(collectionId);
   const fresh = useMemo(() => newEntry('', collection?.language ?? 'en-GB'), [collection?.language]);
   // A new entry gets a page of its own once it is saved: what was said comes along.
-  const came = useLocation().state as { said?: string } | null;
+  const came = useLocation().state as { said?: string; fromClipboard?: boolean } | null;
   const [said, setSaid] = useState(came?.said ?? null);
   const isProposal = collection?.right === 'contribute';
   const changing = useEntryChange(member.id, target, fresh, isProposal, {
@@ -53,6 +54,7 @@ export function useEntryEditing(index: BankIndex, target: Target) {
   // Until another is picked it is the text itself that is at hand, not a part that goes to a box.
   const place = { wording: wording.id, part: picked.part === '' ? wording.parts.at(-1)!.id : part.id };
   const editor = useRef<Editor | null>(null);
+  const copyTaken = useRef(false);
   const toSelect = useRef<Extract<DoubtPlace, { line: number }> | null>(null);
   // The editor calls back later than it was made: it must reach what the entry holds by then.
   const latest = useRef({ content, setContent });
@@ -70,24 +72,12 @@ export function useEntryEditing(index: BankIndex, target: Target) {
     setOpenField(field.id);
     return field.id;
   };
-  /**
-   * The selected words become an optional passage: of a new condition, on a field that says something. What stands in
-   * the way comes back in words.
-   */
-  const addOptional = (): string | null => {
-    const { state, view } = editor.current ?? {};
-    const { fields } = latest.current.content;
-    // A field that can be picked or measured says more than whether it is answered.
-    const field = fields.find((one) => firstTest(one, calendarToday()).test !== 'answered') ?? fields[0];
-    if (!state || !view) return null;
-    if (!field) return 'Make a field first: the words will stand by what is answered to it.';
-    if (state.selection.empty) return 'Select the words first that are to stand only when a condition holds.';
-    const { conditions = [] } = latest.current.content;
-    const id = freeConditionId(conditions);
-    put({ conditions: [...conditions, { id, when: firstTest(field, calendarToday()) }] });
-    view.dispatch(makeOptional(state, id));
-    view.focus();
-    return null;
+  const addOptional = () => madeOptional(editor.current, latest.current.content, put);
+  const takeCopied = async (into: Editor) => {
+    copyTaken.current = true;
+    setSaid(await pasteCopied(into));
+    const proposed = proposeTitle(mainPassage(latest.current.content));
+    if (latest.current.content.title === '') put({ title: proposed });
   };
   const show = (to: DoubtPlace) => {
     if ('field' in to) {
@@ -133,7 +123,10 @@ export function useEntryEditing(index: BankIndex, target: Target) {
       editor.current = made;
       if (toSelect.current) selectInLine(made, toSelect.current);
       toSelect.current = null;
+      if (came?.fromClipboard && !copyTaken.current) void takeCopied(made);
     },
+    /** Puts what was last copied into the wording. */
+    takeCopied: () => editor.current && void takeCopied(editor.current),
     /** The selected words become a blank of a new field; without a selection a blank stands at the caret. */
     makeBlank: () => {
       if (editor.current) insertBlank(editor.current, newField(selectedWords(editor.current)));
@@ -147,6 +140,28 @@ export function useEntryEditing(index: BankIndex, target: Target) {
         : '';
     },
   };
+}
+
+/**
+ * Makes the selected words an optional passage: of a new condition, on a field that says something. What stands in the way
+ * comes back in words.
+ */
+function madeOptional(
+  editor: Editor | null,
+  { fields, conditions = [] }: EntryContent,
+  put: (change: Partial<EntryContent>) => void,
+): string | null {
+  // A field that can be picked or measured says more than whether it is answered.
+  const field = fields.find((one) => firstTest(one, calendarToday()).test !== 'answered') ?? fields[0];
+  if (!editor) return null;
+  const { state, view } = editor;
+  if (!field) return 'Make a field first: the words will stand by what is answered to it.';
+  if (state.selection.empty) return 'Select the words first that are to stand only when a condition holds.';
+  const id = freeConditionId(conditions);
+  put({ conditions: [...conditions, { id, when: firstTest(field, calendarToday()) }] });
+  view.dispatch(makeOptional(state, id));
+  view.focus();
+  return null;
 }
 
 function freeConditionId(conditions: readonly NamedCondition[]): string {

@@ -1,6 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Collection } from '#contracts';
+import { within } from '#core/rights';
 import { call, inWords } from '../api/client';
 import { KEYS, queryClient, useBank } from '../api/queries';
 import { useBankIndex, type BankIndex } from '../bank/bankIndex';
@@ -37,24 +39,53 @@ function Way({ around }: { around: readonly Collection[] }) {
   );
 }
 
-function Drop({ collection, isEmpty }: { collection: Collection; isEmpty: boolean }) {
+interface DropProps {
+  collection: Collection;
+  /** How many entries, and how many collections, are in it and in those within it. */
+  entries: number;
+  inside: number;
+}
+
+function Drop({ collection, entries, inside }: DropProps) {
   const navigate = useNavigate();
+  const [asking, setAsking] = useState(false);
   const drop = useMutation({
     mutationFn: () =>
       call('dropCollection', { params: { collection: collection.id }, version: collection.version }),
     onSuccess: () => {
-      void queryClient.invalidateQueries({ queryKey: KEYS.bank });
+      for (const queryKey of [KEYS.bank, KEYS.wastebasket]) void queryClient.invalidateQueries({ queryKey });
       void navigate('/bank');
     },
   });
+  const what = [
+    entries > 0 && (entries === 1 ? 'one entry' : `${entries} entries`),
+    inside > 0 && (inside === 1 ? 'one collection' : `${inside} collections`),
+  ].filter(Boolean);
   return (
-    <div className="px-9 pb-6 max-[899px]:px-4">
-      {isEmpty ? (
-        <Button onClick={() => drop.mutate()} disabled={drop.isPending}>
-          Delete this empty collection
-        </Button>
+    <div className="grid gap-2 px-9 pb-6 max-[899px]:px-4">
+      {asking ? (
+        <div
+          role="alertdialog"
+          aria-label={`Delete ${collection.name}?`}
+          className="grid gap-2 border-l-2 border-rust pl-3"
+        >
+          <p className="text-[14px]">
+            {what.length > 0
+              ? `It goes into the wastebasket with ${what.join(' and ')} in it`
+              : 'It goes into the wastebasket'}
+            , for all it is shared with, and can be brought back whole.
+          </p>
+          <p className="flex gap-2">
+            <Button look="main" autoFocus disabled={drop.isPending} onClick={() => drop.mutate()}>
+              Delete
+            </Button>
+            <Button onClick={() => setAsking(false)}>Keep</Button>
+          </p>
+        </div>
       ) : (
-        <p className="text-[13px] text-soft">It can be deleted once nothing is in it.</p>
+        <Button className="justify-self-start" onClick={() => setAsking(true)}>
+          Delete this collection
+        </Button>
       )}
       {drop.error && <Notice tone="warning" title={inWords(drop.error)} />}
     </div>
@@ -64,6 +95,7 @@ function Drop({ collection, isEmpty }: { collection: Collection; isEmpty: boolea
 function Known({ collection, index }: { collection: Collection; index: BankIndex }) {
   const inside = index.bank.collections.filter(({ parent }) => parent === collection.id);
   const entries = index.bank.entries.filter((entry) => entry.collection === collection.id).length;
+  const all = within(collection.id, index.bank.collections);
   const keeps = collection.right === 'keep';
   const isRoot = collection.own && collection.parent === null;
   return (
@@ -106,7 +138,13 @@ function Known({ collection, index }: { collection: Collection; index: BankIndex
           for {kindsInWords(collection.kindsOfWork)}.
         </p>
       )}
-      {keeps && !isRoot && <Drop collection={collection} isEmpty={entries === 0 && inside.length === 0} />}
+      {keeps && !isRoot && (
+        <Drop
+          collection={collection}
+          entries={index.bank.entries.filter((entry) => all.has(entry.collection)).length}
+          inside={all.size - 1}
+        />
+      )}
     </Figure>
   );
 }

@@ -35,7 +35,7 @@ export function bankCues({ bank, collections }: BankIndex): BankCue[] {
     .sort((a, b) => own(a.collection) - own(b.collection) || a.content.title.localeCompare(b.content.title))
     .flatMap((entry) => {
       const collection = collections.get(entry.collection);
-      if (!collection) return [];
+      if (!collection || entry.content.retired) return [];
       return entry.content.cues.map((cue) => toBankCue(entry, entry.content.title, cue, collection));
     });
 }

@@ -5,6 +5,7 @@ import { instantInWords } from '../clock/calendarToday';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
 import { Failed, Loading } from '../ui';
+import { DeletedDraft } from './DeletedDraft';
 import { DropBundle } from './DropBundle';
 
 const KINDS: Record<CaseSummary['kind'], string> = {
@@ -80,6 +81,7 @@ export function Desk() {
       <h1 className="px-7 pt-6 pb-1 font-book text-[26px] leading-tight max-[899px]:px-4">
         {member.name.split(' ')[0]}’s desk
       </h1>
+      <DeletedDraft />
       {cases.isPending && <Loading what="your cases" />}
       {cases.isError && <Failed what="your cases" error={cases.error} retry={() => void cases.refetch()} />}
       {cases.data && <Groups cases={cases.data} />}

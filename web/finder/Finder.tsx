@@ -64,6 +64,8 @@ function useRows(query: string, close: () => void): Row[] {
       { label: 'Open the cues', run: go('/cues') },
       { label: 'Open the glossaries', run: go('/glossaries') },
       { label: 'Open the proposals', run: go('/proposals') },
+      { label: 'Open the wastebasket', run: go('/wastebasket') },
+      { label: 'Add entries row by row', run: go('/bank/rows') },
       { label: 'People', run: go('/people') },
       { label: 'Your account', run: go('/account') },
       { label: 'Go to the desk', run: go('/') },

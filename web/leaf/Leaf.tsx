@@ -14,6 +14,7 @@ import { stepTo } from './blankKeys';
 import { KeepingLine } from './KeepingLine';
 import { LeafMargin, type Selected } from './LeafMargin';
 import type { LocalCopy } from './localCopy';
+import { useDropDraft } from './useDropDraft';
 import { useFinishing } from './useFinishing';
 import { useKeeping } from './useKeeping';
 import { useLeafActions } from './useLeafActions';
@@ -32,13 +33,13 @@ interface Props {
 export function Leaf({ one, draft, copy }: Props) {
   const { member } = useShell();
   const { keeper, keeping } = useKeeping(draft, member.id);
-  const finishing = useFinishing(draft, keeper);
-  const document = copy?.document ?? draft.document;
   const [said, say] = useState<string | null>(null);
+  const finishing = useFinishing(draft, keeper);
+  const dropDraft = useDropDraft(draft, keeper, say);
   const { placing, offering, slip, openSlip, editor, counts } = useLeafParts({
     one,
     draft,
-    document,
+    document: copy?.document ?? draft.document,
     onChange: () => keeper.changed(),
     say,
   });
@@ -89,6 +90,10 @@ export function Leaf({ one, draft, copy }: Props) {
           { label: 'Refer to a number', run: () => openSlip({ kind: 'reference' }) },
           { label: 'Change what is in reach', run: () => openSlip({ kind: 'reach' }) },
           { label: 'Finish the draft', key: 'F9', run: finishNow },
+          {
+            label: 'Delete this draft',
+            run: dropDraft,
+          },
         ]
       : [{ label: 'Reopen the draft', key: 'F9', run: () => finishing.reopen.mutate() }],
     open ? placeFound : null,

@@ -70,6 +70,7 @@ function Head({ member, openFinder }: { member: Member; openFinder: () => void }
           trigger={<Button look="text">{member.name}</Button>}
           items={[
             { label: 'Your account', onSelect: () => void navigate('/account') },
+            { label: 'Wastebasket', onSelect: () => void navigate('/wastebasket') },
             { label: 'People', onSelect: () => void navigate('/people') },
             ...(member.role === 'owner' ? [{ label: 'Trail', onSelect: () => void navigate('/trail') }] : []),
             { label: 'Light or dark', onSelect: switchTheme },

@@ -1,0 +1,52 @@
+import { z } from 'zod';
+import { EntryContentSchema } from '#core/entry';
+import { EntrySchema } from './bank';
+
+const id = z.string().min(1).max(60);
+const ids = z.array(id).min(1).max(5000);
+
+/** What was deleted in one act. */
+export const DeletionSchema = z.object({
+  id: z.string(),
+  what: z.enum(['entries', 'collection', 'draft']),
+  title: z.string(),
+  by: z.string(),
+  at: z.iso.datetime(),
+  /** When it goes for good; null for never. */
+  until: z.iso.datetime().nullable(),
+  /** Its entries, the first of them; and how many there are. */
+  entries: z.array(z.object({ id: z.string(), title: z.string(), collection: z.string() })),
+  count: z.number().int(),
+});
+export type Deletion = z.infer<typeof DeletionSchema>;
+
+/** What was brought back, and which cues could not be, since others have them now. */
+export const RestoredSchema = z.object({
+  entries: z.number().int(),
+  lostCues: z.array(z.object({ title: z.string(), cue: z.string() })),
+});
+export type Restored = z.infer<typeof RestoredSchema>;
+
+export const TouchingSchema = z.object({ entries: ids });
+/** What deleting would touch: entries that hold these, and unfinished drafts that do. */
+export const TouchedSchema = z.object({
+  within: z.array(z.object({ id: z.string(), title: z.string() })),
+  drafts: z.number().int(),
+});
+
+export const DeletedEntriesSchema = z.object({ entries: ids });
+export const MovedSchema = z.object({ entries: ids, to: id });
+export const ChangedEntriesSchema = z.object({
+  changes: z
+    .array(z.object({ entry: id, revision: z.number().int().min(1), content: EntryContentSchema }))
+    .min(1)
+    .max(2000),
+  reason: z.string().trim().max(300).default(''),
+});
+export const EntriesSchema = z.object({ entries: z.array(EntrySchema) });
+
+export const TeamSettingsSchema = z.object({
+  /** Days after which the wastebasket is emptied of a thing; null for never. */
+  wastebasketDays: z.number().int().min(1).max(3650).nullable(),
+});
+export type TeamSettings = z.infer<typeof TeamSettingsSchema>;

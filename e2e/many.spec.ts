@@ -1,0 +1,105 @@
+import { draftOf, expect, expectAccessible, openCase, test } from './test';
+
+test('many at once: rows typed one after another, selected, tagged, moved, taken back, deleted and brought back', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  await page.getByRole('link', { name: 'Bank', exact: true }).click();
+  await page.getByRole('link', { name: 'Row by row' }).click();
+  await page.getByLabel('Kept in').selectOption('Ward notes');
+  await page.getByLabel('Title of row 1').focus();
+  const rows: [string, string, string][] = [
+    ['Night check', 'nck', 'Checked at midnight.'],
+    ['Taken cue', 'adm', 'This cue is taken.'],
+    ['Dawn check', 'dck', 'Checked at dawn.'],
+  ];
+  for (const [title, cue, wording] of rows) {
+    await page.keyboard.type(title);
+    await page.keyboard.press('Tab');
+    await page.keyboard.type(cue);
+    await page.keyboard.press('Tab');
+    await page.keyboard.type(wording);
+    await page.keyboard.press('Enter');
+  }
+  const list = page.getByRole('list', { name: 'Rows' });
+  await expect(list.getByRole('link', { name: 'kept' })).toHaveCount(2);
+  await expect(list).toContainText('already brings “Hedgehog admission”');
+  await expectAccessible(page);
+  // What was not kept is not lost by leaving.
+  await page.keyboard.type('Half a title');
+  await page.reload();
+  await expect(page.getByLabel('Title of row 1')).toHaveValue('Taken cue');
+  await expect(page.getByLabel('Title of row 2')).toHaveValue('Half a title');
+  await page.getByLabel('Cue of row 1').fill('tkn');
+  await page.keyboard.press('Enter');
+  await expect(list.getByRole('link', { name: 'kept' })).toHaveCount(1);
+
+  await page.getByRole('link', { name: 'Bank', exact: true }).click();
+  await page.getByRole('button', { name: 'Select several' }).click();
+  for (const [title] of rows) await page.getByLabel(`Select ${title}`).check();
+  const panel = page.getByRole('region', { name: 'Selected entries' });
+  await expect(panel).toContainText('3 selected');
+  await panel.getByLabel('Tag them').fill('night');
+  await page.keyboard.press('Enter');
+  await expect(panel).toContainText('3 entries changed: tagged night.');
+  const ward = page.getByRole('region', { name: 'Ward notes' });
+  await expect(ward.getByRole('listitem').filter({ hasText: 'Dawn check' })).toContainText('night');
+  await expectAccessible(page);
+  await panel.getByRole('button', { name: 'Undo' }).click();
+  await expect(ward.getByRole('listitem').filter({ hasText: 'Dawn check' })).not.toContainText('· night');
+  await panel.getByLabel('Move them to').selectOption('My own wording');
+  await expect(panel).toContainText('What is shared stays shared');
+  await panel.getByRole('button', { name: 'Delete them' }).click();
+  const ask = page.getByRole('alertdialog');
+  await expect(ask).toContainText('Their cues are free then: nck, tkn, dck');
+  await expectAccessible(page);
+  await ask.getByRole('button', { name: 'Delete', exact: true }).click();
+  await expect(panel).toContainText('3 entries put into the wastebasket.');
+  await expect(ward).not.toContainText('Dawn check');
+
+  await page.goto(new URL('/wastebasket', page.url()).href);
+  await page.getByText('3 entries').last().click();
+  await page.getByRole('button', { name: 'Bring back Dawn check' }).click();
+  await expect(page.getByText('“Dawn check” is back.')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel('A thing goes for good after').selectOption('a week');
+  await expect(page.getByText(/goes for good 2 Dec/)).toBeVisible();
+});
+
+test('an entry copied without its cue, made from what was copied, deleted and undone; a draft put away and taken back', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  await page.goto(new URL('/bank/wound', page.url()).href);
+  await page.getByRole('button', { name: 'Copy it' }).click();
+  await expect(page.getByRole('textbox', { name: 'Title' })).toHaveValue('Wound cleaned, a copy');
+  await expect(page.getByText('Its cue stays with the first')).toBeVisible();
+  await expect(page.getByRole('group', { name: /^Cue/ })).toHaveCount(0);
+  await page.keyboard.press('F9');
+  const whole = page.getByRole('region', { name: 'The whole entry' });
+  await whole.getByRole('button', { name: 'Take it out of use' }).click();
+  await whole.getByRole('button', { name: 'Undo' }).click();
+  await whole.getByRole('button', { name: 'Delete it' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Delete', exact: true }).click();
+  await expect(page.getByText('One entry put into the wastebasket.')).toBeVisible();
+  await expect(page.getByRole('link', { name: /Wound cleaned, a copy/ })).toHaveCount(0);
+
+  await page.evaluate(() => navigator.clipboard.writeText('The owl flew well on its last day.'));
+  await page.getByRole('link', { name: 'From what was copied' }).click();
+  await expect(page.getByRole('textbox', { name: 'Wording', exact: true })).toContainText(
+    'The owl flew well',
+  );
+  await expect(page.getByRole('textbox', { name: 'Title' })).not.toHaveValue('');
+
+  await page.goto(new URL('/', page.url()).href);
+  await openCase(page, /Keel/);
+  await page.keyboard.type('Looked in on it.');
+  await page.keyboard.press('F2');
+  await page.keyboard.type('Delete this draft');
+  await page.keyboard.press('Enter');
+  const told = page.getByRole('status').filter({ hasText: 'Your draft is in the wastebasket.' });
+  await told.getByRole('button', { name: 'Undo' }).click();
+  await expect(told).toBeHidden();
+  await openCase(page, /Keel/);
+  await expect(draftOf(page)).toContainText('Looked in on it.');
+});

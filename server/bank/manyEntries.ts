@@ -1,0 +1,190 @@
+import { and, eq, inArray, isNull } from 'drizzle-orm';
+import type { Entry } from '#contracts';
+import type { EntryContent } from '#core/entry';
+import type { Context } from '../context';
+import type { Queries } from '../db/openStore';
+import { collections, cues, entries, revisions } from '../db/schema';
+import { notFound, Refusal } from '../http/refusal';
+import { record } from '../people/trail';
+import { depart, holdCollections, nextChange } from './bankChanges';
+import { rightsFor } from './rights';
+import { mustBeSound, tellingClashes, toEntry, typedCues, writeCues } from './saveEntry';
+import { mustIncludeSoundly } from './soundIncludes';
+
+type Row = typeof entries.$inferSelect;
+
+const TOLD = 20;
+
+/**
+ * Some entries, held with their collections for this transaction; all of them kept by the member, or it throws: as for
+ * something that is not there where one of them does not exist for the member.
+ */
+export async function heldByKeeper(
+  tx: Queries,
+  member: string,
+  wanted: readonly string[],
+  alsoHold: readonly string[] = [],
+): Promise<Row[]> {
+  const ids = [...new Set(wanted)];
+  const where = and(inArray(entries.id, ids), isNull(entries.deletion));
+  const found = await tx.select({ collection: entries.collection }).from(entries).where(where);
+  await holdCollections(tx, [...found.map(({ collection }) => collection), ...alsoHold]);
+  const rows = await tx.select().from(entries).where(where).orderBy(entries.id).for('update');
+  const rights = await rightsFor(tx, member);
+  if (rows.length < ids.length || rows.some(({ collection }) => !rights.has(collection))) throw notFound();
+  const foreign = rows.find(({ collection }) => rights.get(collection) !== 'keep');
+  if (foreign)
+    throw new Refusal(
+      'not-allowed',
+      `Only its keepers change “${foreign.content.title}”. Nothing was changed; take it out of those you selected.`,
+    );
+  return rows;
+}
+
+/** Refuses cues of arriving entries that others in the collection have, naming them. */
+async function mustFit(tx: Queries, collection: string, arriving: readonly Row[]): Promise<void> {
+  const typed = arriving.flatMap(({ content }) => typedCues(content));
+  if (typed.length === 0) return;
+  const taken = await tx
+    .select({ typed: cues.typed, title: entries.content })
+    .from(cues)
+    .innerJoin(entries, eq(entries.id, cues.entry))
+    .where(and(eq(cues.collection, collection), inArray(cues.typed, typed)));
+  const twice = typed
+    .filter((one, at) => typed.indexOf(one) !== at)
+    .map((one) => ({ typed: one, title: null }));
+  const all = [...taken, ...twice];
+  if (all.length === 0) return;
+  const faults = all.slice(0, TOLD).map(({ typed: cue, title }) => ({
+    place: cue,
+    message: title ? `The cue ${cue} brings “${title.title}” there.` : `Two of these have the cue ${cue}.`,
+  }));
+  throw new Refusal(
+    'cue-taken',
+    `${all.length === 1 ? 'A cue is' : `${all.length} cues are`} taken there: ${all
+      .slice(0, 5)
+      .map((one) => one.typed)
+      .join(', ')}. Nothing was moved.`,
+    { faults },
+  );
+}
+
+/** Moves entries into another collection, all or none. Returns them as they stand now. Throws a Refusal when it may not be. */
+export async function moveEntries(
+  context: Context,
+  member: string,
+  ids: readonly string[],
+  to: string,
+): Promise<Entry[]> {
+  return tellingClashes(() =>
+    context.db.transaction(async (tx) => {
+      const all = await heldByKeeper(tx, member, ids, [to]);
+      const rights = await rightsFor(tx, member);
+      if (!rights.has(to)) throw notFound();
+      if (rights.get(to) !== 'keep')
+        throw new Refusal(
+          'not-allowed',
+          'Only its keepers put entries into that collection. Nothing was moved.',
+        );
+      const rows = all.filter(({ collection }) => collection !== to);
+      if (rows.length === 0) return [];
+      const places = await tx.select().from(collections);
+      const ownerOf = (id: string) => places.find((place) => place.id === id)?.ownedBy ?? null;
+      if (ownerOf(to) !== null && rows.some(({ collection }) => ownerOf(collection) === null))
+        throw new Refusal(
+          'not-valid',
+          'What is shared stays shared: it cannot go into your own wording. Copy it instead; nothing was moved.',
+        );
+      await mustFit(tx, to, rows);
+      for (const { id, content } of rows)
+        await mustIncludeSoundly(tx, { member, collection: to, id, content });
+      await depart(tx, rows);
+      const change = await nextChange(tx, to);
+      const moved = await tx
+        .update(entries)
+        .set({ collection: to, change })
+        .where(
+          inArray(
+            entries.id,
+            rows.map(({ id }) => id),
+          ),
+        )
+        .returning();
+      await tx
+        .update(cues)
+        .set({ collection: to })
+        .where(
+          inArray(
+            cues.entry,
+            rows.map(({ id }) => id),
+          ),
+        );
+      const named = places.find((place) => place.id === to)!.name;
+      for (const { content } of rows)
+        await record(tx, context.now(), {
+          by: member,
+          act: 'entry-moved',
+          subject: content.title,
+          detail: `to ${named}`,
+          collection: to,
+        });
+      return moved.map(toEntry);
+    }),
+  );
+}
+
+/** A change of one of many. */
+export interface Change {
+  entry: string;
+  revision: number;
+  content: EntryContent;
+}
+
+/** Saves many entries as their next revisions, all or none. Returns them as they stand now. */
+export async function changeEntries(
+  context: Context,
+  member: string,
+  changes: readonly Change[],
+  reason: string,
+): Promise<Entry[]> {
+  for (const { content } of changes) mustBeSound(content);
+  return tellingClashes(() =>
+    context.db.transaction(async (tx) => {
+      const rows = await heldByKeeper(
+        tx,
+        member,
+        changes.map(({ entry }) => entry),
+      );
+      const byId = new Map(rows.map((row) => [row.id, row]));
+      const stale = changes.find(({ entry, revision }) => byId.get(entry)!.revision !== revision);
+      if (stale)
+        throw new Refusal(
+          'moved-on',
+          `Someone saved “${byId.get(stale.entry)!.content.title}” meanwhile. Nothing was changed; look again.`,
+        );
+      const savedAt = context.now();
+      const counts = new Map<string, number>();
+      for (const collection of [...new Set(rows.map((row) => row.collection))].sort())
+        counts.set(collection, await nextChange(tx, collection));
+      // All cues go before any comes: two of these may change places.
+      await tx.delete(cues).where(inArray(cues.entry, [...byId.keys()]));
+      const saved: Entry[] = [];
+      for (const { entry: id, revision, content } of changes) {
+        const { collection } = byId.get(id)!;
+        await mustIncludeSoundly(tx, { member, collection, id, content });
+        const state = { content, reason, savedAt, savedBy: member, revision: revision + 1 };
+        const [row] = await tx
+          .update(entries)
+          .set({ ...state, change: counts.get(collection)! })
+          .where(eq(entries.id, id))
+          .returning();
+        await tx.insert(revisions).values({ entry: id, ...state });
+        await writeCues(tx, collection, id, content);
+        const done = { by: member, act: 'entry-changed' as const, subject: content.title, detail: reason };
+        await record(tx, savedAt, { ...done, collection });
+        saved.push(toEntry(row!));
+      }
+      return saved;
+    }),
+  );
+}

@@ -1,0 +1,86 @@
+import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { within } from '#core/rights';
+import { depart } from '../bank/bankChanges';
+import { heldByKeeper } from '../bank/manyEntries';
+import type { Context } from '../context';
+import type { Queries } from '../db/openStore';
+import { collections, cues, deletions, drafts, entries } from '../db/schema';
+import { record } from '../people/trail';
+
+type Deleting = typeof deletions.$inferInsert;
+
+async function begin(
+  context: Context,
+  tx: Queries,
+  given: Pick<Deleting, 'what' | 'title' | 'by'>,
+): Promise<string> {
+  const id = context.newId();
+  await tx.insert(deletions).values({ id, at: context.now(), ...given });
+  return id;
+}
+
+/** Puts entries into the wastebasket together, all or none; returns the deletion's id. Their cues are free at once. */
+export async function deleteEntries(
+  context: Context,
+  member: string,
+  ids: readonly string[],
+): Promise<string> {
+  return context.db.transaction(async (tx) => {
+    const rows = await heldByKeeper(tx, member, ids);
+    const [first] = rows;
+    const title = rows.length === 1 ? first!.content.title : `${rows.length} entries`;
+    const deletion = await begin(context, tx, { what: 'entries', title, by: member });
+    const all = rows.map(({ id }) => id);
+    await depart(tx, rows);
+    await tx.update(entries).set({ deletion }).where(inArray(entries.id, all));
+    await tx.delete(cues).where(inArray(cues.entry, all));
+    for (const { content, collection } of rows)
+      await record(tx, context.now(), {
+        by: member,
+        act: 'entry-deleted',
+        subject: content.title,
+        collection,
+      });
+    return deletion;
+  });
+}
+
+/** Puts a collection with all in it into the wastebasket. Its keeper must have been asked for, and the tree be held. */
+export async function deleteCollection(
+  context: Context,
+  tx: Queries,
+  member: string,
+  { id, name }: { id: string; name: string },
+): Promise<void> {
+  const deletion = await begin(context, tx, { what: 'collection', title: name, by: member });
+  const all = await tx.select().from(collections).where(isNull(collections.deletion));
+  const inside = [...within(id, all)];
+  await tx.update(collections).set({ deletion }).where(inArray(collections.id, inside));
+  const gone = await tx
+    .update(entries)
+    .set({ deletion })
+    .where(and(inArray(entries.collection, inside), isNull(entries.deletion)))
+    .returning({ id: entries.id });
+  // Nobody sees these collections any more, but they may be brought back: their cues go, as those of others do.
+  if (gone.length > 0) await tx.delete(cues).where(inArray(cues.collection, inside));
+}
+
+/** Puts a draft into the wastebasket, if it still stands at a version; null where it does not. */
+export async function deleteDraft(
+  context: Context,
+  draft: { id: string; excerpt: string; author: string },
+  version: number,
+): Promise<string | null> {
+  return context.db.transaction(async (tx) => {
+    const title = draft.excerpt || 'An empty draft';
+    const deletion = await begin(context, tx, { what: 'draft', title, by: draft.author });
+    const [row] = await tx
+      .update(drafts)
+      .set({ deletion, version: sql`${drafts.version} + 1` })
+      .where(and(eq(drafts.id, draft.id), eq(drafts.version, version), isNull(drafts.deletion)))
+      .returning({ id: drafts.id });
+    if (row) return deletion;
+    await tx.delete(deletions).where(eq(deletions.id, deletion));
+    return null;
+  });
+}

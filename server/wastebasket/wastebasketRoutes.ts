@@ -1,0 +1,188 @@
+import { and, asc, count, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import type { Router } from 'express';
+import type { Deletion } from '#contracts';
+import { holdTree } from '../bank/collectionRoutes';
+import { includedIds } from '../bank/soundIncludes';
+import { rightsFor, visibleEntries } from '../bank/rights';
+import type { Context } from '../context';
+import type { Queries } from '../db/openStore';
+import { collections, deletions, drafts, entries, members, teamSettings } from '../db/schema';
+import { ownDraft } from '../cases/caseAccess';
+import { bind } from '../http/bind';
+import { notFound, Refusal } from '../http/refusal';
+import { record } from '../people/trail';
+import { deleteDraft, deleteEntries } from './deleting';
+import { emptyWastebasket, goesAt, purge, settingsOf } from './emptying';
+import { restore } from './restoring';
+
+/** So many titles are shown of what was deleted together. */
+const SHOWN = 50;
+
+/** The deletions a member can undo: of what they would keep, were it there; and of their own drafts. Newest first. */
+async function undoable(db: Queries, member: string, only?: string): Promise<Deletion[]> {
+  const rights = await rightsFor(db, member, { evenDeleted: true });
+  const kept = [...rights].flatMap(([id, right]) => (right === 'keep' ? [id] : []));
+  const rows = await db
+    .select({ deletion: deletions, by: members.name })
+    .from(deletions)
+    .innerJoin(members, eq(members.id, deletions.by))
+    .where(only === undefined ? undefined : eq(deletions.id, only))
+    .orderBy(desc(deletions.at), desc(deletions.id));
+  const ids = rows.map(({ deletion }) => deletion.id);
+  if (ids.length === 0 || kept.length === 0) return [];
+  const places = await db
+    .select({ id: collections.id, deletion: collections.deletion })
+    .from(collections)
+    .where(and(inArray(collections.deletion, ids), inArray(collections.id, kept)));
+  const titles = await db
+    .select({
+      id: entries.id,
+      deletion: entries.deletion,
+      title: sql<string>`${entries.content} ->> 'title'`,
+      collection: entries.collection,
+    })
+    .from(entries)
+    .where(and(inArray(entries.deletion, ids), inArray(entries.collection, kept)))
+    .orderBy(asc(entries.id));
+  const own = await db
+    .select({ deletion: drafts.deletion })
+    .from(drafts)
+    .where(and(inArray(drafts.deletion, ids), eq(drafts.author, member)));
+  const settings = await settingsOf(db);
+  return rows.flatMap(({ deletion: { id, what, title, at }, by }) => {
+    const mine = titles.filter(({ deletion }) => deletion === id);
+    const seen = {
+      entries: mine.length > 0,
+      collection: places.some(({ deletion }) => deletion === id),
+      draft: own.some(({ deletion }) => deletion === id),
+    }[what];
+    if (!seen) return [];
+    // Of what was deleted together, only what this member keeps is theirs to know of.
+    const shown = what === 'entries' && mine.length === 1 ? mine[0]!.title : title;
+    return [
+      {
+        id,
+        what,
+        title: what === 'entries' && mine.length > 1 ? `${mine.length} entries` : shown,
+        by,
+        at: at.toISOString(),
+        until: goesAt(at, settings)?.toISOString() ?? null,
+        entries: mine.slice(0, SHOWN).map(({ deletion: _, ...entry }) => entry),
+        count: mine.length,
+      },
+    ];
+  });
+}
+
+/** Deleting, bringing back, and what is set about it. */
+export function wastebasketRoutes(router: Router, context: Context): void {
+  const { db, events } = context;
+
+  const one = async (member: string, id: string): Promise<Deletion> => {
+    const [found] = await undoable(db, member, id);
+    if (!found) throw notFound();
+    return found;
+  };
+  const told = (gone: readonly { collection: string }[]) =>
+    Promise.all(
+      [...new Set(gone.map(({ collection }) => collection))].map((collection) =>
+        events.tellReaders(collection, { type: 'entries-changed', collection }),
+      ),
+    );
+
+  bind(router, context, 'touched', async ({ member, body }) => {
+    const wanted = new Set(body.entries);
+    const rights = await rightsFor(db, member.id);
+    const seen = await visibleEntries(db, member.id, body.entries);
+    const holding = await db
+      .select({ id: entries.id, collection: entries.collection, content: entries.content })
+      .from(entries)
+      .where(and(isNull(entries.deletion), sql`${entries.content}::text like '%"include"%'`));
+    const within = holding.filter(
+      ({ id, collection, content }) =>
+        !wanted.has(id) && rights.has(collection) && includedIds(content).some((held) => seen.has(held)),
+    );
+    const held = sql<string>`placed.value ->> 'entry'`;
+    const [found] = await db
+      .select({ count: sql<number>`count(distinct ${drafts.id})::int` })
+      .from(drafts)
+      .innerJoin(sql`jsonb_each(${drafts.document} -> 'attrs' -> 'placements') as placed`, sql`true`)
+      .where(and(eq(drafts.state, 'open'), isNull(drafts.deletion), inArray(held, [...seen.keys(), ''])));
+    return { within: within.map(({ id, content }) => ({ id, title: content.title })), drafts: found!.count };
+  });
+
+  bind(router, context, 'deleteEntries', async ({ member, body }) => {
+    const id = await deleteEntries(context, member.id, body.entries);
+    const done = await one(member.id, id);
+    await told(done.entries);
+    return done;
+  });
+
+  bind(router, context, 'deleteDraft', async ({ member, params, version }) => {
+    const draft = await ownDraft(db, member.id, params.draft);
+    const id = await deleteDraft(context, draft, version);
+    if (id === null)
+      throw new Refusal(
+        'moved-on',
+        'This draft was saved from another window meanwhile. It was not deleted.',
+      );
+    await events.tell(member.id, { type: 'case-added', case: draft.case });
+    return one(member.id, id);
+  });
+
+  bind(router, context, 'wastebasket', ({ member }) => undoable(db, member.id));
+
+  bind(router, context, 'restore', async ({ member, params, body }) => {
+    const known = await one(member.id, params.deletion);
+    const allowed = new Set(known.entries.map(({ id }) => id));
+    const restored = await db.transaction(async (tx) => {
+      await holdTree(tx);
+      const [row] = await tx.select().from(deletions).where(eq(deletions.id, known.id)).for('update');
+      if (!row) throw notFound();
+      const only =
+        row.what === 'entries' ? (body.entries ?? [...allowed]).filter((id) => allowed.has(id)) : null;
+      return restore(context, tx, member.id, row, only);
+    });
+    await events.reachChanged();
+    await told(known.entries);
+    await events.tell(member.id, { type: 'case-added', case: '' });
+    return restored;
+  });
+
+  bind(router, context, 'purge', async ({ member, params }) => {
+    const known = await one(member.id, params.deletion);
+    await db.transaction(async (tx) => {
+      const [row] = await tx.select().from(deletions).where(eq(deletions.id, known.id)).for('update');
+      if (!row) throw notFound();
+      const [all] = await tx.select({ count: count() }).from(entries).where(eq(entries.deletion, row.id));
+      if (row.what === 'entries' && all!.count > known.count)
+        throw new Refusal(
+          'not-allowed',
+          'Some of it is kept by others. It goes by itself when its time is up.',
+        );
+      await purge(tx, [row.id]);
+      const done = { by: member.id, act: 'wastebasket-emptied' as const, subject: known.title };
+      const home = known.entries[0]?.collection;
+      // Of drafts, and of collections that are no more, nobody else is told.
+      if (home && row.what === 'entries') await record(tx, context.now(), { ...done, collection: home });
+    });
+    return undefined;
+  });
+
+  bind(router, context, 'teamSettings', () => settingsOf(db));
+
+  bind(router, context, 'saveTeamSettings', async ({ member, body }) => {
+    await db.transaction(async (tx) => {
+      await tx
+        .insert(teamSettings)
+        .values({ id: 'team', content: body })
+        .onConflictDoUpdate({ target: teamSettings.id, set: { content: body } });
+      const days = body.wastebasketDays;
+      const detail = days === null ? 'never' : `after ${days} days`;
+      const done = { by: member.id, act: 'settings-changed' as const, subject: 'The wastebasket is emptied' };
+      await record(tx, context.now(), { ...done, detail });
+    });
+    await emptyWastebasket(context);
+    return body;
+  });
+}

@@ -1,0 +1,148 @@
+import { useState } from 'react';
+import type { Entry } from '#contracts';
+import { ApiProblem, inWords } from '../../api/client';
+import { Button, Notice, SelectField, TextField } from '../../ui';
+import type { BankIndex } from '../bankIndex';
+import { DeleteAsk } from './DeleteAsk';
+import { ACTS, useMany } from './useMany';
+
+interface Props {
+  index: BankIndex;
+  selected: ReadonlySet<string>;
+  select: (ids: ReadonlySet<string>) => void;
+  close: () => void;
+}
+
+/** A word to give, and the act it is given to. */
+function WordAct({
+  label,
+  hint,
+  act,
+  does,
+}: {
+  label: string;
+  hint: string;
+  act: string;
+  does: (word: string) => void;
+}) {
+  const [word, setWord] = useState('');
+  return (
+    <form
+      className="flex items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (word.trim() === '') return;
+        does(word.trim());
+        setWord('');
+      }}
+    >
+      <div className="grow">
+        <TextField
+          label={label}
+          placeholder={hint}
+          maxLength={60}
+          value={word}
+          onChange={({ target }) => setWord(target.value)}
+        />
+      </div>
+      <Button type="submit" disabled={word.trim() === ''}>
+        {act}
+      </Button>
+    </form>
+  );
+}
+
+function Refused({ error }: { error: Error }) {
+  const faults = error instanceof ApiProblem ? (error.problem.faults ?? []) : [];
+  return (
+    <Notice tone="warning" title={inWords(error)}>
+      {faults.map(({ place, message }) => (
+        <p key={place + message}>{message}</p>
+      ))}
+    </Notice>
+  );
+}
+
+/** What can be done to the entries selected on the sheet, all of it at once and with an undo. */
+export function SelectedPanel({ index, selected, select, close }: Props) {
+  const [asking, setAsking] = useState(false);
+  const many = useMany(() => setAsking(false));
+  const entries = [...selected].flatMap((id) => index.entries.get(id) ?? []);
+  const kept = entries.filter(({ collection }) => index.collections.get(collection)?.right === 'keep');
+  const places = index.bank.collections.filter(({ right }) => right === 'keep');
+  const run = (work: (all: readonly Entry[]) => ReturnType<(typeof ACTS)['remove']>) =>
+    many.run(() => work(kept));
+  const isRetired = kept.length > 0 && kept.every(({ content }) => content.retired);
+  const none = kept.length === 0 || many.pending;
+  return (
+    <section aria-label="Selected entries" className="grid gap-4 pt-6">
+      <div className="flex items-baseline gap-3">
+        <h2 className="eyebrow grow">
+          <span role="status">{entries.length === 0 ? 'None selected' : `${entries.length} selected`}</span>
+        </h2>
+        {entries.length > 0 && (
+          <Button look="text" onClick={() => select(new Set())}>
+            Select none
+          </Button>
+        )}
+        <Button look="text" onClick={close}>
+          Done
+        </Button>
+      </div>
+      {kept.length < entries.length && (
+        <Notice title={`${entries.length - kept.length} of them are kept by others.`}>
+          What you do here is done to those that you keep.
+        </Notice>
+      )}
+      {many.done && (
+        <Notice title={many.done.said}>
+          <Button look="text" disabled={many.pending} onClick={() => void many.undo()}>
+            Undo
+          </Button>
+        </Notice>
+      )}
+      {many.error && <Refused error={many.error} />}
+      <fieldset disabled={none} className="grid gap-4 disabled:opacity-60">
+        <SelectField
+          label="Move them to"
+          value=""
+          onChange={({ target }) => {
+            const to = index.collections.get(target.value);
+            if (to) run((all) => ACTS.move(all, to.id, to.name));
+          }}
+        >
+          <option value="">another collection</option>
+          {places.map(({ id, name, own }) => (
+            <option key={id} value={id}>
+              {name}
+              {!own && ' (shared)'}
+            </option>
+          ))}
+        </SelectField>
+        <WordAct
+          label="Tag them"
+          hint="such as winter"
+          act="Tag"
+          does={(tag) => run((all) => ACTS.tag(all, tag))}
+        />
+        <WordAct
+          label="Put before their cues"
+          hint="a letter or sign"
+          act="Put"
+          does={(lead) => run((all) => ACTS.putBefore(all, lead))}
+        />
+        <p className="flex flex-wrap gap-2">
+          {isRetired ? (
+            <Button onClick={() => run(ACTS.takeUp)}>Use them again</Button>
+          ) : (
+            <Button onClick={() => run(ACTS.retire)}>Take them out of use</Button>
+          )}
+          <Button onClick={() => setAsking(true)}>Delete them</Button>
+        </p>
+      </fieldset>
+      {asking && kept.length > 0 && (
+        <DeleteAsk entries={kept} go={() => run(ACTS.remove)} close={() => setAsking(false)} />
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,56 @@
+/** One short entry being written: kept on this computer until the server has it. */
+export interface Row {
+  key: string;
+  title: string;
+  cue: string;
+  wording: string;
+  /** What became of it. */
+  state: 'writing' | 'sending' | 'kept' | 'refused';
+  /** Why it was refused, in words; and a free cue, where that was the reason. */
+  why?: string;
+  proposed?: string;
+  /** The entry it has become. */
+  entry?: string;
+}
+
+export interface Sitting {
+  collection: string;
+  rows: Row[];
+}
+
+const PREFIX = 'elderleaf.rows.';
+
+/** A row with nothing in it. */
+export const emptyRow = (): Row => ({
+  key: crypto.randomUUID(),
+  title: '',
+  cue: '',
+  wording: '',
+  state: 'writing',
+});
+
+/** Whether nothing was written in a row. */
+export const isEmptyRow = ({ title, cue, wording }: Row) =>
+  title.trim() === '' && cue.trim() === '' && wording.trim() === '';
+
+/** What a member was writing row by row on this computer; what was on its way may not have arrived, and is to be sent again. */
+export function readSitting(member: string): Sitting | null {
+  try {
+    const kept = JSON.parse(localStorage.getItem(PREFIX + member) ?? 'null') as Sitting | null;
+    const again = (row: Row): Row => (row.state === 'sending' ? { ...row, state: 'writing' } : row);
+    return kept && { ...kept, rows: kept.rows.map(again) };
+  } catch {
+    return null;
+  }
+}
+
+/** Keeps rows on this computer, those that the server has left out. */
+export function keepSitting(member: string, { collection, rows }: Sitting): void {
+  const left = rows.filter((row) => row.state !== 'kept' && !isEmptyRow(row));
+  try {
+    if (left.length === 0) localStorage.removeItem(PREFIX + member);
+    else localStorage.setItem(PREFIX + member, JSON.stringify({ collection, rows: left }));
+  } catch {
+    // No room on this computer: the page itself still holds them.
+  }
+}

@@ -1,0 +1,54 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { call, inWords } from '../api/client';
+import { KEYS, queryClient } from '../api/queries';
+import { Notice, SelectField } from '../ui';
+
+const PERIODS = [
+  [7, 'a week'],
+  [30, '30 days'],
+  [90, '90 days'],
+  [365, 'a year'],
+] as const;
+
+const inPeriods = (days: number) =>
+  PERIODS.find(([count]) => count === days)?.[1] ?? (days === 1 ? 'a day' : `${days} days`);
+
+/** When the wastebasket is emptied of a thing: for owners to set, for others to know. */
+export function EmptyingForm({ isOwner }: { isOwner: boolean }) {
+  const settings = useQuery({ queryKey: KEYS.teamSettings, queryFn: () => call('teamSettings') });
+  const save = useMutation({
+    mutationFn: (wastebasketDays: number | null) => call('saveTeamSettings', { body: { wastebasketDays } }),
+    onSuccess: (now) => {
+      queryClient.setQueryData(KEYS.teamSettings, now);
+      void queryClient.invalidateQueries({ queryKey: KEYS.wastebasket });
+    },
+  });
+  if (!settings.data) return null;
+  const { wastebasketDays: days } = settings.data;
+  if (!isOwner)
+    return (
+      <p className="text-[14px]">
+        {days === null ? 'It is never emptied.' : `A thing goes for good after ${inPeriods(days)}.`}
+      </p>
+    );
+  const listed = days === null || PERIODS.some(([count]) => count === days);
+  return (
+    <div>
+      <SelectField
+        label="A thing goes for good after"
+        value={days ?? ''}
+        disabled={save.isPending}
+        onChange={({ target }) => save.mutate(target.value === '' ? null : Number(target.value))}
+      >
+        {!listed && <option value={days}>{inPeriods(days)}</option>}
+        {PERIODS.map(([count, words]) => (
+          <option key={count} value={count}>
+            {words}
+          </option>
+        ))}
+        <option value="">never by itself</option>
+      </SelectField>
+      {save.error && <Notice tone="warning" title={inWords(save.error)} />}
+    </div>
+  );
+}
