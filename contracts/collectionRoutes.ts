@@ -1,8 +1,10 @@
+import { z } from 'zod';
 import { CollectionSchema } from './bank';
 import {
-  CollectionSettingsSchema,
+  CollectionRevisionSchema,
   MoveSchema,
   NewCollectionSchema,
+  SavedCollectionSchema,
   SharedWithSchema,
   SharingSchema,
   TeamSchema,
@@ -35,8 +37,16 @@ export const COLLECTION_ROUTES = define({
     summary: 'Changes the settings of a collection.',
     status: 200,
     guarded: true,
-    body: CollectionSettingsSchema,
+    body: SavedCollectionSchema,
     response: CollectionSchema,
+  },
+  collectionRevisions: {
+    method: 'get',
+    path: '/api/collections/:collection/revisions',
+    access: 'reader',
+    summary: "A collection's settings, as they were at each version, newest first.",
+    status: 200,
+    response: z.array(CollectionRevisionSchema),
   },
   moveCollection: {
     method: 'post',

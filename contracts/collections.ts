@@ -15,6 +15,21 @@ export type CollectionSettings = z.infer<typeof CollectionSettingsSchema>;
 
 const place = z.string().max(60).nullable();
 
+/** Settings that are saved, with a word of why. */
+export const SavedCollectionSchema = CollectionSettingsSchema.extend({
+  reason: z.string().trim().max(300).default(''),
+});
+
+/** What a collection's settings were at a version. */
+export const CollectionRevisionSchema = z.object({
+  version: z.number().int().min(1),
+  settings: CollectionSettingsSchema,
+  savedAt: z.iso.datetime(),
+  savedBy: z.string(),
+  reason: z.string(),
+});
+export type CollectionRevision = z.infer<typeof CollectionRevisionSchema>;
+
 export const NewCollectionSchema = CollectionSettingsSchema.extend({ parent: place });
 
 /** Where a collection goes: within another or at the top, before one that is there, or last. */

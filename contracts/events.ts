@@ -17,6 +17,10 @@ export const EventSchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('reach-changed') }),
   // A proposal that the member may answer, or made, is another now.
   z.object({ type: z.literal('proposals-changed') }),
+  // A note that the member wrote, or may answer, is another now.
+  z.object({ type: z.literal('notes-changed') }),
+  // Others have opened or left an entry that the member has open.
+  z.object({ type: z.literal('presence-changed'), entry: z.string() }),
   z.object({ type: z.literal('glossary-changed'), glossary: z.string() }),
   // Who is of the team, their roles or their groups are others now.
   z.object({ type: z.literal('people-changed') }),

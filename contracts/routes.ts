@@ -13,6 +13,7 @@ import { CaseSchema, CaseSummarySchema, DraftSchema, SavedDraftSchema, TakenOver
 import { GLOSSARY_ROUTES } from './glossaryRoutes';
 import { COLLECTION_ROUTES } from './collectionRoutes';
 import { BeginningSchema, MemberSchema, OwnerSchema, SignInSchema } from './members';
+import { NOTE_ROUTES } from './noteRoutes';
 import { PEOPLE_ROUTES } from './peopleRoutes';
 import { PROPOSAL_ROUTES } from './proposalRoutes';
 import { define } from './route';
@@ -107,6 +108,32 @@ export const ROUTES = define({
   ...PROPOSAL_ROUTES,
   ...PEOPLE_ROUTES,
   ...WASTEBASKET_ROUTES,
+  ...NOTE_ROUTES,
+  present: {
+    method: 'post',
+    path: '/api/entries/:entry/present',
+    access: 'reader',
+    summary: 'Says that a page has the entry open, and asks who else has.',
+    status: 200,
+    body: z.object({ page: z.uuid() }),
+    response: z.array(z.string()),
+  },
+  gone: {
+    method: 'delete',
+    path: '/api/presences/:page',
+    access: 'member',
+    summary: 'Says that a page has an entry open no more.',
+    status: 204,
+  },
+  heldAgainst: {
+    method: 'put',
+    path: '/api/entries/:entry/varies',
+    access: 'keeper',
+    summary: 'Says that a variation was held against a revision of what it varies.',
+    status: 200,
+    body: z.object({ revision: z.number().int().min(1) }),
+    response: EntrySchema,
+  },
   makeEntry: {
     method: 'post',
     path: '/api/entries',

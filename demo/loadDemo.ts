@@ -4,7 +4,16 @@ import { ownCollection } from '../server/bank/ownCollection';
 import { insertEntry } from '../server/bank/saveEntry';
 import { insertCase } from '../server/cases/caseRoutes';
 import type { Context } from '../server/context';
-import { cases, casesGiven, collections, grants, groupMembers, groups, members } from '../server/db/schema';
+import {
+  cases,
+  casesGiven,
+  collectionRevisions,
+  collections,
+  grants,
+  groupMembers,
+  groups,
+  members,
+} from '../server/db/schema';
 import { insertGlossary } from '../server/glossaries/insertGlossary';
 import { readDemoFiles } from './demoFiles';
 
@@ -45,6 +54,9 @@ async function loadCollection(
     .insert(grants)
     .values(rights.map(([member, right]) => ({ collection: id, member, right })));
   const keeper = rights.find(([, right]) => right === 'keep')![0];
+  const settings = { name, leadIn, cueRules, kindsOfWork, language: 'en-GB' };
+  const saved = { savedAt: context.now(), savedBy: keeper, reason: 'Start of the bank' };
+  await context.db.insert(collectionRevisions).values({ collection: id, version: 1, settings, ...saved });
   for (const entry of collection.entries) {
     const saving = { context, member: keeper, content: entry.content, reason: 'Start of the bank' };
     await insertEntry(saving, id, entry.id);

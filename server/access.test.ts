@@ -1,7 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import supertest from 'supertest';
-import { ROUTES, type Bank, type Draft, type Entry } from '#contracts';
-import { DEFAULT_CUE_RULES } from '#core/cue';
+import type { Bank, Draft, Entry } from '#contracts';
 import { keep, problem, saveAs, wording } from './testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from './testing/testServer';
 
@@ -20,58 +18,7 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-describe('who may call what', () => {
-  const fill = (route: string) =>
-    route
-      .replace(':entry', 'owlet')
-      .replace(':revision', '1')
-      .replace(':collection', 'helpline')
-      .replace(':proposal', 'proposed')
-      .replace(':case', 'hedgehog-bramble')
-      .replace(':draft', 'none');
-  const routes = Object.entries(ROUTES);
-  const settings = {
-    name: 'x',
-    leadIn: ';',
-    cueRules: DEFAULT_CUE_RULES,
-    kindsOfWork: [],
-    language: 'en-GB',
-  };
-  const bodies = {
-    makeEntry: { collection: 'helpline', content: wording('x', 'y') },
-    saveCollection: settings,
-    moveCollection: { parent: null, before: null },
-    propose: { content: wording('x', 'y'), reason: 'why', base: 1 },
-    restore: { entries: null },
-    answerProposal: { accept: null, answer: '' },
-    share: { grants: [{ to: { kind: 'member', id: 'ruan' }, right: 'keep' }] },
-  };
-
-  test.each(routes)('%s as nobody', async (_name, route) => {
-    if (route.path === ROUTES.events.path) return;
-    const response = await supertest(server.app)
-      [route.method](fill(route.path))
-      .set('If-Match', '"1"')
-      .send({});
-    const open = route.access === 'anyone';
-    if (open) expect(response.status).not.toBe(401);
-    else expect(problem(response).code).toBe('not-signed-in');
-  });
-
-  // Ruan sees neither the helpline's collection nor the ward's cases: to him they must not exist.
-  test.each(routes.filter(([, route]) => ['given', 'reader', 'keeper'].includes(route.access)))(
-    '%s as a stranger',
-    async (name, route) => {
-      const body = bodies[name as keyof typeof bodies] ?? {
-        content: wording('x', 'y'),
-        document: { type: 'doc', attrs: { placements: {} }, content: [{ type: 'paragraph' }] },
-      };
-      const response = await ruan[route.method](fill(route.path)).set('If-Match', '"1"').send(body);
-      expect(problem(response).code).toBe('not-found');
-      expect(JSON.stringify(response.body)).not.toContain('Owlet');
-    },
-  );
-
+describe('what is seen', () => {
   test('a reader may read an entry and its history but not change it', async () => {
     await odile.get('/api/entries/owlet').expect(200);
     await odile.get('/api/entries/owlet/revisions/1').expect(200);

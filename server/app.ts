@@ -6,11 +6,14 @@ import { openApi } from '#contracts';
 import { authRoutes } from './auth/authRoutes';
 import { bankRoutes } from './bank/bankRoutes';
 import { collectionRoutes } from './bank/collectionRoutes';
+import { sharingRoutes } from './bank/sharingRoutes';
+import { noteRoutes } from './bank/noteRoutes';
 import { proposalRoutes } from './bank/proposalRoutes';
 import { caseRoutes } from './cases/caseRoutes';
 import { draftRoutes } from './cases/draftRoutes';
 import type { Context } from './context';
 import { eventRoutes } from './events/eventRoutes';
+import { presenceRoutes } from './events/presence';
 import { glossaryRoutes } from './glossaries/glossaryRoutes';
 import { useRoutes } from './glossaries/useRoutes';
 import { bind } from './http/bind';
@@ -79,6 +82,7 @@ export function makeApp(context: Context): Express {
     authRoutes,
     bankRoutes,
     collectionRoutes,
+    sharingRoutes,
     proposalRoutes,
     caseRoutes,
     draftRoutes,
@@ -91,6 +95,8 @@ export function makeApp(context: Context): Express {
     ownRoutes,
     trailRoutes,
     wastebasketRoutes,
+    noteRoutes,
+    presenceRoutes,
     eventRoutes,
   ])
     routes(api, context);

@@ -8,7 +8,7 @@ import { notFound } from '../http/refusal';
 import { announceEntry } from './announceEntry';
 import { changeEntries, moveEntries } from './manyEntries';
 import { visibleEntries, visibleEntry } from './rights';
-import { insertEntry, toEntry, updateEntry } from './saveEntry';
+import { holdAgainst, insertEntry, toEntry, updateEntry } from './saveEntry';
 import { visibleCollections } from './visibleCollections';
 
 /** What a member may see of the bank; of collections that the page has, only what was saved after that. */
@@ -89,6 +89,12 @@ export function bankRoutes(router: Router, context: Context): void {
   bind(router, context, 'saveEntry', async ({ member, params, body, version }) => {
     const { content, reason } = body;
     const entry = await updateEntry({ context, member: member.id, content, reason }, params.entry, version);
+    await announceEntry(context, member, entry);
+    return entry;
+  });
+
+  bind(router, context, 'heldAgainst', async ({ member, params, body }) => {
+    const entry = await holdAgainst(context, member.id, params.entry, body.revision);
     await announceEntry(context, member, entry);
     return entry;
   });

@@ -228,3 +228,24 @@ export async function updateEntry(
     }),
   );
 }
+
+/** Writes down against which revision of what it varies a variation was held last. Throws a Refusal where it varies nothing. */
+export async function holdAgainst(
+  context: Context,
+  member: string,
+  id: string,
+  revision: number,
+): Promise<Entry> {
+  return context.db.transaction(async (tx) => {
+    const entry = await visibleEntry(tx, member, id);
+    await mustKeep(tx, member, entry.collection);
+    if (entry.varies === null) throw new Refusal('not-valid', 'This entry varies no other.');
+    const change = await nextChange(tx, entry.collection);
+    const [row] = await tx
+      .update(entries)
+      .set({ variesRevision: revision, change })
+      .where(eq(entries.id, id))
+      .returning();
+    return toEntry(row!);
+  });
+}

@@ -233,6 +233,22 @@ export const notes = pgTable(
   (table) => [index('notes_of_an_entry').on(table.entry), index('notes_of_a_member').on(table.by)],
 );
 
+/** Pages that have an entry open, each until it says so again or leaves. */
+export const presences = pgTable(
+  'presences',
+  {
+    page: text('page').primaryKey(),
+    entry: text('entry')
+      .notNull()
+      .references(() => entries.id, { onDelete: 'cascade' }),
+    member: text('member')
+      .notNull()
+      .references(() => members.id, { onDelete: 'cascade' }),
+    until: instant('until').notNull(),
+  },
+  (table) => [index('presences_at_an_entry').on(table.entry)],
+);
+
 /** What was said to a note. */
 export const noteAnswers = pgTable(
   'note_answers',

@@ -1,7 +1,7 @@
 import { and, asc, count, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Deletion } from '#contracts';
-import { holdTree } from '../bank/collectionRoutes';
+import { holdTree } from '../bank/changingCollections';
 import { includedIds } from '../bank/soundIncludes';
 import { rightsFor, visibleEntries } from '../bank/rights';
 import type { Context } from '../context';
