@@ -67,7 +67,6 @@ test('of an entry hear those who may see it, at every server process; of a right
   expect(odile.types).toEqual(['reach-changed', 'entry-saved', 'reach-changed']);
   expect(elsewhere.types).toEqual(['reach-changed', 'entry-saved', 'entry-saved']);
   expect(ruan.types).toEqual([]);
-  await other.close();
 });
 
 test('streams of sessions that ended end, at every server process', async () => {
@@ -76,5 +75,4 @@ test('streams of sessions that ended end, at every server process', async () => 
   await server.context.events.sessionsEnded('odile', 'here');
   await allTold();
   expect([here.ended, gone.ended]).toEqual([false, true]);
-  await other.close();
 });

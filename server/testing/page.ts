@@ -31,13 +31,13 @@ export class Page extends EventEmitter {
 
 /** Waits until all that was told before has come to these pages: each hears in order, so a last event tells. */
 export async function settled(hub: EventHub, pages: readonly Page[]): Promise<void> {
-  const open = pages.filter(({ ended }) => !ended);
   const last: LiveEvent = { type: 'case-added', case: 'the last' };
   const hasCome = ({ told }: Page) => JSON.stringify(told.at(-1)) === JSON.stringify(last);
   await hub.tellAll(last);
-  for (let tries = 0; tries < 1000 && !open.every(hasCome); tries += 1)
+  for (let tries = 0; tries < 1000 && !pages.every((page) => page.ended || hasCome(page)); tries += 1)
     await new Promise((resolve) => setTimeout(resolve, 10));
-  for (const page of open) {
+  for (const page of pages) {
+    if (page.ended) continue;
     if (!hasCome(page)) throw new Error('An open page did not hear the last event.');
     page.told.pop();
   }

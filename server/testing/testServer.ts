@@ -21,7 +21,7 @@ export interface TestServer {
   context: Context;
   as: (member: string) => Promise<Caller>;
   /** Another server process on the same store: on PGlite, which one process alone may open, a second hub on its bus. */
-  another: () => Promise<{ events: EventHub; close: () => Promise<void> }>;
+  another: () => Promise<{ events: EventHub }>;
   close: () => Promise<void>;
 }
 
@@ -51,12 +51,15 @@ async function openOnServer(url: string): Promise<TestStore> {
   own.pathname = `/${name}`;
   const store = await openStore({ url: own.href });
   const close = async () => {
+    for (const other of others) await other.close();
     await store.close();
     await asServer(`drop database ${name}`);
   };
+  const others: Store[] = [];
   const another = async () => {
     const second = await openStore({ url: own.href });
-    return { events: new EventHub(second.db, second.bus), close: second.close };
+    others.push(second);
+    return { events: new EventHub(second.db, second.bus) };
   };
   return { ...store, another, close };
 }
@@ -67,8 +70,7 @@ async function openTestStore(): Promise<TestStore> {
   if (url) return openOnServer(url);
   const store = await openStore({ image: file ? new Blob([fs.readFileSync(file)]) : null });
   const bus = sharedBus(store.bus);
-  const another = () =>
-    Promise.resolve({ events: new EventHub(store.db, bus), close: () => Promise.resolve() });
+  const another = () => Promise.resolve({ events: new EventHub(store.db, bus) });
   return { ...store, bus, another };
 }
 
