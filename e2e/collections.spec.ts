@@ -111,6 +111,26 @@ test('sharing, seen at once by those it concerns: given, passed down, narrowed, 
   await expect(lines(ruan).nth(1)).toContainText('You keep it');
 });
 
+test('a collection remembers what it was set to, by whom and why; what it was can be brought back', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  await page.goto(new URL('/collections/ward', page.url()).href);
+  const form = page.getByRole('form', { name: 'Settings' });
+  await form.getByLabel('Lead-in').fill('#');
+  await form.getByLabel('Why you change it').fill('Commas are typed too often');
+  await page.keyboard.press('Enter');
+  const history = page.getByRole('region', { name: 'History' });
+  await history.getByRole('button', { name: /^Now: Imke/ }).click();
+  await expect(history).toContainText('Lead-in: , #');
+  await expectAccessible(page);
+  await history.getByRole('button', { name: /^Version 1/ }).click();
+  await history.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(form.getByLabel('Lead-in')).toHaveValue(',');
+  await form.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(history.getByRole('button', { name: /^Version 2/ })).toBeVisible();
+});
+
 test('two who change one collection: what does not touch is made one, of what does the second chooses', async ({
   signedIn,
 }) => {

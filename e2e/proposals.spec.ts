@@ -52,7 +52,7 @@ test('a change proposed, made one with what was saved since, amended and accepte
   );
 
   await desta.getByRole('link', { name: 'Bank', exact: true }).click();
-  await desta.getByRole('link', { name: 'Proposals' }).click();
+  await desta.getByRole('link', { name: 'Proposals and notes' }).click();
   const mine = desta.getByRole('region', { name: 'Proposed by you' });
   await expect(mine).toContainText('Imke Tarrow accepted it: Twice a day, rather');
   await openEntry(desta, /Wound cleaned/);
@@ -83,7 +83,7 @@ test('a change of words that were changed since says so; declined with a word, t
   await first.getByRole('button', { name: /^Decline/ }).click();
   await expect(waiting.getByRole('listitem')).toHaveCount(1);
   await desta.getByRole('link', { name: 'Bank', exact: true }).click();
-  await desta.getByRole('link', { name: 'Proposals' }).click();
+  await desta.getByRole('link', { name: 'Proposals and notes' }).click();
   const mine = desta.getByRole('region', { name: 'Proposed by you' });
   await expect(mine).toContainText('Odile Brandt declined it: There is enough already');
   await mine.getByRole('button', { name: 'Take it back' }).click();

@@ -1,3 +1,6 @@
+export { wordingWithHandChanges } from './handChanges';
+export { mergedPassage } from './mergedPassage';
+export type { MergedPassage } from './mergedPassage';
 export { mergedEntry } from './mergedEntry';
 export type { Clash, Merged } from './mergedEntry';
 export { entryDifference } from './entryDifference';

@@ -61,12 +61,12 @@ export function mergedEntry(base: EntryContent, mine: EntryContent, theirs: Entr
     <T>(of: (item: T) => () => void): Resolve<T> =>
     (was, my, their) =>
       mergedOne(was, my, their, of((my ?? their ?? was)!));
-  const part = (wording: string) =>
-    one<Part>(({ name }) => clash('wording', wording === name ? wording : `${wording}, ${name}`));
+  const part = (wording: string, isOnly: boolean) =>
+    one<Part>(({ name }) => clash('wording', isOnly ? wording : `${wording}, ${name}`));
   const wording: Resolve<Wording> = (was, my, their) => {
     if (!my || !their) return mergedOne(was, my, their, clash('wording', (my ?? their ?? was)!.name));
     const [w, m, t] = [was ?? their, my, their];
-    const parts = mergedList([w.parts, m.parts, t.parts], ({ id }) => id, part(m.name));
+    const parts = mergedList([w.parts, m.parts, t.parts], ({ id }) => id, part(m.name, m.parts.length === 1));
     return {
       id: m.id,
       name: mergedOne(w.name, m.name, t.name, clash('wording', m.name)),

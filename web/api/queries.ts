@@ -34,6 +34,9 @@ export const KEYS = {
   proposals: ['proposals'],
   case: (id: string) => ['case', id],
   earlier: (id: string) => ['earlier', id],
+  notes: ['notes'],
+  present: (entry: string) => ['present', entry],
+  collectionRevisions: (id: string, version: number) => ['collection-revisions', id, version],
   revisions: (entry: string) => ['revisions', entry],
   revision: (entry: string, revision: number) => ['revisions', entry, revision],
 } as const;
@@ -127,6 +130,8 @@ export const usePostRoom = () =>
 
 export const useProposals = () => useQuery({ queryKey: KEYS.proposals, queryFn: () => call('proposals') });
 
+export const useNotes = () => useQuery({ queryKey: KEYS.notes, queryFn: () => call('notes') });
+
 export const useSharing = (collection: string) =>
   useQuery({
     queryKey: [...KEYS.sharing, collection],
@@ -144,13 +149,16 @@ export const usePreferences = () => useQuery(preferencesQuery);
 export const useRevisions = (entry: string) =>
   useQuery({ queryKey: KEYS.revisions(entry), queryFn: () => call('revisions', { params: { entry } }) });
 
-export const useRevision = (entry: string, revision: number | null) =>
-  useQuery({
-    queryKey: KEYS.revision(entry, revision ?? 0),
+/** One revision of an entry, which never changes. */
+export const revisionQuery = (entry: string, revision: number) =>
+  queryOptions({
+    queryKey: KEYS.revision(entry, revision),
     queryFn: () => call('revision', { params: { entry, revision: String(revision) } }),
-    enabled: revision !== null,
     staleTime: Infinity,
   });
+
+export const useRevision = (entry: string, revision: number | null) =>
+  useQuery({ ...revisionQuery(entry, revision ?? 0), enabled: revision !== null });
 
 /** Puts an entry just kept into the bank of this page at once, so that its cue fires with the next key. */
 export function takeKept(entry: Entry): void {

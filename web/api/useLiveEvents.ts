@@ -5,7 +5,16 @@ import { KEYS, queryClient } from './queries';
 const AGAIN_MS = 3000;
 
 /** What others can change, and a page shows. */
-const LIVE = [KEYS.bank, KEYS.glossaries, KEYS.cases, KEYS.proposals, KEYS.team, KEYS.people, KEYS.sharing];
+const LIVE = [
+  KEYS.bank,
+  KEYS.glossaries,
+  KEYS.cases,
+  KEYS.proposals,
+  KEYS.team,
+  KEYS.people,
+  KEYS.sharing,
+  KEYS.notes,
+];
 
 const askAgain = (keys: readonly (readonly string[])[]) => {
   for (const queryKey of keys) void queryClient.invalidateQueries({ queryKey });
@@ -20,6 +29,10 @@ function take(event: LiveEvent): void {
     askAgain([KEYS.proposals]);
   } else if (event.type === 'glossary-changed') {
     askAgain([KEYS.glossaries]);
+  } else if (event.type === 'notes-changed') {
+    askAgain([KEYS.notes]);
+  } else if (event.type === 'presence-changed') {
+    askAgain([KEYS.present(event.entry)]);
   } else if (event.type === 'entries-changed') {
     askAgain([KEYS.bank, KEYS.wastebasket]);
   } else if (event.type === 'people-changed') {

@@ -5,7 +5,8 @@ import type { EntryContent } from '#core/entry';
 /** Of what is the same in a long text, so much is shown before and after a change. */
 const SHOWN_BESIDE = 90;
 
-function titleOf({ about, name }: Change): string {
+/** What a part of an entry is called where a change of it is told. */
+export function titleOf({ about, name }: Pick<Change, 'about' | 'name'>): string {
   switch (about) {
     case 'title':
       return 'Title';

@@ -7,11 +7,13 @@ import { calendarToday } from '../clock/calendarToday';
 import { useShell } from '../shell/ShellContext';
 import { Button, Notice } from '../ui';
 import type { BankIndex } from './bankIndex';
-import { DifferenceView } from './DifferenceView';
 import { ProposalsOf } from '../proposals/ProposalsOf';
 import { EntryActions } from './EntryActions';
 import { History } from './History';
-import type { EntryChanging } from './useEntryChange';
+import { NotesOf } from '../notes/NotesOf';
+import { PresentHere } from './PresentHere';
+import { Theirs } from './Theirs';
+import { VariationPanel } from './variations/VariationPanel';
 import type { EntryEditing } from './useEntryEditing';
 import { Doubts } from './workbench/Doubts';
 import { Preview } from './workbench/Preview';
@@ -39,24 +41,6 @@ function Refused({ error, leadIn, takeCue }: { error: Error; leadIn: string } & 
           Use {leadIn + proposed}
         </Button>
       )}
-    </Notice>
-  );
-}
-
-function Theirs({ theirs, changing }: { theirs: Entry; changing: EntryChanging }) {
-  return (
-    <Notice tone="warning" title="Someone saved this entry while you were changing it.">
-      <p>
-        {theirs.reason || 'No reason given'}. Yours stands on the leaf, whole. Beside it, theirs has what is
-        underlined here, and not what is struck out. Take over what you want of it, then save.
-      </p>
-      <div className="my-2 border-l border-hair pl-3 text-ink">
-        <DifferenceView before={changing.content} after={theirs.content} />
-      </div>
-      <p className="flex flex-wrap gap-2">
-        <Button onClick={changing.saveOverTheirs}>Save mine as the next revision</Button>
-        <Button onClick={changing.letGo}>Keep theirs</Button>
-      </p>
     </Notice>
   );
 }
@@ -94,6 +78,18 @@ function Workbench({ index, editing }: Pick<Props, 'index' | 'editing'>) {
 
 const NO_KINDS: readonly string[] = [];
 
+/** Beside an entry that is kept: its notes, what can be done with it, its history. */
+function OfKept({ entry, editing }: { entry: Entry; editing: EntryEditing }) {
+  const { collection, changing, editable } = editing;
+  return (
+    <>
+      <NotesOf entry={entry.id} />
+      <EntryActions entry={entry} keeps={collection?.right === 'keep'} isChanged={changing.isChanged} />
+      <History entry={entry.id} current={entry.revision} bringBack={editable ? changing.bringBack : null} />
+    </>
+  );
+}
+
 /** Beside an entry: what became of a save, how it reads for a case, and its history. */
 export function EntryMargin({ index, editing, said, takeCue }: Props) {
   const { entry, collection, changing } = editing;
@@ -101,6 +97,7 @@ export function EntryMargin({ index, editing, said, takeCue }: Props) {
   const { member } = useShell();
   return (
     <div className="entry-margin grid gap-6 pt-6">
+      {entry && <PresentHere entry={entry.id} />}
       {theirs && <Theirs theirs={theirs} changing={changing} />}
       {isProblem(error, 'not-signed-in') ? (
         <SignInAgain member={member} kept="Your change is kept on this computer." goOn={changing.save} />
@@ -109,6 +106,7 @@ export function EntryMargin({ index, editing, said, takeCue }: Props) {
       )}
       {said && (!changing.isChanged || !entry) && <Notice title={said} />}
       <ProposalsOf entry={entry?.id} amending={changing.proposal !== undefined} />
+      {entry && <VariationPanel index={index} entry={entry} />}
       {setAside && (
         <Notice title="Your change was put aside.">
           <Button look="text" onClick={changing.takeUpAgain}>
@@ -117,16 +115,7 @@ export function EntryMargin({ index, editing, said, takeCue }: Props) {
         </Notice>
       )}
       <Workbench index={index} editing={editing} />
-      {entry && (
-        <EntryActions entry={entry} keeps={collection?.right === 'keep'} isChanged={changing.isChanged} />
-      )}
-      {entry && (
-        <History
-          entry={entry.id}
-          current={entry.revision}
-          bringBack={editing.editable ? changing.bringBack : null}
-        />
-      )}
+      {entry && <OfKept entry={entry} editing={editing} />}
     </div>
   );
 }

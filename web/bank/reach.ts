@@ -4,6 +4,7 @@ import { CueIndex, resolveCue, type ResolvedCue } from '#core/cue';
 import { isInReach, type OwnReach } from '#core/glossary';
 import { usePreferences } from '../api/queries';
 import type { BankIndex } from './bankIndex';
+import { inPlace } from './variations/inPlace';
 
 /** What is switched on for the work in hand: its entries, and their cues ready to fire. */
 export interface Reach {
@@ -18,7 +19,7 @@ function makeReach({ bank, collections }: BankIndex, kind: string, own: OwnReach
   const inReach = new Set(
     bank.collections.filter((collection) => isInReach(collection, kind, own)).map(({ id }) => id),
   );
-  const entries = bank.entries
+  const entries = inPlace(bank.entries, collections)
     .filter(({ collection, content }) => inReach.has(collection) && !content.retired)
     .sort((a, b) => a.content.title.localeCompare(b.content.title));
   // Own wording first: where two cues are typed alike, the member's own wins.

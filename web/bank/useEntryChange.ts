@@ -115,6 +115,11 @@ export function useEntryChange(
     /** What someone else saved since this change was begun; null when nobody did. */
     theirs: change ? theirs : null,
     saveOverTheirs: () => theirs && save.mutate(theirs.revision),
+    /** Goes on with the change made one with theirs, as a change to what they saved. */
+    takeMerged: (content: EntryContent, base: number) => {
+      put({ ...now, content, base });
+      save.reset();
+    },
     /** Lets go of the change: it can be brought back until the page is left. */
     letGo: () => {
       setSetAside(change);

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { Collection } from '#contracts';
+import type { Collection, CollectionSettings } from '#contracts';
 import { within } from '#core/rights';
 import { call, inWords } from '../api/client';
 import { KEYS, queryClient, useBank } from '../api/queries';
@@ -10,6 +10,7 @@ import { kindsInWords } from '../reach/kindsOfWork';
 import { Figure } from '../shell/Figure';
 import { NothingHere } from '../shell/NothingHere';
 import { Button, Failed, Loading, Notice } from '../ui';
+import { CollectionHistory } from './CollectionHistory';
 import { CollectionSettingsForm } from './CollectionSettingsForm';
 import { MakeCollection } from './MakeCollection';
 import { rightInWords } from './rightInWords';
@@ -95,6 +96,7 @@ function Drop({ collection, entries, inside }: DropProps) {
 function Known({ collection, index }: { collection: Collection; index: BankIndex }) {
   const inside = index.bank.collections.filter(({ parent }) => parent === collection.id);
   const entries = index.bank.entries.filter((entry) => entry.collection === collection.id).length;
+  const [broughtBack, setBroughtBack] = useState<CollectionSettings | null>(null);
   const all = within(collection.id, index.bank.collections);
   const keeps = collection.right === 'keep';
   const isRoot = collection.own && collection.parent === null;
@@ -122,6 +124,10 @@ function Known({ collection, index }: { collection: Collection; index: BankIndex
             </ul>
             {keeps && <MakeCollection within={collection} />}
           </section>
+          <CollectionHistory
+            collection={collection}
+            bringBack={keeps ? (settings) => setBroughtBack({ ...settings }) : null}
+          />
         </div>
       }
     >
@@ -131,7 +137,7 @@ function Known({ collection, index }: { collection: Collection; index: BankIndex
         <p className="text-[14px] text-soft">{rightInWords(collection)}</p>
       </header>
       {keeps ? (
-        <CollectionSettingsForm collection={collection} />
+        <CollectionSettingsForm collection={collection} broughtBack={broughtBack} />
       ) : (
         <p className="px-9 py-5 text-[14px] max-[899px]:px-4">
           Its cues begin with <span className="cue">{collection.leadIn || 'nothing'}</span>. It is in reach

@@ -1,4 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
 import type { Collection, CollectionSettings } from '#contracts';
 import type { Cue } from '#core/cue';
 import { call, inWords } from '../api/client';
@@ -18,20 +19,33 @@ const settingsOf = ({ name, leadIn, cueRules, kindsOfWork, language }: Collectio
   language,
 });
 
+interface Props {
+  collection: Collection;
+  /** Settings of an earlier version, to be saved anew. */
+  broughtBack: CollectionSettings | null;
+}
+
 /** What the keepers of a collection set: its name, how its cues are, what work and language it is for. */
-export function CollectionSettingsForm({ collection }: { collection: Collection }) {
+export function CollectionSettingsForm({ collection, broughtBack }: Props) {
   const unsaved = useUnsaved(settingsOf(collection), collection.version, mergedSettings);
   const { value: settings } = unsaved;
   const put = (change: Partial<CollectionSettings>) => unsaved.set({ ...settings, ...change });
+  const [reason, setReason] = useState('');
+  const [taken, setTaken] = useState(broughtBack);
+  if (taken !== broughtBack) {
+    setTaken(broughtBack);
+    if (broughtBack) unsaved.set(broughtBack);
+  }
   const save = useMutation({
     mutationFn: () =>
       call('saveCollection', {
         params: { collection: collection.id },
         version: unsaved.version,
-        body: settings,
+        body: { ...settings, reason },
       }),
     onSuccess: (now) => {
       unsaved.saved(settingsOf(now), now.version);
+      setReason('');
       void queryClient.invalidateQueries({ queryKey: KEYS.bank });
     },
   });
@@ -89,6 +103,14 @@ export function CollectionSettingsForm({ collection }: { collection: Collection 
         <ClosingKeys {...rules} />
       </fieldset>
       <KindsOfWorkField kinds={settings.kindsOfWork} change={(kindsOfWork) => put({ kindsOfWork })} />
+      {unsaved.changed && (
+        <TextField
+          label="Why you change it"
+          value={reason}
+          maxLength={300}
+          onChange={({ target }) => setReason(target.value)}
+        />
+      )}
       {unsaved.overtaken && <Overtaken {...unsaved} />}
       {save.error && <Notice tone="warning" title={inWords(save.error)} />}
       <Button

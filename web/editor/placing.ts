@@ -1,8 +1,10 @@
 import { Fragment, Slice, type Node as EditorNode } from '@tiptap/pm/model';
 import { NodeSelection, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
-import { followCase, isLine, joinAtCaret } from '#core/passage';
+import { followCase, isLine, joinAtCaret, type Passage } from '#core/passage';
 import type { TypedCase } from '#core/cue';
-import { place, type Placed, type PlaceRequest } from '#core/fill';
+import { mergedPassage, wordingWithHandChanges } from '#core/difference';
+import type { EntryContent } from '#core/entry';
+import { place, refillPassage, type Placed, type PlaceRequest } from '#core/fill';
 import { attrsOf, blanksIn, placementRange } from './blanks';
 import { placementsOf, setPlacements } from './placements';
 
@@ -76,7 +78,18 @@ export function placeEntry(
   request: PlaceRequest,
   typed: TypedCase = 'as-is',
 ): Transaction {
-  const { passage, placement, boxes } = place(request);
+  return putIn(state, from, to, request.id, place(request), typed);
+}
+
+/** Puts what was placed in place of [from, to). */
+function putIn(
+  state: EditorState,
+  from: number,
+  to: number,
+  id: string,
+  { passage, placement, boxes }: Placed,
+  typed: TypedCase = 'as-is',
+): Transaction {
   const { before, after } = lineAround(state, from, to);
   const joined = joinAtCaret(followCase(passage, typed), before, after);
   const fragment = Fragment.fromJSON(state.schema, joined.content);
@@ -88,9 +101,9 @@ export function placeEntry(
   // Into an empty paragraph blocks come whole, so that a heading or list stays one.
   if (wholeBlock && joined.content.length > 1) tr.replaceWith($from.before(), $from.after(), fragment);
   else tr.replaceRange(from, to, new Slice(fragment, open(0), open(-1)));
-  putInBoxes(tr, boxes, request.id);
-  setPlacements(tr, { ...placementsOf(state.doc), [request.id]: placement });
-  return stepIn(tr, request.id);
+  putInBoxes(tr, boxes, id);
+  setPlacements(tr, { ...placementsOf(state.doc), [id]: placement });
+  return stepIn(tr, id);
 }
 
 /** From where to where a placement reaches outside the boxes; null when it has words in boxes alone. */
@@ -104,11 +117,25 @@ function bodyRange(doc: EditorNode, placement: string): { from: number; to: numb
   return ranges.length > 0 ? { from: ranges[0]!.from, to: ranges.at(-1)!.to } : null;
 }
 
-/** A transaction that puts a newer wording in the place of a placement, with the answers given so far. */
+/** What a placement that is renewed was before: the content of its revision, to tell what was changed by hand in it. */
+export type Before = EntryContent | null;
+
+/** What stands between two places of a draft, as a passage of its own. */
+const passageBetween = (doc: EditorNode, from: number, to: number): Passage => ({
+  type: 'doc',
+  // With what they stand in: a stretch of one paragraph is a paragraph.
+  content: doc.slice(from, to, true).content.toJSON() as Passage['content'],
+});
+
+/**
+ * A transaction that puts a newer wording in the place of a placement, with the answers given so far. Where what it was
+ * before is known, and its wording stays, words changed by hand stay too; of what both changed, the hand's stand.
+ */
 export function renewPlacement(
   state: EditorState,
   id: string,
   request: Omit<PlaceRequest, 'id' | 'answers' | 'cue'>,
+  before: Before = null,
 ): Transaction {
   const range = placementRange(state.doc, id);
   const old = placementsOf(state.doc)[id];
@@ -118,5 +145,38 @@ export function renewPlacement(
     Object.entries(old.answers).filter(([, answer]) => answer.kind !== 'detail'),
   );
   const inBody = bodyRange(state.doc, id) ?? range;
-  return placeEntry(state, inBody.from, inBody.to, { ...request, id, answers, cue: old.cue });
+  const whole = { ...request, id, answers, cue: old.cue };
+  const placed = place(whole);
+  if (!before || request.wording !== old.wording) return putIn(state, inBody.from, inBody.to, id, placed);
+  const was = place({ ...whole, entry: { ...request.entry, revision: old.revision, content: before } });
+  const mine = passageBetween(state.doc, inBody.from, inBody.to);
+  const { passage } = mergedPassage(was.passage, mine, placed.passage);
+  const refilled = refillPassage(passage, { [id]: placed.placement });
+  return putIn(state, inBody.from, inBody.to, id, { ...placed, passage: refilled });
+}
+
+/**
+ * An entry's content with what was changed by hand where it was placed, its blanks still blanks; null where nothing of its own
+ * words was changed. `content` is that of the revision which was placed.
+ */
+export function changedByHand(
+  state: EditorState,
+  id: string,
+  { content, ...needs }: Omit<PlaceRequest, 'id' | 'answers' | 'cue' | 'entry'> & { content: EntryContent },
+): EntryContent | null {
+  const old = placementsOf(state.doc)[id];
+  const range = bodyRange(state.doc, id);
+  if (!old || !range) return null;
+  const { entry, revision, wording, answers, cue } = old;
+  const placed = place({ ...needs, entry: { id: entry, revision, content }, wording, id, answers, cue });
+  const now = passageBetween(state.doc, range.from, range.to);
+  let changed = false;
+  const wordings = content.wordings.map((one) => {
+    const last = one.parts.at(-1)!;
+    if (one.id !== wording) return one;
+    const passage = wordingWithHandChanges(last.passage, placed.passage, now);
+    changed = passage !== last.passage;
+    return { ...one, parts: one.parts.map((part) => (part === last ? { ...part, passage } : part)) };
+  });
+  return changed ? { ...content, wordings } : null;
 }

@@ -21,6 +21,7 @@ import { Level } from './Level';
 import { OffersPanel } from './OffersPanel';
 import { takeOffer, type OfferHost } from './offering';
 import { NewerWording } from './NewerWording';
+import { PlacementActions } from './PlacementActions';
 import { PlacementPanel } from './PlacementPanel';
 import { ReferenceSlip } from './ReferenceSlip';
 import { ReachSlip } from './ReachSlip';
@@ -115,7 +116,7 @@ function Standing(props: LeafMarginProps) {
         <NewerWording
           editor={editor}
           entries={placing.index.entries}
-          renew={(id, wording) => placing.host.renew(editor, id, wording)}
+          renew={(id, wording, before) => placing.host.renew(editor, id, wording, before)}
         />
       )}
       {!open && (
@@ -171,6 +172,7 @@ function OfTheText({ one, editor, leaf, placing }: LeafMarginProps) {
   if (!leaf.blank && !leaf.placement && !leaf.statement) {
     return <ReachList kind={one.kind} index={index} reach={reach} place={(id) => placeIn(editor, id)} />;
   }
+  const entry = leaf.placed && index?.entries.get(leaf.placed.entry);
   return (
     <div className="grid gap-4">
       {leaf.blank && <BlankPanel editor={editor} blank={leaf.blank} record={one.record} />}
@@ -182,6 +184,19 @@ function OfTheText({ one, editor, leaf, placing }: LeafMarginProps) {
           brief={leaf.blank !== null}
           content={index?.entries.get(leaf.placed.entry)?.content}
           renew={(id, wording) => host.renew(editor, id, wording)}
+          actions={
+            entry &&
+            index && (
+              <PlacementActions
+                key={leaf.placement}
+                editor={editor}
+                id={leaf.placement}
+                entry={entry}
+                index={index}
+                changedByHand={host.changedByHand}
+              />
+            )
+          }
         />
       )}
     </div>

@@ -2,11 +2,12 @@ import { useEditorState, type Editor } from '@tiptap/react';
 import { useState } from 'react';
 import type { Entry } from '#contracts';
 import { excerpt } from '#core/passage';
-import { useRevision } from '../api/queries';
+import { queryClient, revisionQuery, useRevision } from '../api/queries';
 import { DifferenceView } from '../bank/DifferenceView';
 import { mainPassage } from '../bank/entryFields';
 import { placementRange } from '../editor/blanks';
 import { placementsOf } from '../editor/placements';
+import type { Before } from '../editor/placing';
 import { Button, Notice } from '../ui';
 
 const EXCERPT = 220;
@@ -14,7 +15,7 @@ const EXCERPT = 220;
 interface Props {
   editor: Editor;
   entries: ReadonlyMap<string, Entry>;
-  renew: (placement: string, wording: string) => void;
+  renew: (placement: string, wording: string, before: Before) => void;
 }
 
 /** Says that shared wording on this leaf has changed since it was placed, and offers the new one. */
@@ -32,9 +33,24 @@ export function NewerWording({ editor, entries, renew }: Props) {
           : [];
       }),
   });
-  return newer.map((one) => (
-    <Newer key={one.id} {...one} renew={renew} keep={() => setKept(new Set([...kept, one.seen]))} />
-  ));
+  const takeAll = async () => {
+    for (const { id, wording, placed, entry } of newer) {
+      const before = await queryClient.fetchQuery(revisionQuery(entry.id, placed)).catch(() => null);
+      renew(id, wording, before?.content ?? null);
+    }
+  };
+  return (
+    <>
+      {newer.length > 1 && (
+        <p className="mb-3">
+          <Button onClick={() => void takeAll()}>Take over all {newer.length} newer wordings</Button>
+        </p>
+      )}
+      {newer.map((one) => (
+        <Newer key={one.id} {...one} renew={renew} keep={() => setKept(new Set([...kept, one.seen]))} />
+      ))}
+    </>
+  );
 }
 
 interface NewerProps extends Pick<Props, 'renew'> {
@@ -59,11 +75,12 @@ function Newer({ id, wording, placed, entry, renew, keep }: NewerProps) {
         )}
       </div>
       <p className="mt-1">
-        Your answers are kept. Words that you changed inside it give way to the new ones; undo brings them
-        back.
+        Your answers and what you changed by hand are kept; where both changed the same words, yours stand.
       </p>
       <p className="mt-1.5 flex flex-wrap gap-2">
-        <Button onClick={() => renew(id, wording)}>Take it over</Button>
+        <Button disabled={before.isPending} onClick={() => renew(id, wording, before.data?.content ?? null)}>
+          Take it over
+        </Button>
         <Button onClick={keep}>Keep this one</Button>
       </p>
     </Notice>

@@ -1,4 +1,5 @@
 import type { Editor } from '@tiptap/react';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Placement } from '#core/draft';
 import type { EntryContent, Field } from '#core/entry';
@@ -45,6 +46,8 @@ interface Props {
   content: EntryContent | undefined;
   /** Puts another of the entry's wordings in its place, with the answers given so far. */
   renew: (placement: string, wording: string) => void;
+  /** What can be done about the entry from here. */
+  actions: ReactNode;
 }
 
 /** The wordings an entry can read by, the one that stands here marked; nothing where there is only one. */
@@ -53,7 +56,7 @@ function Wordings({
   placement,
   content,
   renew,
-}: Omit<Props, 'editor' | 'brief'> & { placement: Placement }) {
+}: Omit<Props, 'editor' | 'brief' | 'actions'> & { placement: Placement }) {
   if (!content || content.wordings.length < 2) return null;
   return (
     <div role="radiogroup" aria-label="Wording" className="mt-1 flex flex-wrap gap-x-3 text-[13.5px]">
@@ -79,7 +82,7 @@ function Wordings({
 }
 
 /** What the caret stands in: which entry, which revision, by which cue, and its answers with their sources. */
-export function PlacementPanel({ editor, id, brief, content, renew }: Props) {
+export function PlacementPanel({ editor, id, brief, content, renew, actions }: Props) {
   const placement = placementsOf(editor.state.doc)[id];
   if (!placement) return null;
   const step = (field: string) => {
@@ -108,6 +111,7 @@ export function PlacementPanel({ editor, id, brief, content, renew }: Props) {
           <Answered key={field.id} field={field} placement={placement} step={() => step(field.id)} />
         ))}
       </ul>
+      {actions}
     </section>
   );
 }

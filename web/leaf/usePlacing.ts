@@ -1,6 +1,7 @@
 import type { Editor } from '@tiptap/react';
 import { useEffect, useMemo, useRef } from 'react';
 import type { Case, Member } from '#contracts';
+import type { EntryContent } from '#core/entry';
 import { earlierUses, lastAnswers } from '#core/draft';
 import type { Closer } from '#core/cue';
 import { answersFromGroups, type PlaceRequest } from '#core/fill';
@@ -8,10 +9,11 @@ import type { PatternMatch } from '#core/pattern';
 import { useEarlierUses } from '../api/queries';
 import { useBankIndex } from '../bank/bankIndex';
 import { useReach } from '../bank/reach';
+import { variationOf } from '../bank/variations/inPlace';
 import { calendarToday, clockNow } from '../clock/calendarToday';
 import { currentBlank } from '../editor/blanks';
 import { fromEditor, placementsOf } from '../editor/placements';
-import { placeEntry, renewPlacement } from '../editor/placing';
+import { changedByHand, placeEntry, renewPlacement, type Before } from '../editor/placing';
 import { stepTo } from './blankKeys';
 import { usePatterns } from './usePatterns';
 
@@ -57,30 +59,39 @@ export function usePlacing({ id: caseId, kind, record }: Case, member: Member) {
         editor: Pick<Editor, 'state'>,
         groups?: PatternMatch['groups'],
       ): PlaceRequest | null => {
-        const entry = now.current.index?.entries.get(id);
+        const found = now.current.index;
+        // In place of a shared entry its variation, where there is one.
+        const entry =
+          found && (variationOf(id, found.bank.entries, found.collections) ?? found.entries.get(id));
         if (!entry) return null;
         const { revision, content } = entry;
         return {
           ...needs(),
-          entry: { id, revision, content },
+          entry: { id: entry.id, revision, content },
           cue: cue?.slice(0, LONGEST_CUE) ?? null,
-          last: lastAnswers(uses(editor), id),
+          last: lastAnswers(uses(editor), entry.id),
           id: crypto.randomUUID(),
           ...(groups && {
             answers: answersFromGroups(content.fields, groups, clockNow(), content.wordings[0]!.language),
           }),
         };
       },
-      /** Puts a placement's entry as it stands now in its place, in the wording given; answers are kept. */
-      renew: (editor: Editor, placement: string, wording: string) => {
+      /**
+       * Puts a placement's entry as it stands now in its place, in the wording given; answers are kept, and what was changed
+       * by hand where the content that it was placed from is given.
+       */
+      renew: (editor: Editor, placement: string, wording: string, before: Before = null) => {
         const placed = placementsOf(editor.state.doc)[placement];
         const entry = placed && now.current.index?.entries.get(placed.entry);
         if (!entry || !editor.isEditable) return;
         const { id, revision, content } = entry;
         const request = { ...needs(), entry: { id, revision, content }, wording };
-        stepTo(editor.view, renewPlacement(editor.state, placement, request));
+        stepTo(editor.view, renewPlacement(editor.state, placement, request, before));
         editor.commands.focus();
       },
+      /** A placement's entry with what was changed by hand where it was placed; null where nothing was. */
+      changedByHand: (editor: Editor, placement: string, content: EntryContent): EntryContent | null =>
+        changedByHand(editor.state, placement, { ...needs(), content }),
     };
   }, [record]);
   // Gives the id of the placement; null when nothing could be placed.

@@ -5,7 +5,7 @@ import type { Entry, Proposal } from '#contracts';
 import { mergedEntry, type Merged } from '#core/difference';
 import { call, inWords } from '../api/client';
 import { KEYS, queryClient, takeKept, useRevision } from '../api/queries';
-import { DifferenceView } from '../bank/DifferenceView';
+import { DifferenceView, titleOf } from '../bank/DifferenceView';
 import { keepUnsaved, unsavedKey } from '../bank/useEntryChange';
 import { instantInWords } from '../clock/calendarToday';
 import { useShell } from '../shell/ShellContext';
@@ -131,8 +131,7 @@ export function ProposalCard({ proposal, entry }: Props) {
           )}
           {merged.clashes.length > 0 && (
             <Notice tone="warning" title="It changes what was changed since.">
-              {merged.clashes.map(({ about, name }) => name || about).join(', ')}: accepted, it would stand in
-              the place of that.
+              {merged.clashes.map(titleOf).join(', ')}: accepted, it would stand in the place of that.
             </Notice>
           )}
           {drafts !== null && drafts > 0 && <p className="text-[13px] text-soft">{draftsInWords(drafts)}</p>}

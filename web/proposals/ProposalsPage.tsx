@@ -3,6 +3,7 @@ import { useProposals } from '../api/queries';
 import { useBankIndex, type BankIndex } from '../bank/bankIndex';
 import { Figure } from '../shell/Figure';
 import { Failed, Loading } from '../ui';
+import { NotesWaiting } from '../notes/NotesWaiting';
 import { ProposalCard } from './ProposalCard';
 
 interface ListProps {
@@ -43,7 +44,7 @@ export function ProposalsPage() {
       }
     >
       <header className="px-9 pt-6 max-[899px]:px-4">
-        <h1 className="font-book text-[26px] leading-tight">Proposals</h1>
+        <h1 className="font-book text-[26px] leading-tight">Proposals and notes</h1>
       </header>
       {proposals.isError && (
         <Failed what="the proposals" error={proposals.error} retry={() => void proposals.refetch()} />
@@ -63,6 +64,7 @@ export function ProposalsPage() {
             index={index}
             none="You have proposed nothing yet."
           />
+          <NotesWaiting index={index} />
         </>
       )}
     </Figure>

@@ -1,0 +1,32 @@
+import { mapLines, type Inline, type Passage } from '#core/passage';
+import { mergedPassage } from './mergedPassage';
+
+/** An inline of a draft as a wording has it: of no placement, its blank without an answer. */
+function asInWording(inline: Inline): Inline {
+  const marks = (inline.marks ?? [])
+    .filter(({ type }) => type !== 'placed')
+    .map((mark) => (mark.type === 'when' ? { ...mark, attrs: { ...mark.attrs, placement: null } } : mark));
+  const { marks: _, ...bare } = inline;
+  const marked = (marks.length > 0 ? { ...bare, marks } : bare) as Inline;
+  if (marked.type !== 'blank') return marked;
+  const attrs = {
+    ...marked.attrs,
+    placement: null,
+    text: '',
+    state: 'gap' as const,
+    dropped: 'none' as const,
+  };
+  return { ...marked, attrs };
+}
+
+/**
+ * A wording with what was changed by hand where it was placed: `placed` is what it put down, `now` what stands there. Blanks
+ * stay blanks, and what was answered stays out of it. The wording itself, by `===`, where nothing was changed.
+ */
+export function wordingWithHandChanges(wording: Passage, placed: Passage, now: Passage): Passage {
+  const bare = (passage: Passage) => mapLines(passage, (line) => line.map(asInWording));
+  const [before, after] = [bare(placed), bare(now)];
+  if (JSON.stringify(before) === JSON.stringify(after)) return wording;
+  const { passage } = mergedPassage(before, after, wording);
+  return JSON.stringify(passage) === JSON.stringify(wording) ? wording : passage;
+}

@@ -1,0 +1,137 @@
+import { useMutation } from '@tanstack/react-query';
+import type { Editor } from '@tiptap/react';
+import { useState } from 'react';
+import type { Entry } from '#contracts';
+import type { EntryContent } from '#core/entry';
+import { call, inWords } from '../api/client';
+import { KEYS, queryClient, revisionQuery, takeKept } from '../api/queries';
+import type { BankIndex } from '../bank/bankIndex';
+import { DifferenceView } from '../bank/DifferenceView';
+import { NoteForm } from '../notes/NoteForm';
+import { Button, Notice, TextField } from '../ui';
+
+interface Props {
+  editor: Editor;
+  id: string;
+  entry: Entry;
+  index: BankIndex;
+  /** The entry's content with what was changed by hand where it was placed; null where nothing was. */
+  changedByHand: (editor: Editor, placement: string, before: EntryContent) => EntryContent | null;
+}
+
+interface Change {
+  before: EntryContent;
+  after: EntryContent;
+  base: number;
+}
+
+/** The changed words with a why, sent to the keepers, or kept at once by one of them. */
+function ChangeForm({
+  entry,
+  change,
+  keeps,
+  done,
+}: {
+  entry: Entry;
+  change: Change;
+  keeps: boolean;
+  done: (said: string | null) => void;
+}) {
+  const [reason, setReason] = useState('');
+  const send = useMutation({
+    mutationFn: async () => {
+      const body = { content: change.after, reason };
+      if (keeps) return call('saveEntry', { params: { entry: entry.id }, body, version: change.base });
+      await call('propose', { params: { entry: entry.id }, body: { ...body, base: change.base } });
+      return null;
+    },
+    onSuccess: (kept) => {
+      if (kept) takeKept(kept);
+      void queryClient.invalidateQueries({ queryKey: KEYS.proposals });
+      done(
+        kept ? `Saved as revision ${kept.revision}, for all who use it.` : 'Proposed. Its keepers are told.',
+      );
+    },
+  });
+  return (
+    <form
+      aria-label={keeps ? 'Save the change' : 'Propose the change'}
+      className="grid gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (reason.trim() !== '') send.mutate();
+      }}
+    >
+      <DifferenceView before={change.before} after={change.after} />
+      <TextField
+        label="Why"
+        autoFocus
+        maxLength={300}
+        value={reason}
+        onChange={({ target }) => setReason(target.value)}
+      />
+      {send.error && <Notice tone="warning" title={inWords(send.error)} />}
+      <p className="flex gap-2">
+        <Button type="submit" disabled={send.isPending || reason.trim() === ''}>
+          {keeps ? 'Save for all' : 'Propose'}
+        </Button>
+        <Button look="text" onClick={() => done(null)}>
+          Leave it
+        </Button>
+      </p>
+    </form>
+  );
+}
+
+/** From where an entry was placed: its faults noted, and what was changed by hand brought into the bank. */
+export function PlacementActions({ editor, id, entry, index, changedByHand }: Props) {
+  const [noting, setNoting] = useState(false);
+  const [change, setChange] = useState<Change | null>(null);
+  const [said, setSaid] = useState<string | null>(null);
+  const right = index.collections.get(entry.collection)?.right ?? 'read';
+  const look = async () => {
+    setSaid(null);
+    const before = await queryClient.fetchQuery(revisionQuery(entry.id, entry.revision));
+    const after = changedByHand(editor, id, before.content);
+    if (!after) return setSaid('None of its own words were changed here.');
+    setChange({ before: before.content, after, base: entry.revision });
+  };
+  if (noting)
+    return (
+      <NoteForm
+        entry={entry.id}
+        done={() => {
+          setNoting(false);
+          editor.commands.focus();
+        }}
+      />
+    );
+  if (change)
+    return (
+      <ChangeForm
+        entry={entry}
+        change={change}
+        keeps={right === 'keep'}
+        done={(words) => {
+          setChange(null);
+          setSaid(words);
+          editor.commands.focus();
+        }}
+      />
+    );
+  return (
+    <div className="mt-1 grid gap-1 text-[13.5px]">
+      {said && <p role="status">{said}</p>}
+      <p className="flex flex-wrap gap-x-4">
+        <Button look="text" tabIndex={-1} onClick={() => setNoting(true)}>
+          Note a fault
+        </Button>
+        {right !== 'read' && (
+          <Button look="text" tabIndex={-1} onClick={() => void look()}>
+            {right === 'keep' ? 'Save what I changed here' : 'Propose what I changed here'}
+          </Button>
+        )}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,54 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { call, inWords } from '../api/client';
+import { KEYS, queryClient } from '../api/queries';
+import { Button, Notice } from '../ui';
+
+/** A line to note something on an entry, for its keepers. */
+export function NoteForm({ entry, done }: { entry: string; done: () => void }) {
+  const [text, setText] = useState('');
+  const note = useMutation({
+    mutationFn: () => call('note', { params: { entry }, body: { text } }),
+    onSuccess: () => {
+      void queryClient.invalidateQueries({ queryKey: KEYS.notes });
+      setText('');
+      done();
+    },
+  });
+  return (
+    <form
+      aria-label="Note something"
+      className="grid gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (text.trim() !== '') note.mutate();
+      }}
+    >
+      <textarea
+        aria-label="A note for its keepers"
+        placeholder="Such as: wrong dose unit"
+        rows={2}
+        autoFocus
+        maxLength={2000}
+        className="input resize-none field-sizing-content text-[14px]"
+        value={text}
+        onChange={({ target }) => setText(target.value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') done();
+          if (event.key !== 'Enter' || event.shiftKey || event.nativeEvent.isComposing) return;
+          event.preventDefault();
+          if (text.trim() !== '') note.mutate();
+        }}
+      />
+      {note.error && <Notice tone="warning" title={inWords(note.error)} />}
+      <p className="flex gap-2">
+        <Button type="submit" disabled={note.isPending || text.trim() === ''}>
+          Note it
+        </Button>
+        <Button look="text" onClick={done}>
+          Leave it
+        </Button>
+      </p>
+    </form>
+  );
+}
