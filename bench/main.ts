@@ -4,6 +4,7 @@ import { benchFilling } from './filling';
 import { benchOffers } from './offers';
 import { benchRefilling } from './refilling';
 import type { Measured } from './measure';
+import { benchTeam } from './team';
 import { benchTyping } from './typing';
 
 const SECTIONS: Record<string, () => Measured[] | Promise<Measured[]>> = {
@@ -12,6 +13,7 @@ const SECTIONS: Record<string, () => Measured[] | Promise<Measured[]>> = {
   filling: benchFilling,
   refilling: benchRefilling,
   typing: benchTyping,
+  team: benchTeam,
 };
 const RESULTS = 'bench/results.json';
 

@@ -13,8 +13,16 @@ export class RunningServer {
   ) {}
 
   /** Starts the built server on a data folder; resolves when it says that it is ready. */
-  static async start(folder: string, { demo = true, port = 0 } = {}): Promise<RunningServer> {
-    const env = { ELDERLEAF_DATA: folder, ELDERLEAF_DEMO: demo ? '1' : '', PORT: String(port) };
+  static async start(
+    folder: string,
+    { demo = true, port = 0, databaseUrl = '' } = {},
+  ): Promise<RunningServer> {
+    const env = {
+      ELDERLEAF_DATA: folder,
+      ELDERLEAF_DEMO: demo ? '1' : '',
+      PORT: String(port),
+      DATABASE_URL: databaseUrl,
+    };
     const { process: child, url } = await launch(env);
     return new RunningServer(child, url, env);
   }

@@ -13,6 +13,7 @@ import { PostRoom, smtpOffice } from './post/postOffice';
 import type { Settings } from './settings';
 
 const EMPTY_MS = 3_600_000;
+const KEPT_OPEN_MS = 65_000;
 const BEAT_MS = 25_000;
 const SHUTDOWN_MS = 5000;
 const root = process.cwd();
@@ -69,6 +70,9 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
   try {
     if (settings.demo && (await loadDemo(context, path.join(root, 'demo')))) say('The demo data is loaded.');
     const server = await listen(context, settings.port);
+    // Longer than browsers and proxies leave a connection unused: one closed just as it is used again loses a save.
+    server.keepAliveTimeout = KEPT_OPEN_MS;
+    server.headersTimeout = KEPT_OPEN_MS + 1000;
     const beat = setInterval(() => events.beat(), BEAT_MS).unref();
     const empty = () =>
       void emptyWastebasket(context).catch((error: unknown) =>

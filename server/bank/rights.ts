@@ -121,9 +121,7 @@ export async function mustRead(db: Queries, member: string, collection: string):
   if ((await rightOn(db, member, collection)) === null) throw notFound();
 }
 
-/** Throws unless the member may keep entries in the collection; what they may not see is not found. */
-export async function mustKeep(db: Queries, member: string, collection: string): Promise<void> {
-  const right = await rightOn(db, member, collection);
+function mustBeKeeper(right: Right | null): void {
   if (right === null) throw notFound();
   if (right !== 'keep') {
     throw new Refusal(
@@ -131,6 +129,11 @@ export async function mustKeep(db: Queries, member: string, collection: string):
       'Only its keepers change this collection. Keep the entry in your own wording instead.',
     );
   }
+}
+
+/** Throws unless the member may keep entries in the collection; what they may not see is not found. */
+export async function mustKeep(db: Queries, member: string, collection: string): Promise<void> {
+  mustBeKeeper(await rightOn(db, member, collection));
 }
 
 /** Those of some entries that the member may see, by id, each with the owner of its collection (null: shared). */
@@ -143,6 +146,16 @@ export async function visibleEntries(db: Queries, member: string, ids: readonly 
     .where(and(inArray(entries.id, [...ids]), isNull(entries.deletion)));
   const visible = rows.filter(({ entry }) => rights.has(entry.collection));
   return new Map(visible.map(({ entry, ownedBy }) => [entry.id, { ...entry, ownedBy }]));
+}
+
+/** The entry, if the member keeps its collection; throws as `visibleEntry` and `mustKeep` do. */
+export async function keptEntry(db: Queries, member: string, id: string) {
+  const [entry] = await db
+    .select()
+    .from(entries)
+    .where(and(eq(entries.id, id), isNull(entries.deletion)));
+  mustBeKeeper(entry ? await rightOn(db, member, entry.collection) : null);
+  return entry!;
 }
 
 /** The entry, if the member may see it; throws the same refusal for "not there" and "not yours". */

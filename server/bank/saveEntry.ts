@@ -9,7 +9,7 @@ import { cues, entries, revisions } from '../db/schema';
 import { Refusal } from '../http/refusal';
 import { record } from '../people/trail';
 import { nextChange } from './bankChanges';
-import { mustKeep, visibleEntry } from './rights';
+import { keptEntry, mustKeep, visibleEntry } from './rights';
 import { mustIncludeSoundly } from './soundIncludes';
 
 type Row = typeof entries.$inferSelect;
@@ -193,8 +193,7 @@ export async function updateEntry(
   const { context, member, reason } = saving;
   return tellingClashes(() =>
     context.db.transaction(async (tx) => {
-      const entry = await visibleEntry(tx, member, id);
-      await mustKeep(tx, member, entry.collection);
+      const entry = await keptEntry(tx, member, id);
       const content = entry.varies === null ? saving.content : { ...saving.content, cues: [] };
       mustBeSound(content);
       await mustIncludeSoundly(tx, { member, collection: entry.collection, id, content });
@@ -237,8 +236,7 @@ export async function holdAgainst(
   revision: number,
 ): Promise<Entry> {
   return context.db.transaction(async (tx) => {
-    const entry = await visibleEntry(tx, member, id);
-    await mustKeep(tx, member, entry.collection);
+    const entry = await keptEntry(tx, member, id);
     if (entry.varies === null) throw new Refusal('not-valid', 'This entry varies no other.');
     const change = await nextChange(tx, entry.collection);
     const [row] = await tx
