@@ -134,6 +134,18 @@ async function proposal(signInAs: typeof signIn, url: string): Promise<void> {
   await imke.screenshot({ path: path.join(OUT, 'proposal.png') });
 }
 
+/** The team with someone invited. */
+async function people(page: Page, url: string): Promise<void> {
+  await page.goto(`${url}/people`);
+  const invite = page.getByRole('form', { name: 'Invite someone' });
+  await invite.getByLabel('Name').fill('Wilma Reed');
+  await invite.getByLabel('E-mail').fill('wilma@hollin.example');
+  await invite.getByLabel('Ward staff').check();
+  await invite.getByRole('button', { name: 'Invite' }).click();
+  await page.getByRole('region', { name: 'Invited' }).waitFor();
+  await page.screenshot({ path: path.join(OUT, 'people.png') });
+}
+
 /** A reply in the enquirer's language, its subject in a box of its own. */
 async function reply(page: Page): Promise<void> {
   await page.getByRole('link', { name: /Draenog/ }).click();
@@ -165,6 +177,7 @@ await write(await signIn('Imke Tarrow'), server.url);
 await reply(await signIn('Anouk Fell'));
 await offers(await signIn('Odile Brandt'), server.url);
 await proposal(signIn, server.url);
+await people(await signIn('Imke Tarrow'), server.url);
 await browser.close();
 await server.kill();
 fs.rmSync(folder, { recursive: true, force: true });

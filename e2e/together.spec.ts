@@ -191,3 +191,35 @@ test('what one member keeps for themselves, and cases not given, do not exist fo
   await ruan.goto(new URL('/bank/owlet', ruan.url()).href);
   await expect(ruan.getByRole('heading', { name: 'No such entry' })).toBeVisible();
 });
+
+test('eight windows of one member all hear, and all can save: one of them listens for the others', async ({
+  signedIn,
+}) => {
+  const [odile, imke] = [await signedIn('Odile Brandt'), await signedIn('Imke Tarrow')];
+  const windows = [odile];
+  for (let more = 0; more < 7; more += 1) windows.push(await odile.context().newPage());
+  for (const page of windows) {
+    await page.goto(new URL('/bank/wound', odile.url()).href);
+    await expect(page.getByRole('textbox', { name: 'When to use it' })).toHaveValue(/Any wound/);
+  }
+  await imke.goto(new URL('/bank/wound', imke.url()).href);
+  const change = async (words: string) => {
+    await imke.getByRole('textbox', { name: 'When to use it' }).fill(words);
+    await imke.keyboard.press('F9');
+    await expect(imke.getByRole('status').filter({ hasText: 'Saved as revision' })).toBeVisible();
+  };
+  await change('Told to all windows');
+  for (const page of windows)
+    await expect(page.getByRole('textbox', { name: 'When to use it' })).toHaveValue('Told to all windows');
+  // The one that listened closes: another takes over.
+  await windows.shift()!.close();
+  await change('Told to the others still');
+  for (const page of windows)
+    await expect(page.getByRole('textbox', { name: 'When to use it' })).toHaveValue(
+      'Told to the others still',
+    );
+  await windows[6]!.bringToFront();
+  await windows[6]!.getByRole('textbox', { name: 'When to use it' }).fill('Saved from the last');
+  await windows[6]!.keyboard.press('F9');
+  await expect(imke.getByRole('textbox', { name: 'When to use it' })).toHaveValue('Saved from the last');
+});

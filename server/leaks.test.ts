@@ -183,6 +183,6 @@ test('for any tree and any grants: nothing of what one may not see is in any ans
         page.end();
       }
     }),
-    { numRuns: 6, endOnFailure: true },
+    { numRuns: 4, endOnFailure: true },
   );
 }, 240_000);

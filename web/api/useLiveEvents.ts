@@ -44,11 +44,6 @@ function take(event: LiveEvent): void {
   }
 }
 
-function hear(message: MessageEvent<string>): void {
-  const event = EventSchema.safeParse(JSON.parse(message.data));
-  if (event.success) take(event.data);
-}
-
 /** Asks again for everything that was asked before the stream was open; what is being fetched is waited for first. */
 async function catchUp(): Promise<void> {
   const asked = LIVE.flatMap((queryKey) => queryClient.getQueryCache().find({ queryKey })?.promise ?? []);
@@ -56,29 +51,72 @@ async function catchUp(): Promise<void> {
   askAgain(LIVE);
 }
 
-/**
- * Listens to what changes elsewhere while someone is signed in, and asks again for what it concerns. The browser reconnects
- * by itself. Whenever the stream opens, what was asked for before is asked for again: of the bank only what changed since
- * comes, so nothing is missed, however long the connection was lost.
- */
-export function useLiveEvents(member: string | undefined): void {
-  useEffect(() => {
-    if (!member) return undefined;
+/** What one window tells the others of a member: that the stream has opened, or what it was told. */
+type Passed = { opened: true } | { event: unknown };
+
+function hear(passed: Passed): void {
+  if ('opened' in passed) return void catchUp();
+  const event = EventSchema.safeParse(passed.event);
+  if (event.success) take(event.data);
+}
+
+/** Holds the stream open until `signal` says otherwise, and gives what comes to `tell`. */
+function holdOpen(tell: (passed: Passed) => void, signal: AbortSignal): Promise<void> {
+  return new Promise((resolve) => {
     let source: EventSource;
     let waiting = 0;
     const listen = () => {
       source = new EventSource('/api/events');
-      source.onmessage = hear;
-      source.onopen = () => void catchUp();
+      source.onmessage = ({ data }: MessageEvent<string>) => tell({ event: JSON.parse(data) as unknown });
+      source.onopen = () => tell({ opened: true });
       source.onerror = () => {
         // Refused, as by a session that has ended or a server on its way up: the browser gives up, and we do not.
         if (source.readyState === EventSource.CLOSED) waiting = window.setTimeout(listen, AGAIN_MS);
       };
     };
     listen();
-    return () => {
+    signal.addEventListener('abort', () => {
       clearTimeout(waiting);
       source.close();
+      resolve();
+    });
+  });
+}
+
+/**
+ * Listens to what changes elsewhere while someone is signed in, and asks again for what it concerns. One window of a member
+ * holds the stream and passes on what it hears: browsers open six connections to a server at the most, and a seventh window
+ * could not even save. When that window closes another takes over. Whenever the stream opens, what was asked for before is
+ * asked for again: of the bank only what changed since comes, so nothing is missed, however long the connection was lost.
+ */
+export function useLiveEvents(member: string | undefined): void {
+  useEffect(() => {
+    if (!member) return undefined;
+    const over = new AbortController();
+    const { signal } = over;
+    const name = `elderleaf-events-${member}`;
+    const others = new BroadcastChannel(name);
+    others.onmessage = ({ data }: MessageEvent<Passed>) => hear(data);
+    const tell = (passed: Passed) => {
+      if (signal.aborted) return;
+      hear(passed);
+      others.postMessage(passed);
+    };
+    const hold = () => (signal.aborted ? undefined : holdOpen(tell, signal));
+    // Without TLS browsers have no locks: each window holds a stream of its own, and tells itself alone.
+    const locks = navigator.locks as LockManager | undefined;
+    const begun = locks
+      ? locks.request(name, { ifAvailable: true }, async (lock) => {
+          if (lock) return hold();
+          // Another window listens: what was asked for before this one heard it is asked for again.
+          void catchUp();
+          return locks.request(name, { signal }, hold);
+        })
+      : holdOpen(hear, signal);
+    Promise.resolve(begun).catch(() => undefined);
+    return () => {
+      over.abort();
+      others.close();
     };
   }, [member]);
 }
