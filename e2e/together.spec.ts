@@ -153,6 +153,7 @@ test("one's own variation is used in place of the shared entry, told when that c
   await odile.getByRole('button', { name: 'Make a variation' }).click();
   const variation = odile.getByRole('region', { name: 'Variation' });
   await expect(variation).toContainText('This is a variation.');
+  await expect(odile.getByText('It is brought by the cues of what it varies.')).toBeVisible();
   await odile.getByRole('textbox', { name: 'Wording', exact: true }).focus();
   await odile.keyboard.press('Control+End');
   await odile.keyboard.type(' Hum softly.');

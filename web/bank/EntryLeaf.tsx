@@ -175,10 +175,41 @@ function Wordings({ index, editing }: { index: BankIndex; editing: EntryEditing 
 
 const NONE: readonly NamedCondition[] = [];
 
+/** By what the entry is brought; a variation by the cues of what it varies. */
+function Cues({ index, editing }: { index: BankIndex; editing: EntryEditing }) {
+  const { entry, changing, editable, put, collection } = editing;
+  const { content } = changing;
+  const written = useMemo(
+    () => ({ entry: entry?.id ?? '', title: content.title, cues: content.cues, collection }),
+    [entry?.id, content.title, content.cues, collection],
+  );
+  return (
+    <section aria-labelledby="cues-title" className={section}>
+      <h2 id="cues-title" className="eyebrow">
+        Cues
+      </h2>
+      {entry?.varies ? (
+        <p className="text-[14px] text-soft">It is brought by the cues of what it varies.</p>
+      ) : (
+        <CuesEditor
+          cues={content.cues}
+          collection={collection}
+          editable={editable}
+          propose={editing.propose}
+          change={(cues) => put({ cues })}
+        />
+      )}
+      {editable && !entry?.varies && (
+        <WrittenClashes index={index} written={written} change={(cues) => put({ cues })} />
+      )}
+    </section>
+  );
+}
+
 /** One entry open for reading and changing: its wording with its blanks, its fields, its cues. */
 export function EntryLeaf({ index, target, setCollection }: Props) {
   const editing = useEntryEditing(index, target);
-  const { changing, editable, put, collection, openField, setOpenField, said } = editing;
+  const { changing, editable, put, openField, setOpenField, said } = editing;
   const { content } = changing;
   const save = () => {
     if (!editable || !changing.isChanged) return;
@@ -192,11 +223,6 @@ export function EntryLeaf({ index, target, setCollection }: Props) {
           { key: 'F9', does: 'Save the entry', run: save },
         ]
       : [],
-  );
-  const { entry } = editing;
-  const written = useMemo(
-    () => ({ entry: entry?.id ?? '', title: content.title, cues: content.cues, collection }),
-    [entry?.id, content.title, content.cues, collection],
   );
   const takeCue = (text: string) => put({ cues: [{ ...content.cues[0], text }, ...content.cues.slice(1)] });
   return (
@@ -230,19 +256,7 @@ export function EntryLeaf({ index, target, setCollection }: Props) {
             add={() => editing.newField('')}
           />
         </section>
-        <section aria-labelledby="cues-title" className={section}>
-          <h2 id="cues-title" className="eyebrow">
-            Cues
-          </h2>
-          <CuesEditor
-            cues={content.cues}
-            collection={collection}
-            editable={editable}
-            propose={editing.propose}
-            change={(cues) => put({ cues })}
-          />
-          {editable && <WrittenClashes index={index} written={written} change={(cues) => put({ cues })} />}
-        </section>
+        <Cues index={index} editing={editing} />
         {editable && <Foot editing={editing} />}
       </form>
     </Figure>

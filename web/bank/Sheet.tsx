@@ -58,6 +58,7 @@ const Row = memo(function Row({ entry, cue, selected, toggle }: RowProps) {
         <div className="min-w-0">
           <div className="break-words text-[14px] font-semibold group-hover:text-elder">
             {title}
+            {entry.varies && <span className="font-normal text-leaf"> · a variation</span>}
             {retired && <span className="font-normal text-rust"> · out of use</span>}
             {tags.length > 0 && <span className="font-normal text-soft"> · {tags.join(', ')}</span>}
             {purpose && <span className="font-normal text-soft"> · {purpose}</span>}
