@@ -1,4 +1,4 @@
-import { draftOf, expect, expectAccessible, openCase, test, words, type Page } from './test';
+import { draftOf, expect, expectAccessible, openCase, test, words, type Page, pressKeys } from './test';
 
 const offers = (page: Page) => page.getByRole('region', { name: 'Offers' });
 /** Types as a person does, and waits for what is offered for just that. */
@@ -296,8 +296,7 @@ test('offers and cues leave an input method alone, and work within a word, in a 
   await typeFor(page, 'hedgeh', 'hedgehog');
   await keyboard.press('Alt+j');
   await reads(page, 'A hedgehogs in the pen');
-  await keyboard.press('Control+End');
-  await keyboard.press('Enter');
+  await pressKeys(page, ['Control+End', 'Enter']);
   await keyboard.type('- ');
   await typeFor(page, 'a bttrn', 'bittern');
   await keyboard.press('Alt+j');

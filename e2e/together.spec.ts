@@ -17,8 +17,7 @@ test('a colleague sees what is kept and changed, and is told in the draft that h
   await slip.getByRole('textbox', { name: /^Cue/ }).fill('fsh');
   await imke.keyboard.press('Enter');
   await expect(imke.getByRole('complementary')).toContainText('Type ,fsh');
-  await odile.keyboard.press('Control+End');
-  await odile.keyboard.press('Enter');
+  await pressKeys(odile, ['Control+End', 'Enter']);
   await expect(odile.getByRole('region', { name: 'Wording in reach' })).toContainText(',fsh');
   await odile.keyboard.type(',fsh');
   await expect(draftOf(odile)).toContainText('Offer whole fish.');

@@ -169,12 +169,12 @@ test('a reply in two languages with subject and message, written from nothing; t
   await page.getByLabel('Language').selectOption('cy');
   await page.getByRole('radio', { name: 'Text' }).click();
   await bench.wording.focus();
-  await keyboard.press('Control+Home');
+  await pressKeys(page, ['Control+Home']);
   for (let at = 0; at < 'Good day'.length; at += 1) await keyboard.press('Delete');
   await keyboard.type('Dydd da');
   await page.getByRole('radio', { name: 'Subject' }).click();
   await bench.wording.focus();
-  await keyboard.press('Control+Home');
+  await pressKeys(page, ['Control+Home']);
   for (let at = 0; at < 'Your'.length; at += 1) await keyboard.press('Delete');
   await keyboard.type('Eich');
   await expect(page.getByRole('region', { name: 'How it reads' })).toContainText('Dydd da');
