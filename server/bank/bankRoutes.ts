@@ -5,7 +5,7 @@ import type { Context } from '../context';
 import { departures, entries, members, revisions } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound } from '../http/refusal';
-import { announceEntry } from './announceEntry';
+import { announceChanges, announceEntry } from './announceEntry';
 import { changeEntries, moveEntries } from './manyEntries';
 import { visibleEntries, visibleEntry } from './rights';
 import { holdAgainst, insertEntry, toEntry, updateEntry } from './saveEntry';
@@ -45,13 +45,7 @@ const revisionColumns = {
 
 /** The bank: reading it, keeping entries, their history. */
 export function bankRoutes(router: Router, context: Context): void {
-  const { db, events } = context;
-  const announceMany = (changed: readonly { collection: string }[]) =>
-    Promise.all(
-      [...new Set(changed.map(({ collection }) => collection))].map((collection) =>
-        events.tellReaders(collection, { type: 'entries-changed', collection }),
-      ),
-    );
+  const { db } = context;
 
   bind(router, context, 'bank', ({ member }) => readBank(context, member.id, {}));
 
@@ -71,14 +65,14 @@ export function bankRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'changeEntries', async ({ member, body }) => {
     const saved = await changeEntries(context, member.id, body.changes, body.reason);
-    await announceMany(saved);
+    await announceChanges(context, saved);
     return { entries: saved };
   });
 
   bind(router, context, 'moveEntries', async ({ member, body }) => {
     const before = await visibleEntries(db, member.id, body.entries);
     const moved = await moveEntries(context, member.id, body.entries, body.to);
-    await announceMany([...moved, ...moved.map(({ id }) => before.get(id)!)]);
+    await announceChanges(context, [...moved, ...moved.map(({ id }) => before.get(id)!)]);
     return { entries: moved };
   });
 

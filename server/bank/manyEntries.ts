@@ -10,6 +10,7 @@ import { depart, holdCollections, nextChange } from './bankChanges';
 import { rightsFor } from './rights';
 import { mustBeSound, tellingClashes, toEntry, typedCues, writeCues } from './saveEntry';
 import { mustIncludeSoundly } from './soundIncludes';
+import { mustVaryAlone } from './soundVariations';
 
 type Row = typeof entries.$inferSelect;
 
@@ -96,6 +97,7 @@ export async function moveEntries(
           'What is shared stays shared: it cannot go into your own wording. Copy it instead; nothing was moved.',
         );
       await mustFit(tx, to, rows);
+      await mustVaryAlone(tx, to, rows);
       for (const { id, content } of rows)
         await mustIncludeSoundly(tx, { member, collection: to, id, content });
       await depart(tx, rows);

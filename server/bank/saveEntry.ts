@@ -11,6 +11,7 @@ import { record } from '../people/trail';
 import { nextChange } from './bankChanges';
 import { keptEntry, mustKeep, visibleEntry } from './rights';
 import { mustIncludeSoundly } from './soundIncludes';
+import { mustVary, type Varies } from './soundVariations';
 
 type Row = typeof entries.$inferSelect;
 
@@ -128,21 +129,6 @@ interface Saving {
   reason: string;
 }
 
-/** What an entry is used in place of. */
-type Varies = NonNullable<Entry['varies']>;
-
-/** Refuses a variation of what is not there for the member, of what stands beside it, or of a variation. */
-async function mustVary(tx: Queries, member: string, collection: string, varies: Varies): Promise<void> {
-  const shared = await visibleEntry(tx, member, varies.entry);
-  if (shared.collection === collection || shared.varies !== null)
-    throw new Refusal('not-valid', 'A variation stands in another collection than the entry that it varies.');
-  const [other] = await tx
-    .select({ id: entries.id })
-    .from(entries)
-    .where(and(eq(entries.collection, collection), eq(entries.varies, shared.id), isNull(entries.deletion)));
-  if (other) throw new Refusal('not-valid', 'There is a variation of it in this collection already.');
-}
-
 /** Writes a new entry with its first revision and its cues, all or nothing. Throws a Refusal when it may not be. */
 export async function insertEntry(
   saving: Saving,
@@ -159,7 +145,7 @@ export async function insertEntry(
       await mustKeep(tx, member, collection);
       await mustIncludeSoundly(tx, { member, collection, id, content });
       await mustBeFree(tx, collection, id, content);
-      if (varies) await mustVary(tx, member, collection, varies);
+      if (varies) await mustVary(tx, member, collection, { id, varies });
       const saved = { content, reason, savedAt: context.now(), savedBy: member, revision: 1 };
       const varying = { varies: varies?.entry ?? null, variesRevision: varies?.revision ?? null };
       await tx

@@ -106,9 +106,9 @@ export class EventHub {
     return [...new Set([...this.listeners].map(({ member }) => member))];
   }
 
-  /** One after the other, so that a page hears of things in the order they happened. What fails is told by the next. */
+  /** One after the other, so that a page hears of things in the order they happened. Where one cannot be worked out, all ask. */
   private inOrder(work: () => Promise<void>): void {
-    this.working = this.working.then(work).catch(() => undefined);
+    this.working = this.working.then(work).catch(() => this.write([...this.listeners], { type: 'missed' }));
   }
 
   private async hear(told: Told): Promise<void> {

@@ -1,5 +1,6 @@
 import { and, eq, inArray, lt } from 'drizzle-orm';
 import type { TeamSettings } from '#contracts';
+import { letKeep } from '../bank/sharing';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { collections, deletions, drafts, entries, revisions, teamSettings } from '../db/schema';
@@ -42,12 +43,29 @@ export async function purge(tx: Queries, ids: readonly string[]): Promise<void> 
   }
   // Those within first: a collection names the one that it is in.
   if (inside.length > 0) {
-    await tx.update(collections).set({ parent: null }).where(inArray(collections.id, inside));
+    await orphan(tx, inside);
     await tx.delete(collections).where(inArray(collections.id, inside));
   }
   await tx.delete(drafts).where(inArray(drafts.deletion, all));
   await tx.delete(deletions).where(inArray(deletions.id, all));
   await sweep(tx);
+}
+
+/**
+ * Takes out of collections that go for good what is in them. What was deleted before them, and may still be brought back, was
+ * kept by what they pass down: it goes into the hands of who deleted it.
+ */
+async function orphan(tx: Queries, going: readonly string[]): Promise<void> {
+  const left = await tx
+    .update(collections)
+    .set({ parent: null })
+    .where(inArray(collections.parent, [...going]))
+    .returning({ id: collections.id, deletion: collections.deletion, ownedBy: collections.ownedBy });
+  for (const { id, deletion, ownedBy } of left) {
+    if (going.includes(id) || deletion === null || ownedBy !== null) continue;
+    const [row] = await tx.select().from(deletions).where(eq(deletions.id, deletion));
+    if (row) await letKeep(tx, row.by, id);
+  }
 }
 
 /** Deletions that nothing is left of. */

@@ -5,6 +5,7 @@ import { holdCollections, nextChange } from '../bank/bankChanges';
 import { mustFindRoom, placeCollection } from '../bank/placeCollection';
 import { rightOn } from '../bank/rights';
 import { typedCues, writeCues } from '../bank/saveEntry';
+import { mustVaryAlone } from '../bank/soundVariations';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { collections, cues, deletions, drafts, entries, revisions } from '../db/schema';
@@ -25,6 +26,12 @@ async function restoreEntries(
     tx,
     rows.map(({ collection }) => collection),
   );
+  for (const collection of new Set(rows.map((row) => row.collection)))
+    await mustVaryAlone(
+      tx,
+      collection,
+      rows.filter((row) => row.collection === collection),
+    );
   const lostCues: Restored['lostCues'] = [];
   for (const row of rows) {
     const wanted = typedCues(row.content);

@@ -185,6 +185,50 @@ test('a collection goes with all in it and comes back so; at the top where what 
   await restore(imke, last.id).expect(200);
 });
 
+test('deleted for good, a collection leaves one that was in it and was deleted before: that stands at the top when it is brought back', async () => {
+  const outer = await makeCollection('Around');
+  const inner = await makeCollection('Inside', outer.id);
+  for (const { id, version } of [inner, outer])
+    await imke.delete(`/api/collections/${id}`).set('If-Match', `"${version}"`).expect(204);
+  const idOf = async (name: string) => (await basket(imke)).find(({ title }) => title === name)!.id;
+  await imke.delete(`/api/wastebasket/${await idOf('Around')}`).expect(204);
+  await restore(imke, await idOf('Inside')).expect(200);
+  const back = (await bankOf(imke)).collections.find(({ id }) => id === inner.id);
+  expect(back).toMatchObject({ parent: null, right: 'keep' });
+});
+
+test('a variation does not come back, nor move, to where another has taken its place', async () => {
+  const [shared] = some as [Entry];
+  const vary = async (collection: string) =>
+    (
+      await imke
+        .post('/api/entries')
+        .send({
+          collection,
+          content: wording('Varied', 'x'),
+          reason: '',
+          varies: { entry: shared.id, revision: 1 },
+        })
+        .expect(201)
+    ).body as Entry;
+  const first = await vary('own-imke');
+  const { id } = (await bin(imke, [first.id])).body as Deletion;
+  await vary('own-imke');
+  expect(problem(await restore(imke, id)).detail).toContain('variation');
+  const box = await makeCollection('Varied box');
+  const other = await vary(box.id);
+  await imke
+    .post('/api/entries/deleted')
+    .send({ entries: [other.id] })
+    .expect(201);
+  const again = await vary(box.id);
+  const home = await makeCollection('Another box');
+  await vary(home.id);
+  const move = (to: string) => imke.post('/api/entries/moved').send({ entries: [again.id], to });
+  expect(problem(await move(home.id)).detail).toContain('variation');
+  expect(problem(await move('ward')).code).toBe('not-valid');
+});
+
 test("one's draft goes and comes back, unless another was begun; the wastebasket is emptied in time", async () => {
   const draft = (await odile.post('/api/cases/swan-keel/drafts')).body as Draft;
   const gone = (await odile.delete(`/api/drafts/${draft.id}`).set('If-Match', '"1"').expect(200))

@@ -1,6 +1,7 @@
 import { and, asc, count, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Deletion } from '#contracts';
+import { announceChanges } from '../bank/announceEntry';
 import { holdTree } from '../bank/changingCollections';
 import { includedIds } from '../bank/soundIncludes';
 import { rightsFor, visibleEntries } from '../bank/rights';
@@ -83,12 +84,6 @@ export function wastebasketRoutes(router: Router, context: Context): void {
     if (!found) throw notFound();
     return found;
   };
-  const told = (gone: readonly { collection: string }[]) =>
-    Promise.all(
-      [...new Set(gone.map(({ collection }) => collection))].map((collection) =>
-        events.tellReaders(collection, { type: 'entries-changed', collection }),
-      ),
-    );
 
   bind(router, context, 'touched', async ({ member, body }) => {
     const wanted = new Set(body.entries);
@@ -114,7 +109,7 @@ export function wastebasketRoutes(router: Router, context: Context): void {
   bind(router, context, 'deleteEntries', async ({ member, body }) => {
     const id = await deleteEntries(context, member.id, body.entries);
     const done = await one(member.id, id);
-    await told(done.entries);
+    await announceChanges(context, done.entries);
     return done;
   });
 
@@ -144,7 +139,7 @@ export function wastebasketRoutes(router: Router, context: Context): void {
       return restore(context, tx, member.id, row, only);
     });
     await events.reachChanged();
-    await told(known.entries);
+    await announceChanges(context, known.entries);
     await events.tell(member.id, { type: 'case-added', case: '' });
     return restored;
   });
