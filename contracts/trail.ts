@@ -1,35 +1,5 @@
 import { z } from 'zod';
 
-/** Everything the trail tells of. */
-export const ActSchema = z.enum([
-  'member-invited',
-  'invitation-withdrawn',
-  'member-joined',
-  'role-changed',
-  'member-left',
-  'member-returned',
-  'password-letter-sent',
-  'password-changed',
-  'handed-over',
-  'group-made',
-  'group-changed',
-  'group-deleted',
-  'collection-made',
-  'collection-changed',
-  'collection-moved',
-  'collection-shared',
-  'collection-deleted',
-  'collection-restored',
-  'entry-made',
-  'entry-changed',
-  'entry-moved',
-  'entry-deleted',
-  'entry-restored',
-  'settings-changed',
-  'wastebasket-emptied',
-]);
-export type Act = z.infer<typeof ActSchema>;
-
 /** What acts are about, for those who look for one of them. */
 export const ACTS_ABOUT = {
   people: [
@@ -57,10 +27,20 @@ export const ACTS_ABOUT = {
     'wastebasket-emptied',
   ],
   settings: ['collection-made', 'collection-changed', 'settings-changed'],
-} as const satisfies Record<string, readonly Act[]>;
+} as const;
+
+const ACTS = [
+  ...ACTS_ABOUT.people,
+  ...ACTS_ABOUT.rights,
+  ...ACTS_ABOUT.wording,
+  ...ACTS_ABOUT.settings,
+] as const;
+const ActSchema = z.enum(ACTS);
+/** Something the trail tells of. */
+export type Act = z.infer<typeof ActSchema>;
 
 export const TrailAskedSchema = z.object({
-  about: z.enum(['people', 'rights', 'wording', 'settings']).nullable(),
+  about: z.enum(Object.keys(ACTS_ABOUT) as (keyof typeof ACTS_ABOUT)[]).nullable(),
   /** Who did it. */
   by: z.string().max(60).nullable(),
   /** From and before when. */

@@ -1,7 +1,7 @@
 import { useForm } from 'react-hook-form';
-import { PASSWORD_LENGTH } from '#contracts';
 import { call } from '../api/client';
 import { TextField } from '../ui';
+import { NewPasswordField } from './NewPasswordField';
 import { Answering, LetterPage, useAnswer } from './LetterPage';
 import { useLetter } from './useLetter';
 
@@ -22,14 +22,7 @@ function Form({ token, name, email }: { token: string; name: string; email: stri
       <p className="text-soft">You will sign in as {email}.</p>
       <TextField label="Your name" autoComplete="name" error={faultOf('name')} {...register('name')} />
       <input type="hidden" autoComplete="username" value={email} readOnly />
-      <TextField
-        label="Password"
-        type="password"
-        autoComplete="new-password"
-        hint={`At least ${PASSWORD_LENGTH.min} characters; several words are easy to remember.`}
-        error={faultOf('password')}
-        {...register('password')}
-      />
+      <NewPasswordField label="Password" error={faultOf('password')} {...register('password')} />
       <Answering said={said} pending={answer.isPending}>
         Join the team
       </Answering>

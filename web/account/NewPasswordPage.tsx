@@ -1,7 +1,6 @@
 import { useForm } from 'react-hook-form';
-import { PASSWORD_LENGTH } from '#contracts';
 import { call } from '../api/client';
-import { TextField } from '../ui';
+import { NewPasswordField } from './NewPasswordField';
 import { Answering, LetterPage, useAnswer } from './LetterPage';
 import { useLetter } from './useLetter';
 
@@ -18,14 +17,7 @@ function Form({ token, email }: { token: string; email: string }) {
     >
       <p className="text-soft">For {email}. You are signed out everywhere else by it.</p>
       <input type="hidden" autoComplete="username" value={email} readOnly />
-      <TextField
-        label="New password"
-        type="password"
-        autoComplete="new-password"
-        hint={`At least ${PASSWORD_LENGTH.min} characters; several words are easy to remember.`}
-        error={faultOf('password')}
-        {...register('password')}
-      />
+      <NewPasswordField label="New password" error={faultOf('password')} {...register('password')} />
       <Answering said={said} pending={answer.isPending}>
         Set it and sign in
       </Answering>

@@ -1,8 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
-import { PASSWORD_LENGTH, type Member } from '#contracts';
+import type { Member } from '#contracts';
 import { ApiProblem, call, inWords } from '../api/client';
 import { Button, Notice, TextField } from '../ui';
+import { NewPasswordField } from './NewPasswordField';
 
 interface Given {
   name: string;
@@ -31,14 +32,7 @@ export function OwnerForm({ enter }: { enter: (member: Member) => void }) {
         error={faultOf('email')}
         {...register('email')}
       />
-      <TextField
-        label="Password"
-        type="password"
-        autoComplete="new-password"
-        hint={`At least ${PASSWORD_LENGTH.min} characters; several words are easy to remember.`}
-        error={faultOf('password')}
-        {...register('password')}
-      />
+      <NewPasswordField label="Password" error={faultOf('password')} {...register('password')} />
       {make.isError && faults.length === 0 && <Notice tone="warning" title={inWords(make.error)} />}
       <Button look="main" type="submit" disabled={make.isPending} className="justify-self-start">
         Make the account

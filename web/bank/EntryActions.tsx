@@ -32,19 +32,14 @@ export function EntryActions({ entry, keeps, isChanged }: Props) {
     keepUnsaved(fresh, { base: 0, content, reason: '' });
     openNew('A copy. Its cue stays with the first; give this one its own.');
   };
-  const deleted = many.done && !many.done.said.includes('changed');
   return (
     <section aria-label="The whole entry" className="grid gap-2">
       <h2 className="eyebrow">The whole entry</h2>
       {many.done && (
         <Notice title={many.done.said}>
-          {deleted ? (
-            'It is in the wastebasket.'
-          ) : (
-            <Button look="text" disabled={many.pending} onClick={() => void many.undo()}>
-              Undo
-            </Button>
-          )}
+          <Button look="text" disabled={many.pending} onClick={() => void many.undo()}>
+            Undo
+          </Button>
         </Notice>
       )}
       {many.error && <Notice tone="warning" title={inWords(many.error)} />}

@@ -80,7 +80,9 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
     },
   });
   const named = new Set(grants.map(({ to }) => keyOf(to)));
-  const others = [...grantees].filter(([key]) => !named.has(key));
+  // Who has left keeps their name where they are named, and is not offered anew.
+  const left = new Set(team.members.filter((one) => one.left).map(({ id }) => `member ${id}`));
+  const others = [...grantees].filter(([key]) => !named.has(key) && !left.has(key));
   const lost = changed && !isKept(grants, sharing, member.id, team);
   const set = (to: Grantee, right: GrantedTo['right']) =>
     setGrants(grants.map((one) => (one.to === to ? { to, right } : one)));

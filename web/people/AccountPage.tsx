@@ -2,6 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Member, OwnDetails } from '#contracts';
+import { NewPasswordField } from '../account/NewPasswordField';
 import { ApiProblem, call, inWords } from '../api/client';
 import { KEYS, queryClient, useTeam } from '../api/queries';
 import { Figure } from '../shell/Figure';
@@ -81,13 +82,7 @@ function PasswordChange() {
         required
         {...register('old')}
       />
-      <TextField
-        label="A new one"
-        type="password"
-        autoComplete="new-password"
-        required
-        {...register('password')}
-      />
+      <NewPasswordField label="A new one" required {...register('password')} />
       {change.error && <Notice tone="warning" title={inWords(change.error)} />}
       {change.isSuccess && <Notice title="It is changed. Everywhere else you are signed out." />}
       <Button type="submit" disabled={change.isPending} className="justify-self-start">

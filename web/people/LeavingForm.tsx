@@ -3,6 +3,8 @@ import { useState } from 'react';
 import type { Person } from '#contracts';
 import { call, inWords } from '../api/client';
 import { KEYS, queryClient } from '../api/queries';
+import { leaveSession } from '../account/leaveSession';
+import { useShell } from '../shell/ShellContext';
 import { Button, Notice, SelectField } from '../ui';
 
 interface Props {
@@ -15,6 +17,7 @@ interface Props {
 
 /** Who takes over what someone keeps; and, where it is wanted, the end of their membership. */
 export function LeavingForm({ person, people, done, close }: Props) {
+  const { member } = useShell();
   const [to, setTo] = useState('');
   const { id, name } = person;
   const taker = people.find((one) => one.id === to);
@@ -35,6 +38,8 @@ export function LeavingForm({ person, people, done, close }: Props) {
   const leave = useMutation({
     mutationFn: () => call('leave', { params: { member: id }, body: { handTo: to || null } }),
     onSuccess: () => {
+      // One's own sessions have ended with it.
+      if (id === member.id) return void leaveSession();
       done(`${name} is not of the team any more. They can be taken in again.`);
       settled();
     },

@@ -11,8 +11,8 @@ import {
 import { Search } from 'lucide-react';
 import type { Member } from '#contracts';
 import { call } from '../api/client';
-import { forgetBanks } from '../api/bankCache';
-import { openWithKeptBank, queryClient, useBank, useSession } from '../api/queries';
+import { leaveSession } from '../account/leaveSession';
+import { openWithKeptBank, useBank, useSession } from '../api/queries';
 import { useLiveEvents } from '../api/useLiveEvents';
 import { Button, Failed, Key, Loading, Menu } from '../ui';
 import { liveKeys, useKeyListener, useLiveKeys } from './keys';
@@ -26,9 +26,7 @@ const linkLook = ({ isActive }: { isActive: boolean }) =>
 
 async function signOut(): Promise<void> {
   await call('signOut').catch(() => undefined);
-  await forgetBanks();
-  queryClient.clear();
-  window.location.assign('/sign-in');
+  await leaveSession();
 }
 
 function Head({ member, openFinder }: { member: Member; openFinder: () => void }) {

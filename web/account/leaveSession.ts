@@ -1,0 +1,9 @@
+import { forgetBanks } from '../api/bankCache';
+import { queryClient } from '../api/queries';
+
+/** Goes to the first page, a session having ended; nothing of the bank stays on a shared computer. */
+export async function leaveSession(): Promise<void> {
+  await forgetBanks();
+  queryClient.clear();
+  window.location.assign('/sign-in');
+}
