@@ -2,6 +2,6 @@ import { defineConfig } from 'drizzle-kit';
 
 export default defineConfig({
   dialect: 'postgresql',
-  schema: './server/db/schema.ts',
+  schema: './server/db/schema/*.ts',
   out: './server/db/migrations',
 });

@@ -1,0 +1,55 @@
+/** Cases and the drafts written of them. */
+import { sql } from 'drizzle-orm';
+import { integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
+import type { DraftDocument } from '#core/draft';
+import type { CaseRecord } from '#core/record';
+import { instant } from './instant';
+import { members } from './people';
+import { deletions } from './wastebasket';
+
+export const cases = pgTable('cases', {
+  id: text('id').primaryKey(),
+  kind: text('kind', { enum: ['admission', 'feedback', 'transcript', 'reply'] }).notNull(),
+  title: text('title').notNull(),
+  number: text('number'),
+  summary: text('summary').notNull(),
+  record: jsonb('record').$type<CaseRecord>().notNull(),
+  openedAt: instant('opened_at').notNull(),
+});
+
+export const casesGiven = pgTable(
+  'cases_given',
+  {
+    case: text('case')
+      .notNull()
+      .references(() => cases.id, { onDelete: 'cascade' }),
+    member: text('member')
+      .notNull()
+      .references(() => members.id, { onDelete: 'cascade' }),
+  },
+  (table) => [primaryKey({ columns: [table.case, table.member] })],
+);
+
+export const drafts = pgTable(
+  'drafts',
+  {
+    id: text('id').primaryKey(),
+    case: text('case')
+      .notNull()
+      .references(() => cases.id, { onDelete: 'cascade' }),
+    author: text('author')
+      .notNull()
+      .references(() => members.id),
+    state: text('state', { enum: ['open', 'finished'] }).notNull(),
+    version: integer('version').notNull(),
+    document: jsonb('document').$type<DraftDocument>().notNull(),
+    excerpt: text('excerpt').notNull(),
+    savedAt: instant('saved_at').notNull(),
+    deletion: text('deletion').references(() => deletions.id),
+  },
+  (table) => [
+    uniqueIndex('drafts_one_each')
+      .on(table.case, table.author)
+      .where(sql`${table.deletion} is null`),
+  ],
+);

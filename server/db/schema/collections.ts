@@ -1,0 +1,59 @@
+/** Collections: where entries live, and who may do what there. */
+import { integer, jsonb, pgTable, primaryKey, text, unique, type AnyPgColumn } from 'drizzle-orm/pg-core';
+import type { CollectionSettings } from '#contracts';
+import type { CueRules } from '#core/cue';
+import { instant } from './instant';
+import { members, groups } from './people';
+import { deletions } from './wastebasket';
+
+export const collections = pgTable('collections', {
+  id: text('id').primaryKey(),
+  // The collection it is in; its rights pass down to this one.
+  parent: text('parent').references((): AnyPgColumn => collections.id),
+  name: text('name').notNull(),
+  // Set for a member's own collection, which nobody else sees.
+  ownedBy: text('owned_by').references(() => members.id, { onDelete: 'cascade' }),
+  leadIn: text('lead_in').notNull(),
+  cueRules: jsonb('cue_rules').$type<CueRules>().notNull(),
+  kindsOfWork: jsonb('kinds_of_work').$type<string[]>().notNull(),
+  language: text('language').notNull(),
+  position: integer('position').notNull().default(0),
+  // Counts the changes of its entries, so that a page can ask for what it does not have yet.
+  changes: integer('changes').notNull().default(0),
+  // Counts the changes of its own settings, and apart from them those of its sharing.
+  version: integer('version').notNull().default(1),
+  sharingVersion: integer('sharing_version').notNull().default(1),
+  deletion: text('deletion').references(() => deletions.id),
+});
+
+/** What a collection's keepers set, at each version. Append-only. */
+export const collectionRevisions = pgTable(
+  'collection_revisions',
+  {
+    collection: text('collection')
+      .notNull()
+      .references(() => collections.id, { onDelete: 'cascade' }),
+    version: integer('version').notNull(),
+    settings: jsonb('settings').$type<CollectionSettings>().notNull(),
+    savedAt: instant('saved_at').notNull(),
+    savedBy: text('saved_by')
+      .notNull()
+      .references(() => members.id),
+    reason: text('reason').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.collection, table.version] })],
+);
+
+/** To a member, to a group, or, with neither, to the whole team. */
+export const grants = pgTable(
+  'grants',
+  {
+    collection: text('collection')
+      .notNull()
+      .references(() => collections.id, { onDelete: 'cascade' }),
+    member: text('member').references(() => members.id, { onDelete: 'cascade' }),
+    group: text('group_id').references(() => groups.id, { onDelete: 'cascade' }),
+    right: text('right', { enum: ['none', 'read', 'contribute', 'keep'] }).notNull(),
+  },
+  (table) => [unique('grants_once').on(table.collection, table.member, table.group).nullsNotDistinct()],
+);

@@ -1,0 +1,94 @@
+/** Entries with their history and cues. */
+import { sql } from 'drizzle-orm';
+import {
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  uniqueIndex,
+  type AnyPgColumn,
+} from 'drizzle-orm/pg-core';
+import type { EntryContent } from '#core/entry';
+import { collections } from './collections';
+import { instant } from './instant';
+import { members } from './people';
+import { deletions } from './wastebasket';
+
+export const entries = pgTable(
+  'entries',
+  {
+    id: text('id').primaryKey(),
+    collection: text('collection')
+      .notNull()
+      .references(() => collections.id),
+    revision: integer('revision').notNull(),
+    content: jsonb('content').$type<EntryContent>().notNull(),
+    savedAt: instant('saved_at').notNull(),
+    savedBy: text('saved_by')
+      .notNull()
+      .references(() => members.id),
+    reason: text('reason').notNull(),
+    // Which change of its collection saved it last.
+    change: integer('change').notNull().default(0),
+    deletion: text('deletion').references(() => deletions.id),
+    // The shared entry that it is used in place of, and the revision of that which it was made from or last held against.
+    varies: text('varies').references((): AnyPgColumn => entries.id, { onDelete: 'set null' }),
+    variesRevision: integer('varies_revision'),
+  },
+  (table) => [
+    index('entries_by_collection').on(table.collection, table.change),
+    uniqueIndex('entries_vary_once')
+      .on(table.collection, table.varies)
+      .where(sql`${table.deletion} is null`),
+    index('entries_by_deletion').on(table.deletion),
+  ],
+);
+
+/** Entries that went out of a collection, and by which of its changes: for pages that have them. */
+export const departures = pgTable(
+  'departures',
+  {
+    collection: text('collection')
+      .notNull()
+      .references(() => collections.id, { onDelete: 'cascade' }),
+    entry: text('entry').notNull(),
+    change: integer('change').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.collection, table.entry] })],
+);
+
+/** History, append-only: a row is never changed. */
+export const revisions = pgTable(
+  'revisions',
+  {
+    entry: text('entry')
+      .notNull()
+      .references(() => entries.id),
+    revision: integer('revision').notNull(),
+    content: jsonb('content').$type<EntryContent>().notNull(),
+    savedAt: instant('saved_at').notNull(),
+    savedBy: text('saved_by')
+      .notNull()
+      .references(() => members.id),
+    reason: text('reason').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.entry, table.revision] })],
+);
+
+/** The cues of the entries' current revisions, so that the store itself refuses one that is taken. */
+export const cues = pgTable(
+  'cues',
+  {
+    collection: text('collection')
+      .notNull()
+      .references(() => collections.id, { onDelete: 'cascade' }),
+    // In lower case: two cues that differ in case alone would clash.
+    typed: text('typed').notNull(),
+    entry: text('entry')
+      .notNull()
+      .references(() => entries.id, { onDelete: 'cascade' }),
+  },
+  (table) => [uniqueIndex('cues_once_in_a_collection').on(table.collection, table.typed)],
+);

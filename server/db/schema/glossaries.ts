@@ -1,0 +1,59 @@
+/** Glossaries, and what was brought from them and the bank. */
+import { boolean, date, integer, jsonb, pgTable, primaryKey, text } from 'drizzle-orm/pg-core';
+import { members } from './people';
+
+/** Lists of terms offered while one types. */
+export const glossaries = pgTable('glossaries', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  language: text('language').notNull(),
+  kindsOfWork: jsonb('kinds_of_work').$type<string[]>().notNull(),
+  priority: integer('priority').notNull(),
+  // Terms that are easily taken for each other are read back before they stand.
+  careful: boolean('careful').notNull(),
+  // A list that comes with the pages and is not kept here: its name.
+  shipped: text('shipped', { enum: ['english'] }),
+  // Counts every change of the list or of its terms.
+  version: integer('version').notNull(),
+  madeBy: text('made_by').references(() => members.id, { onDelete: 'set null' }),
+});
+
+export const terms = pgTable(
+  'terms',
+  {
+    glossary: text('glossary')
+      .notNull()
+      .references(() => glossaries.id, { onDelete: 'cascade' }),
+    text: text('text').notNull(),
+    cue: text('cue').notNull(),
+    weight: integer('weight').notNull(),
+    note: text('note').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.glossary, table.text] })],
+);
+
+/** What was brought from the bank and the glossaries, counted by member, day and kind of work: numbers, no texts. */
+export const uses = pgTable(
+  'uses',
+  {
+    member: text('member')
+      .notNull()
+      .references(() => members.id, { onDelete: 'cascade' }),
+    source: text('source', { enum: ['entry', 'term'] }).notNull(),
+    // The entry's id, or the glossary's.
+    list: text('list').notNull(),
+    // Which of the glossary's terms; '' for an entry.
+    term: text('term').notNull(),
+    kind: text('kind').notNull(),
+    day: date('day', { mode: 'string' }).notNull(),
+    times: integer('times').notNull(),
+    // Characters the reader sees that came from there, and keys pressed to bring, fill and mend them.
+    shown: integer('shown').notNull(),
+    pressed: integer('pressed').notNull(),
+  },
+  (table) => [
+    primaryKey({
+      columns: [table.member, table.source, table.list, table.term, table.kind, table.day],
+    }),
+  ],
+);

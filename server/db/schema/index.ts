@@ -1,0 +1,7 @@
+export { members, sessions, letters, trail, groups, groupMembers, teamSettings, preferences } from './people';
+export { collections, collectionRevisions, grants } from './collections';
+export { entries, departures, revisions, cues } from './entries';
+export { notes, presences, noteAnswers, proposals } from './talk';
+export { deletions } from './wastebasket';
+export { cases, casesGiven, drafts } from './cases';
+export { glossaries, terms, uses } from './glossaries';
