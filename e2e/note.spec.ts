@@ -1,5 +1,5 @@
 import fs from 'node:fs';
-import { draftOf, expect, pressKeys, test, words } from './test';
+import { draftOf, expect, expectAccessible, openCase, pressKeys, test, words } from './test';
 
 test('a ward note, from the desk to the finished text, by keyboard alone', async ({ signedIn }) => {
   const page = await signedIn('Imke Tarrow');
@@ -145,4 +145,33 @@ test('a ward note, from the desk to the finished text, by keyboard alone', async
   await press('F9');
   await expect(draftOf(page)).toBeFocused();
   await expect(finished).toBeHidden();
+});
+
+test('kept again under the same title it is asked whether to replace; kept in a collection made on the spot', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  await openCase(page, /Keel/);
+  const slip = page.getByRole('form', { name: 'Keep wording' });
+  const capture = async (words: string) => {
+    await page.keyboard.type(words);
+    await pressKeys(page, ['Shift+Home', 'F4']);
+    await expect(slip).toBeVisible();
+    await slip.getByLabel('Title').fill('Wing looked at');
+  };
+  await capture('The wing was looked at.');
+  await slip.getByLabel('Kept in').selectOption('a new collection');
+  await slip.getByLabel('Its name').fill('Wings');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('complementary')).toContainText('Kept: “Wing looked at”');
+  await pressKeys(page, ['Control+End', 'Enter']);
+  await capture('The wing was looked at twice.');
+  await expect(slip).toContainText('“Wing looked at” is in the bank already.');
+  await expectAccessible(page);
+  await slip.getByRole('button', { name: 'Put this in place of its wording' }).click();
+  await expect(slip).toBeHidden();
+  await page.getByRole('link', { name: 'Bank', exact: true }).click();
+  const wings = page.getByRole('region', { name: 'Wings' });
+  await expect(wings.getByRole('listitem')).toHaveCount(1);
+  await expect(wings).toContainText('The wing was looked at twice.');
 });

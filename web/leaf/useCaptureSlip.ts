@@ -1,0 +1,76 @@
+import { useMemo, useState } from 'react';
+import type { Collection, Entry } from '#contracts';
+import { proposeCue } from '#core/cue';
+import type { Placements } from '#core/draft';
+import { proposeTitle } from '#core/entry';
+import { DEFAULT_PREFERENCES } from '#core/glossary';
+import type { Passage } from '#core/passage';
+import { capture } from '#core/privacy';
+import { isProblem } from '../api/client';
+import { usePreferences } from '../api/queries';
+import type { BankIndex } from '../bank/bankIndex';
+import { takenCues } from '../bank/takenCues';
+import { titled, useKeep } from './keepCaptured';
+import type { CaseToday } from './usePlacing';
+
+export interface CaptureProps {
+  words: Passage;
+  placements: Placements;
+  needs: CaseToday;
+  index: BankIndex;
+  home: string;
+  close: (kept: Entry | null) => void;
+}
+
+/** What stands on the slip of captured words, as it is changed; and keeping it. */
+export function useCaptureSlip({ words, placements, needs, index, home, close }: CaptureProps) {
+  const [turnedBack, setTurnedBack] = useState<ReadonlySet<string>>(new Set());
+  const captured = useMemo(
+    () => capture(words, { placements, ...needs }, turnedBack),
+    [words, placements, needs, turnedBack],
+  );
+  const [made, setMade] = useState<Collection | null>(null);
+  const kept = index.bank.collections.filter(({ right }) => right === 'keep');
+  const keepable = made && !kept.some(({ id }) => id === made.id) ? [...kept, made] : kept;
+  const [place, setPlace] = useState(home);
+  const [fresh, setFresh] = useState<string | null>(null);
+  const collection = keepable.find(({ id }) => id === place) ?? keepable[0];
+  const leadIn = collection?.leadIn ?? '';
+  const [title, setTitle] = useState(() => proposeTitle(captured.passage));
+  const preferences = usePreferences().data ?? DEFAULT_PREFERENCES;
+  const [ownCue, setOwnCue] = useState<string | null>(null);
+  const cue =
+    ownCue ?? (title.trim() === '' ? '' : proposeCue(title, takenCues(index, leadIn), preferences.cuesBy));
+  const keep = useKeep(close, (one) => {
+    setMade(one);
+    setPlace(one.id);
+    setFresh(null);
+  });
+  const known = titled(index, title);
+  const toggle = (key: string) => {
+    const next = new Set(turnedBack);
+    if (!next.delete(key)) next.add(key);
+    setTurnedBack(next);
+  };
+  const proposed = isProblem(keep.error, 'cue-taken') ? keep.error.problem.proposed : undefined;
+  const slip = { title, cue, collection, captured, fresh };
+  return {
+    ...slip,
+    leadIn,
+    keepable,
+    turnedBack,
+    toggle,
+    known,
+    proposed,
+    setTitle,
+    setOwnCue,
+    setPlace,
+    setFresh,
+    pending: keep.isPending,
+    error: keep.error,
+    keepIt: () => {
+      if (!keep.isPending && fresh !== '') keep.mutate({ ...slip, replacing: null });
+    },
+    replace: (entry: Entry) => keep.mutate({ ...slip, replacing: entry }),
+  };
+}
