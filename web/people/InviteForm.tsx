@@ -43,14 +43,17 @@ export function InviteForm({ team }: { team: Team }) {
         <option value="owner">owner, who manages people</option>
       </SelectField>
       {team.groups.length > 0 && (
-        <fieldset className="grid gap-1">
+        <fieldset>
           <legend className="eyebrow">Groups to begin in</legend>
-          {team.groups.map(({ id, name }) => (
-            <label key={id} className="flex items-center gap-2 text-[14px]">
-              <input type="checkbox" value={id} className="accent-elder" {...register('groups')} />
-              {name}
-            </label>
-          ))}
+          {/* Many groups must not push what sends the letter out of sight. */}
+          <div className="grid max-h-40 gap-1 overflow-y-auto">
+            {team.groups.map(({ id, name }) => (
+              <label key={id} className="flex items-center gap-2 text-[14px]">
+                <input type="checkbox" value={id} className="accent-elder" {...register('groups')} />
+                {name}
+              </label>
+            ))}
+          </div>
         </fieldset>
       )}
       {invite.error && <Notice tone="warning" title={inWords(invite.error)} />}

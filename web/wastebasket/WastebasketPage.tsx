@@ -63,9 +63,7 @@ function Row({ deletion, say }: { deletion: Deletion; say: (words: string) => vo
       </p>
       {what !== 'draft' && count > 1 && (
         <details className="text-[13.5px]">
-          <summary className="cursor-pointer text-soft">
-            {count === 1 ? 'One entry' : `${count} entries`}
-          </summary>
+          <summary className="cursor-pointer text-soft">Which they are</summary>
           <ul className="pl-4">
             {entries.map((entry) => (
               <li key={entry.id} className="flex items-baseline gap-3">
