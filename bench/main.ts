@@ -1,6 +1,7 @@
 import fs from 'node:fs';
 import { benchCues } from './cues';
 import { benchFilling } from './filling';
+import { benchLargeBank } from './largeBank';
 import { benchOffers } from './offers';
 import { benchRefilling } from './refilling';
 import type { Measured } from './measure';
@@ -14,6 +15,7 @@ const SECTIONS: Record<string, () => Measured[] | Promise<Measured[]>> = {
   refilling: benchRefilling,
   typing: benchTyping,
   team: benchTeam,
+  bank: benchLargeBank,
 };
 const RESULTS = 'bench/results.json';
 

@@ -1,9 +1,10 @@
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { pathToFileURL } from 'node:url';
 import { RunningServer } from '../e2e/runningServer';
+import { withPostgres } from './postgres';
 import type { Measured } from './measure';
+import { numbers } from './numbers';
 
 const MEMBERS = 50;
 const RUN_MS = 20_000;
@@ -24,7 +25,9 @@ class Worker {
   saved = 0;
   refused = { movedOn: 0, cueTaken: 0, other: 0 };
   readonly times = { reading: [] as number[], saving: [] as number[] };
-  private readonly had: Record<string, number> = {};
+  private had: number | null = null;
+  /** The collection that all fight over. */
+  collection = '';
   private readonly entries = new Map<string, Kept>();
 
   constructor(
@@ -64,16 +67,16 @@ class Worker {
     follow().catch(() => undefined);
   }
 
+  /** Asks for what changed, as a page does when it is told that something did. */
   async read(): Promise<void> {
     const start = performance.now();
-    const response = await this.call('POST', '/api/bank/changes', { had: this.had });
-    const bank = (await response.json()) as {
-      collections: { id: string; changes: number }[];
-      entries: Kept[];
-    };
+    const response = await this.call('POST', `/api/collections/${this.collection}/changes`, {
+      had: this.had,
+    });
+    const { changes, entries } = (await response.json()) as { changes: number; entries: Kept[] };
     this.times.reading.push(performance.now() - start);
-    for (const { id, changes } of bank.collections) this.had[id] = changes;
-    for (const entry of bank.entries) this.entries.set(entry.id, entry);
+    this.had = changes;
+    for (const entry of entries) this.entries.set(entry.id, entry);
   }
 
   /** Changes one of the shared entries, at the revision last read: its title always, its cue often. */
@@ -160,18 +163,8 @@ async function prepare(urls: readonly string[]): Promise<{ workers: Worker[]; co
       reason: '',
     });
   const workers = await Promise.all(ids.map((id, at) => signedIn(urls[at % urls.length]!, id)));
+  for (const worker of workers) worker.collection = collection;
   return { workers, collection };
-}
-
-/** Numbers between 0 and 1, the same in every run (mulberry32). */
-function numbers(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
-  };
 }
 
 /** What must hold after any run, whoever was quicker. Throws where it does not. */
@@ -259,19 +252,13 @@ export async function benchTeam(): Promise<Measured[]> {
   const results = await run('Embedded, one process', [embedded.url]);
   await embedded.stop();
   fs.rmSync(folder, { recursive: true, force: true });
-  const { hasPostgres, startPostgres } = (await import(
-    pathToFileURL(path.join(process.cwd(), 'scripts/postgres.mjs')).href
-  )) as { hasPostgres: () => boolean; startPostgres: (port: number) => { url: string; stop: () => void } };
-  if (!hasPostgres()) return results;
-  const postgres = startPostgres(54_781);
-  try {
-    const first = await RunningServer.start(folder, { databaseUrl: postgres.url });
-    const second = await RunningServer.start(folder, { databaseUrl: postgres.url });
-    results.push(...(await run('PostgreSQL, two processes', [first.url, second.url])));
+  const served = await withPostgres(async (databaseUrl) => {
+    const first = await RunningServer.start(folder, { databaseUrl });
+    const second = await RunningServer.start(folder, { databaseUrl });
+    const all = await run('PostgreSQL, two processes', [first.url, second.url]);
     await first.stop();
     await second.stop();
-  } finally {
-    postgres.stop();
-  }
-  return results;
+    return all;
+  });
+  return [...results, ...(served ?? [])];
 }

@@ -33,17 +33,46 @@ export const EntrySchema = z.object({
 });
 export type Entry = z.infer<typeof EntrySchema>;
 
+/** An entry that went out of a collection since the page had it. */
+const GoneSchema = z.object({ entry: z.string(), collection: z.string() });
+
 export const BankSchema = z.object({
   collections: z.array(CollectionSchema),
+  /** How many entries each collection has, by its id; those with none are left out. */
+  counts: z.record(z.string(), z.number().int().min(1)),
+  /** Collections whose entries are not here: of a bank too large to be had whole they are asked for when they are wanted. */
+  away: z.array(z.string()),
   entries: z.array(EntrySchema),
-  /** Entries that went out of a collection since the page had it. */
-  gone: z.array(z.object({ entry: z.string(), collection: z.string() })),
+  gone: z.array(GoneSchema),
 });
 export type Bank = z.infer<typeof BankSchema>;
 
-/** What a page has of the bank: its collections, each with the count of changes that it has it at. */
-export const BankHadSchema = z.object({ had: z.record(z.string().max(60), z.number().int().min(0)) });
+const change = z.number().int().min(0);
+
+/**
+ * What a page has of the bank: collections, each with the count of changes that it has it at, and entries of others, which
+ * it had been given by themselves.
+ */
+export const BankHadSchema = z.object({
+  had: z.record(z.string().max(60), change),
+  loose: z.array(z.string().max(60)).max(5000).default([]),
+});
 export type BankHad = z.infer<typeof BankHadSchema>;
+
+/** The count of changes that a page has one collection at; null for one it has nothing of. */
+export const CollectionHadSchema = z.object({ had: change.nullable() });
+
+/** Entries of one collection, with those that they include and those that went out of it. */
+export const CollectionChangesSchema = z.object({
+  changes: change,
+  entries: z.array(EntrySchema),
+  gone: z.array(GoneSchema),
+});
+
+export const AskedSchema = z.object({ query: z.string().max(200) });
+/** The nearest entries that have the words, best first, and whether there are more. */
+export const FoundSchema = z.object({ entries: z.array(EntrySchema), more: z.boolean() });
+export type Found = z.infer<typeof FoundSchema>;
 
 export const RevisionSummarySchema = z.object({
   revision: z.number().int().min(1),

@@ -15,13 +15,14 @@ export class RunningServer {
   /** Starts the built server on a data folder; resolves when it says that it is ready. */
   static async start(
     folder: string,
-    { demo = true, port = 0, databaseUrl = '' } = {},
+    { demo = true, port = 0, databaseUrl = '', atHand = 5000 } = {},
   ): Promise<RunningServer> {
     const env = {
       ELDERLEAF_DATA: folder,
       ELDERLEAF_DEMO: demo ? '1' : '',
       PORT: String(port),
       DATABASE_URL: databaseUrl,
+      ELDERLEAF_AT_HAND: String(atHand),
     };
     const { process: child, url } = await launch(env);
     return new RunningServer(child, url, env);

@@ -6,6 +6,8 @@ import { test as base, expect, type Browser, type Page } from '@playwright/test'
 import { RunningServer } from './runningServer';
 
 interface Fixtures {
+  /** A bank of more entries than this comes in parts. */
+  atHand: number;
   server: RunningServer;
   /** A page of its own, signed in as a demo member. */
   signedIn: (member: Member) => Promise<Page>;
@@ -24,10 +26,11 @@ async function signIn(browser: Browser, url: string, member: Member): Promise<Pa
 
 /** Each test has a server of its own, on its own copy of the demo. */
 export const test = base.extend<Fixtures>({
-  server: async ({}, use) => {
+  atHand: [5000, { option: true }],
+  server: async ({ atHand }, use) => {
     const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-e2e-'));
     fs.cpSync(process.env.E2E_DEMO_FOLDER!, folder, { recursive: true });
-    const server = await RunningServer.start(folder);
+    const server = await RunningServer.start(folder, { atHand });
     await use(server);
     await server.kill();
     fs.rmSync(folder, { recursive: true, force: true });

@@ -1,5 +1,6 @@
 /** `npm run bench`, or one section: `npm run bench -- cues`. Bundled first, so that what is timed is what ships. `typing` needs Chromium. */
 import { spawnSync } from 'node:child_process';
+import fs from 'node:fs';
 import path from 'node:path';
 import { build, install, root, run, tool } from './steps.mjs';
 
@@ -17,6 +18,10 @@ run('Building the benchmarks', tool('esbuild'), [
   `--outfile=${bundle}`,
   '--log-level=warning',
 ]);
+// A large bank is written straight into the store.
+fs.cpSync(path.join(root, 'server/db/migrations'), path.join(root, 'dist/bench/migrations'), {
+  recursive: true,
+});
 const result = spawnSync(
   process.execPath,
   ['--expose-gc', '--max-old-space-size=12000', path.join(root, bundle), ...process.argv.slice(2)],

@@ -15,5 +15,5 @@ export interface Context {
   newId: () => string;
   log: Logger;
   version: string;
-  settings: Pick<Settings, 'demo' | 'secureCookies' | 'webFolder'>;
+  settings: Pick<Settings, 'demo' | 'secureCookies' | 'webFolder' | 'atHand'>;
 }

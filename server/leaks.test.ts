@@ -112,6 +112,7 @@ async function allAnswers(caller: Caller, made: readonly Made[]): Promise<string
   const had = Object.fromEntries(made.map(({ id }) => [id, 0]));
   const posts = await Promise.all([
     caller.post('/api/bank/changes').send({ had }),
+    ...made.map(({ secret }) => caller.post('/api/bank/search').send({ query: secret })),
     caller.post('/api/entries/touched').send({ entries: made.map(({ entry }) => entry.id) }),
   ]);
   return [...lists, ...posts].map(({ text }) => text).join('\n');
@@ -126,6 +127,7 @@ const asked = (who: string, { id, entry, deletion, proposal }: Made) => {
     caller.get(`/api/entries/${entry.id}/revisions/1`),
     caller.get(`/api/collections/${id}/sharing`),
     caller.get(`/api/collections/${id}/revisions`),
+    caller.post(`/api/collections/${id}/changes`).send({ had: null }),
     caller.post(`/api/proposals/${proposal.id}/answer`).send({ accept: null, answer: '' }),
     caller.post(`/api/wastebasket/${deletion.id}/restored`).send({ entries: null }),
     caller.post(`/api/entries/${entry.id}/notes`).send({ text: 'x' }),

@@ -125,6 +125,8 @@ const CALLS: Partial<Record<RouteName, () => Promise<Asked>>> = {
   makeOwner: async () => Promise.resolve({}),
   signInDemo: async () => Promise.resolve({ body: { member: 'imke' } }),
   bankChanges: async () => Promise.resolve({ body: { had: {} } }),
+  collectionChanges: () => onCollection({ had: null }),
+  search: async () => Promise.resolve({ body: { query: 'words' } }),
   makeCollection: async () => Promise.resolve({ body: { ...settings(), parent: 'ward' } }),
   saveCollection: () => onCollection(settings()),
   collectionRevisions: () => onCollection(),

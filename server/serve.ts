@@ -5,6 +5,7 @@ import path from 'node:path';
 import pino from 'pino';
 import { loadDemo } from '../demo/loadDemo';
 import { makeApp } from './app';
+import { writeMissingWords } from './bank/entryWords';
 import type { Context } from './context';
 import type { Store } from './db/openStore';
 import { EventHub } from './events/eventHub';
@@ -69,6 +70,7 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
   };
   try {
     if (settings.demo && (await loadDemo(context, path.join(root, 'demo')))) say('The demo data is loaded.');
+    await writeMissingWords(store.db);
     const server = await listen(context, settings.port);
     // Longer than browsers and proxies leave a connection unused: one closed just as it is used again loses a save.
     server.keepAliveTimeout = KEPT_OPEN_MS;

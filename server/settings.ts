@@ -14,14 +14,23 @@ export interface Settings {
   smtp: { url: string; from: string } | null;
   /** Whether cookies are sent over HTTPS only. */
   secureCookies: boolean;
+  /** A bank of more entries than this is not given to a page whole. */
+  atHand: number;
+}
+
+const AT_HAND = 5000;
+
+/** A whole number from 0; throws an Error that names the variable when it is something else. */
+function whole(value: string | undefined, otherwise: number, name: string): number {
+  const number = Number(value ?? otherwise);
+  if (Number.isInteger(number) && number >= 0) return number;
+  throw new Error(`${name} must be a whole number from 0, and is "${value}".`);
 }
 
 /** Reads the settings; throws an Error that names the variable when one cannot be used. */
 export function readSettings(env: NodeJS.ProcessEnv, webFolder: string | null): Settings {
-  const port = Number(env.PORT ?? 4780);
-  if (!Number.isInteger(port) || port < 0 || port > 65535) {
-    throw new Error(`PORT must be a number from 0 to 65535, and is "${env.PORT}".`);
-  }
+  const port = whole(env.PORT, 4780, 'PORT');
+  if (port > 65535) throw new Error(`PORT must be at most 65535, and is "${env.PORT}".`);
   const smtp = env.SMTP_URL ? { url: env.SMTP_URL, from: env.SMTP_FROM ?? '' } : null;
   if (smtp && !smtp.from.includes('@'))
     throw new Error('SMTP_FROM must be the e-mail address that letters are from, when SMTP_URL is set.');
@@ -40,5 +49,6 @@ export function readSettings(env: NodeJS.ProcessEnv, webFolder: string | null): 
     address,
     smtp,
     secureCookies: env.ELDERLEAF_HTTPS === '1',
+    atHand: whole(env.ELDERLEAF_AT_HAND, AT_HAND, 'ELDERLEAF_AT_HAND'),
   };
 }

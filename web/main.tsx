@@ -17,7 +17,7 @@ const SCREENS = {
     import('./account/NewPasswordPage').then(({ NewPasswordPage: Component }) => ({ Component })),
   desk: () => import('./desk/Desk').then(({ Desk: Component }) => ({ Component })),
   leaf: () => import('./leaf/LeafPage').then(({ LeafPage: Component }) => ({ Component })),
-  sheet: () => import('./bank/Sheet').then(({ Sheet: Component }) => ({ Component })),
+  sheet: () => import('./bank/sheet/Sheet').then(({ Sheet: Component }) => ({ Component })),
   rows: () => import('./bank/rows/RowsPage').then(({ RowsPage: Component }) => ({ Component })),
   entry: () => import('./bank/EntryPage').then(({ EntryPage: Component }) => ({ Component })),
   collection: () =>

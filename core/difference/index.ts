@@ -7,3 +7,4 @@ export { entryDifference } from './entryDifference';
 export type { Change } from './entryDifference';
 export { wordDifference } from './wordDifference';
 export type { Piece } from './wordDifference';
+export { slips } from './slips';

@@ -1,5 +1,7 @@
 import { expect, test } from '@jest/globals';
-import { Finder, type Findable } from './index';
+import fc from 'fast-check';
+import { slips } from '#core/difference';
+import { Finder, nearWords, slackOf, type Findable } from './index';
 
 const entry = (id: string, title: string, wording: string, cue: string, purpose = ''): Findable => ({
   id,
@@ -33,4 +35,14 @@ test.each([
   ['', ['wt', 'adm', 'fl', 'cafe']],
 ])('%j finds %j', (query, expected) => {
   expect(finder.find(query)).toEqual(expected);
+});
+
+test('words that a misspelt one may have been meant for: all within its slack, and no others', () => {
+  const word = fc.string({ unit: fc.constantFrom(...'abcdé'), minLength: 1, maxLength: 10 });
+  fc.assert(
+    fc.property(word, fc.array(word), (typed, among) => {
+      const near = among.filter((one) => one !== typed && slips(typed, one) <= slackOf(typed));
+      expect([...nearWords(typed, among)].sort()).toEqual(near.sort());
+    }),
+  );
 });

@@ -1,28 +1,6 @@
 import MiniSearch from 'minisearch';
-
-/** What the finder knows of an entry. */
-export interface Findable {
-  id: string;
-  title: string;
-  purpose: string;
-  wording: string;
-  cues: string[];
-  tags: string[];
-}
-
-const WORD = /[\p{L}\p{N}]+/gu;
-
-/** How many letters of a word may be wrong. */
-const slack = (word: string) => (word.length < 4 ? false : word.length < 8 ? 1 : 2);
-
-/** The word with each two neighbouring letters swapped: the commonest slip, and two wrong letters to the index. */
-function swapped(word: string): string[] {
-  if (word.length < 4 || word.length > 7) return [];
-  return [...word].slice(1).map((letter, at) => word.slice(0, at) + letter + word[at] + word.slice(at + 2));
-}
-
-/** Accents do not keep a word from being found: "cafe" finds "café". */
-const plain = (word: string) => word.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '');
+import type { Findable } from './findable';
+import { plainWord, slackOf, swapped, wordsOf } from './words';
 
 const index = () =>
   new MiniSearch<Findable>({
@@ -31,8 +9,8 @@ const index = () =>
       const value = entry[field as keyof Findable];
       return Array.isArray(value) ? value.join(' ') : value;
     },
-    tokenize: (text) => text.match(WORD) ?? [],
-    processTerm: (word) => plain(word) || null,
+    tokenize: wordsOf,
+    processTerm: (word) => plainWord(word) || null,
     searchOptions: { boost: { cues: 6, title: 4, tags: 2, purpose: 1.5 }, prefix: true },
   });
 
@@ -62,14 +40,14 @@ export class Finder {
     const byCue = this.cues
       .filter(({ cue }) => cue.startsWith(asked))
       .sort((a, b) => a.cue.length - b.cue.length);
-    const queries = (query.match(WORD) ?? []).map((word) => ({
+    const queries = wordsOf(query).map((word) => ({
       combineWith: 'OR' as const,
       // Only the word itself may be misspelt otherwise too: a slip within a slip is somebody else's word.
       queries: [word, { combineWith: 'OR' as const, fuzzy: false, queries: swapped(word) }],
     }));
     const found = this.search.search(
       { combineWith: 'AND', queries },
-      { fuzzy: slack, weights: { fuzzy: 0.3, prefix: 0.7 } },
+      { fuzzy: slackOf, weights: { fuzzy: 0.3, prefix: 0.7 } },
     );
     const ids = [...byCue.map(({ id }) => id), ...found.map((result) => String(result.id))];
     return [...new Set(ids)];

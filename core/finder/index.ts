@@ -1,2 +1,4 @@
 export { Finder } from './finder';
-export type { Findable } from './finder';
+export { findable, wordsToFind, type Findable } from './findable';
+export { nearWords } from './nearWords';
+export { plainWord, slackOf, wordsOf } from './words';

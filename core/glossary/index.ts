@@ -14,4 +14,4 @@ export type { DateOffer } from './dateShorthand';
 export { folded } from './keys';
 export { DEFAULT_PREFERENCES, PreferencesSchema } from './preferences';
 export type { OwnReach, Preferences } from './preferences';
-export { isInReach, switched } from './reach';
+export { isInReach, switched, switchedIn } from './reach';

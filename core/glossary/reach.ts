@@ -14,6 +14,14 @@ export function isInReach({ id, kindsOfWork }: List, kind: string, own: OwnReach
   return kindsOfWork.length === 0 || kindsOfWork.includes(kind);
 }
 
+/** The preferences with a list switched in for a kind of work by name, even where it is meant for it. */
+export function switchedIn(preferences: Preferences, { id }: List, kind: string): Preferences {
+  const own = preferences.reach[kind] ?? { in: [], out: [] };
+  const others = (ids: readonly string[]) => ids.filter((one) => one !== id);
+  const next = { in: [...others(own.in), id], out: others(own.out) };
+  return { ...preferences, reach: { ...preferences.reach, [kind]: next } };
+}
+
 /** The preferences with a list switched the other way for a kind of work, and remembered for it. */
 export function switched(preferences: Preferences, list: List, kind: string): Preferences {
   const own = preferences.reach[kind] ?? { in: [], out: [] };

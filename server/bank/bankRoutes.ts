@@ -1,40 +1,15 @@
-import { and, asc, desc, eq, getTableColumns, isNull, sql } from 'drizzle-orm';
+import { and, desc, eq } from 'drizzle-orm';
 import type { Router } from 'express';
-import type { Bank, BankHad } from '#contracts';
 import type { Context } from '../context';
-import { departures, entries, members, revisions } from '../db/schema';
+import { members, revisions } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound } from '../http/refusal';
 import { announceChanges, announceEntry } from './announceEntry';
 import { changeEntries, moveEntries } from './manyEntries';
+import { readBank, readCollection } from './readBank';
 import { visibleEntries, visibleEntry } from './rights';
 import { holdAgainst, insertEntry, toEntry, updateEntry } from './saveEntry';
-import { visibleCollections } from './visibleCollections';
-
-/** What a member may see of the bank; of collections that the page has, only what was saved after that. */
-async function readBank(context: Context, member: string, had: BankHad['had']): Promise<Bank> {
-  // Their counts are read before the entries: what is saved in between comes now and once more the next time.
-  const collections = await visibleCollections(context.db, member);
-  const wanted = JSON.stringify(collections.map(({ id }) => ({ id, had: had[id] ?? -1 })));
-  const rows = await context.db
-    .select(getTableColumns(entries))
-    .from(entries)
-    .innerJoin(
-      sql`jsonb_to_recordset(${wanted}::jsonb) as wanted(id text, had integer)`,
-      sql`wanted.id = ${entries.collection} and ${entries.change} > wanted.had`,
-    )
-    .where(isNull(entries.deletion))
-    .orderBy(asc(entries.id));
-  const gone = await context.db
-    .select({ entry: departures.entry, collection: departures.collection })
-    .from(departures)
-    .innerJoin(
-      sql`jsonb_to_recordset(${wanted}::jsonb) as wanted(id text, had integer)`,
-      // Who has nothing of a collection yet has nothing to let go of.
-      sql`wanted.id = ${departures.collection} and wanted.had >= 0 and ${departures.change} > wanted.had`,
-    );
-  return { collections, entries: rows.map(toEntry), gone };
-}
+import { search } from './search';
 
 const revisionColumns = {
   revision: revisions.revision,
@@ -47,9 +22,15 @@ const revisionColumns = {
 export function bankRoutes(router: Router, context: Context): void {
   const { db } = context;
 
-  bind(router, context, 'bank', ({ member }) => readBank(context, member.id, {}));
+  bind(router, context, 'bank', ({ member }) => readBank(context, member.id, { had: {}, loose: [] }));
 
-  bind(router, context, 'bankChanges', ({ member, body }) => readBank(context, member.id, body.had));
+  bind(router, context, 'bankChanges', ({ member, body }) => readBank(context, member.id, body));
+
+  bind(router, context, 'collectionChanges', ({ member, params, body }) =>
+    readCollection(context, member.id, params.collection, body.had),
+  );
+
+  bind(router, context, 'search', ({ member, body }) => search(db, member.id, body.query));
 
   bind(router, context, 'makeEntry', async ({ member, body }) => {
     const { content, reason } = body;

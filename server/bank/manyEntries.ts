@@ -7,8 +7,9 @@ import { collections, cues, entries, revisions } from '../db/schema';
 import { notFound, Refusal } from '../http/refusal';
 import { record } from '../people/trail';
 import { depart, holdCollections, nextChange } from './bankChanges';
+import { moveWords } from './entryWords';
 import { rightsFor } from './rights';
-import { mustBeSound, tellingClashes, toEntry, typedCues, writeCues } from './saveEntry';
+import { mustBeSound, tellingClashes, toEntry, typedCues, indexEntry } from './saveEntry';
 import { mustIncludeSoundly } from './soundIncludes';
 import { mustVaryAlone } from './soundVariations';
 
@@ -121,6 +122,7 @@ export async function moveEntries(
             rows.map(({ id }) => id),
           ),
         );
+      await moveWords(tx, rows, to);
       const named = places.find((place) => place.id === to)!.name;
       for (const { content } of rows)
         await record(tx, context.now(), {
@@ -181,7 +183,7 @@ export async function changeEntries(
           .where(eq(entries.id, id))
           .returning();
         await tx.insert(revisions).values({ entry: id, ...state });
-        await writeCues(tx, collection, id, content);
+        await indexEntry(tx, collection, id, content);
         const done = { by: member, act: 'entry-changed' as const, subject: content.title, detail: reason };
         await record(tx, savedAt, { ...done, collection });
         saved.push(toEntry(row!));

@@ -1,7 +1,7 @@
-import { and, eq, inArray, isNull, or, sql } from 'drizzle-orm';
+import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { rightsOf, type Grant, type Grantee, type Place, type Right } from '#core/rights';
 import type { Queries } from '../db/openStore';
-import { collections, entries, grants, groupMembers } from '../db/schema';
+import { collections, entries, grants, groupMembers, reachStamp } from '../db/schema';
 import { notFound, Refusal } from '../http/refusal';
 
 type GrantRow = Pick<typeof grants.$inferSelect, 'collection' | 'member' | 'group' | 'right'>;
@@ -33,39 +33,66 @@ const columns = {
   right: grants.right,
 };
 
-/** What is granted to a member: by name, by a group, or as to all. */
-async function grantedTo(db: Queries, member: string, among?: readonly string[]): Promise<Grant[]> {
-  const groupsOfMember = db
-    .select({ group: groupMembers.group })
-    .from(groupMembers)
-    .where(eq(groupMembers.member, member));
-  const rows = await db
-    .select(columns)
-    .from(grants)
-    .where(
-      and(
-        among && inArray(grants.collection, [...among]),
-        or(
-          eq(grants.member, member),
-          inArray(grants.group, groupsOfMember),
-          and(isNull(grants.member), isNull(grants.group)),
-        ),
-      ),
-    );
-  return rows.map(toGrant);
-}
-
 /** A member with those of their groups that grants name; grants to other groups must not be among these. */
 const personOf = (member: string, granted: readonly Grant[]) => ({
   id: member,
   groups: new Set(granted.flatMap(({ to }) => (to.kind === 'group' ? [to.id] : []))),
 });
 
-/** Everything a member may see, by collection, with what they may do there. */
-export async function rightsFor(db: Queries, member: string, how: Asked = {}): Promise<Map<string, Right>> {
-  const granted = await grantedTo(db, member);
-  const places = await db.select(place).from(collections).where(asked(how));
-  return rightsOf(personOf(member, granted), places, granted);
+/** What a member may see was worked out from: all that is granted to them, by name, by a group or as to all, and where. */
+interface Basis {
+  stamp: string;
+  places: [id: string, parent: string | null, ownedBy: string | null][] | null;
+  grants: [collection: string, member: string | null, group: string | null, right: Grant['right']][] | null;
+}
+
+/** Read in one statement, so that it is all of one moment; the stamp is another whenever any of it is. */
+async function basisOf(db: Queries, member: string, how: Asked): Promise<Basis> {
+  const { rows } = (await db.execute(sql`
+    select
+      (select stamp from reach_stamp) as stamp,
+      (select json_agg(json_build_array(id, parent, owned_by)) from ${collections}
+        where (owned_by is null or owned_by = ${member}) and ${asked(how) ?? sql`true`}) as places,
+      (select json_agg(json_build_array(collection, member, group_id, "right")) from ${grants}
+        where member = ${member} or (member is null and group_id is null)
+          or group_id in (select group_id from ${groupMembers} where member = ${member})) as grants`)) as {
+    rows: Basis[];
+  };
+  return rows[0]!;
+}
+
+function workedOut(member: string, { places, grants: granted }: Basis): Map<string, Right> {
+  const all = (granted ?? []).map(([collection, to, group, right]) =>
+    toGrant({ collection, member: to, group, right }),
+  );
+  const where = (places ?? []).map(([id, parent, ownedBy]) => ({ id, parent, ownedBy }));
+  return rightsOf(personOf(member, all), where, all);
+}
+
+/** What was worked out for those who asked last, with the stamp it is good for. */
+const known = new Map<string, { stamp: string; rights: ReadonlyMap<string, Right> }>();
+const MOST_KNOWN = 200;
+
+/** Everything a member may see, by collection, with what they may do there. Worked out once for as long as nothing changes. */
+export async function rightsFor(
+  db: Queries,
+  member: string,
+  how: Asked = {},
+): Promise<ReadonlyMap<string, Right>> {
+  if (how.evenDeleted) return workedOut(member, await basisOf(db, member, how));
+  const [now] = await db.select().from(reachStamp);
+  const before = known.get(member);
+  known.delete(member);
+  if (before?.stamp === now?.stamp && before) {
+    known.set(member, before);
+    return before.rights;
+  }
+  const basis = await basisOf(db, member, how);
+  const rights = workedOut(member, basis);
+  known.set(member, { stamp: basis.stamp, rights });
+  // The one who has not asked for longest goes.
+  if (known.size > MOST_KNOWN) known.delete(known.keys().next().value!);
+  return rights;
 }
 
 /** A collection and all around it; without itself when it is deleted, empty when there is none of that id. */
@@ -82,16 +109,8 @@ export const wayUp = (db: Queries, collection: string): Promise<Place[]> =>
     );
 
 /** What a member may do in a collection; null when it does not exist for them. */
-export async function rightOn(db: Queries, member: string, collection: string): Promise<Right | null> {
-  const way = await wayUp(db, collection);
-  if (way.length === 0) return null;
-  const granted = await grantedTo(
-    db,
-    member,
-    way.map(({ id }) => id),
-  );
-  return rightsOf(personOf(member, granted), way, granted).get(collection) ?? null;
-}
+export const rightOn = async (db: Queries, member: string, collection: string): Promise<Right | null> =>
+  (await rightsFor(db, member)).get(collection) ?? null;
 
 /** Those of some members who may see a collection, each with what they may do there. */
 export async function rightsAmong(

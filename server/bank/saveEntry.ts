@@ -9,6 +9,7 @@ import { cues, entries, revisions } from '../db/schema';
 import { Refusal } from '../http/refusal';
 import { record } from '../people/trail';
 import { nextChange } from './bankChanges';
+import { writeWords } from './entryWords';
 import { keptEntry, mustKeep, visibleEntry } from './rights';
 import { mustIncludeSoundly } from './soundIncludes';
 import { mustVary, type Varies } from './soundVariations';
@@ -93,8 +94,8 @@ async function mustBeFree(
   );
 }
 
-/** Writes down the cues of an entry in place of those it had. */
-export async function writeCues(
+/** Writes down the cues and words that an entry is brought and found by, in place of those it had. */
+export async function indexEntry(
   tx: Queries,
   collection: string,
   entry: string,
@@ -104,6 +105,7 @@ export async function writeCues(
   const typed = typedCues(content);
   if (typed.length > 0)
     await tx.insert(cues).values(typed.map((text) => ({ collection, typed: text, entry })));
+  await writeWords(tx, [{ id: entry, collection, content }]);
 }
 
 const UNIQUE_VIOLATION = '23505';
@@ -152,7 +154,7 @@ export async function insertEntry(
         .insert(entries)
         .values({ id, collection, ...saved, ...varying, change: await nextChange(tx, collection) });
       await tx.insert(revisions).values({ entry: id, ...saved });
-      await writeCues(tx, collection, id, content);
+      await indexEntry(tx, collection, id, content);
       const done = {
         by: member,
         act: 'entry-made' as const,
@@ -204,7 +206,7 @@ export async function updateEntry(
         throw new Refusal('moved-on', detail, { current: toEntry(await visibleEntry(tx, member, id)) });
       }
       await tx.insert(revisions).values({ entry: id, ...saved });
-      await writeCues(tx, entry.collection, id, content);
+      await indexEntry(tx, entry.collection, id, content);
       const subject = content.title;
       const done = { by: member, act: 'entry-changed' as const, subject, detail: reason };
       await record(tx, context.now(), { ...done, collection: entry.collection });

@@ -36,6 +36,8 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   signOut: anyone,
   bank: members,
   bankChanges: members,
+  collectionChanges: readers,
+  search: members,
   team: members,
   makeCollection: keepers,
   saveCollection: keepers,

@@ -78,6 +78,7 @@ async function openTestStore(): Promise<TestStore> {
 export async function startTestServer({
   demo = true,
   log = pino({ level: 'silent' }),
+  atHand = 5000,
 } = {}): Promise<TestServer> {
   const store = await openTestStore();
   const context: Context = {
@@ -89,7 +90,7 @@ export async function startTestServer({
     newId: randomUUID,
     log,
     version: '0.0.0',
-    settings: { demo, secureCookies: false, webFolder: null },
+    settings: { demo, secureCookies: false, webFolder: null, atHand },
   };
   if (demo) await loadDemo(context, path.join(import.meta.dirname, '../../demo'));
   const app = makeApp(context);

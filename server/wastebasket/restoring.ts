@@ -4,7 +4,7 @@ import { letKeep } from '../bank/sharing';
 import { holdCollections, nextChange } from '../bank/bankChanges';
 import { mustFindRoom, placeCollection } from '../bank/placeCollection';
 import { rightOn } from '../bank/rights';
-import { typedCues, writeCues } from '../bank/saveEntry';
+import { typedCues, indexEntry } from '../bank/saveEntry';
 import { mustVaryAlone } from '../bank/soundVariations';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
@@ -62,7 +62,7 @@ async function restoreEntries(
         .where(eq(entries.id, row.id));
       await tx.insert(revisions).values({ entry: row.id, ...state });
     }
-    await writeCues(tx, row.collection, row.id, content);
+    await indexEntry(tx, row.collection, row.id, content);
     const done = { by: member, act: 'entry-restored' as const, subject: content.title };
     await record(tx, context.now(), { ...done, collection: row.collection });
   }

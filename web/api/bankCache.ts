@@ -3,6 +3,9 @@ import type { Bank } from '#contracts';
 const NAME = 'elderleaf-bank';
 const addressOf = (member: string) => `/cached-bank/${encodeURIComponent(member)}`;
 
+/** Who has come across more of a large bank than this begins the next page with what is at hand for them. */
+const MOST_KEPT = 10_000;
+
 let waiting = 0;
 
 /** Keeps the bank in this browser once it has nothing else to do, so that the next page has it at once. */
@@ -14,7 +17,8 @@ export function keepBank(member: string, bank: Bank): void {
 async function keepNow(member: string, bank: Bank): Promise<void> {
   try {
     const cache = await caches.open(NAME);
-    await cache.put(addressOf(member), Response.json(bank));
+    if (bank.entries.length > MOST_KEPT) await cache.delete(addressOf(member));
+    else await cache.put(addressOf(member), Response.json(bank));
   } catch {
     // No room, or a browser that keeps nothing: the next page waits for the server.
   }
@@ -25,7 +29,9 @@ export async function keptBank(member: string): Promise<Bank | null> {
   try {
     const cache = await caches.open(NAME);
     const kept = await cache.match(addressOf(member));
-    return kept ? ((await kept.json()) as Bank) : null;
+    const bank = kept && ((await kept.json()) as Partial<Bank>);
+    // One kept by an earlier Elderleaf may lack what this one needs.
+    return bank?.away && bank.counts ? (bank as Bank) : null;
   } catch {
     return null;
   }

@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
 import { EventSchema, type LiveEvent } from '#contracts';
+import { hearOfChange } from './bank';
 import { KEYS, queryClient } from './queries';
 
 const AGAIN_MS = 3000;
@@ -22,7 +23,8 @@ const askAgain = (keys: readonly (readonly string[])[]) => {
 
 function take(event: LiveEvent): void {
   if (event.type === 'entry-saved') {
-    askAgain([KEYS.bank, KEYS.revisions(event.entry)]);
+    void hearOfChange(event.collection, event.entry);
+    askAgain([KEYS.revisions(event.entry)]);
   } else if (event.type === 'reach-changed') {
     askAgain([KEYS.bank, KEYS.sharing, KEYS.team, KEYS.proposals]);
   } else if (event.type === 'proposals-changed') {
@@ -34,7 +36,8 @@ function take(event: LiveEvent): void {
   } else if (event.type === 'presence-changed') {
     askAgain([KEYS.present(event.entry)]);
   } else if (event.type === 'entries-changed') {
-    askAgain([KEYS.bank, KEYS.wastebasket]);
+    void hearOfChange(event.collection);
+    askAgain([KEYS.wastebasket]);
   } else if (event.type === 'people-changed') {
     askAgain([KEYS.team, KEYS.people, KEYS.session]);
   } else if (event.type === 'missed') {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useLocation, useParams } from 'react-router';
-import { useBank } from '../api/queries';
+import { useAtHand, useBank, useEntriesAtHand } from '../api/bank';
 import { Figure } from '../shell/Figure';
 import { Failed, Loading } from '../ui';
 import { useBankIndex } from './bankIndex';
@@ -12,10 +12,14 @@ export function EntryPage() {
   const id = useParams().entry!;
   const bank = useBank();
   const index = useBankIndex();
+  const isHere = useEntriesAtHand(id === 'new' ? [] : [id]);
   const [collection, setCollection] = useState<string | null>(
     (useLocation().state as { collection?: string } | null)?.collection ?? null,
   );
-  if (!index) {
+  const place = id === 'new' ? collection : index?.entries.get(id)?.collection;
+  // Beside what is being written stand its neighbours: their cues must not be taken.
+  useAtHand(place ? [place] : []);
+  if (!index || !isHere) {
     return (
       <Figure marginLabel="Beside the entry" margin={null}>
         {bank.isError ? (

@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { call, inWords } from '../api/client';
-import { takeKept } from '../api/queries';
+import { takeKept } from '../api/bank';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
 import { Button, Notice } from '../ui';

@@ -1,15 +1,16 @@
 import { useMemo } from 'react';
 import type { Bank, Collection, Entry } from '#contracts';
-import { Finder } from '#core/finder';
-import { plainText } from '#core/passage';
-import { useBank } from '../api/queries';
+import { findable, Finder } from '#core/finder';
+import { useBank } from '../api/bank';
 
-/** The bank as the screens use it: entries and collections by id, everything findable. */
+/** The bank as the screens use it: entries at hand and collections by id, everything at hand findable. */
 export interface BankIndex {
   bank: Bank;
   entries: ReadonlyMap<string, Entry>;
   collections: ReadonlyMap<string, Collection>;
-  finder: Finder;
+  /** Collections whose entries are not at hand. */
+  away: ReadonlySet<string>;
+  readonly finder: Finder;
 }
 
 /** The cue an entry is brought by, with its lead-in; null when it has none. */
@@ -21,21 +22,24 @@ export function typedCue(entry: Entry, collection: Collection | undefined): stri
 
 function makeIndex(bank: Bank): BankIndex {
   const collections = new Map(bank.collections.map((collection) => [collection.id, collection]));
-  const findable = bank.entries.map((entry) => ({
-    id: entry.id,
-    title: entry.content.title,
-    purpose: entry.content.purpose,
-    wording: entry.content.wordings
-      .flatMap((wording) => wording.parts.map((part) => plainText(part.passage)))
-      .join('\n'),
-    cues: entry.content.cues.flatMap((cue) => [
-      cue.text,
-      (collections.get(entry.collection)?.leadIn ?? '') + cue.text,
-    ]),
-    tags: entry.content.tags,
-  }));
   const entries = new Map(bank.entries.map((entry) => [entry.id, entry]));
-  return { bank, entries, collections, finder: new Finder(findable) };
+  let finder: Finder | null = null;
+  const makeFinder = () =>
+    new Finder(
+      bank.entries.map(({ id, content, collection }) =>
+        findable(id, content, collections.get(collection)?.leadIn ?? ''),
+      ),
+    );
+  return {
+    bank,
+    entries,
+    collections,
+    away: new Set(bank.away),
+    // Only who looks for something waits for its words to be put in order.
+    get finder() {
+      return (finder ??= makeFinder());
+    },
+  };
 }
 
 /** The member's bank, indexed anew whenever it changes; null until it is there. */

@@ -3,7 +3,8 @@ import { useEffect, useState } from 'react';
 import type { Entry } from '#contracts';
 import { withoutUnusedConditions, type EntryContent } from '#core/entry';
 import { call, isProblem } from '../api/client';
-import { KEYS, queryClient, takeKept } from '../api/queries';
+import { takeKept } from '../api/bank';
+import { KEYS, queryClient } from '../api/queries';
 
 /** A change to an entry that is not saved yet: what it holds, the revision it was made to, and why. */
 export interface EntryChange {

@@ -4,7 +4,8 @@ import { Link, useNavigate, useParams } from 'react-router';
 import type { Collection, CollectionSettings } from '#contracts';
 import { within } from '#core/rights';
 import { call, inWords } from '../api/client';
-import { KEYS, queryClient, useBank } from '../api/queries';
+import { useBank } from '../api/bank';
+import { KEYS, queryClient } from '../api/queries';
 import { useBankIndex, type BankIndex } from '../bank/bankIndex';
 import { kindsInWords } from '../reach/kindsOfWork';
 import { Figure } from '../shell/Figure';
@@ -95,7 +96,8 @@ function Drop({ collection, entries, inside }: DropProps) {
 
 function Known({ collection, index }: { collection: Collection; index: BankIndex }) {
   const inside = index.bank.collections.filter(({ parent }) => parent === collection.id);
-  const entries = index.bank.entries.filter((entry) => entry.collection === collection.id).length;
+  const { counts } = index.bank;
+  const entries = counts[collection.id] ?? 0;
   const [broughtBack, setBroughtBack] = useState<CollectionSettings | null>(null);
   const all = within(collection.id, index.bank.collections);
   const keeps = collection.right === 'keep';
@@ -147,7 +149,7 @@ function Known({ collection, index }: { collection: Collection; index: BankIndex
       {keeps && !isRoot && (
         <Drop
           collection={collection}
-          entries={index.bank.entries.filter((entry) => all.has(entry.collection)).length}
+          entries={[...all].reduce((sum, one) => sum + (counts[one] ?? 0), 0)}
           inside={all.size - 1}
         />
       )}

@@ -1,12 +1,14 @@
 import { useMutation } from '@tanstack/react-query';
+import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Collection } from '#contracts';
 import { branchesOf, droppedOver, stepped, type Branch, type Goal, type Way } from '#core/rights';
 import { call, inWords } from '../api/client';
 import { KEYS, queryClient } from '../api/queries';
-import { Button, Key, Notice, Sortable, SortableRow } from '../ui';
+import { Button, Key, Notice, Sortable, SortableRow, TextField } from '../ui';
 import { rightInWords } from './rightInWords';
+import { useFolding } from './useFolding';
 
 const INDENT_PX = 18;
 
@@ -57,7 +59,14 @@ function useMoves(branches: readonly Branch<Collection>[]) {
   return { go, undo, said, error: move.error };
 }
 
-function Line({ branch, press }: { branch: Branch<Collection>; press: (way: Way) => void }) {
+interface LineProps {
+  branch: Branch<Collection>;
+  /** Whether what is in it is shown, and how to change that; null where there is nothing in it, or all is shown. */
+  fold: { open: boolean; toggle: () => void } | null;
+  press: (way: Way) => void;
+}
+
+function Line({ branch, fold, press }: LineProps) {
   const { node, depth } = branch;
   return (
     <SortableRow
@@ -67,27 +76,41 @@ function Line({ branch, press }: { branch: Branch<Collection>; press: (way: Way)
       disabled={!canMove(node)}
       className="border-b border-hair"
     >
-      <Link
-        to={`/collections/${node.id}`}
-        style={{ paddingLeft: depth * INDENT_PX }}
-        className="block py-1.5 text-[14px] hover:text-elder"
-        onKeyDown={(event) => {
-          const way = event.altKey ? WAYS[event.key] : undefined;
-          if (!way) return;
-          event.preventDefault();
-          if (canMove(node)) press(way);
-        }}
-      >
-        <span className="break-words">{node.name}</span>
-        <span className="block text-[12.5px] text-soft">{rightInWords(node)}</span>
-      </Link>
+      <div className="flex items-start">
+        <Link
+          to={`/collections/${node.id}`}
+          style={{ paddingLeft: depth * INDENT_PX }}
+          className="block min-w-0 grow py-1.5 text-[14px] hover:text-elder"
+          onKeyDown={(event) => {
+            const way = event.altKey ? WAYS[event.key] : undefined;
+            if (!way) return;
+            event.preventDefault();
+            if (canMove(node)) press(way);
+          }}
+        >
+          <span className="break-words">{node.name}</span>
+          <span className="block text-[12.5px] text-soft">{rightInWords(node)}</span>
+        </Link>
+        {fold && (
+          <button
+            type="button"
+            aria-expanded={fold.open}
+            aria-label={`What is in ${node.name}`}
+            className="px-1.5 py-2 text-soft hover:text-elder"
+            onClick={fold.toggle}
+          >
+            {fold.open ? <ChevronDown size={14} aria-hidden /> : <ChevronRight size={14} aria-hidden />}
+          </button>
+        )}
+      </div>
     </SortableRow>
   );
 }
 
 /** All collections, each within the one it is in; put in order by dragging or by keys. */
 export function CollectionTree({ collections }: { collections: readonly Collection[] }) {
-  const branches = useMemo(() => branchesOf(collections), [collections]);
+  const all = useMemo(() => branchesOf(collections), [collections]);
+  const { shown: branches, ...folding } = useFolding(all);
   const { go, undo, said, error } = useMoves(branches);
   const drop = (from: number, to: number, across: number) => {
     const { node, depth } = branches[from]!;
@@ -98,17 +121,32 @@ export function CollectionTree({ collections }: { collections: readonly Collecti
   };
   return (
     <>
+      {folding.isLong && (
+        <TextField
+          label="Find a collection"
+          type="search"
+          value={folding.query}
+          onChange={({ target }) => folding.ask(target.value)}
+          spellCheck={false}
+        />
+      )}
       <Sortable ids={branches.map(({ node }) => node.id)} move={drop} sideways>
         <ul className="mt-1">
           {branches.map((branch) => (
             <Line
               key={branch.node.id}
               branch={branch}
+              fold={folding.foldOf(branch)}
               press={(way) => go(branch.node.id, stepped(branches, branch.node.id, way))}
             />
           ))}
         </ul>
       </Sortable>
+      {folding.left > 0 && (
+        <p className="mt-1 text-[12.5px] text-soft">
+          {folding.left.toLocaleString()} more: type a few letters of one.
+        </p>
+      )}
       <div role="status">
         {said && (
           <p className="mt-2 text-[13px] text-soft">

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import type { Entry } from '#contracts';
 import { clashInWords, mendInWords, type Clash } from '#core/cue';
 import { call, inWords } from '../api/client';
-import { takeKept } from '../api/queries';
+import { takeKept } from '../api/bank';
 import type { BankIndex } from '../bank/bankIndex';
 import { Button, Notice } from '../ui';
 

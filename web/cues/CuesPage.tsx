@@ -1,7 +1,8 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { CUE_MAKING, type BankCue, type CueMaking } from '#core/cue';
-import { useBank, usePreferences } from '../api/queries';
+import { useBank } from '../api/bank';
+import { usePreferences } from '../api/queries';
 import { useBankIndex, type BankIndex } from '../bank/bankIndex';
 import { useSavePreferences } from '../offers/useSavePreferences';
 import { Figure } from '../shell/Figure';
@@ -108,6 +109,12 @@ function Known({ index }: { index: BankIndex }) {
       <header className="px-9 pt-6 max-[899px]:px-4">
         <h1 className="font-book text-[26px] leading-tight">Cues</h1>
       </header>
+      {index.away.size > 0 && (
+        <p className="px-9 pt-1 text-[14px] text-soft max-[899px]:px-4">
+          Of what is at hand: {index.away.size.toLocaleString()} collections of this large bank are not, and
+          no cue of theirs fires until you switch them in on a leaf.
+        </p>
+      )}
       <TryOut cues={cues} />
       <section aria-label="Clashes" className="border-t border-hair pt-3">
         <h2 className="eyebrow px-9 max-[899px]:px-4">

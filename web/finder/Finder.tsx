@@ -1,11 +1,16 @@
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
+import type { Entry } from '#contracts';
 import { excerpt } from '#core/passage';
+import { takeWhole } from '../api/bank';
 import { mainPassage } from '../bank/entryFields';
 import { typedCue, useBankIndex, type BankIndex } from '../bank/bankIndex';
+import { useFoundAway } from '../bank/useFoundAway';
 import { useShell, type Action } from '../shell/ShellContext';
 
 const SHOWN = 9;
+/** So many of these at least, where some are found in collections that are not at hand. */
+const SHOWN_AWAY = 4;
 /** So many letters of something to do name it. */
 const NAMED_FROM = 4;
 
@@ -32,28 +37,35 @@ function actionRows(actions: Action[], query: string): Row[] {
   }));
 }
 
-function entryRows(index: BankIndex | null, query: string, choose: (id: string) => void): Row[] {
+function entryRows(
+  index: BankIndex | null,
+  query: string,
+  away: readonly Entry[],
+  choose: (id: string) => void,
+): Row[] {
   if (!index) return [];
-  return index.finder.find(query).flatMap((id) => {
-    const entry = index.entries.get(id);
-    if (!entry) return [];
-    const collection = index.collections.get(entry.collection);
-    const words = excerpt(mainPassage(entry.content), 90);
-    return [
-      {
-        id,
-        title: entry.content.title,
-        cue: typedCue(entry, collection),
-        detail: words,
-        run: () => choose(id),
-      },
-    ];
+  const row = (entry: Entry, run: () => void): Row => ({
+    id: entry.id,
+    title: entry.content.title,
+    cue: typedCue(entry, index.collections.get(entry.collection)),
+    detail: excerpt(mainPassage(entry.content), 90),
+    run,
   });
+  // What is at hand is there at once, and stays where it is when the rest comes.
+  const here = index.finder
+    .find(query)
+    .slice(0, away.length > 0 ? SHOWN - SHOWN_AWAY : SHOWN)
+    .flatMap((id) => index.entries.get(id) ?? []);
+  return [
+    ...here.map((entry) => row(entry, () => choose(entry.id))),
+    ...away.map((entry) => row(entry, () => void takeWhole(entry).then(() => choose(entry.id)))),
+  ].slice(0, SHOWN);
 }
 
 /** The rows for what is asked: wording first when something is asked, then things to do. */
 function useRows(query: string, close: () => void): Row[] {
   const index = useBankIndex();
+  const away = useFoundAway(index, query);
   const navigate = useNavigate();
   const { screen } = useShell();
   return useMemo(() => {
@@ -79,13 +91,13 @@ function useRows(query: string, close: () => void): Row[] {
         row.run();
       },
     });
-    const found = entryRows(index, query, choose).slice(0, SHOWN);
+    const found = entryRows(index, query, away.entries, choose);
     const doing = actionRows(actions, query);
     // What is asked for by its own first words comes first; the rest of what can be done comes last.
     const named = query.trim().length >= NAMED_FROM ? doing.filter(({ title }) => begins(title, query)) : [];
     const others = doing.filter((row) => !named.includes(row)).slice(0, query ? 4 : actions.length);
     return [...named, ...found, ...others].map(then);
-  }, [index, query, screen, navigate, close]);
+  }, [index, query, away.entries, screen, navigate, close]);
 }
 
 function Line({ row, current, id }: { row: Row; current: boolean; id: string }) {

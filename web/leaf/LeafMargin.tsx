@@ -72,10 +72,8 @@ function AskedFor({ one, editor, placing, offering, slip, closeSlip, say }: Leaf
   switch (slip?.kind) {
     case 'reference':
       return <ReferenceSlip editor={editor} close={close} />;
-    case 'reach': {
-      const collections = placing.index?.bank.collections ?? [];
-      return <ReachSlip kind={one.kind} {...{ collections, glossaries, close }} />;
-    }
+    case 'reach':
+      return <ReachSlip kind={one.kind} index={placing.index} glossaries={glossaries} close={close} />;
     case 'term': {
       const inReach = glossaries
         .filter((list) => !list.shipped && isInReach(list, one.kind, preferences.reach[one.kind]))

@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { call } from '../api/client';
-import { useBank, useCase } from '../api/queries';
+import { useBank } from '../api/bank';
+import { useCase } from '../api/queries';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
 import { Failed, Loading } from '../ui';

@@ -27,6 +27,18 @@ interface Props {
   place: (entry: string) => void;
 }
 
+/** Of a large bank: what is not at hand, and how it comes to be. */
+export function Away({ index: { away } }: { index: BankIndex }) {
+  if (away.size === 0) return null;
+  return (
+    <p className="mt-2 border-l-2 border-flower pl-3 text-[13px]">
+      {away.size === 1 ? 'One collection is' : `${away.size.toLocaleString()} collections are`} not at hand:
+      the bank is large, and their cues do not fire. <Key>F2</Key> finds and places their wording all the
+      same; switched in by name under <Key>Alt</Key> <Key>R</Key>, they are at hand.
+    </p>
+  );
+}
+
 /** While the caret is in nothing in particular: what can be brought here, each with its cue. */
 export function ReachList({ kind, index, reach, place }: Props) {
   const [all, setAll] = useState(false);
@@ -34,6 +46,7 @@ export function ReachList({ kind, index, reach, place }: Props) {
   const usualFirst = useMemo(() => byUse(reach?.entries ?? [], used ?? [], kind), [reach, used, kind]);
   if (!index || !reach) return null;
   if (reach.entries.length === 0) {
+    if (index.away.size > 0) return <Away index={index} />;
     return (
       <p className="text-[14px] text-soft">
         No wording is in reach here yet. Write a sentence worth keeping, select it and press <Key>F4</Key>, or{' '}
@@ -72,6 +85,7 @@ export function ReachList({ kind, index, reach, place }: Props) {
           All {reach.entries.length}
         </Button>
       )}
+      <Away index={index} />
       <p className="mt-2 text-[13px] text-soft">
         <Key>F2</Key> finds any of it by its words. <Key>F4</Key> keeps words you select.
       </p>

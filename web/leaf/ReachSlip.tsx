@@ -1,20 +1,25 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Collection, Glossary } from '#contracts';
-import { folded, isInReach, switched } from '#core/glossary';
+import type { Glossary } from '#contracts';
+import { folded, isInReach, switched, switchedIn } from '#core/glossary';
+import { renewCollection } from '../api/bank';
 import { inWords } from '../api/client';
 import { usePreferences } from '../api/queries';
+import type { BankIndex } from '../bank/bankIndex';
 import { useSavePreferences } from '../offers/useSavePreferences';
 import { Key, Notice } from '../ui';
 
+const SHOWN = 60;
+const NONE: ReadonlySet<string> = new Set();
+
 interface Props {
   kind: string;
-  collections: readonly Collection[];
+  index: BankIndex | null;
   glossaries: readonly Glossary[];
   close: () => void;
 }
 
 /** What is in reach for this kind of work, switched by typing a few letters and Enter; remembered for such work. */
-export function ReachSlip({ kind, collections, glossaries, close }: Props) {
+export function ReachSlip({ kind, index, glossaries, close }: Props) {
   const [query, setQuery] = useState('');
   const [at, setAt] = useState(0);
   const preferences = usePreferences();
@@ -23,15 +28,23 @@ export function ReachSlip({ kind, collections, glossaries, close }: Props) {
   useEffect(() => field.current?.focus(), []);
   const problem = save.error ?? preferences.error;
   const asked = folded(query.trim());
-  const lists = [
-    ...collections.map((list) => ({
+  // Of these no cue fires until they are switched in by name.
+  const away = index?.away ?? NONE;
+  const named = [
+    ...(index?.bank.collections ?? []).map((list) => ({
       ...list,
       what: list.leadIn ? `cues begin with ${list.leadIn}` : 'wording',
     })),
     ...glossaries.map((list) => ({ ...list, what: 'glossary' })),
   ].filter(({ name }) => folded(name).includes(asked));
+  const lists = named.slice(0, SHOWN);
   const current = Math.min(at, lists.length - 1);
-  const flip = (list: (typeof lists)[number]) => save.mutate((before) => switched(before, list, kind));
+  const flip = (list: (typeof lists)[number]) => {
+    if (!away.has(list.id)) return save.mutate((before) => switched(before, list, kind));
+    // Asked for by name, it is at hand from now on, here and wherever one signs in.
+    save.mutate((before) => switchedIn(before, list, kind));
+    void renewCollection(list.id);
+  };
   const press = (event: React.KeyboardEvent) => {
     if (event.key === 'Escape') close();
     const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
@@ -69,7 +82,8 @@ export function ReachSlip({ kind, collections, glossaries, close }: Props) {
       >
         {lists.map((list, place) => {
           // Until it is known what was switched, no row says that it is in.
-          const isIn = preferences.data && isInReach(list, kind, preferences.data.reach[kind]);
+          const isIn =
+            !away.has(list.id) && preferences.data && isInReach(list, kind, preferences.data.reach[kind]);
           return (
             <li
               key={list.id}
@@ -84,11 +98,18 @@ export function ReachSlip({ kind, collections, glossaries, close }: Props) {
                 {isIn ? '✓' : ''}
               </span>
               <span className={`min-w-0 truncate ${isIn ? '' : 'text-soft'}`}>{list.name}</span>
-              <span className="ml-auto shrink-0 text-[12px] text-soft">{list.what}</span>
+              <span className="ml-auto shrink-0 text-[12px] text-soft">
+                {away.has(list.id) ? 'not at hand' : list.what}
+              </span>
             </li>
           );
         })}
       </ul>
+      {named.length > SHOWN && (
+        <p className="mt-1 text-[12.5px] text-soft">
+          {(named.length - SHOWN).toLocaleString()} more: type a few letters of one.
+        </p>
+      )}
       {problem && <Notice tone="warning" title={inWords(problem)} />}
       <p className="mt-2 text-[12.5px] text-soft">
         <Key>Enter</Key> switches it in or out, <Key>Esc</Key> leaves. Remembered for this kind of work.

@@ -3,7 +3,7 @@ import type { Collection, Entry } from '#contracts';
 import { newEntry, type EntryContent } from '#core/entry';
 import type { Captured } from '#core/privacy';
 import { call } from '../api/client';
-import { takeKept } from '../api/queries';
+import { takeKept } from '../api/bank';
 import type { BankIndex } from '../bank/bankIndex';
 import { newCollection } from '../collections/newCollection';
 

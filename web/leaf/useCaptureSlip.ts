@@ -6,6 +6,7 @@ import { proposeTitle } from '#core/entry';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
 import type { Passage } from '#core/passage';
 import { capture } from '#core/privacy';
+import { useAtHand } from '../api/bank';
 import { isProblem } from '../api/client';
 import { usePreferences } from '../api/queries';
 import type { BankIndex } from '../bank/bankIndex';
@@ -35,6 +36,8 @@ export function useCaptureSlip({ words, placements, needs, index, home, close }:
   const [place, setPlace] = useState(home);
   const [fresh, setFresh] = useState<string | null>(null);
   const collection = keepable.find(({ id }) => id === place) ?? keepable[0];
+  // Beside what is being kept stand its neighbours: their cues must not be taken.
+  useAtHand(collection ? [collection.id] : []);
   const leadIn = collection?.leadIn ?? '';
   const [title, setTitle] = useState(() => proposeTitle(captured.passage));
   const preferences = usePreferences().data ?? DEFAULT_PREFERENCES;

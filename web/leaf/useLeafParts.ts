@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Case, Draft } from '#contracts';
 import type { DraftDocument } from '#core/draft';
+import { useEntriesAtHand } from '../api/bank';
 import { typedCue } from '../bank/bankIndex';
 import { useOffering } from '../offers/useOffering';
 import { useShell } from '../shell/ShellContext';
@@ -23,6 +24,8 @@ interface Options {
 export function useLeafParts({ one, draft, document, onChange, say }: Options) {
   const { member, finderOpen } = useShell();
   const placing = usePlacing(one, member);
+  // What was placed here may be kept where this page has nothing else of.
+  useEntriesAtHand(Object.values(document.attrs.placements).map(({ entry }) => entry));
   const offering = useOffering(placing.index, placing.reach, one);
   const [slip, openSlip] = useState<LeafSlip | null>(null);
   // What stands in these is set below: the editor needs the host before there is what counts its keys.

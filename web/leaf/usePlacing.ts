@@ -6,6 +6,7 @@ import { earlierUses, lastAnswers } from '#core/draft';
 import type { Closer } from '#core/cue';
 import { answersFromGroups, type PlaceRequest } from '#core/fill';
 import type { PatternMatch } from '#core/pattern';
+import { entryNow } from '../api/bank';
 import { useEarlierUses } from '../api/queries';
 import { useBankIndex } from '../bank/bankIndex';
 import { useReach } from '../bank/reach';
@@ -36,12 +37,14 @@ export function usePlacing({ id: caseId, kind, record }: Case, member: Member) {
     now.current = { index, reach, earlier, member, pattern };
   });
   const host = useMemo(() => {
+    // Found this very moment in a collection that is away, it is not in the index yet.
+    const entryOf = (id: string) => now.current.index?.entries.get(id) ?? entryNow(id);
     // The clock is read at each placing: a page may stay open over midnight.
     const needs = () => ({
       record,
       ...clockNow(),
       writer: now.current.member,
-      find: (id: string) => now.current.index?.entries.get(id)?.content,
+      find: (id: string) => entryOf(id)?.content,
     });
     /** Earlier uses for this person, those on this very leaf last. */
     const uses = (editor: Pick<Editor, 'state'>) => [
@@ -61,8 +64,7 @@ export function usePlacing({ id: caseId, kind, record }: Case, member: Member) {
       ): PlaceRequest | null => {
         const found = now.current.index;
         // In place of a shared entry its variation, where there is one.
-        const entry =
-          found && (variationOf(id, found.bank.entries, found.collections) ?? found.entries.get(id));
+        const entry = found && (variationOf(id, found.bank.entries, found.collections) ?? entryOf(id));
         if (!entry) return null;
         const { revision, content } = entry;
         return {
@@ -82,7 +84,7 @@ export function usePlacing({ id: caseId, kind, record }: Case, member: Member) {
        */
       renew: (editor: Editor, placement: string, wording: string, before: Before = null) => {
         const placed = placementsOf(editor.state.doc)[placement];
-        const entry = placed && now.current.index?.entries.get(placed.entry);
+        const entry = placed && entryOf(placed.entry);
         if (!entry || !editor.isEditable) return;
         const { id, revision, content } = entry;
         const request = { ...needs(), entry: { id, revision, content }, wording };

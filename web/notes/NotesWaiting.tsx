@@ -1,4 +1,5 @@
 import { Link } from 'react-router';
+import { useEntriesAtHand } from '../api/bank';
 import { useNotes } from '../api/queries';
 import type { BankIndex } from '../bank/bankIndex';
 import { Failed } from '../ui';
@@ -7,6 +8,7 @@ import { NoteCard } from './NoteCard';
 /** All notes that a member keeps the entries of, or wrote. */
 export function NotesWaiting({ index }: { index: BankIndex }) {
   const notes = useNotes();
+  useEntriesAtHand(notes.data?.map(({ entry }) => entry) ?? []);
   if (notes.isError)
     return <Failed what="the notes" error={notes.error} retry={() => void notes.refetch()} />;
   return (

@@ -1,5 +1,6 @@
 import type { Proposal } from '#contracts';
 import { useProposals } from '../api/queries';
+import { useEntriesAtHand } from '../api/bank';
 import { useBankIndex, type BankIndex } from '../bank/bankIndex';
 import { Figure } from '../shell/Figure';
 import { Failed, Loading } from '../ui';
@@ -33,6 +34,7 @@ export function ProposalsPage() {
   const proposals = useProposals();
   const index = useBankIndex();
   const all = proposals.data ?? [];
+  const isHere = useEntriesAtHand(all.map(({ entry }) => entry));
   return (
     <Figure
       marginLabel="About proposals"
@@ -49,8 +51,8 @@ export function ProposalsPage() {
       {proposals.isError && (
         <Failed what="the proposals" error={proposals.error} retry={() => void proposals.refetch()} />
       )}
-      {(proposals.isPending || !index) && !proposals.isError && <Loading what="the proposals" />}
-      {proposals.data && index && (
+      {(proposals.isPending || !index || !isHere) && !proposals.isError && <Loading what="the proposals" />}
+      {proposals.data && index && isHere && (
         <>
           <List
             title="For you to answer"

@@ -12,7 +12,8 @@ import { Search } from 'lucide-react';
 import type { Member } from '#contracts';
 import { call } from '../api/client';
 import { leaveSession } from '../account/leaveSession';
-import { openWithKeptBank, useBank, useSession } from '../api/queries';
+import { useBank } from '../api/bank';
+import { useSession } from '../api/queries';
 import { useLiveEvents } from '../api/useLiveEvents';
 import { Button, Failed, Key, Loading, Menu } from '../ui';
 import { liveKeys, useKeyListener, useLiveKeys } from './keys';
@@ -94,7 +95,6 @@ function SignedIn({ member }: { member: Member }) {
   useEffect(() => {
     if (!isBack) window.scrollTo(0, 0);
   }, [pathname, isBack]);
-  useEffect(() => void openWithKeptBank(member.id), [member.id]);
   useLiveEvents(member.id);
   useKeyListener();
   // Asked for on every screen, so that it is there when the leaf is opened.

@@ -1,5 +1,15 @@
 /** Collections: where entries live, and who may do what there. */
-import { integer, jsonb, pgTable, primaryKey, text, unique, type AnyPgColumn } from 'drizzle-orm/pg-core';
+import {
+  boolean,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  unique,
+  uuid,
+  type AnyPgColumn,
+} from 'drizzle-orm/pg-core';
 import type { CollectionSettings } from '#contracts';
 import type { CueRules } from '#core/cue';
 import { instant } from './instant';
@@ -57,3 +67,12 @@ export const grants = pgTable(
   },
   (table) => [unique('grants_once').on(table.collection, table.member, table.group).nullsNotDistinct()],
 );
+
+/**
+ * One row, with another stamp whenever a collection's place, a grant or a group is another: triggers see to it (migration
+ * 0008), so that nothing that changes them can forget to.
+ */
+export const reachStamp = pgTable('reach_stamp', {
+  only: boolean('only').primaryKey().default(true),
+  stamp: uuid('stamp').notNull().defaultRandom(),
+});

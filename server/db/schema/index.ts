@@ -1,5 +1,6 @@
 export { members, sessions, letters, trail, groups, groupMembers, teamSettings, preferences } from './people';
-export { collections, collectionRevisions, grants } from './collections';
+export { collections, collectionRevisions, grants, reachStamp } from './collections';
+export { entryWords, vocabulary } from './finding';
 export { entries, departures, revisions, cues } from './entries';
 export { notes, presences, noteAnswers, proposals } from './talk';
 export { deletions } from './wastebasket';

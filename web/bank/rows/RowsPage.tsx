@@ -5,7 +5,8 @@ import { newEntry, proposeTitle } from '#core/entry';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
 import { plainPassage } from '#core/passage';
 import { call, inWords, isProblem } from '../../api/client';
-import { takeKept, useBank, usePreferences } from '../../api/queries';
+import { takeKept, useAtHand, useBank } from '../../api/bank';
+import { usePreferences } from '../../api/queries';
 import { Figure } from '../../shell/Figure';
 import { useShell } from '../../shell/ShellContext';
 import { Button, Failed, Key, Loading, Notice, SelectField } from '../../ui';
@@ -154,6 +155,7 @@ function Line({ row, number, leadIn, put, done, propose, drop }: LineProps) {
 function Rows({ index }: { index: BankIndex }) {
   const { keepable, home, collection, rows, put, send, setCollection, drop } = useSitting(index);
   const preferences = usePreferences().data ?? DEFAULT_PREFERENCES;
+  useAtHand(home ? [home.id] : []);
   const list = useRef<HTMLOListElement>(null);
   const leadIn = home?.leadIn ?? '';
   const goTo = (key: string | undefined) =>

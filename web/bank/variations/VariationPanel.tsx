@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Entry } from '#contracts';
 import { call, inWords } from '../../api/client';
-import { takeKept, useRevision } from '../../api/queries';
+import { takeKept, useEntriesAtHand } from '../../api/bank';
+import { useRevision } from '../../api/queries';
 import { useShell } from '../../shell/ShellContext';
 import { Button, Notice, SelectField } from '../../ui';
 import type { BankIndex } from '../bankIndex';
@@ -108,7 +109,9 @@ function OfVariation({ index, entry }: Props) {
   const { member } = useShell();
   const navigate = useNavigate();
   const [compared, setCompared] = useState(false);
+  const isHere = useEntriesAtHand([entry.varies!.entry]);
   const shared = index.entries.get(entry.varies!.entry);
+  if (!isHere) return null;
   if (!shared)
     return (
       <Notice title="What it was a variation of is not there any more.">

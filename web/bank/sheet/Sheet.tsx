@@ -1,0 +1,151 @@
+import { useDeferredValue, useMemo, useState } from 'react';
+import { Link, useLocation, useSearchParams } from 'react-router';
+import { useBank } from '../../api/bank';
+import { CollectionTree } from '../../collections/CollectionTree';
+import { MakeCollection } from '../../collections/MakeCollection';
+import { ProposalsWaiting } from '../../proposals/ProposalsWaiting';
+import { Figure } from '../../shell/Figure';
+import { Button, Failed, Key, Loading, Notice, SelectField, TextField } from '../../ui';
+import { useBankIndex, type BankIndex } from '../bankIndex';
+import { SelectedPanel } from '../many/SelectedPanel';
+import { ORDERS, type Order } from './orders';
+import { SheetLines } from './SheetLines';
+import { useSelecting, type Selecting } from './useSelecting';
+import { useSheetLines, type Asked } from './useSheetLines';
+
+interface LinesProps {
+  index: BankIndex;
+  asked: Asked;
+  selecting: Selecting;
+}
+
+function Lines({ index, asked, selecting }: LinesProps) {
+  const { lines, more } = useSheetLines(index, asked);
+  if (index.bank.entries.length === 0 && index.away.size === 0) {
+    return (
+      <p className="px-7 py-8 text-soft">
+        The bank is empty. Select words on a leaf and press <Key>F4</Key> to keep the first ones, or{' '}
+        <Link to="/bank/new" className="text-elder underline">
+          write an entry
+        </Link>{' '}
+        here.
+      </p>
+    );
+  }
+  if (lines.length === 0) {
+    return (
+      <p className="px-7 py-8 text-soft">
+        No entry by these words. Try fewer of them, or another collection.
+      </p>
+    );
+  }
+  return (
+    <>
+      <SheetLines lines={lines} selecting={selecting} />
+      {more && (
+        <p className="px-7 py-4 text-soft">
+          These are the nearest; there are more by these words. Add a word to see them.
+        </p>
+      )}
+    </>
+  );
+}
+
+const LINK_BUTTON =
+  'rounded-[3px] border border-rule/60 px-3 py-1 whitespace-nowrap hover:border-elder hover:text-elder';
+
+function Margin({ index, selecting }: { index: BankIndex | null; selecting: Selecting }) {
+  if (!index) return null;
+  if (selecting.ids)
+    return (
+      <SelectedPanel
+        index={index}
+        selected={selecting.ids}
+        select={selecting.set}
+        close={() => selecting.set(null)}
+      />
+    );
+  return (
+    <section aria-label="Collections" className="pt-6">
+      <h2 className="eyebrow">Collections</h2>
+      <CollectionTree collections={index.bank.collections} />
+      <ProposalsWaiting />
+      <div className="mt-5 grid gap-5">
+        <MakeCollection within={null} />
+        <p className="flex flex-wrap gap-2">
+          <Link to="/bank/new" className={LINK_BUTTON}>
+            Write an entry
+          </Link>
+          <Link to="/bank/new" state={{ fromClipboard: true }} className={LINK_BUTTON}>
+            From what was copied
+          </Link>
+          <Link to="/bank/rows" className={LINK_BUTTON}>
+            Row by row
+          </Link>
+          <Button onClick={() => selecting.set(new Set())}>Select several</Button>
+        </p>
+      </div>
+    </section>
+  );
+}
+
+/** The bank as a sheet to read: by collection, cue beside wording, narrowing as one types. */
+export function Sheet() {
+  const bank = useBank();
+  const index = useBankIndex();
+  const [query, setQuery] = useState('');
+  // Another screen may send one here to see one collection.
+  const [params] = useSearchParams();
+  const [collection, setCollection] = useState(params.get('in') ?? '');
+  const [order, setOrder] = useState<Order>('title');
+  const selecting = useSelecting();
+  // What was done on the page one came from.
+  const said = (useLocation().state as { said?: string } | null)?.said;
+  // Narrowing a long sheet may take longer than a key: the field itself never waits for it.
+  const asked = useDeferredValue(useMemo(() => ({ query, collection, order }), [query, collection, order]));
+  return (
+    <Figure marginLabel="Beside the sheet" margin={<Margin index={index} selecting={selecting} />}>
+      <h1 className="px-7 pt-6 font-book text-[26px] leading-tight max-[899px]:px-4">The bank</h1>
+      <div className="grid grid-cols-[minmax(0,1fr)_11rem_9rem] gap-5 px-7 pt-3 pb-2 max-[899px]:grid-cols-1 max-[899px]:gap-2 max-[899px]:px-4">
+        <TextField
+          label="Any word of title, purpose, wording or cue"
+          type="search"
+          value={query}
+          onChange={(event) => setQuery(event.target.value)}
+          spellCheck={false}
+        />
+        <SelectField
+          label="Collection"
+          value={collection}
+          onChange={(event) => setCollection(event.target.value)}
+        >
+          <option value="">all</option>
+          {index?.bank.collections.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </SelectField>
+        <SelectField label="Order" value={order} onChange={(event) => setOrder(event.target.value as Order)}>
+          {Object.entries(ORDERS).map(([key, { label }]) => (
+            <option key={key} value={key}>
+              {label}
+            </option>
+          ))}
+        </SelectField>
+      </div>
+      {said && (
+        <div className="px-7 pb-2 max-[899px]:px-4">
+          <Notice title={said}>
+            <Link to="/wastebasket" className="text-elder underline">
+              To the wastebasket
+            </Link>
+          </Notice>
+        </div>
+      )}
+      {bank.isPending && <Loading what="the bank" />}
+      {bank.isError && <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />}
+      {index && <Lines index={index} asked={asked} selecting={selecting} />}
+    </Figure>
+  );
+}

@@ -1,0 +1,57 @@
+import { useMemo } from 'react';
+import type { Collection, Entry } from '#contracts';
+import type { BankIndex } from '../bankIndex';
+import { useFoundAway } from '../useFoundAway';
+import { ORDERS, type Order } from './orders';
+
+export interface Asked {
+  query: string;
+  collection: string;
+  order: Order;
+}
+
+/** One line of the sheet. Entries that are not at hand are a line each all the same, so that the sheet keeps its length. */
+export type SheetLine =
+  | { kind: 'head'; collection: Collection; entries: readonly Entry[]; count: number }
+  | { kind: 'entry'; collection: Collection; entry: Entry; place: number; count: number }
+  | { kind: 'waiting'; collection: Collection; place: number; count: number };
+
+/** What the sheet shows: collections in their order, each with those of its entries that were asked for. */
+export function useSheetLines(index: BankIndex, { query, collection, order }: Asked) {
+  const isAsked = query.trim() !== '';
+  const away = useFoundAway(index, query);
+  const lines = useMemo((): SheetLine[] => {
+    const found = isAsked ? new Set(index.finder.find(query)) : null;
+    const byCollection = new Map<string, Entry[]>();
+    const put = (entry: Entry) => {
+      const beside = byCollection.get(entry.collection);
+      if (beside) beside.push(entry);
+      else byCollection.set(entry.collection, [entry]);
+    };
+    for (const entry of index.bank.entries) if (!found || found.has(entry.id)) put(entry);
+    for (const entry of away.entries) put(entry);
+    const wanted = index.bank.collections.filter(({ id }) => collection === '' || id === collection);
+    return wanted.flatMap((one): SheetLine[] => {
+      const waits = !isAsked && index.away.has(one.id);
+      const entries = waits ? [] : (byCollection.get(one.id) ?? []).sort(ORDERS[order].compare);
+      const count = waits ? (index.bank.counts[one.id] ?? 0) : entries.length;
+      if (count === 0 && (isAsked || collection === '')) return [];
+      const head: SheetLine = { kind: 'head', collection: one, entries, count };
+      if (waits)
+        return [
+          head,
+          ...Array.from({ length: count }, (_, place) => ({
+            kind: 'waiting' as const,
+            collection: one,
+            place,
+            count,
+          })),
+        ];
+      return [
+        head,
+        ...entries.map((entry, place) => ({ kind: 'entry' as const, collection: one, entry, place, count })),
+      ];
+    });
+  }, [index, query, isAsked, collection, order, away.entries]);
+  return { lines, more: away.more };
+}
