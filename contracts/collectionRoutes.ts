@@ -10,6 +10,7 @@ import {
   TeamSchema,
 } from './collections';
 import { define } from './route';
+import { CollectionFileSchema, TakenOverFileSchema, TakeOverSchema } from './takeover';
 
 /** Collections: making, changing, moving and sharing them. */
 export const COLLECTION_ROUTES = define({
@@ -82,5 +83,22 @@ export const COLLECTION_ROUTES = define({
     guarded: true,
     body: SharedWithSchema,
     response: SharingSchema,
+  },
+  handOn: {
+    method: 'post',
+    path: '/api/collections/:collection/file',
+    access: 'keeper',
+    summary: 'A collection with all in it, to be handed on to another team as a file.',
+    status: 200,
+    response: CollectionFileSchema,
+  },
+  takeOverFile: {
+    method: 'post',
+    path: '/api/bank/taken-over',
+    access: 'member',
+    summary: 'Takes over what another team handed on: all of what is asked for, or nothing.',
+    status: 201,
+    body: TakeOverSchema,
+    response: TakenOverFileSchema,
   },
 });

@@ -13,6 +13,8 @@ export { ACTS_ABOUT } from './trail';
 export type { Act, TrailAsked, TrailLine } from './trail';
 export type { Deletion, Restored, TeamSettings } from './wastebasket';
 export type { Note } from './notes';
+export { CollectionFileSchema } from './takeover';
+export type { CollectionFile, TakeOver } from './takeover';
 export type { Proposal } from './proposals';
 export type { Case, CaseSummary, Draft, DraftSummary, TakenOver } from './cases';
 export type { Glossary, GlossarySettings, Imported, OwnUses, Use } from './glossaries';

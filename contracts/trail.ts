@@ -24,6 +24,8 @@ export const ACTS_ABOUT = {
     'entry-restored',
     'collection-deleted',
     'collection-restored',
+    'collection-handed-on',
+    'file-taken-over',
     'wastebasket-emptied',
   ],
   settings: ['collection-made', 'collection-changed', 'settings-changed'],

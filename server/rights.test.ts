@@ -132,6 +132,12 @@ const CALLS: Partial<Record<RouteName, () => Promise<Asked>>> = {
   collectionRevisions: () => onCollection(),
   moveCollection: () => onCollection({ parent: 'ward', before: null }),
   dropCollection: () => onCollection(),
+  handOn: () => onCollection(),
+  takeOverFile: async () => {
+    const { id } = await collection();
+    const theirs = { id: 'theirs', parent: null, ...settings() };
+    return { body: { into: id, collections: [theirs], entries: [], known: {} } };
+  },
   sharing: () => onCollection(),
   share: async () => {
     const asked = await onCollection({ grants: [] });

@@ -19,6 +19,7 @@ const SCREENS = {
   leaf: () => import('./leaf/LeafPage').then(({ LeafPage: Component }) => ({ Component })),
   sheet: () => import('./bank/sheet/Sheet').then(({ Sheet: Component }) => ({ Component })),
   rows: () => import('./bank/rows/RowsPage').then(({ RowsPage: Component }) => ({ Component })),
+  takeOver: () => import('./takeover/TakeOverPage').then(({ TakeOverPage: Component }) => ({ Component })),
   entry: () => import('./bank/EntryPage').then(({ EntryPage: Component }) => ({ Component })),
   collection: () =>
     import('./collections/CollectionPage').then(({ CollectionPage: Component }) => ({ Component })),
@@ -54,6 +55,7 @@ const router = createBrowserRouter([
       { path: 'cases/:case', lazy: SCREENS.leaf },
       { path: 'bank', lazy: SCREENS.sheet },
       { path: 'bank/rows', lazy: SCREENS.rows },
+      { path: 'bank/take-over', lazy: SCREENS.takeOver },
       { path: 'bank/:entry', lazy: SCREENS.entry },
       { path: 'collections/:collection', lazy: SCREENS.collection },
       { path: 'proposals', lazy: SCREENS.proposals },

@@ -189,3 +189,26 @@ export function ringOf(id: string, content: EntryContent, find: FindEntry): stri
   };
   return walk(id, []);
 }
+
+/** The content with each entry within it called by another id; those that come to be null are taken out of the text. */
+export function renamedIncludes(content: EntryContent, nameOf: (id: string) => string | null): EntryContent {
+  const inLine = (inline: Inline): Inline[] => {
+    if (inline.type !== 'include') return [inline];
+    const entry = nameOf(inline.attrs.entry);
+    return entry === null ? [] : [{ ...inline, attrs: { ...inline.attrs, entry } }];
+  };
+  const inBlocks = (blocks: readonly Block[]): Block[] =>
+    blocks.map((block): Block => {
+      if (isLine(block)) return block.content ? { ...block, content: block.content.flatMap(inLine) } : block;
+      return 'content' in block ? { ...block, content: inBlocks(block.content) } : block;
+    });
+  if (content.wordings.every((wording) => includedIn(wording).length === 0)) return content;
+  const wordings = content.wordings.map((wording) => ({
+    ...wording,
+    parts: wording.parts.map((part) => ({
+      ...part,
+      passage: { ...part.passage, content: inBlocks(part.passage.content) },
+    })),
+  }));
+  return { ...content, wordings };
+}

@@ -3,15 +3,18 @@ import type { Router } from 'express';
 import type { Collection } from '#contracts';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { collectionRevisions, collections } from '../db/schema';
+import { collections } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound, Refusal } from '../http/refusal';
 import { record } from '../people/trail';
 import { deleteCollection } from '../wastebasket/deleting';
 import { placeCollection } from './placeCollection';
+import { announceChanges } from './announceEntry';
 import { changing, changingReach, holdTree, mustBeAt, mustKeepIt } from './changingCollections';
 import { rightOn } from './rights';
-import { letKeep, setGrants } from './sharing';
+import { keepSettings, makeCollection } from './makeCollection';
+import { letKeep } from './sharing';
+import { handOn, takeOver } from './takeover';
 import { visibleCollections } from './visibleCollections';
 
 async function asSeen(db: Queries, member: string, id: string): Promise<Collection> {
@@ -23,30 +26,13 @@ async function asSeen(db: Queries, member: string, id: string): Promise<Collecti
 /** Collections: who sees them, how their cues are, where they stand. */
 export function collectionRoutes(router: Router, context: Context): void {
   const { db } = context;
-  const keepSettings = (tx: Queries, saved: Omit<typeof collectionRevisions.$inferInsert, 'savedAt'>) =>
-    tx.insert(collectionRevisions).values({ ...saved, savedAt: context.now() });
-
   bind(router, context, 'makeCollection', ({ member, body }) =>
     changingReach(context, async () => {
       const { parent, ...settings } = body;
       const id = context.newId();
       await db.transaction(async (tx) => {
         await holdTree(tx);
-        const around = parent === null ? null : await mustKeepIt(tx, member.id, parent);
-        const ownedBy = around?.ownedBy ?? null;
-        await tx.insert(collections).values({ id, parent, ownedBy, ...settings });
-        await placeCollection(tx, id, { parent, before: null });
-        await keepSettings(tx, { collection: id, version: 1, settings, savedBy: member.id, reason: '' });
-        // At the top it is for its maker alone, until they share it.
-        if (parent === null)
-          await setGrants(tx, id, [{ to: { kind: 'member', id: member.id }, right: 'keep' }]);
-        const done = {
-          by: member.id,
-          act: 'collection-made' as const,
-          subject: settings.name,
-          collection: id,
-        };
-        await record(tx, context.now(), done);
+        await makeCollection(context, tx, member.id, { id, parent, settings });
       });
       return asSeen(db, member.id, id);
     }),
@@ -60,7 +46,7 @@ export function collectionRoutes(router: Router, context: Context): void {
         .update(collections)
         .set({ ...settings, version: version + 1 })
         .where(eq(collections.id, row.id));
-      await keepSettings(tx, {
+      await keepSettings(context, tx, {
         collection: row.id,
         version: version + 1,
         settings,
@@ -107,4 +93,13 @@ export function collectionRoutes(router: Router, context: Context): void {
       return undefined;
     }),
   );
+
+  bind(router, context, 'handOn', ({ member, params }) => handOn(context, member.id, params.collection));
+
+  bind(router, context, 'takeOverFile', async ({ member, body }) => {
+    const { collection, made, changed, isNew } = await takeOver(context, member.id, body);
+    if (isNew) await context.events.reachChanged();
+    await announceChanges(context, [{ collection }, ...changed]);
+    return { collection, made, changed: changed.length };
+  });
 }

@@ -48,7 +48,7 @@ function atHand(
 }
 
 /** Entries by their ids, and those they include, and so on; of those that the member may see. */
-async function withIncluded(
+export async function withIncluded(
   db: Queries,
   wanted: readonly string[],
   isSeen: (collection: string) => boolean,

@@ -44,6 +44,8 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   collectionRevisions: readers,
   moveCollection: keepers,
   dropCollection: keepers,
+  handOn: keepers,
+  takeOverFile: keepers,
   sharing: readers,
   share: keepers,
   proposals: members,

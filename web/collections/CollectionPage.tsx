@@ -4,6 +4,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import type { Collection, CollectionSettings } from '#contracts';
 import { within } from '#core/rights';
 import { call, inWords } from '../api/client';
+import { fileName, offerFile, textFile } from '../api/files';
 import { useBank } from '../api/bank';
 import { KEYS, queryClient } from '../api/queries';
 import { useBankIndex, type BankIndex } from '../bank/bankIndex';
@@ -94,6 +95,23 @@ function Drop({ collection, entries, inside }: DropProps) {
   );
 }
 
+/** The whole collection as a file, for another team. */
+function HandOn({ collection: { id, name } }: { collection: Collection }) {
+  const handOn = useMutation({
+    mutationFn: () => call('handOn', { params: { collection: id } }),
+    onSuccess: (file) =>
+      offerFile(textFile(JSON.stringify(file, null, 2), 'application/json'), fileName(name, 'json')),
+  });
+  return (
+    <>
+      <Button className="justify-self-start" disabled={handOn.isPending} onClick={() => handOn.mutate()}>
+        Hand it on as a file
+      </Button>
+      {handOn.error && <Notice tone="warning" title={inWords(handOn.error)} />}
+    </>
+  );
+}
+
 function Known({ collection, index }: { collection: Collection; index: BankIndex }) {
   const inside = index.bank.collections.filter(({ parent }) => parent === collection.id);
   const { counts } = index.bank;
@@ -125,6 +143,7 @@ function Known({ collection, index }: { collection: Collection; index: BankIndex
               ))}
             </ul>
             {keeps && <MakeCollection within={collection} />}
+            {keeps && <HandOn collection={collection} />}
           </section>
           <CollectionHistory
             collection={collection}

@@ -78,6 +78,7 @@ function useRows(query: string, close: () => void): Row[] {
       { label: 'Open the proposals', run: go('/proposals') },
       { label: 'Open the wastebasket', run: go('/wastebasket') },
       { label: 'Add entries row by row', run: go('/bank/rows') },
+      { label: 'Take over a collection from a file', run: go('/bank/take-over') },
       { label: 'People', run: go('/people') },
       { label: 'Your account', run: go('/account') },
       { label: 'Go to the desk', run: go('/') },

@@ -20,6 +20,8 @@ export const ACT_WORDS: Record<Act, string> = {
   'collection-shared': 'changed who may do what in',
   'collection-deleted': 'deleted the collection',
   'collection-restored': 'brought back the collection',
+  'collection-handed-on': 'made a file to hand on of',
+  'file-taken-over': 'took over a file into',
   'entry-made': 'kept',
   'entry-changed': 'changed',
   'entry-moved': 'moved',

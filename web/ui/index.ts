@@ -6,6 +6,7 @@ export { Loading, Failed } from './states';
 export { Menu } from './Menu';
 export type { MenuItem } from './Menu';
 export { Key } from './Key';
+export { FileDrop } from './FileDrop';
 export { Sortable, SortableRow, moved } from './Sortable';
 export { Tick } from './Tick';
 export { Picks } from './Picks';

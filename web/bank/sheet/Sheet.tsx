@@ -83,6 +83,9 @@ function Margin({ index, selecting }: { index: BankIndex | null; selecting: Sele
             Row by row
           </Link>
           <Button onClick={() => selecting.set(new Set())}>Select several</Button>
+          <Link to="/bank/take-over" className={LINK_BUTTON}>
+            From a file
+          </Link>
         </p>
       </div>
     </section>

@@ -1,0 +1,49 @@
+import { z } from 'zod';
+import { EntryContentSchema } from '#core/entry';
+import { CollectionSettingsSchema } from './collections';
+
+const id = z.string().min(1).max(60);
+const MOST_COLLECTIONS = 500;
+const MOST_ENTRIES = 5000;
+
+/** A collection within a file: its id and its parent's mean something in that file alone. Around the first there is none. */
+const CollectionInFileSchema = CollectionSettingsSchema.extend({ id, parent: id.nullable() });
+const collections = z.array(CollectionInFileSchema).min(1).max(MOST_COLLECTIONS);
+
+/** A collection handed on to another team, with those within it and all their entries: as much of them as a file may hold. */
+export const CollectionFileSchema = z.object({
+  format: z.literal('elderleaf-collection'),
+  version: z.literal(1),
+  /** From the top down: the collection itself first. */
+  collections,
+  entries: z.array(z.object({ id, collection: id, content: EntryContentSchema })).max(MOST_ENTRIES),
+});
+export type CollectionFile = z.infer<typeof CollectionFileSchema>;
+
+/** What of a file is taken over, and where to. */
+export const TakeOverSchema = z.object({
+  /** The collection that all of it goes into; null where the file's own are made. */
+  into: id.nullable(),
+  collections,
+  entries: z
+    .array(
+      z.object({
+        id,
+        collection: id,
+        content: EntryContentSchema,
+        /** The entry that it becomes the next revision of. */
+        replaces: z.object({ entry: id, revision: z.number().int().min(1) }).nullable(),
+      }),
+    )
+    .max(MOST_ENTRIES),
+  /** What entries of the file that are not taken over are called here, for those that have them within. */
+  known: z.record(id, id),
+});
+export type TakeOver = z.infer<typeof TakeOverSchema>;
+
+export const TakenOverFileSchema = z.object({
+  /** Where it is now: the collection that it went into, or the one that was made. */
+  collection: z.string(),
+  made: z.number().int(),
+  changed: z.number().int(),
+});

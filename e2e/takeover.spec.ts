@@ -1,0 +1,67 @@
+import fs from 'node:fs';
+import { expect, expectAccessible, test } from './test';
+
+test('a collection handed on as a file, and taken over: what differs chosen, what is taken given way to, bad files told', async ({
+  signedIn,
+  server,
+}, info) => {
+  const imke = await signedIn('Imke Tarrow');
+  await imke.goto(`${server.url}/collections/helpline`);
+  const download = imke.waitForEvent('download');
+  await imke.getByRole('button', { name: 'Hand it on as a file' }).click();
+  const path = info.outputPath('helpline.json');
+  await (await download).saveAs(path);
+
+  // Someone else has it: as a collection of their own.
+  const ruan = await signedIn('Ruan Pellow');
+  await ruan.getByRole('link', { name: 'Bank', exact: true }).click();
+  await ruan.getByRole('link', { name: 'From a file' }).click();
+  const file = ruan.getByLabel('Collection file');
+  await file.setInputFiles({
+    name: 'case.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"a": 1}'),
+  });
+  await expect(
+    ruan.getByText('case.json is not a collection that was handed on. Nothing was taken over.'),
+  ).toBeVisible();
+  await file.setInputFiles({
+    name: 'torn.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"form'),
+  });
+  await expect(ruan.getByText(/torn\.json is not JSON/)).toBeVisible();
+  await file.setInputFiles(path);
+  await expect(ruan.getByText('New here: 6')).toBeVisible();
+  await expectAccessible(ruan);
+  await ruan.getByRole('button', { name: 'Take over 6 entries' }).click();
+  await ruan.getByRole('link', { name: 'See it in the bank' }).click();
+  const sheet = ruan.getByRole('region', { name: 'Helpline replies' });
+  await expect(sheet).toContainText('6 entries');
+
+  // The wording goes another way there, and comes back by a file.
+  const changed = fs
+    .readFileSync(path, 'utf8')
+    .replace('With kind regards from all', 'With our thanks, from all');
+  const again = (content: string) => ({
+    name: 'again.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(content),
+  });
+  await imke.goto(`${server.url}/bank/take-over`);
+  await imke.getByLabel('Collection file').setInputFiles(again(changed));
+  await imke.getByLabel('Where it goes').selectOption('into Helpline replies');
+  await expect(imke.getByText('The same here, and left as it is: 5')).toBeVisible();
+  const differs = imke.getByRole('region', { name: 'Read otherwise here' });
+  await expect(differs.locator('ins')).toContainText(['our thanks,']);
+  await expect(imke.getByRole('button', { name: 'Take over 0 entries' })).toBeDisabled();
+  // Kept beside the one that is here, its cue is taken.
+  await differs.getByLabel('Keep both').check();
+  await expect(differs).toContainText(';so is taken here: it comes with ;');
+  await differs.getByLabel('Take theirs').check();
+  await expectAccessible(imke);
+  await imke.getByRole('button', { name: 'Take over one entry' }).click();
+  await expect(imke.getByText('0 entries came, and one entry changed.')).toBeVisible();
+  await imke.getByRole('link', { name: 'See it in the bank' }).click();
+  await expect(imke.getByRole('region', { name: 'Helpline replies' })).toContainText('With our thanks');
+});

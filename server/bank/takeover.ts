@@ -1,0 +1,168 @@
+import { asc, eq, inArray, isNull } from 'drizzle-orm';
+import type { CollectionFile, TakeOver } from '#contracts';
+import { renamedIncludes } from '#core/fill';
+import { branchesOf, within } from '#core/rights';
+import type { Context } from '../context';
+import type { Database, Queries } from '../db/openStore';
+import { collections, cues, entries, revisions } from '../db/schema';
+import { Refusal } from '../http/refusal';
+import { record } from '../people/trail';
+import { nextChange } from './bankChanges';
+import { holdTree, mustKeepIt } from './changingCollections';
+import { writeWords } from './entryWords';
+import { makeCollection } from './makeCollection';
+import { changeEntries } from './manyEntries';
+import { mustKeep, rightsFor, visibleEntries } from './rights';
+import { withIncluded } from './readBank';
+import { mustBeSound, tellingClashes, typedCues } from './saveEntry';
+import { includedIds, mustIncludeSoundly } from './soundIncludes';
+
+/**
+ * A collection with those within it that its keeper sees, and all their entries, as a file for another team; what stands
+ * within an entry comes along, wherever it is kept. Throws unless the member keeps the collection.
+ */
+export async function handOn(context: Context, member: string, collection: string): Promise<CollectionFile> {
+  const { db } = context;
+  const row = await mustKeepIt(db, member, collection);
+  const rights = await rightsFor(db, member);
+  const all = await db.select().from(collections).where(isNull(collections.deletion));
+  const inside = within(
+    collection,
+    all.filter(({ id }) => rights.has(id)),
+  );
+  const branches = branchesOf(all.filter(({ id }) => inside.has(id))).map(({ node }) => node);
+  const rows = await db
+    .select({ id: entries.id })
+    .from(entries)
+    .where(inArray(entries.collection, [...inside]))
+    .orderBy(asc(entries.id));
+  const whole = await withIncluded(
+    db,
+    rows.map(({ id }) => id),
+    (id) => rights.has(id),
+  );
+  await record(db, context.now(), {
+    by: member,
+    act: 'collection-handed-on',
+    subject: row.name,
+    detail: `${whole.length} entries`,
+    collection,
+  });
+  return {
+    format: 'elderleaf-collection',
+    version: 1,
+    collections: branches.map(({ id, parent, name, leadIn, cueRules, kindsOfWork, language }) => ({
+      id,
+      parent: id === collection ? null : parent,
+      ...{ name, leadIn, cueRules, kindsOfWork, language },
+    })),
+    entries: whole.map(({ id, collection: at, content }) => ({
+      id,
+      collection: inside.has(at) ? at : collection,
+      content,
+    })),
+  };
+}
+
+/** Makes the collections of a file, and says by their ids there what they are called here. */
+async function makeTheirs(
+  context: Context,
+  tx: Queries,
+  member: string,
+  theirs: TakeOver['collections'],
+): Promise<Map<string, string>> {
+  const ids = new Map(theirs.map(({ id }) => [id, context.newId()]));
+  if (ids.size < theirs.length) throw new Refusal('not-valid', 'Two collections in this file have one id.');
+  const made = new Set<string>();
+  for (const { id, parent, ...settings } of theirs) {
+    // From the top down: around one that names what has not come, there is nothing.
+    const around = parent !== null && made.has(parent) ? ids.get(parent)! : null;
+    await makeCollection(context, tx, member, { id: ids.get(id)!, parent: around, settings });
+    made.add(id);
+  }
+  return ids;
+}
+
+type Taken = TakeOver['entries'][number];
+
+/** Puts new entries into their collections. */
+async function insertAll(
+  context: Context,
+  tx: Queries,
+  member: string,
+  rows: readonly Pick<Taken, 'id' | 'collection' | 'content'>[],
+  reason: string,
+): Promise<void> {
+  if (rows.length === 0) return;
+  const counts = new Map<string, number>();
+  for (const collection of [...new Set(rows.map((row) => row.collection))].sort())
+    counts.set(collection, await nextChange(tx, collection));
+  const saved = { savedAt: context.now(), savedBy: member, revision: 1, reason };
+  await tx
+    .insert(entries)
+    .values(rows.map((row) => ({ ...row, ...saved, change: counts.get(row.collection)! })));
+  await tx.insert(revisions).values(rows.map(({ id, content }) => ({ entry: id, content, ...saved })));
+  const typed = rows.flatMap(({ id, collection, content }) =>
+    typedCues(content).map((text) => ({ collection, typed: text, entry: id })),
+  );
+  if (typed.length > 0) await tx.insert(cues).values(typed);
+  await writeWords(tx, rows);
+  for (const { id, collection, content } of rows)
+    await mustIncludeSoundly(tx, { member, collection, id, content });
+}
+
+/**
+ * Takes over entries of a file: as new ones, or as the next revisions of those they replace; into one collection, or into the
+ * file's own, which are made. Entries within entries are those that came along. All or nothing; throws a Refusal where it may
+ * not be, or a cue is taken.
+ */
+export async function takeOver(context: Context, member: string, body: TakeOver) {
+  for (const { content } of body.entries) mustBeSound(content);
+  return tellingClashes(() =>
+    context.db.transaction(async (tx) => {
+      if (body.into === null) await holdTree(tx);
+      else await mustKeep(tx, member, body.into);
+      const places = body.into === null ? await makeTheirs(context, tx, member, body.collections) : null;
+      const root = body.into ?? places!.get(body.collections[0]!.id)!;
+      const ids = new Map(Object.entries(body.known));
+      for (const { id, replaces } of body.entries) ids.set(id, replaces?.entry ?? context.newId());
+      if (ids.size < body.entries.length + Object.keys(body.known).length)
+        throw new Refusal('not-valid', 'Two entries in this file have one id. Nothing was taken over.');
+      const elsewhere = body.entries
+        .flatMap(({ content }) => includedIds(content))
+        .filter((id) => !ids.has(id));
+      const seen = await visibleEntries(tx, member, [...new Set(elsewhere)]);
+      const all = body.entries.map((one) => ({
+        ...one,
+        content: renamedIncludes(one.content, (id) => ids.get(id) ?? (seen.has(id) ? id : null)),
+      }));
+      const from = body.collections[0]!.name;
+      const reason = `Taken over with the file “${from}”`;
+      const fresh = all.filter(({ replaces }) => replaces === null);
+      await insertAll(
+        context,
+        tx,
+        member,
+        fresh.map(({ id, collection, content }) => ({
+          id: ids.get(id)!,
+          collection: places?.get(collection) ?? root,
+          content,
+        })),
+        reason,
+      );
+      const changes = all.flatMap(({ replaces, content }) => (replaces ? [{ ...replaces, content }] : []));
+      // A transaction is a database to what runs within it.
+      const inside = { ...context, db: tx as unknown as Database };
+      const changed = changes.length > 0 ? await changeEntries(inside, member, changes, reason) : [];
+      const [named] = await tx.select().from(collections).where(eq(collections.id, root));
+      await record(tx, context.now(), {
+        by: member,
+        act: 'file-taken-over',
+        subject: named!.name,
+        detail: `${fresh.length} new, ${changed.length} changed, from “${from}”`,
+        collection: root,
+      });
+      return { collection: root, made: fresh.length, changed, isNew: places !== null };
+    }),
+  );
+}

@@ -1,0 +1,15 @@
+/** The server takes no more at once. */
+const LIMIT = 4_000_000;
+
+/** A file that never reached the server, with why. */
+export class UnreadableFile extends Error {}
+
+/** What a JSON file holds. Throws an UnreadableFile, which ends with `so`, where it is too large or no JSON. */
+export async function readJson(file: File, so: string): Promise<unknown> {
+  if (file.size > LIMIT) throw new UnreadableFile(`${file.name} is larger than 4 MB. ${so}`);
+  try {
+    return JSON.parse(await file.text()) as unknown;
+  } catch (error) {
+    throw new UnreadableFile(`${file.name} is not JSON: ${(error as Error).message}. ${so}`);
+  }
+}

@@ -1,0 +1,162 @@
+import { useMutation } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import type { CollectionFile } from '#contracts';
+import { DEFAULT_PREFERENCES } from '#core/glossary';
+import { renewCollection, useAtHand, useBank } from '../api/bank';
+import { ApiProblem, call, inWords } from '../api/client';
+import { KEYS, queryClient, usePreferences } from '../api/queries';
+import { UnreadableFile } from '../api/readJson';
+import { useBankIndex, type BankIndex } from '../bank/bankIndex';
+import { Figure } from '../shell/Figure';
+import { Button, Failed, FileDrop, Loading, Notice, SelectField } from '../ui';
+import { ArrivalsList } from './ArrivalsList';
+import { planTakeOver, type Choice } from './planTakeOver';
+import { readCollectionFile } from './readCollectionFile';
+
+const entriesInWords = (count: number) => (count === 1 ? 'one entry' : `${count.toLocaleString()} entries`);
+
+function Refused({ error }: { error: Error }) {
+  const faults = error instanceof ApiProblem ? (error.problem.faults ?? []) : [];
+  return (
+    <Notice tone="warning" title={error instanceof UnreadableFile ? error.message : inWords(error)}>
+      {faults.map(({ place, message }) => (
+        <p key={place + message}>{message}</p>
+      ))}
+    </Notice>
+  );
+}
+
+interface ArrivedProps {
+  index: BankIndex;
+  file: CollectionFile;
+  done: (collection: string, said: string) => void;
+}
+
+/** What a file brings, what it finds, and the choice of what becomes of it. */
+function Arrived({ index, file, done }: ArrivedProps) {
+  const [into, setInto] = useState('');
+  const [choices, setChoices] = useState<ReadonlyMap<string, Choice>>(new Map());
+  const cuesBy = (usePreferences().data ?? DEFAULT_PREFERENCES).cuesBy;
+  const isHere = useAtHand(into === '' ? [] : [into]);
+  const { arrivals, body } = useMemo(() => {
+    const there = into === '' ? [] : index.bank.entries.filter(({ collection }) => collection === into);
+    return planTakeOver(file, into === '' ? null : into, there, choices, cuesBy ?? 'initials');
+  }, [file, into, index, choices, cuesBy]);
+  const take = useMutation({
+    mutationFn: () => call('takeOverFile', { body }),
+    onSuccess: async ({ collection, made, changed }) => {
+      if (body.into === null) await queryClient.invalidateQueries({ queryKey: KEYS.bank });
+      else await renewCollection(collection);
+      done(collection, `${entriesInWords(made)} came, and ${entriesInWords(changed)} changed.`);
+    },
+  });
+  const [root] = file.collections;
+  const inside = file.collections.length - 1;
+  return (
+    <>
+      <div className="grid gap-4 px-9 py-4 max-[899px]:px-4">
+        <p>
+          <span className="font-book text-[19px]">{root!.name}</span>
+          <span className="text-soft">
+            {' '}
+            with {entriesInWords(file.entries.length)}
+            {inside > 0 && (inside === 1 ? ' and one collection in it' : ` and ${inside} collections in it`)}
+          </span>
+        </p>
+        <SelectField
+          label="Where it goes"
+          value={into}
+          onChange={({ target }) => {
+            setInto(target.value);
+            // What was chosen beside what stands elsewhere means nothing here.
+            setChoices(new Map());
+          }}
+        >
+          <option value="">a collection of its own, for you alone until you share it</option>
+          {index.bank.collections
+            .filter(({ right }) => right === 'keep')
+            .map(({ id, name }) => (
+              <option key={id} value={id}>
+                into {name}
+              </option>
+            ))}
+        </SelectField>
+      </div>
+      {isHere ? (
+        <ArrivalsList
+          arrivals={arrivals}
+          leadIn={(into === '' ? root : index.collections.get(into))?.leadIn ?? ''}
+          choose={(ids, choice) =>
+            setChoices((now) => new Map([...now, ...ids.map((id) => [id, choice] as const)]))
+          }
+        />
+      ) : (
+        <Loading what="what stands there" />
+      )}
+      <footer className="sticky bottom-0 flex items-center gap-4 border-t border-hair bg-page px-9 py-4 max-[899px]:px-4">
+        <div className="grow text-[14px]">{take.error && <Refused error={take.error} />}</div>
+        <Button
+          look="main"
+          disabled={!isHere || body.entries.length === 0 || take.isPending}
+          onClick={() => take.mutate()}
+        >
+          Take over {entriesInWords(body.entries.length)}
+        </Button>
+      </footer>
+    </>
+  );
+}
+
+/** Taking over a collection that another team handed on as a file: what clashes is seen before anything is kept. */
+export function TakeOverPage() {
+  const bank = useBank();
+  const index = useBankIndex();
+  const read = useMutation({ mutationFn: readCollectionFile });
+  const [taken, setTaken] = useState<{ collection: string; said: string } | null>(null);
+  return (
+    <Figure
+      marginLabel="About taking over"
+      margin={
+        <p className="pt-6 text-[14px] text-soft">
+          A keeper makes such a file on the page of a collection. It holds wording, fields, cues and the
+          settings of the collection; no case, no history, no names of members. Nothing is kept before you say
+          so, and what changes here keeps its history.
+        </p>
+      }
+    >
+      <header className="px-9 pt-6 pb-3 max-[899px]:px-4">
+        <h1 className="font-book text-[26px] leading-tight">Take over a collection</h1>
+      </header>
+      <div className="grid gap-3 px-9 max-[899px]:px-4">
+        <FileDrop
+          label="Collection file"
+          hint="Drop the file of a collection here. You see what it brings, and what it clashes with, first."
+          accept=".json,application/json"
+          isReading={read.isPending}
+          take={(file) => {
+            setTaken(null);
+            read.mutate(file);
+          }}
+        />
+        {read.error && <Refused error={read.error} />}
+        {taken && (
+          <Notice title={taken.said}>
+            <Link to={`/bank?in=${taken.collection}`} className="text-elder underline">
+              See it in the bank
+            </Link>
+          </Notice>
+        )}
+      </div>
+      {bank.isError && <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />}
+      {read.data && index && !taken && (
+        <Arrived
+          key={read.submittedAt}
+          index={index}
+          file={read.data}
+          done={(collection, said) => setTaken({ collection, said })}
+        />
+      )}
+    </Figure>
+  );
+}

@@ -1,0 +1,66 @@
+import type { CollectionFile, Entry, TakeOver } from '#contracts';
+import type { CueMaking } from '#core/cue';
+import { compareArriving, settleCues, type Arrival, type SettledCues } from '#core/takeover';
+
+/** What becomes of an arriving entry: it comes as a new one, as the next revision of its like, or not at all. */
+export type Choice = 'new' | 'replace' | 'leave';
+
+/** An arriving entry with what becomes of it, and of its cues. */
+export interface Planned extends Arrival {
+  choice: Choice;
+  cues: SettledCues['changed'];
+}
+
+export interface Plan {
+  arrivals: Planned[];
+  body: TakeOver;
+}
+
+/** Unless something else is chosen, what is new comes, and what stands here stays as it is. */
+const usual = ({ state }: Arrival): Choice => (state === 'new' ? 'new' : 'leave');
+
+const cuesOf = ({ content: { cues, retired } }: Pick<Entry, 'content'>) =>
+  retired ? [] : cues.map(({ text }) => text.toLowerCase());
+
+/** What taking a file over comes to, as chosen, into a collection with the entries that stand there (none for the file's own). */
+export function planTakeOver(
+  file: CollectionFile,
+  into: string | null,
+  there: readonly Entry[],
+  choices: ReadonlyMap<string, Choice>,
+  cuesBy: CueMaking,
+): Plan {
+  const places = new Map(file.entries.map(({ id, collection }) => [id, collection]));
+  const found = compareArriving(file.entries, there).map((one) => ({
+    ...one,
+    choice: choices.get(one.id) ?? usual(one),
+  }));
+  const given = new Set(
+    found.flatMap(({ choice, standing }) => (choice === 'replace' ? [standing!.id] : [])),
+  );
+  const taken = new Map<string, Set<string>>();
+  const takenIn = (place: string) => {
+    const before =
+      taken.get(place) ??
+      new Set(into === null ? [] : there.filter(({ id }) => !given.has(id)).flatMap(cuesOf));
+    taken.set(place, before);
+    return before;
+  };
+  const entries: TakeOver['entries'] = [];
+  const known: TakeOver['known'] = {};
+  const arrivals = found.map((one): Planned => {
+    const { id, choice, standing } = one;
+    if (choice === 'leave') {
+      if (standing) known[id] = standing.id;
+      return { ...one, cues: [] };
+    }
+    const collection = places.get(id)!;
+    const used = takenIn(into ?? collection);
+    const { content, changed } = settleCues(one.content, used, cuesBy);
+    for (const cue of cuesOf({ content })) used.add(cue);
+    const replaces = choice === 'replace' ? { entry: standing!.id, revision: standing!.revision } : null;
+    entries.push({ id, collection, content, replaces });
+    return { ...one, cues: changed };
+  });
+  return { arrivals, body: { into, collections: file.collections, entries, known } };
+}
