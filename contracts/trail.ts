@@ -26,6 +26,8 @@ export const ACTS_ABOUT = {
     'collection-restored',
     'collection-handed-on',
     'file-taken-over',
+    'glossary-deleted',
+    'glossary-restored',
     'wastebasket-emptied',
   ],
   settings: ['collection-made', 'collection-changed', 'settings-changed'],

@@ -171,6 +171,7 @@ test('kept again under the same title it is asked whether to replace; kept in a 
   await slip.getByRole('button', { name: 'Put this in place of its wording' }).click();
   await expect(slip).toBeHidden();
   await page.getByRole('link', { name: 'Bank', exact: true }).click();
+  await page.getByLabel('Collection', { exact: true }).selectOption('Wings');
   const wings = page.getByRole('region', { name: 'Wings' });
   await expect(wings.getByRole('listitem')).toHaveCount(1);
   await expect(wings).toContainText('The wing was looked at twice.');

@@ -155,7 +155,9 @@ test('a transcriber takes the first offer with the space that follows, and a wor
 }) => {
   const page = await signedIn('Ruan Pellow');
   await page.getByRole('link', { name: 'Glossaries' }).click();
-  await page.getByRole('radio', { name: /^by the space after it/ }).check();
+  const bySpace = page.getByRole('radio', { name: /^by the space after it/ });
+  await bySpace.click();
+  await expect(bySpace).toBeChecked();
   await page.getByRole('link', { name: 'Desk' }).click();
   await openCase(page, /interview/i);
   const { keyboard } = page;
@@ -250,7 +252,9 @@ const DICTATION: [typed: string, made?: string][] = [
 test('a minute of dictation typed with offers alone comes out as it was said', async ({ signedIn }) => {
   const page = await signedIn('Ruan Pellow');
   await page.getByRole('link', { name: 'Glossaries' }).click();
-  await page.getByRole('radio', { name: /^by the space after it/ }).check();
+  const bySpace = page.getByRole('radio', { name: /^by the space after it/ });
+  await bySpace.click();
+  await expect(bySpace).toBeChecked();
   await page.getByRole('link', { name: 'Desk' }).click();
   await openCase(page, /interview/i);
   for (const [typed, made] of DICTATION) {

@@ -42,6 +42,22 @@ test('every screen is accessible, light and dark', async ({ server, signedIn, pa
   await page.goto(new URL('/keys', page.url()).href);
   await expect(page.getByRole('heading', { name: 'Keys' })).toBeVisible();
   await expectAccessible(page);
+  // What is new is told by a dot until it has been looked at; to who has never looked all is new.
+  const own = page.getByRole('button', { name: 'Imke Tarrow' });
+  await expect(own).not.toContainText('something is new');
+  await page.goto(new URL('/news', page.url()).href);
+  await expect(page.getByRole('heading', { name: 'What is new' })).toBeVisible();
+  await expectAccessible(page);
+  const preferences = new URL('/api/preferences', page.url()).href;
+  const seen = async () =>
+    ((await (await page.request.get(preferences)).json()) as { newsSeen?: number }).newsSeen;
+  await expect.poll(seen).toBeGreaterThan(0);
+  const before = { ...((await (await page.request.get(preferences)).json()) as object), newsSeen: 0 };
+  await page.request.put(preferences, { data: before });
+  await page.goto(new URL('/bank', page.url()).href);
+  await expect(own).toContainText('something is new');
+  await page.goto(new URL('/news', page.url()).href);
+  await expect(own).not.toContainText('something is new');
   await page.goto(new URL('/nowhere', page.url()).href);
   await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
   await expectAccessible(page);

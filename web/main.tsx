@@ -35,6 +35,7 @@ const SCREENS = {
   account: () => import('./people/AccountPage').then(({ AccountPage: Component }) => ({ Component })),
   postRoom: () => import('./people/PostRoomPage').then(({ PostRoomPage: Component }) => ({ Component })),
   trail: () => import('./people/TrailPage').then(({ TrailPage: Component }) => ({ Component })),
+  news: () => import('./news/NewsPage').then(({ NewsPage: Component }) => ({ Component })),
   keys: () => import('./keys/KeysPage').then(({ KeysPage: Component }) => ({ Component })),
 };
 
@@ -68,6 +69,7 @@ const router = createBrowserRouter([
       { path: 'post', lazy: SCREENS.postRoom },
       { path: 'trail', lazy: SCREENS.trail },
       { path: 'keys', lazy: SCREENS.keys },
+      { path: 'news', lazy: SCREENS.news },
       { path: '*', element: <NothingHere /> },
     ],
   },

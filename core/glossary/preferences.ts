@@ -16,6 +16,8 @@ export const PreferencesSchema = z.object({
   firstBy: z.enum(['key', 'space']),
   // The rule by which cues are proposed; initials when left out.
   cuesBy: z.enum(CUE_MAKING).optional(),
+  // The number of the last news that the member has looked at; none when left out.
+  newsSeen: z.number().int().min(0).optional(),
   // By kind of work.
   reach: z.record(z.string().max(40), ReachSchema),
 });

@@ -5,3 +5,4 @@ export type { Person, PersonForm } from './personWords';
 export { readNumber } from './readNumber';
 export { ownWordsOf, numberLanguage } from './ownWords';
 export type { OwnWords } from './ownWords';
+export { inOrder } from './inOrder';

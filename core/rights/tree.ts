@@ -1,3 +1,4 @@
+import { inOrder } from '#core/language';
 import { grouped } from './grouped';
 
 /** What a tree is made of: things each within another, or within none. */
@@ -28,7 +29,7 @@ export function branchesOf<T extends Node>(nodes: readonly T[]): Branch<T>[] {
   const branches: Branch<T>[] = [];
   const write = (parent: string | null, depth: number) => {
     const beside = inside.get(parent) ?? [];
-    for (const node of beside.sort((a, b) => a.position - b.position || a.name.localeCompare(b.name))) {
+    for (const node of beside.sort((a, b) => a.position - b.position || inOrder(a.name, b.name))) {
       branches.push({ node, depth });
       write(node.id, depth + 1);
     }

@@ -1,3 +1,4 @@
+import { inOrder } from '#core/language';
 import type { Router } from 'express';
 import { and, eq, gt, inArray, lt, ne } from 'drizzle-orm';
 import { visibleEntry } from '../bank/rights';
@@ -20,7 +21,7 @@ export function presenceRoutes(router: Router, context: Context): void {
       .where(
         and(eq(presences.entry, entry), ne(presences.member, member), gt(presences.until, context.now())),
       );
-    return rows.sort((a, b) => a.name.localeCompare(b.name));
+    return rows.sort((a, b) => inOrder(a.name, b.name));
   };
   const tellOthers = async (entry: string, others: readonly { id: string }[]) => {
     for (const { id } of others) await events.tell(id, { type: 'presence-changed', entry });

@@ -1,4 +1,4 @@
-import { asc, count, eq, sql } from 'drizzle-orm';
+import { and, asc, count, eq, isNull, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Glossary, Member } from '#contracts';
 import { readWordList, writeWordList, type Term } from '#core/glossary';
@@ -7,17 +7,19 @@ import type { Queries } from '../db/openStore';
 import { glossaries, terms } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound, Refusal } from '../http/refusal';
+import { deleteGlossary } from '../wastebasket/deleting';
 import { insertGlossary, writeTerms } from './insertGlossary';
+import { keepsGlossary } from './keepsGlossary';
 
 type Row = typeof glossaries.$inferSelect;
 
 const rightOf = (row: Row, member: Member): Glossary['right'] =>
-  member.role === 'owner' || row.madeBy === member.id ? 'keep' : 'contribute';
+  keepsGlossary(row, member) ? 'keep' : 'contribute';
 
-const toGlossary = ({ madeBy, ...row }: Row, terms: number, member: Member): Glossary => ({
+const toGlossary = ({ madeBy, deletion, ...row }: Row, terms: number, member: Member): Glossary => ({
   ...row,
   count: row.shipped ? null : terms,
-  right: rightOf({ madeBy, ...row }, member),
+  right: rightOf({ madeBy, deletion, ...row }, member),
 });
 
 async function countOf(db: Queries, id: string): Promise<number> {
@@ -25,15 +27,18 @@ async function countOf(db: Queries, id: string): Promise<number> {
   return row?.count ?? 0;
 }
 
+/** The glossary of an id, unless it lies in the wastebasket. */
+const there = (id: string) => and(eq(glossaries.id, id), isNull(glossaries.deletion));
+
 async function found(db: Queries, id: string): Promise<Row> {
-  const [row] = await db.select().from(glossaries).where(eq(glossaries.id, id));
+  const [row] = await db.select().from(glossaries).where(there(id));
   if (!row) throw notFound();
   return row;
 }
 
 /** The glossary, held for this transaction, so that of two changes at once the second sees the first. */
 async function held(tx: Queries, id: string): Promise<Row> {
-  const [row] = await tx.select().from(glossaries).where(eq(glossaries.id, id)).for('update');
+  const [row] = await tx.select().from(glossaries).where(there(id)).for('update');
   if (!row) throw notFound();
   return row;
 }
@@ -109,13 +114,21 @@ export function glossaryRoutes(router: Router, context: Context): void {
       .select({ glossary: glossaries, terms: count(terms.text) })
       .from(glossaries)
       .leftJoin(terms, eq(terms.glossary, glossaries.id))
+      .where(isNull(glossaries.deletion))
       .groupBy(glossaries.id)
       .orderBy(asc(glossaries.name));
     return rows.map((row) => toGlossary(row.glossary, row.terms, member));
   });
 
   bind(router, context, 'makeGlossary', async ({ member, body }) => {
-    const row = { ...body, id: context.newId(), shipped: null, version: 1, madeBy: member.id };
+    const row = {
+      ...body,
+      id: context.newId(),
+      shipped: null,
+      version: 1,
+      madeBy: member.id,
+      deletion: null,
+    };
     await insertGlossary(db, row, []);
     return changed(toGlossary(row, 0, member));
   });
@@ -135,7 +148,7 @@ export function glossaryRoutes(router: Router, context: Context): void {
     await db.transaction(async (tx) => {
       const row = await heldByKeeper(tx, params.glossary, member);
       mustBeAt(row, version);
-      await tx.delete(glossaries).where(eq(glossaries.id, row.id));
+      await deleteGlossary(context, tx, member.id, row);
     });
     await context.events.tellAll({ type: 'glossary-changed', glossary: params.glossary });
     return undefined;

@@ -3,7 +3,7 @@ import type { Term } from '#core/glossary';
 import type { Queries } from '../db/openStore';
 import { glossaries, terms } from '../db/schema';
 
-type Row = typeof glossaries.$inferSelect;
+type Row = typeof glossaries.$inferInsert;
 
 /** The list of general English that comes with the pages: every team begins with it. */
 export const GENERAL_ENGLISH: Row = {

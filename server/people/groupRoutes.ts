@@ -2,6 +2,7 @@ import { and, asc, eq, inArray, ne, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Group } from '#contracts';
 import { leavingNoneUnkept } from '../bank/keeping';
+import { inOrder } from '#core/language';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { groupMembers, groups, members } from '../db/schema';
@@ -48,7 +49,7 @@ export function groupRoutes(router: Router, context: Context): void {
       })
       .from(members)
       .orderBy(asc(members.createdAt));
-    const all = await db.select().from(groups).orderBy(asc(groups.name));
+    const all = (await db.select().from(groups)).sort((a, b) => inOrder(a.name, b.name));
     const belonging = await db.select().from(groupMembers).orderBy(asc(groupMembers.member));
     return {
       members: everyone,

@@ -4,7 +4,7 @@ import { depart } from '../bank/bankChanges';
 import { heldByKeeper } from '../bank/manyEntries';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { collections, cues, deletions, drafts, entries } from '../db/schema';
+import { collections, cues, deletions, drafts, entries, glossaries } from '../db/schema';
 import { record } from '../people/trail';
 
 type Deleting = typeof deletions.$inferInsert;
@@ -63,6 +63,18 @@ export async function deleteCollection(
     .returning({ id: entries.id });
   // Nobody sees these collections any more, but they may be brought back: their cues go, as those of others do.
   if (gone.length > 0) await tx.delete(cues).where(inArray(cues.collection, inside));
+}
+
+/** Puts a glossary into the wastebasket with its terms, for all who use it. Its keeper must have been asked for, and it be held. */
+export async function deleteGlossary(
+  context: Context,
+  tx: Queries,
+  member: string,
+  { id, name }: { id: string; name: string },
+): Promise<void> {
+  const deletion = await begin(context, tx, { what: 'glossary', title: name, by: member });
+  await tx.update(glossaries).set({ deletion }).where(eq(glossaries.id, id));
+  await record(tx, context.now(), { by: member, act: 'glossary-deleted', subject: name });
 }
 
 /** Puts a draft into the wastebasket, if it still stands at a version; null where it does not. */

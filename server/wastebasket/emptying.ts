@@ -3,7 +3,7 @@ import type { TeamSettings } from '#contracts';
 import { letKeep } from '../bank/sharing';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { collections, deletions, drafts, entries, revisions, teamSettings } from '../db/schema';
+import { collections, deletions, drafts, entries, glossaries, revisions, teamSettings } from '../db/schema';
 
 const DEFAULT_SETTINGS: TeamSettings = { wastebasketDays: 30 };
 const DAY_MS = 86_400_000;
@@ -47,6 +47,7 @@ export async function purge(tx: Queries, ids: readonly string[]): Promise<void> 
     await tx.delete(collections).where(inArray(collections.id, inside));
   }
   await tx.delete(drafts).where(inArray(drafts.deletion, all));
+  await tx.delete(glossaries).where(inArray(glossaries.deletion, all));
   await tx.delete(deletions).where(inArray(deletions.id, all));
   await sweep(tx);
 }

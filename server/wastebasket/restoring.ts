@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Restored } from '#contracts';
 import { letKeep } from '../bank/sharing';
 import { holdCollections, nextChange } from '../bank/bankChanges';
@@ -8,7 +8,7 @@ import { typedCues, indexEntry } from '../bank/saveEntry';
 import { mustVaryAlone } from '../bank/soundVariations';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { collections, cues, deletions, drafts, entries, revisions } from '../db/schema';
+import { collections, cues, deletions, drafts, entries, glossaries, revisions } from '../db/schema';
 import { Refusal } from '../http/refusal';
 import { record } from '../people/trail';
 
@@ -119,6 +119,16 @@ async function restoreDraft(tx: Queries, row: DeletionRow): Promise<Restored> {
   return { entries: 0, lostCues: [] };
 }
 
+async function restoreGlossary(context: Context, tx: Queries, member: string, row: DeletionRow) {
+  // Another version: a page that kept its terms from before asks for them anew.
+  await tx
+    .update(glossaries)
+    .set({ deletion: null, version: sql`${glossaries.version} + 1` })
+    .where(eq(glossaries.deletion, row.id));
+  await record(tx, context.now(), { by: member, act: 'glossary-restored', subject: row.title });
+  return { entries: 0, lostCues: [] };
+}
+
 /** Brings back what a deletion took, whole or some of its entries. The tree must be held. */
 export async function restore(
   context: Context,
@@ -127,12 +137,12 @@ export async function restore(
   row: DeletionRow,
   only: readonly string[] | null,
 ): Promise<Restored> {
-  const restored =
-    row.what === 'collection'
-      ? await restoreCollection(context, tx, member, row)
-      : row.what === 'draft'
-        ? await restoreDraft(tx, row)
-        : await restoreFrom(context, tx, member, row, only);
+  const restored = await {
+    collection: () => restoreCollection(context, tx, member, row),
+    draft: () => restoreDraft(tx, row),
+    glossary: () => restoreGlossary(context, tx, member, row),
+    entries: () => restoreFrom(context, tx, member, row, only),
+  }[row.what]();
   await settle(tx, row.id);
   return restored;
 }

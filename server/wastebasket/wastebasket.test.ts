@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
-import type { Bank, Collection, Deletion, Draft, Entry, Restored } from '#contracts';
+import type { Bank, Collection, Deletion, Draft, Entry, Glossary, Restored } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { keep, problem, saveAs, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
@@ -36,6 +36,11 @@ const ids = () => some.map(({ id }) => id);
 const bin = (caller: Caller, entries: string[]) => caller.post('/api/entries/deleted').send({ entries });
 const basket = async (caller: Caller) =>
   (await caller.get('/api/wastebasket').expect(200)).body as Deletion[];
+const glossaries = async (caller: Caller) =>
+  ((await caller.get('/api/glossaries').expect(200)).body as Glossary[]).map(({ name, count }) => [
+    name,
+    count,
+  ]);
 const restore = (caller: Caller, id: string, entries: string[] | null = null) =>
   caller.post(`/api/wastebasket/${id}/restored`).send({ entries });
 const bankOf = async (caller: Caller) => (await caller.get('/api/bank').expect(200)).body as Bank;
@@ -254,4 +259,30 @@ test("one's draft goes and comes back, unless another was begun; the wastebasket
   expect(await emptyWastebasket(later(8))).toBeGreaterThan(0);
   expect((await basket(imke)).map((one) => one.id)).not.toContain(id);
   expect((await basket(odile)).map((one) => one.id)).not.toContain(second.id);
+});
+
+test('a glossary goes with its terms and comes back with them, for who made it and for owners alone', async () => {
+  const asked = { name: 'Tides', language: 'en-GB', kindsOfWork: [], priority: 3, careful: false };
+  const list = (await ruan.post('/api/glossaries').send(asked).expect(201)).body as Glossary;
+  const term = { text: 'neap tide', cue: 'np', weight: 1, note: '' };
+  const { version } = (await ruan.post(`/api/glossaries/${list.id}/terms`).send(term).expect(200))
+    .body as Glossary;
+  expect(await glossaries(desta)).toContainEqual(['Tides', 1]);
+  await ruan.delete(`/api/glossaries/${list.id}`).set('If-Match', `"${version}"`).expect(204);
+  expect(await glossaries(desta)).not.toContainEqual(['Tides', 1]);
+  await desta.get(`/api/glossaries/${list.id}/terms/${version}`).expect(404);
+  const find = async (who: Caller) => (await basket(who)).find(({ title }) => title === 'Tides');
+  expect(await find(desta)).toBeUndefined();
+  const { id } = (await find(ruan))!;
+  expect(await find(imke)).toMatchObject({ id, what: 'glossary' });
+  await restore(desta, id).expect(404);
+  await restore(imke, id).expect(200);
+  expect(await glossaries(desta)).toContainEqual(['Tides', 1]);
+  expect(await find(ruan)).toBeUndefined();
+
+  const back = (await ruan.get('/api/glossaries')).body as Glossary[];
+  const now = back.find(({ name }) => name === 'Tides')!.version;
+  await ruan.delete(`/api/glossaries/${list.id}`).set('If-Match', `"${now}"`).expect(204);
+  await ruan.delete(`/api/wastebasket/${(await find(ruan))!.id}`).expect(204);
+  expect(await find(imke)).toBeUndefined();
 });

@@ -1,14 +1,15 @@
 import { and, asc, count, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Router } from 'express';
-import type { Deletion } from '#contracts';
+import type { Deletion, Member } from '#contracts';
 import { announceChanges } from '../bank/announceEntry';
 import { holdTree } from '../bank/changingCollections';
 import { includedIds } from '../bank/soundIncludes';
 import { rightsFor, visibleEntries } from '../bank/rights';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { collections, deletions, drafts, entries, members, teamSettings } from '../db/schema';
+import { collections, deletions, drafts, entries, glossaries, members, teamSettings } from '../db/schema';
 import { ownDraft } from '../cases/caseAccess';
+import { keepsGlossary } from '../glossaries/keepsGlossary';
 import { bind } from '../http/bind';
 import { notFound, Refusal } from '../http/refusal';
 import { record } from '../people/trail';
@@ -19,9 +20,9 @@ import { restore } from './restoring';
 /** So many titles are shown of what was deleted together. */
 const SHOWN = 50;
 
-/** The deletions a member can undo: of what they would keep, were it there; and of their own drafts. Newest first. */
-async function undoable(db: Queries, member: string, only?: string): Promise<Deletion[]> {
-  const rights = await rightsFor(db, member, { evenDeleted: true });
+/** The deletions a member can undo: of what they would keep, were it there, glossaries too; and of their own drafts. Newest first. */
+async function undoable(db: Queries, member: Member, only?: string): Promise<Deletion[]> {
+  const rights = await rightsFor(db, member.id, { evenDeleted: true });
   const kept = [...rights].flatMap(([id, right]) => (right === 'keep' ? [id] : []));
   const rows = await db
     .select({ deletion: deletions, by: members.name })
@@ -48,7 +49,8 @@ async function undoable(db: Queries, member: string, only?: string): Promise<Del
   const own = await db
     .select({ deletion: drafts.deletion })
     .from(drafts)
-    .where(and(inArray(drafts.deletion, ids), eq(drafts.author, member)));
+    .where(and(inArray(drafts.deletion, ids), eq(drafts.author, member.id)));
+  const lists = await db.select().from(glossaries).where(inArray(glossaries.deletion, ids));
   const settings = await settingsOf(db);
   return rows.flatMap(({ deletion: { id, what, title, at }, by }) => {
     const mine = titles.filter(({ deletion }) => deletion === id);
@@ -56,6 +58,7 @@ async function undoable(db: Queries, member: string, only?: string): Promise<Del
       entries: mine.length > 0,
       collection: places.some(({ deletion }) => deletion === id),
       draft: own.some(({ deletion }) => deletion === id),
+      glossary: lists.some((list) => list.deletion === id && keepsGlossary(list, member)),
     }[what];
     if (!seen) return [];
     // Of what was deleted together, only what this member keeps is theirs to know of.
@@ -79,7 +82,7 @@ async function undoable(db: Queries, member: string, only?: string): Promise<Del
 export function wastebasketRoutes(router: Router, context: Context): void {
   const { db, events } = context;
 
-  const one = async (member: string, id: string): Promise<Deletion> => {
+  const one = async (member: Member, id: string): Promise<Deletion> => {
     const [found] = await undoable(db, member, id);
     if (!found) throw notFound();
     return found;
@@ -108,7 +111,7 @@ export function wastebasketRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'deleteEntries', async ({ member, body }) => {
     const id = await deleteEntries(context, member.id, body.entries);
-    const done = await one(member.id, id);
+    const done = await one(member, id);
     await announceChanges(context, done.entries);
     return done;
   });
@@ -122,14 +125,15 @@ export function wastebasketRoutes(router: Router, context: Context): void {
         'This draft was saved from another window meanwhile. It was not deleted.',
       );
     await events.tell(member.id, { type: 'case-added', case: draft.case });
-    return one(member.id, id);
+    return one(member, id);
   });
 
-  bind(router, context, 'wastebasket', ({ member }) => undoable(db, member.id));
+  bind(router, context, 'wastebasket', ({ member }) => undoable(db, member));
 
   bind(router, context, 'restore', async ({ member, params, body }) => {
-    const known = await one(member.id, params.deletion);
+    const known = await one(member, params.deletion);
     const allowed = new Set(known.entries.map(({ id }) => id));
+    const lists = await db.select().from(glossaries).where(eq(glossaries.deletion, known.id));
     const restored = await db.transaction(async (tx) => {
       await holdTree(tx);
       const [row] = await tx.select().from(deletions).where(eq(deletions.id, known.id)).for('update');
@@ -141,11 +145,12 @@ export function wastebasketRoutes(router: Router, context: Context): void {
     await events.reachChanged();
     await announceChanges(context, known.entries);
     await events.tell(member.id, { type: 'case-added', case: '' });
+    for (const { id } of lists) await events.tellAll({ type: 'glossary-changed', glossary: id });
     return restored;
   });
 
   bind(router, context, 'purge', async ({ member, params }) => {
-    const known = await one(member.id, params.deletion);
+    const known = await one(member, params.deletion);
     await db.transaction(async (tx) => {
       const [row] = await tx.select().from(deletions).where(eq(deletions.id, known.id)).for('update');
       if (!row) throw notFound();

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { CaseSummary, Entry } from '#contracts';
 import { CueIndex, resolveCue, type ResolvedCue } from '#core/cue';
 import { isInReach, type OwnReach } from '#core/glossary';
+import { inOrder } from '#core/language';
 import { usePreferences } from '../api/queries';
 import type { BankIndex } from './bankIndex';
 import { inPlace } from './variations/inPlace';
@@ -21,7 +22,7 @@ function makeReach({ bank, collections }: BankIndex, kind: string, own: OwnReach
   );
   const entries = inPlace(bank.entries, collections)
     .filter(({ collection, content }) => inReach.has(collection) && !content.retired)
-    .sort((a, b) => a.content.title.localeCompare(b.content.title));
+    .sort((a, b) => inOrder(a.content.title, b.content.title));
   // Own wording first: where two cues are typed alike, the member's own wins.
   const isOwn = (entry: Entry) => (collections.get(entry.collection)?.own ? 0 : 1);
   const cues = [...entries]

@@ -1,5 +1,6 @@
 import type { Collection, Entry } from '#contracts';
 import { resolveCue, type BankCue, type Cue } from '#core/cue';
+import { inOrder } from '#core/language';
 import type { BankIndex } from '../bank/bankIndex';
 
 /** A cue of the bank as it is told of in clashes. */
@@ -32,7 +33,7 @@ export function withWritten(
 export function bankCues({ bank, collections }: BankIndex): BankCue[] {
   const own = (id: string) => (collections.get(id)?.own ? 0 : 1);
   return [...bank.entries]
-    .sort((a, b) => own(a.collection) - own(b.collection) || a.content.title.localeCompare(b.content.title))
+    .sort((a, b) => own(a.collection) - own(b.collection) || inOrder(a.content.title, b.content.title))
     .flatMap((entry) => {
       const collection = collections.get(entry.collection);
       if (!collection || entry.content.retired) return [];

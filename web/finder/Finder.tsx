@@ -5,6 +5,7 @@ import { excerpt } from '#core/passage';
 import { takeWhole } from '../api/bank';
 import { mainPassage } from '../bank/entryFields';
 import { typedCue, useBankIndex, type BankIndex } from '../bank/bankIndex';
+import { NotAllSearched } from '../bank/NotAllSearched';
 import { useFoundAway } from '../bank/useFoundAway';
 import { useShell, type Action } from '../shell/ShellContext';
 
@@ -63,12 +64,12 @@ function entryRows(
 }
 
 /** The rows for what is asked: wording first when something is asked, then things to do. */
-function useRows(query: string, close: () => void): Row[] {
+function useRows(query: string, close: () => void): { rows: Row[]; error: Error | null } {
   const index = useBankIndex();
   const away = useFoundAway(index, query);
   const navigate = useNavigate();
   const { screen } = useShell();
-  return useMemo(() => {
+  const rows = useMemo(() => {
     const go = (to: string) => () => void navigate(to);
     const actions: Action[] = [
       ...screen.actions,
@@ -82,6 +83,7 @@ function useRows(query: string, close: () => void): Row[] {
       { label: 'People', run: go('/people') },
       { label: 'Your account', run: go('/account') },
       { label: 'Go to the desk', run: go('/') },
+      { label: 'What is new', run: go('/news') },
       { label: 'Show the keys', run: go('/keys') },
     ];
     const choose = screen.place ?? ((id: string) => void navigate(`/bank/${id}`));
@@ -99,6 +101,7 @@ function useRows(query: string, close: () => void): Row[] {
     const others = doing.filter((row) => !named.includes(row)).slice(0, query ? 4 : actions.length);
     return [...named, ...found, ...others].map(then);
   }, [index, query, away.entries, screen, navigate, close]);
+  return { rows, error: away.error };
 }
 
 function Line({ row, current, id }: { row: Row; current: boolean; id: string }) {
@@ -127,7 +130,7 @@ export function Finder() {
   const [at, setAt] = useState(0);
   const input = useRef<HTMLInputElement>(null);
   const close = useMemo(() => () => setFinderOpen(false), [setFinderOpen]);
-  const rows = useRows(query, close);
+  const { rows, error } = useRows(query, close);
   const list = useId();
   const current = Math.min(at, rows.length - 1);
   useEffect(() => {
@@ -171,6 +174,7 @@ export function Finder() {
           <Line key={row.id} row={row} current={index === current} id={`${list}-${index}`} />
         ))}
       </ul>
+      {error && <NotAllSearched error={error} />}
       {rows.length === 0 && (
         <p className="py-2 text-soft">Nothing by these words. Try fewer of them, or another.</p>
       )}

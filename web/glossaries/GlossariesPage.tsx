@@ -1,3 +1,4 @@
+import { inOrder } from '#core/language';
 import { useMutation } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import type { Glossary } from '#contracts';
@@ -39,7 +40,7 @@ function NewGlossary() {
 export function GlossariesPage() {
   const glossaries = useGlossaries();
   const sorted = [...(glossaries.data ?? [])].sort(
-    (a, b) => b.priority - a.priority || a.name.localeCompare(b.name),
+    (a, b) => b.priority - a.priority || inOrder(a.name, b.name),
   );
   return (
     <Figure

@@ -35,6 +35,7 @@ function Settings({ glossary }: { glossary: Glossary }) {
     mutationFn: () => call('dropGlossary', { params, version }),
     onSuccess: () => {
       settled();
+      void queryClient.invalidateQueries({ queryKey: KEYS.wastebasket });
       void navigate('/glossaries');
     },
   });
@@ -81,7 +82,9 @@ function Settings({ glossary }: { glossary: Glossary }) {
           Save
         </Button>
         {sure ? (
-          <Button onClick={() => drop.mutate()}>Delete it with its {glossary.count ?? 0} terms</Button>
+          <Button onClick={() => drop.mutate()}>
+            Into the wastebasket, with its {glossary.count ?? 0} terms
+          </Button>
         ) : (
           <Button look="text" onClick={() => setSure(true)}>
             Delete

@@ -82,7 +82,7 @@ export function ReachList({ kind, index, reach, place }: Props) {
       </ul>
       {reach.entries.length > SHOWN && !all && (
         <Button look="text" className="mt-1 text-[13px]" onClick={() => setAll(true)}>
-          All {reach.entries.length}
+          All {reach.entries.length.toLocaleString()}
         </Button>
       )}
       <Away index={index} />

@@ -22,6 +22,8 @@ export const ACT_WORDS: Record<Act, string> = {
   'collection-restored': 'brought back the collection',
   'collection-handed-on': 'made a file to hand on of',
   'file-taken-over': 'took over a file into',
+  'glossary-deleted': 'deleted the glossary',
+  'glossary-restored': 'brought back the glossary',
   'entry-made': 'kept',
   'entry-changed': 'changed',
   'entry-moved': 'moved',

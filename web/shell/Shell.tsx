@@ -13,8 +13,9 @@ import type { Member } from '#contracts';
 import { call } from '../api/client';
 import { leaveSession } from '../account/leaveSession';
 import { useBank } from '../api/bank';
-import { useSession } from '../api/queries';
+import { usePreferences, useSession } from '../api/queries';
 import { useLiveEvents } from '../api/useLiveEvents';
+import { NEWEST } from '../news/news';
 import { Button, Failed, Key, Loading, Menu } from '../ui';
 import { liveKeys, useKeyListener, useLiveKeys } from './keys';
 import { ShellContext, type Shell as ShellValue } from './ShellContext';
@@ -30,8 +31,17 @@ async function signOut(): Promise<void> {
   await leaveSession();
 }
 
+const NewsDot = () => (
+  <span title="Something is new" className="ml-1.5 inline-block size-2 rounded-full bg-leaf align-middle">
+    <span className="sr-only">, something is new</span>
+  </span>
+);
+
 function Head({ member, openFinder }: { member: Member; openFinder: () => void }) {
   const navigate = useNavigate();
+  const seen = usePreferences().data?.newsSeen;
+  // Who has never looked is new here: all is new to them, and nothing needs saying.
+  const isNews = seen !== undefined && seen < NEWEST;
   return (
     <header
       data-print="no"
@@ -66,13 +76,19 @@ function Head({ member, openFinder }: { member: Member; openFinder: () => void }
           <Search size={14} aria-hidden /> Find <Key>F2</Key>
         </Button>
         <Menu
-          trigger={<Button look="text">{member.name}</Button>}
+          trigger={
+            <Button look="text">
+              {member.name}
+              {isNews && <NewsDot />}
+            </Button>
+          }
           items={[
             { label: 'Your account', onSelect: () => void navigate('/account') },
             { label: 'Wastebasket', onSelect: () => void navigate('/wastebasket') },
             { label: 'People', onSelect: () => void navigate('/people') },
             ...(member.role === 'owner' ? [{ label: 'Trail', onSelect: () => void navigate('/trail') }] : []),
             { label: 'Light or dark', onSelect: switchTheme },
+            { label: 'What is new', onSelect: () => void navigate('/news') },
             { label: 'Keys', onSelect: () => void navigate('/keys') },
             { label: 'Sign out', onSelect: () => void signOut() },
           ]}

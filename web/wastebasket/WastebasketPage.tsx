@@ -13,6 +13,7 @@ const WHAT: Record<Deletion['what'], string> = {
   entries: 'from the bank',
   collection: 'a collection with all in it',
   draft: 'your draft',
+  glossary: 'a glossary',
 };
 
 function broughtBack(title: string, { lostCues }: Restored): string {
@@ -24,7 +25,7 @@ function Row({ deletion, say }: { deletion: Deletion; say: (words: string) => vo
   const { id, what, title, by, at, until, entries, count } = deletion;
   const [asking, setAsking] = useState(false);
   const settled = () => {
-    for (const queryKey of [KEYS.wastebasket, KEYS.bank, KEYS.cases])
+    for (const queryKey of [KEYS.wastebasket, KEYS.bank, KEYS.cases, KEYS.glossaries])
       void queryClient.invalidateQueries({ queryKey });
   };
   const restore = useMutation({
@@ -61,7 +62,7 @@ function Row({ deletion, say }: { deletion: Deletion; say: (words: string) => vo
         {by}, {instantInWords(at)}
         {until && `; goes for good ${instantInWords(until)}`}
       </p>
-      {what !== 'draft' && count > 1 && (
+      {count > 1 && (
         <details className="text-[13.5px]">
           <summary className="cursor-pointer text-soft">Which they are</summary>
           <ul className="pl-4">

@@ -1,6 +1,7 @@
 /** Glossaries, and what was brought from them and the bank. */
 import { boolean, date, integer, jsonb, pgTable, primaryKey, text } from 'drizzle-orm/pg-core';
 import { members } from './people';
+import { deletions } from './wastebasket';
 
 /** Lists of terms offered while one types. */
 export const glossaries = pgTable('glossaries', {
@@ -16,6 +17,7 @@ export const glossaries = pgTable('glossaries', {
   // Counts every change of the list or of its terms.
   version: integer('version').notNull(),
   madeBy: text('made_by').references(() => members.id, { onDelete: 'set null' }),
+  deletion: text('deletion').references(() => deletions.id),
 });
 
 export const terms = pgTable(

@@ -7,6 +7,7 @@ import { ProposalsWaiting } from '../../proposals/ProposalsWaiting';
 import { Figure } from '../../shell/Figure';
 import { Button, Failed, Key, Loading, Notice, SelectField, TextField } from '../../ui';
 import { useBankIndex, type BankIndex } from '../bankIndex';
+import { NotAllSearched } from '../NotAllSearched';
 import { SelectedPanel } from '../many/SelectedPanel';
 import { ORDERS, type Order } from './orders';
 import { SheetLines } from './SheetLines';
@@ -20,7 +21,12 @@ interface LinesProps {
 }
 
 function Lines({ index, asked, selecting }: LinesProps) {
-  const { lines, more } = useSheetLines(index, asked);
+  const { lines, more, error } = useSheetLines(index, asked);
+  const notAll = error && (
+    <div className="px-7 py-3">
+      <NotAllSearched error={error} />
+    </div>
+  );
   if (index.bank.entries.length === 0 && index.away.size === 0) {
     return (
       <p className="px-7 py-8 text-soft">
@@ -34,13 +40,16 @@ function Lines({ index, asked, selecting }: LinesProps) {
   }
   if (lines.length === 0) {
     return (
-      <p className="px-7 py-8 text-soft">
-        No entry by these words. Try fewer of them, or another collection.
-      </p>
+      notAll || (
+        <p className="px-7 py-8 text-soft">
+          No entry by these words. Try fewer of them, or another collection.
+        </p>
+      )
     );
   }
   return (
     <>
+      {notAll}
       <SheetLines lines={lines} selecting={selecting} />
       {more && (
         <p className="px-7 py-4 text-soft">

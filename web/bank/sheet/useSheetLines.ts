@@ -53,5 +53,5 @@ export function useSheetLines(index: BankIndex, { query, collection, order }: As
       ];
     });
   }, [index, query, isAsked, collection, order, away.entries]);
-  return { lines, more: away.more };
+  return { lines, more: away.more, error: away.error };
 }

@@ -1,0 +1,2 @@
+ALTER TABLE "glossaries" ADD COLUMN "deletion" text;--> statement-breakpoint
+ALTER TABLE "glossaries" ADD CONSTRAINT "glossaries_deletion_deletions_id_fk" FOREIGN KEY ("deletion") REFERENCES "public"."deletions"("id") ON DELETE no action ON UPDATE no action;

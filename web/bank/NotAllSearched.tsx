@@ -1,0 +1,11 @@
+import { inWords } from '../api/client';
+import { Notice } from '../ui';
+
+/** What is at hand was searched, and the rest of a large bank could not be. */
+export function NotAllSearched({ error }: { error: Error }) {
+  return (
+    <Notice tone="warning" title="Only what is at hand was searched.">
+      {inWords(error)}
+    </Notice>
+  );
+}

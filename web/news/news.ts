@@ -1,0 +1,48 @@
+/** Something that members can do since a day, and where. */
+interface News {
+  /** Counts up: what a member has seen is told by the number of the last. */
+  number: number;
+  day: string;
+  title: string;
+  words: string;
+  /** Where it is found: a screen, or words for those found within one. */
+  at: { label: string; to: string };
+}
+
+/** What is new, newest first. Something that changes how people work is written here with it. */
+export const NEWS: readonly News[] = [
+  {
+    number: 4,
+    day: '2026-11-26',
+    title: 'A collection goes to another team as a file',
+    words:
+      'Its keeper hands it on from its page. Whoever takes it over sees first what reads otherwise here and which cues are taken, and chooses one by one.',
+    at: { label: 'Take over a collection', to: '/bank/take-over' },
+  },
+  {
+    number: 3,
+    day: '2026-11-26',
+    title: 'A bank of any size',
+    words:
+      'Of a large bank a part is at hand, and its cues fire. The sheet and the finder reach all the rest, misspelt words too; Alt and R on a leaf brings a collection to hand by name.',
+    at: { label: 'The bank', to: '/bank' },
+  },
+  {
+    number: 2,
+    day: '2026-11-25',
+    title: 'Two at once, and nothing lost',
+    words:
+      'You see who else has an entry open. The second to save puts both changes together. A draft that holds an older wording says so, and takes the new one over with your answers and what you changed by hand.',
+    at: { label: 'The desk', to: '/' },
+  },
+  {
+    number: 1,
+    day: '2026-11-25',
+    title: 'Proposals, notes and variations',
+    words:
+      'Where you may not change an entry you may propose how, note a fault from the midst of your work, or use a variation of your own in its place.',
+    at: { label: 'Proposals and notes', to: '/proposals' },
+  },
+];
+
+export const NEWEST = NEWS[0]!.number;
