@@ -21,6 +21,7 @@ import { findField, Knowledge } from './knowledge';
 import { prepared } from './place';
 import type { PlaceRequest } from './placeRequest';
 import { hasRecordBlocks, recordBlocks } from './recordBlocks';
+import { merged } from './refill';
 import { wordsOf } from './wordsOf';
 
 /** One inline of a wording as it is wanted while filling. */
@@ -108,7 +109,8 @@ function prepareLines(
 ): void {
   for (const block of blocks) {
     if (isLine(block))
-      into.set(block, lineOf(tidyInlines(block.content ?? []).map((one) => pieceOf(one, fields))));
+      // Run together as in a draft: whether a space may be taken is asked of the whole run.
+      into.set(block, lineOf(merged(tidyInlines(block.content ?? [])).map((one) => pieceOf(one, fields))));
     else if ('content' in block) prepareLines(block.content, fields, into);
   }
 }

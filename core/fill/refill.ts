@@ -154,7 +154,7 @@ function joined(line: readonly Inline[]): Inline[] {
 const sameMarks = (a: Inline, b: Inline) => JSON.stringify(a.marks ?? []) === JSON.stringify(b.marks ?? []);
 
 /** Texts with the same marks run together, as the editor has them. */
-function merged(line: readonly Inline[]): Inline[] {
+export function merged(line: readonly Inline[]): Inline[] {
   const out: Inline[] = [];
   for (const inline of line) {
     const last = out[out.length - 1];
