@@ -337,21 +337,3 @@ describe('who hears what', () => {
     expect(heardIt.sort()).toEqual([...heard].sort());
   });
 });
-
-test('what an owner who has no right on it cannot come by: the collection exists for none of their lists', async () => {
-  const secret = wording('Kestrel in the secret wing', 'Words.', 'secretcue');
-  const { id } = await bodyOf<Entry>(keep(callers.keeper, 'ward', secret));
-  await callers.keeper.post('/api/entries/deleted').send({ entries: [id] });
-  await bodyOf<Entry>(keep(callers.keeper, 'ward', secret));
-  const lists = ['/api/bank', '/api/proposals', '/api/notes', '/api/wastebasket', '/api/team', '/api/people'];
-  for (const list of lists) {
-    const { text } = await callers.owner.get(list).expect(200);
-    expect(text).not.toContain('secret');
-    expect(text).not.toContain('ward"');
-  }
-  const { text } = await callers.owner
-    .post('/api/trail')
-    .send({ about: null, by: null, from: null, until: null, before: null })
-    .expect(200);
-  expect(text).not.toContain('secret');
-});
