@@ -12,8 +12,8 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { CollectionSettings } from '#contracts';
 import type { CueRules } from '#core/cue';
-import { instant } from './instant';
 import { members, groups } from './people';
+import { saved } from './saved';
 import { deletions } from './wastebasket';
 
 export const collections = pgTable('collections', {
@@ -45,11 +45,7 @@ export const collectionRevisions = pgTable(
       .references(() => collections.id, { onDelete: 'cascade' }),
     version: integer('version').notNull(),
     settings: jsonb('settings').$type<CollectionSettings>().notNull(),
-    savedAt: instant('saved_at').notNull(),
-    savedBy: text('saved_by')
-      .notNull()
-      .references(() => members.id),
-    reason: text('reason').notNull(),
+    ...saved(),
   },
   (table) => [primaryKey({ columns: [table.collection, table.version] })],
 );

@@ -12,8 +12,7 @@ import {
 } from 'drizzle-orm/pg-core';
 import type { EntryContent } from '#core/entry';
 import { collections } from './collections';
-import { instant } from './instant';
-import { members } from './people';
+import { saved } from './saved';
 import { deletions } from './wastebasket';
 
 export const entries = pgTable(
@@ -25,11 +24,7 @@ export const entries = pgTable(
       .references(() => collections.id),
     revision: integer('revision').notNull(),
     content: jsonb('content').$type<EntryContent>().notNull(),
-    savedAt: instant('saved_at').notNull(),
-    savedBy: text('saved_by')
-      .notNull()
-      .references(() => members.id),
-    reason: text('reason').notNull(),
+    ...saved(),
     // Which change of its collection saved it last.
     change: integer('change').notNull().default(0),
     deletion: text('deletion').references(() => deletions.id),
@@ -68,11 +63,7 @@ export const revisions = pgTable(
       .references(() => entries.id),
     revision: integer('revision').notNull(),
     content: jsonb('content').$type<EntryContent>().notNull(),
-    savedAt: instant('saved_at').notNull(),
-    savedBy: text('saved_by')
-      .notNull()
-      .references(() => members.id),
-    reason: text('reason').notNull(),
+    ...saved(),
   },
   (table) => [primaryKey({ columns: [table.entry, table.revision] })],
 );
