@@ -3,6 +3,7 @@ import { useEffect, useMemo } from 'react';
 import type { Bank, Entry, Member } from '#contracts';
 import { includedIn } from '#core/fill';
 import { keepBank, keptBank } from './bankCache';
+import { askedWith, withBank, withCollection, withEntries, withoutEntry } from './mergedBank';
 import { call, isProblem } from './client';
 import { KEYS, queryClient } from './queries';
 
@@ -10,48 +11,13 @@ import { KEYS, queryClient } from './queries';
 const FRESH_MS = 600_000;
 
 const bankNow = () => queryClient.getQueryData<Bank>(KEYS.bank);
-const isSame = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
-
-/** Entries with what came and went since: of two states of one the newer stands. */
-function withChanges(had: readonly Entry[], { entries, gone }: Pick<Bank, 'entries' | 'gone'>): Entry[] {
-  const byId = new Map(had.map((entry) => [entry.id, entry]));
-  // Moved, it comes with what its new collection has; only where it still stands where it left does it go.
-  for (const { entry, collection } of gone)
-    if (byId.get(entry)?.collection === collection) byId.delete(entry);
-  for (const entry of entries)
-    if ((byId.get(entry.id)?.revision ?? 0) <= entry.revision) byId.set(entry.id, entry);
-  return [...byId.values()];
-}
 
 /** The bank with what has changed in it; the very same where nothing has. */
 async function renewed(had: Bank, signal: AbortSignal): Promise<Bank> {
-  const wasAway = new Set(had.away);
-  const body = {
-    had: Object.fromEntries(
-      had.collections.filter(({ id }) => !wasAway.has(id)).map(({ id, changes }) => [id, changes]),
-    ),
-    loose: had.entries.filter(({ collection }) => wasAway.has(collection)).map(({ id }) => id),
-  };
+  const body = askedWith(had);
   const next = await call('bankChanges', { body, signal });
-  const { collections, counts, away } = next;
-  if (
-    next.entries.length === 0 &&
-    next.gone.length === 0 &&
-    isSame([collections, away], [had.collections, had.away])
-  )
-    return bankNow() ?? had;
   // What was kept or came to hand on this page while the answer was on its way is in the bank as it stands now.
-  const now = bankNow() ?? had;
-  const came = new Set(had.away.filter((id) => !now.away.includes(id)));
-  const isAway = new Set(away.filter((id) => !came.has(id)));
-  const visible = new Set(collections.map(({ id }) => id));
-  // Of entries that one had by themselves, those that were not given again are gone.
-  const given = new Set(next.entries.map(({ id }) => id));
-  const dropped = new Set(body.loose.filter((id) => !given.has(id)));
-  const seen = withChanges(now.entries, next).filter(
-    ({ id, collection }) => visible.has(collection) && !(isAway.has(collection) && dropped.has(id)),
-  );
-  return { collections, counts, away: [...isAway], entries: seen, gone: [] };
+  return withBank(bankNow() ?? had, had, next);
 }
 
 /** Shows another bank on this page, and keeps it for the next. */
@@ -92,20 +58,7 @@ async function askCollection(id: string): Promise<void> {
   if (!bank || !collection) return;
   const had = bank.away.includes(id) ? null : collection.changes;
   const next = await call('collectionChanges', { params: { collection: id }, body: { had } });
-  put((now) => {
-    const entries = withChanges(now.entries, next);
-    const count = entries.filter((entry) => entry.collection === id).length;
-    const { [id]: _, ...others } = now.counts;
-    return {
-      collections: now.collections.map((one) =>
-        one.id === id ? { ...one, changes: Math.max(one.changes, next.changes) } : one,
-      ),
-      counts: count === 0 ? others : { ...others, [id]: count },
-      away: now.away.filter((one) => one !== id),
-      entries,
-      gone: [],
-    };
-  });
+  put((now) => withCollection(now, id, next, had === null));
 }
 
 /**
@@ -149,17 +102,19 @@ async function askEntry(id: string): Promise<void> {
   try {
     await takeWhole(await call('entry', { params: { entry: id } }));
   } catch (error) {
-    if (isProblem(error, 'not-found'))
-      put((bank) => ({ ...bank, entries: bank.entries.filter((one) => one.id !== id) }));
+    if (isProblem(error, 'not-found')) put((bank) => withoutEntry(bank, id));
   }
 }
 
 /** Puts entries into the bank of this page, by themselves where their collection is away. */
 export function takeEntries(entries: readonly Entry[]): void {
-  const known = new Map(bankNow()?.entries.map(({ id, revision }) => [id, revision]));
-  const news = entries.filter(({ id, revision }) => (known.get(id) ?? 0) < revision);
-  if (news.length > 0)
-    put((bank) => ({ ...bank, entries: withChanges(bank.entries, { entries: news, gone: [] }) }));
+  const known = new Map(bankNow()?.entries.map((entry) => [entry.id, entry]));
+  const news = entries.filter(({ id, revision, collection }) => {
+    const had = known.get(id);
+    // Moved, it is at the same revision in another place.
+    return !had || had.revision < revision || had.collection !== collection;
+  });
+  if (news.length > 0) put((bank) => withEntries(bank, news));
 }
 
 /** Puts an entry into the bank of this page with all that stands within it, so that it can be placed. */
