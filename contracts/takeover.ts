@@ -4,7 +4,8 @@ import { CollectionSettingsSchema } from './collections';
 
 const id = z.string().min(1).max(60);
 const MOST_COLLECTIONS = 500;
-const MOST_ENTRIES = 5000;
+/** A file may hold so many, and is taken over in one act. */
+export const MOST_HANDED_ON = 5000;
 
 /** A collection within a file: its id and its parent's mean something in that file alone. Around the first there is none. */
 const CollectionInFileSchema = CollectionSettingsSchema.extend({ id, parent: id.nullable() });
@@ -16,7 +17,7 @@ export const CollectionFileSchema = z.object({
   version: z.literal(1),
   /** From the top down: the collection itself first. */
   collections,
-  entries: z.array(z.object({ id, collection: id, content: EntryContentSchema })).max(MOST_ENTRIES),
+  entries: z.array(z.object({ id, collection: id, content: EntryContentSchema })).max(MOST_HANDED_ON),
 });
 export type CollectionFile = z.infer<typeof CollectionFileSchema>;
 
@@ -35,7 +36,7 @@ export const TakeOverSchema = z.object({
         replaces: z.object({ entry: id, revision: z.number().int().min(1) }).nullable(),
       }),
     )
-    .max(MOST_ENTRIES),
+    .max(MOST_HANDED_ON),
   /** What entries of the file that are not taken over are called here, for those that have them within. */
   known: z.record(id, id),
 });

@@ -4,7 +4,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { queryClient } from './api/queries';
 import { NothingHere } from './shell/NothingHere';
-import { Shell } from './shell/Shell';
+import { Frame, Shell } from './shell/Shell';
 import { followTheme } from './shell/theme';
 import './look/styles.css';
 
@@ -39,7 +39,7 @@ const SCREENS = {
   keys: () => import('./keys/KeysPage').then(({ KeysPage: Component }) => ({ Component })),
 };
 
-// Nothing for the moment until a screen's script is there; each screen then shows its own fetching.
+// Nothing, or the frame alone, until a screen's script is there; each screen then shows its own fetching.
 const HydrateFallback = () => null;
 
 /** Each screen loads on its own, so that the first is there at once. */
@@ -50,7 +50,7 @@ const router = createBrowserRouter([
   {
     element: <Shell />,
     errorElement: <NothingHere />,
-    HydrateFallback,
+    HydrateFallback: Frame,
     children: [
       { index: true, lazy: SCREENS.desk },
       { path: 'cases/:case', lazy: SCREENS.leaf },

@@ -14,7 +14,13 @@ async function countsOf(db: Queries, ids: readonly string[]): Promise<Map<string
   const rows = await db
     .select({ collection: entries.collection, count: sql<number>`count(*)::integer` })
     .from(entries)
-    .where(and(inArray(entries.collection, [...ids]), isNull(entries.deletion)))
+    // As one value: thousands of them would take longer to send than to count.
+    .where(
+      and(
+        sql`${entries.collection} in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb))`,
+        isNull(entries.deletion),
+      ),
+    )
     .groupBy(entries.collection);
   return new Map(rows.map(({ collection, count }) => [collection, count]));
 }

@@ -1,5 +1,5 @@
 import { asc, eq, inArray, isNull } from 'drizzle-orm';
-import type { CollectionFile, TakeOver } from '#contracts';
+import { MOST_HANDED_ON, type CollectionFile, type TakeOver } from '#contracts';
 import { renamedIncludes } from '#core/fill';
 import { branchesOf, within } from '#core/rights';
 import type { Context } from '../context';
@@ -36,6 +36,11 @@ export async function handOn(context: Context, member: string, collection: strin
     .from(entries)
     .where(inArray(entries.collection, [...inside]))
     .orderBy(asc(entries.id));
+  if (rows.length > MOST_HANDED_ON)
+    throw new Refusal(
+      'not-valid',
+      `A file holds ${MOST_HANDED_ON.toLocaleString('en-GB')} entries, and here are ${rows.length.toLocaleString('en-GB')}. Hand on the collections within it, one by one.`,
+    );
   const whole = await withIncluded(
     db,
     rows.map(({ id }) => id),

@@ -66,9 +66,13 @@ export async function call<N extends RouteName>(
   return (response.status === 204 ? undefined : await response.json()) as ResponseOf<N>;
 }
 
+/** A file that never reached the server: its message says why, and what was kept. */
+export class UnreadableFile extends Error {}
+
 /** What to tell a person about an error, in one sentence or two. */
 export function inWords(error: unknown): string {
-  if (error instanceof ApiProblem || error instanceof Unreachable) return error.message;
+  if (error instanceof ApiProblem || error instanceof Unreachable || error instanceof UnreadableFile)
+    return error.message;
   return 'Something went wrong on this page. Reload it; what was saved is safe.';
 }
 

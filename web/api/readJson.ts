@@ -1,8 +1,7 @@
+import { UnreadableFile } from './client';
+
 /** The server takes no more at once. */
 const LIMIT = 4_000_000;
-
-/** A file that never reached the server, with why. */
-export class UnreadableFile extends Error {}
 
 /** What a JSON file holds. Throws an UnreadableFile, which ends with `so`, where it is too large or no JSON. */
 export async function readJson(file: File, so: string): Promise<unknown> {

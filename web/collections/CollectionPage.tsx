@@ -100,7 +100,7 @@ function HandOn({ collection: { id, name } }: { collection: Collection }) {
   const handOn = useMutation({
     mutationFn: () => call('handOn', { params: { collection: id } }),
     onSuccess: (file) =>
-      offerFile(textFile(JSON.stringify(file, null, 2), 'application/json'), fileName(name, 'json')),
+      offerFile(textFile(JSON.stringify(file), 'application/json'), fileName(name, 'json')),
   });
   return (
     <>

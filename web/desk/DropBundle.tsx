@@ -1,29 +1,13 @@
 import { useMutation } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import type { TakenOver } from '#contracts';
-import { ApiProblem, call, inWords } from '../api/client';
-import { readJson, UnreadableFile } from '../api/readJson';
+import { call } from '../api/client';
+import { readJson } from '../api/readJson';
 import { KEYS, queryClient } from '../api/queries';
-import { FileDrop, Notice } from '../ui';
+import { FileDrop, Notice, Refused } from '../ui';
 
 const takeFile = async (file: File): Promise<TakenOver> =>
   call('takeBundle', { body: await readJson(file, 'No case was made.') });
-
-function Faults({ error }: { error: unknown }) {
-  const faults = error instanceof ApiProblem ? (error.problem.faults ?? []) : [];
-  return (
-    <Notice tone="warning" title={error instanceof UnreadableFile ? error.message : inWords(error)}>
-      <ul className="mt-1 grid gap-1.5">
-        {faults.map((fault) => (
-          <li key={fault.place + fault.message}>
-            <span className="block font-cue text-[12px] break-all text-ink">{fault.place}</span>
-            {fault.message}
-          </li>
-        ))}
-      </ul>
-    </Notice>
-  );
-}
 
 function Taken({ taken }: { taken: TakenOver }) {
   return (
@@ -59,7 +43,7 @@ export function DropBundle() {
         />
       </div>
       <div className="mt-3">
-        {take.isError && <Faults error={take.error} />}
+        {take.isError && <Refused error={take.error} withPlaces />}
         {take.data && <Taken taken={take.data} />}
       </div>
     </section>

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
 import {
   NavLink,
   Navigate,
@@ -31,6 +31,29 @@ async function signOut(): Promise<void> {
   await leaveSession();
 }
 
+const HEAD =
+  'mx-auto flex max-w-[76rem] items-center gap-6 px-7 py-3 max-[899px]:gap-4 max-[899px]:px-3 max-[599px]:flex-wrap max-[599px]:gap-y-1';
+
+const Brand = () => (
+  <NavLink
+    to="/"
+    className="flex items-center gap-2 font-book text-[19px] font-semibold text-elder max-[480px]:hidden"
+  >
+    <img src="/leaf.svg" alt="" width={20} height={20} />
+    Elderleaf
+  </NavLink>
+);
+
+/** The frame of the page with nothing in it: painted before it is known who looks at it, and what. */
+export const Frame = ({ children }: { children?: ReactNode }) => (
+  <>
+    <header className={HEAD}>
+      <Brand />
+    </header>
+    {children}
+  </>
+);
+
 const NewsDot = () => (
   <span title="Something is new" className="ml-1.5 inline-block size-2 rounded-full bg-leaf align-middle">
     <span className="sr-only">, something is new</span>
@@ -43,20 +66,11 @@ function Head({ member, openFinder }: { member: Member; openFinder: () => void }
   // Who has never looked is new here: all is new to them, and nothing needs saying.
   const isNews = seen !== undefined && seen < NEWEST;
   return (
-    <header
-      data-print="no"
-      className="mx-auto flex max-w-[76rem] items-center gap-6 px-7 py-3 max-[899px]:gap-4 max-[899px]:px-3 max-[599px]:flex-wrap max-[599px]:gap-y-1"
-    >
+    <header data-print="no" className={HEAD}>
       <a href="#leaf" className="sr-only focus:not-sr-only">
         Skip to the leaf
       </a>
-      <NavLink
-        to="/"
-        className="flex items-center gap-2 font-book text-[19px] font-semibold text-elder max-[480px]:hidden"
-      >
-        <img src="/leaf.svg" alt="" width={20} height={20} />
-        Elderleaf
-      </NavLink>
+      <Brand />
       <nav aria-label="Main" className="flex gap-5 text-[15px] max-[480px]:gap-3">
         <NavLink to="/" end className={linkLook}>
           Desk
@@ -139,7 +153,12 @@ function SignedIn({ member }: { member: Member }) {
 export function Shell() {
   const session = useSession();
   const location = useLocation();
-  if (session.isPending) return <Loading what="your desk" />;
+  if (session.isPending)
+    return (
+      <Frame>
+        <Loading what="your desk" />
+      </Frame>
+    );
   if (session.isError)
     return <Failed what="your session" error={session.error} retry={() => void session.refetch()} />;
   if (!session.data) return <Navigate to="/sign-in" replace state={{ from: location.pathname }} />;

@@ -4,28 +4,16 @@ import { Link } from 'react-router';
 import type { CollectionFile } from '#contracts';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
 import { renewCollection, useAtHand, useBank } from '../api/bank';
-import { ApiProblem, call, inWords } from '../api/client';
+import { call } from '../api/client';
 import { KEYS, queryClient, usePreferences } from '../api/queries';
-import { UnreadableFile } from '../api/readJson';
 import { useBankIndex, type BankIndex } from '../bank/bankIndex';
 import { Figure } from '../shell/Figure';
-import { Button, Failed, FileDrop, Loading, Notice, SelectField } from '../ui';
+import { Button, Failed, FileDrop, Loading, Notice, Refused, SelectField } from '../ui';
 import { ArrivalsList } from './ArrivalsList';
 import { planTakeOver, type Choice } from './planTakeOver';
 import { readCollectionFile } from './readCollectionFile';
 
 const entriesInWords = (count: number) => (count === 1 ? 'one entry' : `${count.toLocaleString()} entries`);
-
-function Refused({ error }: { error: Error }) {
-  const faults = error instanceof ApiProblem ? (error.problem.faults ?? []) : [];
-  return (
-    <Notice tone="warning" title={error instanceof UnreadableFile ? error.message : inWords(error)}>
-      {faults.map(({ place, message }) => (
-        <p key={place + message}>{message}</p>
-      ))}
-    </Notice>
-  );
-}
 
 interface ArrivedProps {
   index: BankIndex;

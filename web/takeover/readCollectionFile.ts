@@ -1,5 +1,6 @@
 import { CollectionFileSchema, type CollectionFile } from '#contracts';
-import { readJson, UnreadableFile } from '../api/readJson';
+import { UnreadableFile } from '../api/client';
+import { readJson } from '../api/readJson';
 
 const SO = 'Nothing was taken over.';
 const TOLD = 3;

@@ -7,6 +7,7 @@ export { Menu } from './Menu';
 export type { MenuItem } from './Menu';
 export { Key } from './Key';
 export { FileDrop } from './FileDrop';
+export { Refused } from './Refused';
 export { Sortable, SortableRow, moved } from './Sortable';
 export { Tick } from './Tick';
 export { Picks } from './Picks';

@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import type { Entry } from '#contracts';
-import { ApiProblem, inWords } from '../../api/client';
-import { Button, Notice, SelectField, TextField } from '../../ui';
+import { Button, Notice, Refused, SelectField, TextField } from '../../ui';
 import type { BankIndex } from '../bankIndex';
 import { DeleteAsk } from './DeleteAsk';
 import { ACTS, useMany } from './useMany';
@@ -49,17 +48,6 @@ function WordAct({
         {act}
       </Button>
     </form>
-  );
-}
-
-function Refused({ error }: { error: Error }) {
-  const faults = error instanceof ApiProblem ? (error.problem.faults ?? []) : [];
-  return (
-    <Notice tone="warning" title={inWords(error)}>
-      {faults.map(({ place, message }) => (
-        <p key={place + message}>{message}</p>
-      ))}
-    </Notice>
   );
 }
 

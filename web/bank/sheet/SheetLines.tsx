@@ -77,6 +77,16 @@ interface Drawn {
   at: number;
 }
 
+/** About how long a line is, in px, until it has been drawn. */
+function lengthOf(line: SheetLine): number {
+  if (line.kind === 'head') return HEAD_PX;
+  return line.kind === 'waiting' ? line.count * ROW_PX : ROW_PX;
+}
+
+/** What a line is known by, so that its length is remembered wherever it comes to stand. */
+const keyOf = (line: SheetLine) =>
+  line.kind === 'entry' ? line.entry.id : `${line.kind} ${line.collection.id}`;
+
 /** Lines that follow each other, by their collections. */
 function sectionsOf(drawn: readonly Drawn[]): Drawn[][] {
   const sections: Drawn[][] = [];
@@ -109,13 +119,8 @@ export function SheetLines({ lines, selecting }: Props) {
   const printing = usePrinting();
   const virtual = useWindowVirtualizer({
     count: lines.length,
-    estimateSize: (at) => (lines[at]!.kind === 'head' ? HEAD_PX : ROW_PX),
-    getItemKey: (at) => {
-      const line = lines[at]!;
-      return line.kind === 'entry'
-        ? line.entry.id
-        : `${line.kind} ${line.collection.id} ${line.kind === 'head' ? '' : line.place}`;
-    },
+    estimateSize: (at) => lengthOf(lines[at]!),
+    getItemKey: (at) => keyOf(lines[at]!),
     overscan: BEYOND,
     scrollMargin: top,
   });
@@ -148,14 +153,14 @@ export function SheetLines({ lines, selecting }: Props) {
                   if (line.kind === 'waiting')
                     return (
                       <li
-                        key={line.place}
+                        key="waiting"
                         {...measured(at)}
-                        aria-posinset={line.place + 1}
-                        aria-setsize={line.count}
-                        className="sheet-row px-7 py-9"
+                        className="sheet-row px-7"
+                        style={{ height: lengthOf(line) }}
                       >
-                        <span aria-hidden className="block h-2 w-1/3 bg-hair" />
-                        <span className="sr-only">Loading</span>
+                        <span className="appear-late sticky top-0 block py-6 text-soft">
+                          Fetching {line.count.toLocaleString()} entries …
+                        </span>
                       </li>
                     );
                   return (

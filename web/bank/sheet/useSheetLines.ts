@@ -10,11 +10,11 @@ export interface Asked {
   order: Order;
 }
 
-/** One line of the sheet. Entries that are not at hand are a line each all the same, so that the sheet keeps its length. */
+/** One line of the sheet. Entries of a collection that is away are one line together, as long as they will be. */
 export type SheetLine =
   | { kind: 'head'; collection: Collection; entries: readonly Entry[]; count: number }
   | { kind: 'entry'; collection: Collection; entry: Entry; place: number; count: number }
-  | { kind: 'waiting'; collection: Collection; place: number; count: number };
+  | { kind: 'waiting'; collection: Collection; count: number };
 
 /** What the sheet shows: collections in their order, each with those of its entries that were asked for. */
 export function useSheetLines(index: BankIndex, { query, collection, order }: Asked) {
@@ -37,16 +37,7 @@ export function useSheetLines(index: BankIndex, { query, collection, order }: As
       const count = waits ? (index.bank.counts[one.id] ?? 0) : entries.length;
       if (count === 0 && (isAsked || collection === '')) return [];
       const head: SheetLine = { kind: 'head', collection: one, entries, count };
-      if (waits)
-        return [
-          head,
-          ...Array.from({ length: count }, (_, place) => ({
-            kind: 'waiting' as const,
-            collection: one,
-            place,
-            count,
-          })),
-        ];
+      if (waits) return [head, { kind: 'waiting', collection: one, count }];
       return [
         head,
         ...entries.map((entry, place) => ({ kind: 'entry' as const, collection: one, entry, place, count })),
