@@ -1,9 +1,10 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { parse } from 'cookie';
-import { and, eq, gt, isNull, lt } from 'drizzle-orm';
+import { and, eq, gt, isNull, lt, sql } from 'drizzle-orm';
 import type { Request, Response } from 'express';
 import type { Member } from '#contracts';
 import type { Context } from '../context';
+import { prepared } from '../db/prepared';
 import { members, sessions } from '../db/schema';
 
 const COOKIE = 'elderleaf_session';
@@ -66,17 +67,28 @@ export function clearCookie(context: Context, response: Response): void {
   response.clearCookie(COOKIE, cookieOptions(context));
 }
 
+const sessionIn = prepared((db) =>
+  db
+    .select({ member: memberColumns, seenAt: sessions.seenAt })
+    .from(sessions)
+    .innerJoin(members, eq(members.id, sessions.member))
+    .where(
+      and(
+        eq(sessions.tokenHash, sql.placeholder('tokenHash')),
+        gt(sessions.endsAt, sql.placeholder('now')),
+        isNull(members.leftAt),
+      ),
+    )
+    .prepare('session_in'),
+);
+
 /** The member whose session the request carries, or null when there is none or it has run out. */
 export async function memberOf(context: Context, request: Request): Promise<Member | null> {
   const token = tokenIn(request);
   if (!token) return null;
   const tokenHash = hashOf(token);
   const now = context.now();
-  const [found] = await context.db
-    .select({ member: memberColumns, seenAt: sessions.seenAt })
-    .from(sessions)
-    .innerJoin(members, eq(members.id, sessions.member))
-    .where(and(eq(sessions.tokenHash, tokenHash), gt(sessions.endsAt, now), isNull(members.leftAt)));
+  const [found] = await sessionIn(context.db).execute({ tokenHash, now: now.toISOString() });
   if (!found) return null;
   if (now.getTime() - found.seenAt.getTime() > SEEN_MS)
     await context.db.update(sessions).set({ seenAt: now }).where(eq(sessions.tokenHash, tokenHash));

@@ -28,7 +28,7 @@ export async function writeWords(tx: Queries, all: readonly Indexed[]): Promise<
       collectionMark(collection),
       ...some.filter(({ length }) => length <= LONGEST_WORD).slice(0, MOST_WORDS),
     ];
-    return { entry: id, head: kept(head), words: kept(words) };
+    return { entry: id, collection, head: kept(head), words: kept(words) };
   });
   if (rows.length === 0) return;
   const misspelt = [...new Set(rows.flatMap(({ words }) => words))].filter(
@@ -37,10 +37,11 @@ export async function writeWords(tx: Queries, all: readonly Indexed[]): Promise<
   const list = (name: string) => sql.raw(`array(select jsonb_array_elements_text(one->'${name}'))`);
   await tx.execute(sql`
     with indexed as (
-      insert into entry_words (entry, head, words)
-      select one->>'entry', array_to_tsvector(${list('head')}), array_to_tsvector(${list('words')})
+      insert into entry_words (entry, collection, head, words)
+      select one->>'entry', one->>'collection', array_to_tsvector(${list('head')}), array_to_tsvector(${list('words')})
       from jsonb_array_elements(${JSON.stringify(rows)}::jsonb) as one
-      on conflict (entry) do update set head = excluded.head, words = excluded.words
+      on conflict (entry) do update
+        set collection = excluded.collection, head = excluded.head, words = excluded.words
     )
     -- In one order, so that two who bring the same new words do not wait for each other.
     insert into vocabulary (word, initial, length)
@@ -62,6 +63,7 @@ export async function moveWords(
   await tx
     .update(entryWords)
     .set({
+      collection: to,
       head: sql`ts_delete(${entryWords.head}, ${from}) || ${mark}`,
       words: sql`ts_delete(${entryWords.words}, ${from}) || ${mark}`,
     })

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { sql } from 'drizzle-orm';
 import type { Bank, Entry, Found } from '#contracts';
+import { DEFAULT_CUE_RULES } from '#core/cue';
 import { newEntry } from '#core/entry';
 import { entryWords } from '../db/schema';
 import { startTestServer, type TestServer } from '../testing/testServer';
@@ -111,4 +112,28 @@ test('what stands within an entry comes with it, wherever it is kept', async () 
   const kept = await keep('own-imke', outer);
   const bank = (await imke.get('/api/bank').expect(200)).body as Bank;
   for (const id of [inner.id, kept.id]) expect(bank.entries.map((entry) => entry.id)).toContain(id);
+});
+
+test('what one may not see hides nothing that one may, however much of it has the words', async () => {
+  const settings = { leadIn: '', cueRules: DEFAULT_CUE_RULES, kindsOfWork: [], language: 'en-GB' };
+  const takeOver = async (who: typeof imke, collections: string[], titled: string[]) =>
+    who
+      .post('/api/bank/taken-over')
+      .send({
+        into: null,
+        collections: collections.map((name) => ({ ...settings, id: name, name, parent: null })),
+        entries: titled.map((title, at) => ({
+          id: `e${at}`,
+          collection: collections.at(-1),
+          content: content(title, 'Words.'),
+          replaces: null,
+        })),
+        known: {},
+      })
+      .expect(201);
+  const many = (count: number, name: string) => Array.from({ length: count }, (_, at) => `${name} ${at}`);
+  await takeOver(desta, ['Tides'], many(250, 'Walrus'));
+  await takeOver(imke, many(25, 'Shore'), ['Walrus on the slip']);
+  expect((await found(desta, 'walrus')).entries).toHaveLength(20);
+  expect(await titles(imke, 'walr')).toEqual(['Walrus on the slip']);
 });

@@ -1,7 +1,9 @@
-import { and, between, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
+import { and, between, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Found } from '#contracts';
 import { findable, Finder, nearWords, plainWord, slackOf, wordsOf } from '#core/finder';
-import type { Queries } from '../db/openStore';
+import type { Right } from '#core/rights';
+import type { Database } from '../db/openStore';
+import { prepared } from '../db/prepared';
 import { collections, entries, entryWords, vocabulary } from '../db/schema';
 import { collectionMark } from './entryWords';
 import { rightsFor } from './rights';
@@ -11,42 +13,85 @@ import { toEntry } from './saveEntry';
 const TOLD = 20;
 const RANKED = 30;
 const MOST_WORDS = 8;
-/** To one who sees more than this many collections, what is found is sifted afterwards: their marks would be a long question. */
-const MOST_MARKS = 150;
+/** Among no more than so many collections their marks are asked for; more of them would be a long question. */
+const MOST_MARKS = 20;
+/** So many are looked at first, whosever they are: it is quicker to sift them here than to say what may be seen. */
+const LOOKED_AT = 200;
 
 const quoted = (word: string) => `'${word.replace(/['\\]/g, (sign) => sign + sign)}'`;
 const anyOf = (terms: readonly string[]) => `(${terms.join(' | ')})`;
 
-/** Entries that have what a question of PostgreSQL's text search asks for, among collections that are seen, with their lead-ins. */
-async function having(db: Queries, words: readonly string[], seen: readonly string[]) {
-  const few = seen.length <= MOST_MARKS;
-  const marks = few ? [anyOf(seen.map((id) => quoted(collectionMark(id))))] : [];
-  const asked = [...words, ...marks].join(' & ');
-  // As one value: thousands of them would take longer to send than to sift.
-  const sifted: SQL | undefined = few
-    ? undefined
-    : sql`${entries.collection} in (select jsonb_array_elements_text(${JSON.stringify(seen)}::jsonb))`;
-  const among = (column: typeof entryWords.head | typeof entryWords.words, tier: number) => sql`(
-    select ${entryWords.entry} as entry, ${sql.raw(String(tier))} as tier
-    from ${entryWords} join ${entries} on ${entries.id} = ${entryWords.entry}
-    where ${and(sql`${column} @@ ${asked}::tsquery`, isNull(entries.deletion), sifted)}
-    limit ${RANKED})`;
-  // In one statement: each takes longer on its way to the embedded store and back than in there.
-  const nearest = sql`(
-    select entry from (${among(entryWords.head, 0)} union all ${among(entryWords.words, 1)}) as found
-    group by entry order by min(tier) limit ${RANKED})`;
-  return db
+interface Having {
+  found: { entry: string; collection: string }[];
+  /** Whether there are no more of them. */
+  whole: boolean;
+}
+
+/**
+ * The entries that have what a question of PostgreSQL's text search asks for, not more than `most`: those with it in the head
+ * first; only where these are fewer, those with it anywhere, which may be half the bank for a word just begun.
+ */
+async function having(db: Database, asked: string, most: number, sifted = sql`true`): Promise<Having> {
+  // In one statement, and each list as one value: what costs is the way to the embedded store and back, and each row read.
+  const { rows } = (await db.execute(sql`
+    with in_head as materialized (
+      select entry, collection from entry_words where head @@ ${asked}::tsquery and ${sifted} limit ${most}
+    ), anywhere as materialized (
+      select entry, collection from entry_words
+      where words @@ ${asked}::tsquery and ${sifted} and (select count(*) from in_head) < ${most} limit ${most}
+    )
+    select
+      (select coalesce(json_agg(json_build_array(entry, collection)), '[]') from in_head) as head,
+      (select coalesce(json_agg(json_build_array(entry, collection)), '[]') from anywhere) as words`)) as {
+    rows: Record<'head' | 'words', [string, string][]>[];
+  };
+  const { head, words } = rows[0]!;
+  return {
+    found: [...head, ...words].map(([entry, collection]) => ({ entry, collection })),
+    whole: head.length < most && words.length < most,
+  };
+}
+
+const inOrder = prepared((db) =>
+  db
     .select({ entry: entries, leadIn: collections.leadIn })
     .from(entries)
+    .innerJoin(
+      sql`jsonb_array_elements_text(${sql.placeholder('ids')}::jsonb) with ordinality as near(id, place)`,
+      sql`near.id = ${entries.id}`,
+    )
     .innerJoin(collections, eq(collections.id, entries.collection))
-    .where(sql`${entries.id} in ${nearest}`);
+    .where(isNull(entries.deletion))
+    .orderBy(sql`near.place`)
+    .limit(RANKED)
+    .prepare('entries_in_order'),
+);
+
+/** Of those that one may see, some that have the words: as many as are ranked, where there are so many. */
+async function nearest(db: Database, words: readonly string[], seen: ReadonlyMap<string, Right>) {
+  const rowsOf = async (found: readonly { entry: string; collection: string }[]) => {
+    const ids = new Set(found.filter(({ collection }) => seen.has(collection)).map(({ entry }) => entry));
+    if (ids.size === 0) return [];
+    return inOrder(db).execute({ ids: JSON.stringify([...ids]) });
+  };
+  if (seen.size <= MOST_MARKS) {
+    const marks = anyOf([...seen.keys()].map((id) => quoted(collectionMark(id))));
+    return rowsOf((await having(db, [...words, marks].join(' & '), LOOKED_AT)).found);
+  }
+  const { found, whole } = await having(db, words.join(' & '), LOOKED_AT);
+  const rows = await rowsOf(found);
+  if (whole || rows.length === RANKED) return rows;
+  // As one value: thousands of them would take longer to send than to sift.
+  const ids = JSON.stringify([...seen.keys()]);
+  const sifted = sql`${entryWords.collection} in (select jsonb_array_elements_text(${ids}::jsonb))`;
+  return rowsOf((await having(db, words.join(' & '), LOOKED_AT, sifted)).found);
 }
 
 /** A slip in the first letter is a rare one: another was typed before it, or the two have changed places. */
 const begun = (word: string) => [...new Set(word.slice(0, 2))];
 
 /** What each word may have been meant for, itself among them, as parts of a question. */
-async function meant(db: Queries, words: readonly string[]): Promise<string[]> {
+async function meant(db: Database, words: readonly string[]): Promise<string[]> {
   return Promise.all(
     words.map(async (word) => {
       const itself = `${quoted(word)}:*`;
@@ -73,16 +118,16 @@ async function meant(db: Queries, words: readonly string[]): Promise<string[]> {
  * and, where none has them so, misspelt. Best first, as the finder of a page ranks them; at most 20, with whether there are
  * more. Words without a letter or digit find nothing.
  */
-export async function search(db: Queries, member: string, query: string): Promise<Found> {
+export async function search(db: Database, member: string, query: string): Promise<Found> {
   const words = [...new Set(wordsOf(query).map(plainWord))].slice(0, MOST_WORDS);
-  const seen = words.length === 0 ? [] : [...(await rightsFor(db, member)).keys()];
-  if (seen.length === 0) return { entries: [], more: false };
-  let rows = await having(
+  const seen = await rightsFor(db, member);
+  if (words.length === 0 || seen.size === 0) return { entries: [], more: false };
+  let rows = await nearest(
     db,
     words.map((word) => `${quoted(word)}:*`),
     seen,
   );
-  if (rows.length === 0) rows = await having(db, await meant(db, words), seen);
+  if (rows.length === 0) rows = await nearest(db, await meant(db, words), seen);
   const byId = new Map(rows.map(({ entry }) => [entry.id, entry]));
   const finder = new Finder(rows.map(({ entry, leadIn }) => findable(entry.id, entry.content, leadIn)));
   const ranked = finder.find(query).flatMap((id) => byId.get(id) ?? []);

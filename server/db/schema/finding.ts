@@ -14,6 +14,8 @@ export const entryWords = pgTable(
     entry: text('entry')
       .primaryKey()
       .references(() => entries.id, { onDelete: 'cascade' }),
+    // Beside them: to look it up in the entries would take longer than to find the words.
+    collection: text('collection').notNull(),
     // Of title, cues and tags; and of everything.
     head: tsvector('head').notNull(),
     words: tsvector('words').notNull(),
