@@ -1,10 +1,10 @@
-import { and, between, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, between, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { Found } from '#contracts';
 import { findable, Finder, nearWords, plainWord, slackOf, wordsOf } from '#core/finder';
 import type { Right } from '#core/rights';
 import type { Database } from '../db/openStore';
 import { prepared } from '../db/prepared';
-import { collections, entries, entryWords, vocabulary } from '../db/schema';
+import { collections, entries, vocabulary } from '../db/schema';
 import { collectionMark } from './entryWords';
 import { rightsFor } from './rights';
 import { toEntry } from './saveEntry';
@@ -31,14 +31,20 @@ interface Having {
  * The entries that have what a question of PostgreSQL's text search asks for, not more than `most`: those with it in the head
  * first; only where these are fewer, those with it anywhere, which may be half the bank for a word just begun.
  */
-async function having(db: Database, asked: string, most: number, sifted = sql`true`): Promise<Having> {
+async function having(db: Database, asked: string, most: number, sifted?: SQL): Promise<Having> {
+  // Sifted from all that have it, by their index: the planner hopes to come upon enough of them by reading the whole bank through.
+  const whatHas = (column: SQL) =>
+    sifted
+      ? sql`(select * from entry_words where ${column} @@ ${asked}::tsquery offset 0) as having_it where ${sifted}`
+      : sql`entry_words where ${column} @@ ${asked}::tsquery`;
   // In one statement, and each list as one value: what costs is the way to the embedded store and back, and each row read.
   const { rows } = (await db.execute(sql`
     with in_head as materialized (
-      select entry, collection from entry_words where head @@ ${asked}::tsquery and ${sifted} limit ${most}
+      select entry, collection from ${whatHas(sql`head`)} limit ${most}
     ), anywhere as materialized (
-      select entry, collection from entry_words
-      where words @@ ${asked}::tsquery and ${sifted} and (select count(*) from in_head) < ${most} limit ${most}
+      select entry, collection from ${whatHas(sql`words`)}
+        and (select count(*) from in_head) < ${most}
+      limit ${most}
     )
     select
       (select coalesce(json_agg(json_build_array(entry, collection)), '[]') from in_head) as head,
@@ -83,7 +89,7 @@ async function nearest(db: Database, words: readonly string[], seen: ReadonlyMap
   if (whole || rows.length === RANKED) return rows;
   // As one value: thousands of them would take longer to send than to sift.
   const ids = JSON.stringify([...seen.keys()]);
-  const sifted = sql`${entryWords.collection} in (select jsonb_array_elements_text(${ids}::jsonb))`;
+  const sifted = sql`collection in (select jsonb_array_elements_text(${ids}::jsonb))`;
   return rowsOf((await having(db, words.join(' & '), LOOKED_AT, sifted)).found);
 }
 
