@@ -22,7 +22,7 @@ export type {
 } from './passage';
 export { wordsOfInline } from './plainText';
 export { plainPassage, emptyPassage, textRun, isEmptyPassage } from './make';
-export { mapLines, linesOf, isLine } from './lines';
+export { mapLines, linesOf, lineText, isLine } from './lines';
 export type { Line, LineBlock } from './lines';
 export { textOfInlines, plainText } from './plainText';
 export { joinAtCaret } from './joinAtCaret';

@@ -11,6 +11,14 @@ export function isLine(block: Block): block is LineBlock {
   return block.type === 'paragraph' || block.type === 'heading';
 }
 
+/** Stands for an inline that is no text, so that offsets count one for each. */
+const OBJECT = '\uFFFC';
+
+/** The text of a line with one placeholder character for each blank or break. */
+export function lineText(line: Line): string {
+  return line.map((inline) => (inline.type === 'text' ? inline.text : OBJECT)).join('');
+}
+
 function collect(block: Block, into: Line[]): void {
   if (isLine(block)) into.push(block.content ?? []);
   else if ('content' in block) for (const child of block.content) collect(child, into);

@@ -1,5 +1,5 @@
 import { findDates, type CalendarDate, type DateForm } from '#core/calendar';
-import { linesOf, type BlankForm, type Line, type Passage } from '#core/passage';
+import { lineText, linesOf, type BlankForm, type Passage } from '#core/passage';
 import { detailsOf, type CaseRecord, type Detail } from '#core/record';
 
 /** Something in a text that belongs to this case alone: where it stands and what could stand for it. */
@@ -13,14 +13,6 @@ export interface Particular {
   /** The detail of the record that says the same; null when the record does not know it. */
   path: string | null;
   form: BlankForm;
-}
-
-/** Stands for an inline that is no text, so that offsets count one for each. */
-const OBJECT = '\uFFFC';
-
-/** The text of a line with one placeholder character for each blank or break. */
-export function lineText(line: Line): string {
-  return line.map((inline) => (inline.type === 'text' ? inline.text : OBJECT)).join('');
 }
 
 type Found = Omit<Particular, 'line' | 'words'>;

@@ -1,0 +1,90 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { repeatedPhrases, type Text } from './index';
+
+const run = (texts: Text<string>[], least: number) => {
+  const running = repeatedPhrases(texts, { least, inAtLeast: 2, most: Infinity });
+  for (;;) {
+    const { done, value } = running.next();
+    if (done) return value;
+  }
+};
+const told = (texts: Text<string>[], least: number) =>
+  run(texts, least)
+    .map(({ words, owners, places }) => {
+      const { text, from, to } = places[0]!;
+      const phrase = texts[text]!.text.slice(from, to).toLowerCase();
+      expect(phrase.split(' ')).toHaveLength(words);
+      return `${phrase}: ${owners} owners, at ${places.map((one) => `${one.text}/${one.from}`).join(' ')}`;
+    })
+    .sort();
+
+/** Every phrase there is, kept if a word more on either side is found in fewer places. */
+function naive(texts: Text<string>[], least: number): string[] {
+  const found = new Map<
+    string,
+    { owners: Set<string>; at: string[]; before: Set<string>; after: Set<string> }
+  >();
+  texts.forEach(({ owner, text }, number) => {
+    const words = text.toLowerCase().split(' ').filter(Boolean);
+    const starts = words.map((_, at) => words.slice(0, at).join(' ').length + (at > 0 ? 1 : 0));
+    for (let from = 0; from < words.length; from += 1)
+      for (let to = from + least; to <= words.length; to += 1) {
+        const phrase = words.slice(from, to).join(' ');
+        const one = found.get(phrase) ?? { owners: new Set(), at: [], before: new Set(), after: new Set() };
+        one.owners.add(owner);
+        one.at.push(`${number}/${starts[from]}`);
+        one.before.add(words[from - 1] ?? `none ${number}`);
+        one.after.add(words[to] ?? `none ${number}`);
+        found.set(phrase, one);
+      }
+  });
+  return [...found]
+    .filter(([, { owners, before, after }]) => owners.size > 1 && before.size > 1 && after.size > 1)
+    .map(([phrase, { owners, at }]) => `${phrase}: ${owners.size} owners, at ${at.join(' ')}`)
+    .sort();
+}
+
+describe('phrases typed again and again', () => {
+  test('exactly the maximal ones that a naive count finds', () => {
+    const word = fc.constantFrom('a', 'b', 'c', 'd');
+    const piece = fc.array(word, { maxLength: 25 }).map((words) => words.join(' '));
+    const text = fc.record({ owner: fc.constantFrom('x', 'y', 'z'), text: piece });
+    fc.assert(
+      fc.property(fc.array(text, { maxLength: 8 }), fc.integer({ min: 2, max: 5 }), (texts, least) => {
+        expect(told(texts, least)).toEqual(naive(texts, least));
+      }),
+      { numRuns: 2000 },
+    );
+  });
+
+  test('no row for a piece of a phrase, unless that stands in more places; numbers, case and accents do not part them', () => {
+    const texts = [
+      { owner: 'a', text: 'Today: the wound was cleaned with warm saline, 20 ml. All well.' },
+      { owner: 'b', text: 'The wound was cleaned with WARM saline (35 ml); a café called.' },
+      { owner: 'c', text: 'Seen late. The wound was cleaned with gauze' },
+    ];
+    const phrases = run(texts, 5).map(({ owners, places }) => {
+      const { text, from, to } = places[0]!;
+      return [texts[text]!.text.slice(from, to), owners];
+    });
+    expect(phrases).toEqual([
+      ['the wound was cleaned with warm saline, 20 ml', 2],
+      ['the wound was cleaned with', 3],
+    ]);
+  });
+
+  test('words that go on and on, and texts without any, come to an end', () => {
+    const endless = 'ha '.repeat(20_000);
+    expect(run([{ owner: 'a', text: endless }], 5)).toEqual([]);
+    const twice = run(
+      [
+        { owner: 'a', text: endless },
+        { owner: 'b', text: 'ha '.repeat(40) },
+        { owner: 'c', text: '' },
+      ],
+      5,
+    );
+    expect(twice.map(({ words }) => words)[0]).toBe(40);
+  });
+});
