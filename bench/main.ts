@@ -2,7 +2,9 @@ import fs from 'node:fs';
 import { benchCues } from './cues';
 import { benchFilling } from './filling';
 import { benchLargeBank } from './largeBank';
+import { benchLikeness } from './likeness';
 import { benchOffers } from './offers';
+import { benchPhrases } from './phrases';
 import { benchRefilling } from './refilling';
 import type { Measured } from './measure';
 import { benchTeam } from './team';
@@ -13,6 +15,8 @@ const SECTIONS: Record<string, () => Measured[] | Promise<Measured[]>> = {
   offers: benchOffers,
   filling: benchFilling,
   refilling: benchRefilling,
+  likeness: benchLikeness,
+  phrases: benchPhrases,
   typing: benchTyping,
   team: benchTeam,
   bank: benchLargeBank,
@@ -40,7 +44,7 @@ function table(measured: readonly Measured[]): void {
       ...(buildMs === undefined ? [] : [`built in ${number(buildMs)} ms`]),
       ...(megabytes === undefined ? [] : [`${number(megabytes)} MB`]),
     ];
-    say(`  ${contender.padEnd(44)}${figures.map((figure) => figure.padStart(22)).join('')}`);
+    say(`  ${contender.padEnd(44)}${figures.map((figure) => figure.padStart(26)).join('')}`);
   }
 }
 

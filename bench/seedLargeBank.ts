@@ -1,4 +1,3 @@
-import fs from 'node:fs';
 import { sql } from 'drizzle-orm';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { newEntry, type EntryContent } from '#core/entry';
@@ -16,6 +15,7 @@ import {
   members,
   revisions,
 } from '../server/db/schema';
+import { commonWords } from './commonWords';
 import { numbers } from './numbers';
 
 /** Of the 2,000 collections 500 are members' own; the others stand in 30 branches of 50. */
@@ -27,19 +27,6 @@ const LIBRARIAN = 'imke';
 
 const next = numbers(7);
 const pick = (count: number) => Math.floor(next() * count);
-
-/** Words as a text has them: the common ones often, the others seldom (Zipf 1935). */
-function vocabulary(): () => string {
-  const words = fs
-    .readFileSync('web/generated/english.tsv', 'utf8')
-    .split('\n')
-    .flatMap((line) => {
-      const [word, , weight] = line.split('\t');
-      return word ? [{ word, weight: Number(weight) }] : [];
-    })
-    .sort((a, b) => b.weight - a.weight || a.word.length - b.word.length);
-  return () => words[Math.floor(words.length ** next()) - 1]?.word ?? words[0]!.word;
-}
 
 const sentence = (word: () => string, length: number) => {
   const text = Array.from({ length }, word).join(' ');
@@ -119,7 +106,7 @@ export async function seedLargeBank(store: Store): Promise<void> {
   const { db } = store;
   const own = (await seedPeople(store)).map((id) => `own-${id}`);
   const shared = await seedCollections(store);
-  const word = vocabulary();
+  const word = commonWords(next);
   const saved = { savedAt: new Date(), savedBy: LIBRARIAN, reason: 'Seeded', revision: 1 };
   for (let from = 0; from < SIZES.entries; from += AT_ONCE) {
     const rows = Array.from({ length: AT_ONCE }, (_, one) => {

@@ -32,7 +32,7 @@ function deepest(stack: readonly Interval[], place: number): Interval {
 }
 
 /**
- * All maximal repeats of at least `least` symbols in at least `inAtLeast` documents, from a suffix array and what neighbours
+ * All maximal repeats in at least `inAtLeast` documents, from a suffix array and what neighbours
  * in it have in common: its intervals, walked with a stack (Abouelhoda, Kurtz and Ohlebusch 2004), those left out before
  * whose places the same symbol stands. Documents are counted in passing (Hui 1992): a place whose document came before is
  * taken off the deepest interval that has both. `documentOf` tells the document of a place in `symbols`.
@@ -40,7 +40,7 @@ function deepest(stack: readonly Interval[], place: number): Interval {
 export function maximalRepeats(
   { symbols, order, common }: { symbols: Int32Array; order: Int32Array; common: Int32Array },
   documentOf: (place: number) => number,
-  { least, inAtLeast }: { least: number; inAtLeast: number },
+  inAtLeast: number,
 ): Repeat[] {
   const repeats: Repeat[] = [];
   const stack: Interval[] = [{ length: 0, from: 0, before: SEVERAL, again: 0 }];
@@ -57,7 +57,7 @@ export function maximalRepeats(
     for (let top = stack.at(-1)!; top.length > length; top = stack.at(-1)!) {
       take(top, inner);
       const documents = at + 1 - top.from - top.again;
-      if (top.length >= least && documents >= inAtLeast && top.before === SEVERAL)
+      if (documents >= inAtLeast && top.before === SEVERAL)
         repeats.push({ length: top.length, from: top.from, to: at + 1, documents });
       inner = stack.pop()!;
     }

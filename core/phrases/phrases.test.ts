@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { plainWord, wordsOf } from '#core/finder';
 import { repeatedPhrases, type Text } from './index';
+import { wordStream } from './wordStream';
 
 const run = (texts: Text<string>[], least: number) => {
   const running = repeatedPhrases(texts, { least, inAtLeast: 2, most: Infinity });
@@ -55,6 +57,51 @@ describe('phrases typed again and again', () => {
         expect(told(texts, least)).toEqual(naive(texts, least));
       }),
       { numRuns: 2000 },
+    );
+  });
+
+  test('words are read as the finder reads them, in any script', () => {
+    const letter = fc.constantFrom(
+      'a',
+      'B',
+      'é',
+      'É',
+      'e\u0301',
+      'ß',
+      'Ж',
+      'ж',
+      '𝒜',
+      '語',
+      '7',
+      '٣',
+      ' ',
+      '-',
+      '’',
+      '\n',
+      '🦔',
+    );
+    const text = fc.array(letter, { maxLength: 30 }).map((letters) => letters.join(''));
+    fc.assert(
+      fc.property(fc.array(text, { maxLength: 5 }), (texts) => {
+        const reading = wordStream(texts.map((one) => ({ owner: 0, text: one })));
+        let read = reading.next();
+        while (!read.done) read = reading.next();
+        const { words, texts: of, from, to } = read.value;
+        const numbers = new Map<string, number>();
+        const expected = texts.flatMap((one) => [
+          ...wordsOf(one).map((word) => {
+            const plain = /\p{N}/u.test(word) ? '#' : plainWord(word);
+            if (!numbers.has(plain)) numbers.set(plain, numbers.size);
+            return [word, numbers.get(plain)];
+          }),
+          ['', -1],
+        ]);
+        const got = Array.from(words, (number, at) => [
+          number === -1 ? '' : texts[of[at]!]!.slice(from[at], to[at]),
+          number,
+        ]);
+        expect(got).toEqual(expected);
+      }),
     );
   });
 

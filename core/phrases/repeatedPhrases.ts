@@ -26,19 +26,6 @@ export interface PhrasesWanted {
 const READ = 0.4;
 const SORTED = 0.9;
 
-/** The words to sort as numbers without gaps: each break is one of its own, so that nothing goes on over it. */
-function symbolsOf(words: Int32Array, places: Int32Array): { symbols: Int32Array; kinds: number } {
-  const numbers = new Int32Array(words.reduce((most, word) => Math.max(most, word + 1), 0)).fill(BREAK);
-  let kinds = 0;
-  const symbols = places.map((place) => {
-    if (place === BREAK) return kinds++;
-    const word = words[place]!;
-    if (numbers[word] === BREAK) numbers[word] = kinds++;
-    return numbers[word]!;
-  });
-  return { symbols, kinds };
-}
-
 function toPhrase(
   { texts, from, to }: WordStream,
   { length, documents, ...range }: Repeat,
@@ -70,9 +57,8 @@ export function* repeatedPhrases<Owner>(
   let read = reading.next();
   for (; !read.done; read = reading.next()) yield read.value * READ;
   const stream = read.value;
-  const places = repeatedRuns(stream.words, least);
+  const { places, symbols, kinds } = repeatedRuns(stream.words, least);
   yield READ;
-  const { symbols, kinds } = symbolsOf(stream.words, places);
   const sorting = suffixArray(symbols, kinds);
   let sorted = sorting.next();
   for (let left = SORTED - READ; !sorted.done; sorted = sorting.next()) yield SORTED - (left /= 2);
@@ -86,7 +72,11 @@ export function* repeatedPhrases<Owner>(
   const common = commonWithBefore(symbols, order);
   // A break belongs to no phrase: whose it is does not count.
   const documentOf = (at: number) => (places[at] === BREAK ? BREAK : ownerOf[stream.texts[places[at]!]!]!);
-  const repeats = maximalRepeats({ symbols, order, common }, documentOf, { least, inAtLeast });
+  // Runs that begin one after the other are a phrase of as many words more than one run has.
+  const repeats = maximalRepeats({ symbols, order, common }, documentOf, inAtLeast).map((repeat) => ({
+    ...repeat,
+    length: repeat.length + least - 1,
+  }));
   yield SORTED;
   const inStream = order.map((at) => places[at]!);
   const letters = ({ length, from }: Repeat) => {

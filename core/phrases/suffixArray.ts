@@ -1,3 +1,5 @@
+const NONE = -1;
+
 /**
  * The places of `symbols` (numbers from 0 up to `kinds`, without) in the order of what begins there: by prefix doubling, two
  * counting sorts a round (Manber and Myers 1990). Ends as soon as all differ, after as many rounds as the longest repeat has
@@ -8,7 +10,7 @@ export function* suffixArray(symbols: Int32Array, kinds: number): Generator<void
   let ranks = Int32Array.from(symbols);
   let next = new Int32Array(size);
   const order = new Int32Array(size);
-  const second = new Int32Array(size);
+  const byRest = new Int32Array(size);
   let buckets = new Int32Array(Math.max(kinds, size) + 1);
 
   /** Puts places, given in the order of what follows, into the order of their rank before that. */
@@ -24,30 +26,31 @@ export function* suffixArray(symbols: Int32Array, kinds: number): Generator<void
     }
   };
 
-  for (let at = 0; at < size; at += 1) second[at] = at;
-  sortByRank(second, kinds);
+  for (let at = 0; at < size; at += 1) byRest[at] = at;
+  sortByRank(byRest, kinds);
   for (let length = 1; size > 0; length *= 2) {
     yield;
     // Ranks by the first `length`, from the order: then what is alike so far shares one.
     let ranked = 0;
-    const follows = (place: number) => (place + length / 2 < size ? ranks[place + (length >> 1)]! : -1);
+    let [first, second] = [NONE, NONE];
+    const half = length >> 1;
     for (let at = 0; at < size; at += 1) {
       const place = order[at]!;
-      if (at > 0) {
-        const before = order[at - 1]!;
-        const alike = ranks[place] === ranks[before] && (length === 1 || follows(place) === follows(before));
-        if (!alike) ranked += 1;
-      }
+      const begins = ranks[place]!;
+      const follows = half > 0 && place + half < size ? ranks[place + half]! : NONE;
+      if (at > 0 && (begins !== first || follows !== second)) ranked += 1;
       next[place] = ranked;
+      first = begins;
+      second = follows;
     }
     [ranks, next] = [next, ranks];
     if (ranked === size - 1) break;
     // Those with nothing behind their first `length` come before others; the rest in the order of what is there.
     let to = 0;
-    for (let place = Math.max(0, size - length); place < size; place += 1) second[to++] = place;
-    for (let at = 0; at < size; at += 1) if (order[at]! >= length) second[to++] = order[at]! - length;
+    for (let place = Math.max(0, size - length); place < size; place += 1) byRest[to++] = place;
+    for (let at = 0; at < size; at += 1) if (order[at]! >= length) byRest[to++] = order[at]! - length;
     if (buckets.length < size + 1) buckets = new Int32Array(size + 1);
-    sortByRank(second, ranked + 1);
+    sortByRank(byRest, ranked + 1);
   }
   return order;
 }
