@@ -30,6 +30,8 @@ export const EntrySchema = z.object({
   reason: z.string(),
   /** The shared entry it is used in place of, with the revision of that it was last held against. */
   varies: z.object({ entry: z.string(), revision: z.number().int() }).nullable(),
+  /** Entries that became this one: what refers to them means it. */
+  merged: z.array(z.string()).optional(),
 });
 export type Entry = z.infer<typeof EntrySchema>;
 

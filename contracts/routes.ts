@@ -18,6 +18,7 @@ import { GLOSSARY_ROUTES } from './glossaryRoutes';
 import { COLLECTION_ROUTES } from './collectionRoutes';
 import { BeginningSchema, MemberSchema, OwnerSchema, SignInSchema } from './members';
 import { NOTE_ROUTES } from './noteRoutes';
+import { ORDER_ROUTES } from './orderRoutes';
 import { PEOPLE_ROUTES } from './peopleRoutes';
 import { PROPOSAL_ROUTES } from './proposalRoutes';
 import { define } from './route';
@@ -131,6 +132,7 @@ export const ROUTES = define({
   ...PEOPLE_ROUTES,
   ...WASTEBASKET_ROUTES,
   ...NOTE_ROUTES,
+  ...ORDER_ROUTES,
   present: {
     method: 'post',
     path: '/api/entries/:entry/present',

@@ -17,6 +17,7 @@ import { presenceRoutes } from './events/presence';
 import { glossaryRoutes } from './glossaries/glossaryRoutes';
 import { useRoutes } from './glossaries/useRoutes';
 import { bind } from './http/bind';
+import { orderRoutes } from './order/orderRoutes';
 import { groupRoutes } from './people/groupRoutes';
 import { invitationRoutes } from './people/invitationRoutes';
 import { joiningRoutes } from './people/joiningRoutes';
@@ -86,6 +87,7 @@ export function makeApp(context: Context): Express {
     proposalRoutes,
     caseRoutes,
     draftRoutes,
+    orderRoutes,
     glossaryRoutes,
     useRoutes,
     joiningRoutes,

@@ -138,6 +138,12 @@ const CALLS: Partial<Record<RouteName, () => Promise<Asked>>> = {
     const theirs = { id: 'theirs', parent: null, ...settings() };
     return { body: { into: id, collections: [theirs], entries: [], known: {} } };
   },
+  alike: async () => Promise.resolve({ body: { least: 0.8 } }),
+  mergeEntries: async () => {
+    const [into, other] = [await entry(), await entry()];
+    const at = ({ id, revision }: Entry) => ({ entry: id, revision });
+    return { body: { into: { ...at(into), content: into.content }, entries: [at(other)] } };
+  },
   sharing: () => onCollection(),
   share: async () => {
     const asked = await onCollection({ grants: [] });

@@ -7,6 +7,7 @@ import { notFound } from '../http/refusal';
 import { announceChanges, announceEntry } from './announceEntry';
 import { changeEntries, moveEntries } from './manyEntries';
 import { readBank, readCollection } from './readBank';
+import { mustSeeHistory } from './history';
 import { visibleEntries, visibleEntry } from './rights';
 import { holdAgainst, insertEntry, toEntry, updateEntry } from './saveEntry';
 import { search } from './search';
@@ -75,7 +76,7 @@ export function bankRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'revisions', async ({ member, params }) => {
-    await visibleEntry(db, member.id, params.entry);
+    await mustSeeHistory(db, member.id, params.entry);
     const rows = await db
       .select(revisionColumns)
       .from(revisions)
@@ -86,7 +87,7 @@ export function bankRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'revision', async ({ member, params }) => {
-    await visibleEntry(db, member.id, params.entry);
+    await mustSeeHistory(db, member.id, params.entry);
     const number = /^\d{1,9}$/.test(params.revision) ? Number(params.revision) : 0;
     const [row] = await db
       .select({ ...revisionColumns, entry: revisions.entry, content: revisions.content })

@@ -27,7 +27,8 @@ export function toEntry({
   reason,
   varies,
   variesRevision,
-}: Omit<Row, 'change' | 'deletion'>): Entry {
+  merged,
+}: Omit<Row, 'change' | 'deletion' | 'merged'> & { merged?: string[] | null }): Entry {
   const variation = varies === null ? null : { entry: varies, revision: variesRevision ?? 1 };
   return {
     id,
@@ -38,6 +39,7 @@ export function toEntry({
     savedBy,
     reason,
     varies: variation,
+    ...(merged && merged.length > 0 && { merged }),
   };
 }
 

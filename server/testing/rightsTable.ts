@@ -46,6 +46,8 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   dropCollection: keepers,
   handOn: keepers,
   takeOverFile: keepers,
+  alike: members,
+  mergeEntries: keepers,
   sharing: readers,
   share: keepers,
   proposals: members,

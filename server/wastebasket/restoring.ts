@@ -10,6 +10,7 @@ import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { collections, cues, deletions, drafts, entries, glossaries, revisions } from '../db/schema';
 import { Refusal } from '../http/refusal';
+import { unmerge } from '../order/unmerge';
 import { record } from '../people/trail';
 
 type DeletionRow = typeof deletions.$inferSelect;
@@ -32,6 +33,10 @@ async function restoreEntries(
       collection,
       rows.filter((row) => row.collection === collection),
     );
+  await unmerge(
+    tx,
+    rows.map(({ id }) => id),
+  );
   const lostCues: Restored['lostCues'] = [];
   for (const row of rows) {
     const wanted = typedCues(row.content);

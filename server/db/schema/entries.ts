@@ -28,6 +28,8 @@ export const entries = pgTable(
     // Which change of its collection saved it last.
     change: integer('change').notNull().default(0),
     deletion: text('deletion').references(() => deletions.id),
+    // Entries that became this one: what refers to them means it.
+    merged: jsonb('merged').$type<string[]>(),
     // The shared entry that it is used in place of, and the revision of that which it was made from or last held against.
     varies: text('varies').references((): AnyPgColumn => entries.id, { onDelete: 'set null' }),
     variesRevision: integer('varies_revision'),

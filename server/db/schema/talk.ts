@@ -19,6 +19,8 @@ export const notes = pgTable(
       .references(() => members.id),
     at: instant('at').notNull(),
     closed: boolean('closed').notNull().default(false),
+    // The entry it was about, before that became this one.
+    mergedFrom: text('merged_from'),
   },
   (table) => [index('notes_of_an_entry').on(table.entry), index('notes_of_a_member').on(table.by)],
 );

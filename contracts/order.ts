@@ -1,0 +1,42 @@
+import { z } from 'zod';
+import { EntrySchema, SavedEntrySchema } from './bank';
+
+const id = z.string().min(1).max(60);
+
+export const AlikeAskedSchema = z.object({
+  /** How much of their words two entries share at the least (Jaccard). */
+  least: z.number().min(0.5).max(1),
+});
+
+/** How often entries were placed in drafts, and by how many members; of those that never were there is nothing. */
+export const UsesSchema = z.record(
+  z.string(),
+  z.object({ times: z.number().int().min(1), members: z.number().int().min(1) }),
+);
+export type Uses = z.infer<typeof UsesSchema>;
+
+/** Entries that say nearly the same, in groups: the largest groups, and of each group some; with how many there are. */
+export const AlikeSchema = z.object({
+  groups: z.array(z.object({ entries: z.array(EntrySchema), count: z.number().int() })),
+  /** Groups there are, and entries that were looked at. */
+  count: z.number().int(),
+  read: z.number().int(),
+  uses: UsesSchema,
+});
+export type Alike = z.infer<typeof AlikeSchema>;
+
+/** One line of a long answer: how far the work is (0 to 1), until what came of it. */
+export const longAnswerOf = <Result extends z.ZodType>(result: Result) =>
+  z.union([z.object({ progress: z.number() }), z.object({ result })]);
+
+const atRevision = z.object({ entry: id, revision: z.number().int().min(1) });
+
+/** Entries that become one: what that one is then, and which go into it. */
+export const MergingSchema = z.object({
+  into: atRevision.extend(SavedEntrySchema.shape),
+  entries: z.array(atRevision).min(1).max(100),
+});
+export type Merging = z.infer<typeof MergingSchema>;
+
+/** The entry that is left, and the deletion that brings the others back. */
+export const MergedSchema = z.object({ entry: EntrySchema, deletion: z.string() });

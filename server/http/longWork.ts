@@ -1,0 +1,57 @@
+import type { Response } from 'express';
+
+/** Others have their turn after this long, and one hears how far it is after that. */
+const TURN_MS = 12;
+const TELL_MS = 100;
+
+const othersTurn = () => new Promise<void>((resolve) => setImmediate(resolve));
+
+/** What one is working for now: a member's next long work ends the one before. */
+const running = new Map<string, AbortController>();
+
+/**
+ * Answers with lines of JSON: `{"progress": 0.4}` now and then, at last `{"result": ...}`. The work is a generator that yields
+ * how far it is (0 to 1); between its steps other requests are answered, so that nobody waits for it. It stops when the
+ * page hangs up, or when the member begins another. `asked` comes before the first line: what it throws is refused as ever.
+ */
+export async function answerInLines<Result>(
+  response: Response,
+  member: string,
+  work: () => AsyncGenerator<number, Result>,
+): Promise<void> {
+  running.get(member)?.abort();
+  const stop = new AbortController();
+  running.set(member, stop);
+  response.on('close', () => stop.abort());
+  const write = (line: object) => {
+    response.write(`${JSON.stringify(line)}\n`);
+    // Through compression a line would wait for more.
+    response.flush?.();
+  };
+  try {
+    const steps = work();
+    response.writeHead(200, { 'Content-Type': 'application/x-ndjson', 'X-Accel-Buffering': 'no' });
+    let turn = performance.now();
+    let told = 0;
+    for (;;) {
+      const { done, value } = await steps.next();
+      if (stop.signal.aborted) return;
+      if (done) {
+        write({ result: value });
+        return;
+      }
+      const now = performance.now();
+      if (now - told > TELL_MS) {
+        told = now;
+        write({ progress: value });
+      }
+      if (now - turn > TURN_MS) {
+        await othersTurn();
+        turn = performance.now();
+      }
+    }
+  } finally {
+    if (running.get(member) === stop) running.delete(member);
+    response.end();
+  }
+}

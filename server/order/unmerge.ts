@@ -1,0 +1,30 @@
+import { and, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { nextChange } from '../bank/bankChanges';
+import type { Queries } from '../db/openStore';
+import { entries, notes } from '../db/schema';
+
+/** The entry that another became, if it did. */
+export const becameIt = (id: string) =>
+  and(
+    isNotNull(entries.merged),
+    isNull(entries.deletion),
+    sql`${entries.merged} @> ${JSON.stringify([id])}::jsonb`,
+  );
+
+/** Entries that had become another are themselves again: what was noted on them goes back to them. */
+export async function unmerge(tx: Queries, ids: readonly string[]): Promise<void> {
+  for (const id of ids)
+    for (const row of await tx.select().from(entries).where(becameIt(id)))
+      await tx
+        .update(entries)
+        .set({
+          merged: row.merged!.filter((one) => one !== id),
+          // So that pages hear of it.
+          change: await nextChange(tx, row.collection),
+        })
+        .where(eq(entries.id, row.id));
+  await tx
+    .update(notes)
+    .set({ entry: sql`${notes.mergedFrom}`, mergedFrom: null })
+    .where(inArray(notes.mergedFrom, [...ids]));
+}
