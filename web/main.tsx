@@ -29,6 +29,7 @@ const SCREENS = {
   glossaries: () =>
     import('./glossaries/GlossariesPage').then(({ GlossariesPage: Component }) => ({ Component })),
   glossary: () => import('./glossaries/GlossaryPage').then(({ GlossaryPage: Component }) => ({ Component })),
+  order: () => import('./order/OrderPage').then(({ OrderPage: Component }) => ({ Component })),
   wastebasket: () =>
     import('./wastebasket/WastebasketPage').then(({ WastebasketPage: Component }) => ({ Component })),
   people: () => import('./people/PeoplePage').then(({ PeoplePage: Component }) => ({ Component })),
@@ -63,6 +64,7 @@ const router = createBrowserRouter([
       { path: 'cues', lazy: SCREENS.cues },
       { path: 'glossaries', lazy: SCREENS.glossaries },
       { path: 'glossaries/:glossary', lazy: SCREENS.glossary },
+      { path: 'order', lazy: SCREENS.order },
       { path: 'wastebasket', lazy: SCREENS.wastebasket },
       { path: 'people', lazy: SCREENS.people },
       { path: 'account', lazy: SCREENS.account },

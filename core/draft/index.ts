@@ -1,4 +1,5 @@
 export { DraftDocumentSchema, AnswerSchema, PlacementSchema, emptyDraft } from './draft';
 export type { DraftDocument, Answer, Answers, Placement, Placements } from './draft';
+export { placementOf } from './placementOf';
 export { EarlierUseSchema, earlierUses, lastAnswers } from './earlier';
 export type { EarlierUse } from './earlier';

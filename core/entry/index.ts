@@ -26,5 +26,6 @@ export { formulaProblem } from './formulaProblem';
 export { checkEntry } from './checkEntry';
 export type { EntryProblem } from './checkEntry';
 export { newEntry, newField } from './newEntry';
+export { mergedContent } from './merged';
 export { optionKeys } from './optionKeys';
 export { proposeTitle } from './proposeTitle';

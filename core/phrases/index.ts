@@ -1,3 +1,6 @@
 export { repeatedPhrases } from './repeatedPhrases';
 export type { PhrasesWanted, RepeatedPhrase } from './repeatedPhrases';
 export type { Text } from './wordStream';
+export { byHand } from './byHand';
+export { worthBanking } from './worthBanking';
+export type { PhrasePiece, PhraseToBank } from './worthBanking';

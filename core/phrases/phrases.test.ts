@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { plainWord, wordsOf } from '#core/finder';
-import { repeatedPhrases, type Text } from './index';
+import { byHand, repeatedPhrases, worthBanking, type Text } from './index';
 import { wordStream } from './wordStream';
 
 const run = (texts: Text<string>[], least: number) => {
@@ -119,6 +119,42 @@ describe('phrases typed again and again', () => {
       ['the wound was cleaned with warm saline, 20 ml', 2],
       ['the wound was cleaned with', 3],
     ]);
+  });
+
+  test('near wordings are one with their differing words open; what lies within a better phrase, or is ignored, is not told', () => {
+    const wound = (side: string, grams: number) =>
+      `The wound on the ${side} wing was cleaned with warm saline and she weighed ${grams} g. `;
+    const texts = ['left', 'left', 'right', 'right'].map((side, at) => ({
+      owner: at,
+      text: `${wound(side, 500 + at)}${['Slept', 'Ate', 'Drank', 'Rested'][at]} well ${'abcd'[at]}.`,
+    }));
+    const running = repeatedPhrases(texts, { least: 5, inAtLeast: 2, most: 100 });
+    let found = running.next();
+    while (!found.done) found = running.next();
+    const [best, ...others] = worthBanking(texts, found.value);
+    expect(others).toEqual([]);
+    expect(best).toMatchObject({
+      times: 4,
+      pieces: [
+        { text: 'The wound on the ' },
+        { differs: ['left', 'right'] },
+        { text: ' wing was cleaned with warm saline and she weighed ' },
+        { differs: ['500', '501', '502', '503'] },
+        { text: ' g' },
+      ],
+    });
+    expect(worthBanking(texts, found.value, new Set([best!.key]))).toEqual([]);
+  });
+
+  test('of a draft only what was written by hand counts', () => {
+    const text = (words: string, placement?: string) => ({
+      type: 'text' as const,
+      text: words,
+      ...(placement && { marks: [{ type: 'placed' as const, attrs: { placement } }] }),
+    });
+    const line = [text('Seen '), text('by '), text('from the bank', 'p'), text(' and left.')];
+    const content = [{ type: 'paragraph' as const, content: line }];
+    expect(byHand({ type: 'doc', attrs: { placements: {} }, content })).toEqual(['Seen by ', ' and left.']);
   });
 
   test('words that go on and on, and texts without any, come to an end', () => {

@@ -1,12 +1,5 @@
-import type { DraftDocument } from '#core/draft';
-import { linesOf, type Inline } from '#core/passage';
-
-/** The placement an inline came with; null for what was written by hand. */
-function placementOf(inline: Inline): string | null {
-  if (inline.type === 'blank') return inline.attrs.placement;
-  const mark = inline.marks?.find(({ type }) => type === 'placed');
-  return mark?.type === 'placed' ? mark.attrs.placement : null;
-}
+import { placementOf, type DraftDocument } from '#core/draft';
+import { linesOf } from '#core/passage';
 
 /**
  * How many characters a reader sees of each placement of a draft: its words as they stand, and the answers in its

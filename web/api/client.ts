@@ -40,29 +40,46 @@ async function readProblem(response: Response): Promise<Error> {
   return parsed.success ? new ApiProblem(parsed.data) : new Unreachable();
 }
 
+/** Sends a request to a route and gives its answer once that has begun. Throws ApiProblem when it is refused, Unreachable when nobody answers. */
+export async function openCall(
+  route: Route,
+  path: string,
+  {
+    body,
+    version,
+    signal,
+    keepalive,
+  }: Pick<CallOptions<RouteName>, 'version' | 'signal' | 'keepalive'> & {
+    body?: unknown;
+  },
+): Promise<Response> {
+  const headers: Record<string, string> = {};
+  if (body !== undefined) headers['Content-Type'] = 'application/json';
+  if (version !== undefined) headers['If-Match'] = `"${version}"`;
+  let response: Response;
+  try {
+    response = await fetch(path, {
+      method: route.method.toUpperCase(),
+      headers,
+      body: body === undefined ? undefined : JSON.stringify(body),
+      signal,
+      keepalive,
+    });
+  } catch (error) {
+    if (signal?.aborted) throw error;
+    throw new Unreachable();
+  }
+  if (!response.ok) throw await readProblem(response);
+  return response;
+}
+
 /** Calls a route of the API. Throws ApiProblem when it refuses, Unreachable when nobody answers. */
 export async function call<N extends RouteName>(
   name: N,
   options: CallOptions<N> = {},
 ): Promise<ResponseOf<N>> {
-  const route: Route = ROUTES[name];
-  const headers: Record<string, string> = {};
-  if (options.body !== undefined) headers['Content-Type'] = 'application/json';
-  if (options.version !== undefined) headers['If-Match'] = `"${options.version}"`;
-  let response: Response;
-  try {
-    response = await fetch(pathFor(name, (options.params ?? {}) as ParamsOf<N>), {
-      method: route.method.toUpperCase(),
-      headers,
-      body: options.body === undefined ? undefined : JSON.stringify(options.body),
-      signal: options.signal,
-      keepalive: options.keepalive,
-    });
-  } catch (error) {
-    if (options.signal?.aborted) throw error;
-    throw new Unreachable();
-  }
-  if (!response.ok) throw await readProblem(response);
+  const path = pathFor(name, (options.params ?? {}) as ParamsOf<N>);
+  const response = await openCall(ROUTES[name], path, options);
   return (response.status === 204 ? undefined : await response.json()) as ResponseOf<N>;
 }
 

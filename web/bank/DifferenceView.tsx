@@ -81,11 +81,18 @@ const SAID = { changed: '', added: ', new', dropped: ', taken out' };
 interface Props {
   before: EntryContent;
   after: EntryContent;
+  /** What of it is told elsewhere. */
+  without?: readonly Change['about'][];
 }
 
+const ALL: readonly Change['about'][] = [];
+
 /** In what two contents of an entry differ, in the text itself: words added underlined, words dropped struck out. */
-export function DifferenceView({ before, after }: Props) {
-  const changes = useMemo(() => entryDifference(before, after), [before, after]);
+export function DifferenceView({ before, after, without = ALL }: Props) {
+  const changes = useMemo(
+    () => entryDifference(before, after).filter(({ about }) => !without.includes(about)),
+    [before, after, without],
+  );
   if (changes.length === 0) return <p className="text-[14px] text-soft">They read the same.</p>;
   return (
     <dl className="grid gap-2">

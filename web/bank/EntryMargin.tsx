@@ -9,7 +9,7 @@ import { Button, Notice } from '../ui';
 import type { BankIndex } from './bankIndex';
 import { ProposalsOf } from '../proposals/ProposalsOf';
 import { EntryActions } from './EntryActions';
-import { History } from './History';
+import { History, HistoryOfMerged } from './History';
 import { NotesOf } from '../notes/NotesOf';
 import { PresentHere } from './PresentHere';
 import { Theirs } from './Theirs';
@@ -81,11 +81,15 @@ const NO_KINDS: readonly string[] = [];
 /** Beside an entry that is kept: its notes, what can be done with it, its history. */
 function OfKept({ entry, editing }: { entry: Entry; editing: EntryEditing }) {
   const { collection, changing, editable } = editing;
+  const bringBack = editable ? changing.bringBack : null;
   return (
     <>
       <NotesOf entry={entry.id} />
       <EntryActions entry={entry} keeps={collection?.right === 'keep'} isChanged={changing.isChanged} />
-      <History entry={entry.id} current={entry.revision} bringBack={editable ? changing.bringBack : null} />
+      <History entry={entry.id} current={entry.revision} bringBack={bringBack} />
+      {entry.merged?.map((id) => (
+        <HistoryOfMerged key={id} entry={id} bringBack={bringBack} />
+      ))}
     </>
   );
 }

@@ -9,7 +9,10 @@ import { WordingsView } from './WordingsView';
 
 interface Props {
   entry: string;
-  current: number;
+  /** The revision that stands now; null where none of them does. */
+  current: number | null;
+  /** What it was, where it is not what the page is about. */
+  title?: string;
   /** Takes a revision's content into the editor; null for those who only read. */
   bringBack: ((content: EntryContent, revision: number) => void) | null;
 }
@@ -84,12 +87,12 @@ function Shown({ entry, revision, current, all, bringBack }: ShownProps) {
 }
 
 /** Who saved the entry when and why, and what that changed; any two compared, any brought back. */
-export function History({ entry, current, bringBack }: Props) {
+export function History({ entry, current, title, bringBack }: Props) {
   const revisions = useRevisions(entry);
   const [open, setOpen] = useState<number | null>(null);
   return (
-    <section aria-label="History">
-      <h2 className="eyebrow">History</h2>
+    <section aria-label={title === undefined ? 'History' : `History of “${title}”`}>
+      <h2 className="eyebrow">{title === undefined ? 'History' : `Until it was merged: “${title}”`}</h2>
       {revisions.isError && (
         <Failed what="the history" error={revisions.error} retry={() => void revisions.refetch()} />
       )}
@@ -122,4 +125,12 @@ export function History({ entry, current, bringBack }: Props) {
       </ol>
     </section>
   );
+}
+
+/** The history of an entry that became this one. */
+export function HistoryOfMerged({ entry, bringBack }: Pick<Props, 'entry' | 'bringBack'>) {
+  const [last] = useRevisions(entry).data ?? [];
+  const found = useRevision(entry, last?.revision ?? null);
+  if (!found.data) return null;
+  return <History entry={entry} current={null} title={found.data.content.title} bringBack={bringBack} />;
 }

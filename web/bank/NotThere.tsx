@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, Navigate, useNavigate } from 'react-router';
 import { call, inWords } from '../api/client';
 import { takeKept } from '../api/bank';
 import { Figure } from '../shell/Figure';
@@ -51,6 +51,9 @@ function Unsaved({ id, index, change }: Props & { change: EntryChange }) {
 export function NotThere({ id, index }: Props) {
   const { member } = useShell();
   const [change] = useState(() => readUnsaved(unsavedKey(member.id, id)));
+  const became = index.became.get(id);
+  // What was merged into another is found there; what was being written on it is told first.
+  if (became && !change) return <Navigate to={`/bank/${became.id}`} replace />;
   return (
     <Figure marginLabel="Beside the entry" margin={null}>
       <div className="px-9 py-8 max-[899px]:px-4">

@@ -10,6 +10,8 @@ export interface BankIndex {
   collections: ReadonlyMap<string, Collection>;
   /** Collections whose entries are not at hand. */
   away: ReadonlySet<string>;
+  /** What became of entries that were merged into others: the id of each, and the entry that it is now. */
+  readonly became: ReadonlyMap<string, Entry>;
   readonly finder: Finder;
 }
 
@@ -35,12 +37,17 @@ function makeIndex(bank: Bank): BankIndex {
     entries,
     collections,
     away: new Set(bank.away),
+    became: new Map(bank.entries.flatMap((entry) => (entry.merged ?? []).map((id) => [id, entry] as const))),
     // Only who looks for something waits for its words to be put in order.
     get finder() {
       return (finder ??= makeFinder());
     },
   };
 }
+
+/** The entry of an id, or what became of it; undefined where neither is at hand. */
+export const entryIn = (index: BankIndex, id: string): Entry | undefined =>
+  index.entries.get(id) ?? index.became.get(id);
 
 /** The member's bank, indexed anew whenever it changes; null until it is there. */
 export function useBankIndex(): BankIndex | null {

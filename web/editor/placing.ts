@@ -141,14 +141,26 @@ export function renewPlacement(
   const old = placementsOf(state.doc)[id];
   if (!range || !old) return state.tr;
   // Record details are looked up anew; what the member answered is kept.
+  const given = Object.entries(old.answers).filter(([, answer]) => answer.kind !== 'detail');
   const answers = Object.fromEntries(
-    Object.entries(old.answers).filter(([, answer]) => answer.kind !== 'detail'),
+    request.entry.id === old.entry
+      ? given
+      : // It has become another entry, whose fields are known by their names alone.
+        given.flatMap(([field, answer]) => {
+          const name = old.fields.find(({ id: one }) => one === field)?.name;
+          const same = request.entry.content.fields.find((one) => one.name === name);
+          return same ? [[same.id, answer] as const] : [];
+        }),
   );
   const inBody = bodyRange(state.doc, id) ?? range;
   const whole = { ...request, id, answers, cue: old.cue };
   const placed = place(whole);
   if (!before || request.wording !== old.wording) return putIn(state, inBody.from, inBody.to, id, placed);
-  const was = place({ ...whole, entry: { ...request.entry, revision: old.revision, content: before } });
+  const was = place({
+    ...whole,
+    answers: Object.fromEntries(given),
+    entry: { id: old.entry, revision: old.revision, content: before },
+  });
   const mine = passageBetween(state.doc, inBody.from, inBody.to);
   const { passage } = mergedPassage(was.passage, mine, placed.passage);
   const refilled = refillPassage(passage, { [id]: placed.placement });

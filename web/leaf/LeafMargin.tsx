@@ -6,7 +6,7 @@ import { finishedPassage } from '#core/fill';
 import { isInReach } from '#core/glossary';
 import type { Passage } from '#core/passage';
 import { inWords } from '../api/client';
-import { typedCue } from '../bank/bankIndex';
+import { entryIn, typedCue } from '../bank/bankIndex';
 import { placementsOf, replaceDraft } from '../editor/placements';
 import { Notice } from '../ui';
 import { BlankPanel } from './BlankPanel';
@@ -113,7 +113,7 @@ function Standing(props: LeafMarginProps) {
       {open && placing.index && (
         <NewerWording
           editor={editor}
-          entries={placing.index.entries}
+          index={placing.index}
           renew={(id, wording, before) => placing.host.renew(editor, id, wording, before)}
         />
       )}
@@ -180,7 +180,7 @@ function OfTheText({ one, editor, leaf, placing }: LeafMarginProps) {
           editor={editor}
           id={leaf.placement}
           brief={leaf.blank !== null}
-          content={index?.entries.get(leaf.placed.entry)?.content}
+          content={(index && entryIn(index, leaf.placed.entry)?.content) ?? undefined}
           renew={(id, wording) => host.renew(editor, id, wording)}
           actions={
             entry &&

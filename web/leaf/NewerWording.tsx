@@ -1,8 +1,10 @@
 import { useEditorState, type Editor } from '@tiptap/react';
 import { useState } from 'react';
 import type { Entry } from '#contracts';
+import type { Placement } from '#core/draft';
 import { excerpt } from '#core/passage';
 import { queryClient, revisionQuery, useRevision } from '../api/queries';
+import { entryIn, type BankIndex } from '../bank/bankIndex';
 import { DifferenceView } from '../bank/DifferenceView';
 import { mainPassage } from '../bank/entryFields';
 import { placementRange } from '../editor/blanks';
@@ -14,28 +16,30 @@ const EXCERPT = 220;
 
 interface Props {
   editor: Editor;
-  entries: ReadonlyMap<string, Entry>;
+  index: BankIndex;
   renew: (placement: string, wording: string, before: Before) => void;
 }
 
 /** Says that shared wording on this leaf has changed since it was placed, and offers the new one. */
-export function NewerWording({ editor, entries, renew }: Props) {
+export function NewerWording({ editor, index, renew }: Props) {
   const [kept, setKept] = useState<ReadonlySet<string>>(new Set());
   const newer = useEditorState({
     editor,
     selector: ({ editor: { state } }) =>
       Object.entries(placementsOf(state.doc)).flatMap(([id, placement]) => {
-        const entry = entries.get(placement.entry);
-        const seen = `${id} ${entry?.revision}`;
-        if (!entry || entry.revision <= placement.revision || kept.has(seen)) return [];
-        return placementRange(state.doc, id)
-          ? [{ id, seen, wording: placement.wording, placed: placement.revision, entry }]
-          : [];
+        const entry = entryIn(index, placement.entry);
+        const seen = `${id} ${entry?.id} ${entry?.revision}`;
+        // Of an entry that became another, the other is newer whatever its revision.
+        const isNow = entry?.id === placement.entry && entry.revision <= placement.revision;
+        if (!entry || isNow || kept.has(seen) || !placementRange(state.doc, id)) return [];
+        return [{ id, seen, wording: placement.wording, placed: placement, entry }];
       }),
   });
   const takeAll = async () => {
-    for (const { id, wording, placed, entry } of newer) {
-      const before = await queryClient.fetchQuery(revisionQuery(entry.id, placed)).catch(() => null);
+    for (const { id, wording, placed } of newer) {
+      const before = await queryClient
+        .fetchQuery(revisionQuery(placed.entry, placed.revision))
+        .catch(() => null);
       renew(id, wording, before?.content ?? null);
     }
   };
@@ -55,17 +59,19 @@ export function NewerWording({ editor, entries, renew }: Props) {
 
 interface NewerProps extends Pick<Props, 'renew'> {
   id: string;
-  /** The wording that was placed, of those the entry has, and in which revision. */
+  /** The wording that was placed, and of which entry and revision it is. */
   wording: string;
-  placed: number;
+  placed: Pick<Placement, 'entry' | 'revision' | 'title'>;
   entry: Entry;
   keep: () => void;
 }
 
 function Newer({ id, wording, placed, entry, renew, keep }: NewerProps) {
-  const before = useRevision(entry.id, placed);
+  const before = useRevision(placed.entry, placed.revision);
+  const { title } = entry.content;
+  const isMerged = placed.entry !== entry.id;
   return (
-    <Notice title={`“${entry.content.title}” has a newer wording.`}>
+    <Notice title={isMerged ? `“${placed.title}” has become “${title}”.` : `“${title}” has a newer wording.`}>
       {entry.reason && <p className="mt-1">Why: {entry.reason}</p>}
       <div className="my-2 border-l border-hair pl-3 text-ink">
         {before.data ? (

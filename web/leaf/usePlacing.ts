@@ -8,7 +8,7 @@ import { answersFromGroups, type PlaceRequest } from '#core/fill';
 import type { PatternMatch } from '#core/pattern';
 import { entryNow } from '../api/bank';
 import { useEarlierUses } from '../api/queries';
-import { useBankIndex } from '../bank/bankIndex';
+import { entryIn, useBankIndex } from '../bank/bankIndex';
 import { useReach } from '../bank/reach';
 import { variationOf } from '../bank/variations/inPlace';
 import { calendarToday, clockNow } from '../clock/calendarToday';
@@ -38,7 +38,7 @@ export function usePlacing({ id: caseId, kind, record }: Case, member: Member) {
   });
   const host = useMemo(() => {
     // Found this very moment in a collection that is away, it is not in the index yet.
-    const entryOf = (id: string) => now.current.index?.entries.get(id) ?? entryNow(id);
+    const entryOf = (id: string) => (now.current.index && entryIn(now.current.index, id)) ?? entryNow(id);
     // The clock is read at each placing: a page may stay open over midnight.
     const needs = () => ({
       record,

@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 5,
+    day: '2026-11-26',
+    title: 'The bank in order',
+    words:
+      'Entries that say nearly the same are found over the whole bank, with what differs marked and how often each is used, and merged in one act that can be taken back.',
+    at: { label: 'Put the bank in order', to: '/order' },
+  },
+  {
     number: 4,
     day: '2026-11-26',
     title: 'A collection goes to another team as a file',

@@ -1,0 +1,145 @@
+import { plainWord, wordsOf } from '#core/finder';
+import type { RepeatedPhrase } from './repeatedPhrases';
+import type { Text } from './wordStream';
+
+/** A piece of a phrase: words that are always so, or what stood there in one place and another. */
+export type PhrasePiece = { text: string } | { differs: string[] };
+
+/** A phrase to put into the bank. */
+export interface PhraseToBank {
+  /** As it was first written; what differs elsewhere in pieces of their own. */
+  pieces: PhrasePiece[];
+  /** In how many texts' owners it stands, in this or a near wording. */
+  times: number;
+  /** Keys that its cue would have saved, all times together. */
+  saves: number;
+  /** What it is known by: its plain words. */
+  key: string;
+}
+
+/** So many keys a cue is taken to have: a lead-in and three letters. */
+const CUE_KEYS = 4;
+const NUMBER = '#';
+const SLOT = '*';
+
+type Place = RepeatedPhrase['places'][number];
+
+const isNumber = (word: string) => /\p{N}/u.test(word);
+const plainOf = (text: string) => wordsOf(text).map((word) => (isNumber(word) ? NUMBER : plainWord(word)));
+
+interface Candidate<Owner> {
+  phrase: RepeatedPhrase;
+  words: string[];
+  owners: Set<Owner>;
+}
+
+/** The place at which most of the others differ from a phrase, and in nothing else; and those others. */
+function variantsOf<Owner>(
+  one: Candidate<Owner>,
+  byPattern: ReadonlyMap<string, Candidate<Owner>[]>,
+): { at: number; others: Candidate<Owner>[] } {
+  let best = { at: -1, others: [] as Candidate<Owner>[] };
+  one.words.forEach((_, at) => {
+    const others = (byPattern.get(patternAt(one.words, at)) ?? []).filter((other) => other !== one);
+    if (others.length > best.others.length) best = { at, others };
+  });
+  return best;
+}
+
+const patternAt = (words: readonly string[], at: number) =>
+  [...words.slice(0, at), SLOT, ...words.slice(at + 1)].join(' ');
+
+/** A phrase as it is written in its first place, cut where places differ: at numbers, and at `slot`. */
+function piecesOf<Owner>(
+  texts: readonly Text<Owner>[],
+  all: readonly Candidate<Owner>[],
+  slot: number,
+): PhrasePiece[] {
+  const written = all
+    .flatMap(({ phrase }) => phrase.places)
+    .sort((a, b) => a.text - b.text || a.from - b.from)
+    .map(({ text, from, to }) => texts[text]!.text.slice(from, to));
+  const each = written.map(wordsOf);
+  const first = written[0]!;
+  const pieces: PhrasePiece[] = [];
+  let end = 0;
+  let at = 0;
+  each[0]!.forEach((word, index) => {
+    const start = first.indexOf(word, at);
+    at = start + word.length;
+    const there = [...new Set(each.map((words) => words[index]!))];
+    const differs = index === slot || (isNumber(word) && there.length > 1);
+    if (!differs) return;
+    if (start > end) pieces.push({ text: first.slice(end, start) });
+    pieces.push({ differs: there });
+    end = at;
+  });
+  if (end < first.length) pieces.push({ text: first.slice(end) });
+  return pieces;
+}
+
+/** A phrase with its variants as one phrase to bank, and all places of it. */
+function groupOf<Owner>(
+  texts: readonly Text<Owner>[],
+  one: Candidate<Owner>,
+  { at, others }: { at: number; others: Candidate<Owner>[] },
+): PhraseToBank & { places: Place[] } {
+  const all = [one, ...others];
+  const owners = new Set(all.flatMap((each) => [...each.owners]));
+  const pieces = piecesOf(texts, all, others.length > 0 ? at : -1);
+  const letters = pieces.reduce((sum, piece) => sum + ('text' in piece ? piece.text.length : 0), 0);
+  return {
+    pieces,
+    times: owners.size,
+    saves: owners.size * Math.max(0, letters - CUE_KEYS),
+    key: others.length > 0 ? patternAt(one.words, at) : one.words.join(' '),
+    places: all.flatMap(({ phrase }) => phrase.places),
+  };
+}
+
+/**
+ * Which of the phrases found in some texts are worth putting into the bank, those first that would have saved most keys.
+ * Phrases that differ in one word are one, with that word open; of phrases that lie over each other the better one is told,
+ * the other only where it stands in two texts more. `ignored` are keys of those not wanted.
+ */
+export function worthBanking<Owner>(
+  texts: readonly Text<Owner>[],
+  phrases: readonly RepeatedPhrase[],
+  ignored: ReadonlySet<string> = new Set(),
+): PhraseToBank[] {
+  const candidates = phrases.map((phrase): Candidate<Owner> => {
+    const { text, from, to } = phrase.places[0]!;
+    return {
+      phrase,
+      words: plainOf(texts[text]!.text.slice(from, to)),
+      owners: new Set(phrase.places.map((place) => texts[place.text]!.owner)),
+    };
+  });
+  const byPattern = new Map<string, Candidate<Owner>[]>();
+  for (const one of candidates)
+    one.words.forEach((_, at) => {
+      const pattern = patternAt(one.words, at);
+      const others = byPattern.get(pattern);
+      if (others) others.push(one);
+      else byPattern.set(pattern, [one]);
+    });
+  const groups = candidates
+    .map((one) => groupOf(texts, one, variantsOf(one, byPattern)))
+    .filter(({ saves, key }) => saves > 0 && !ignored.has(key))
+    .sort((a, b) => b.saves - a.saves);
+  const told = new Set<string>();
+  const covered = new Map<number, { from: number; to: number }[]>();
+  const isCovered = ({ text, from, to }: Place) =>
+    (covered.get(text) ?? []).some((other) => other.from < to && from < other.to);
+  return groups.flatMap(({ places, ...group }): PhraseToBank[] => {
+    const free = new Set(places.filter((place) => !isCovered(place)).map(({ text }) => texts[text]!.owner));
+    if (free.size < 2 || told.has(group.key)) return [];
+    told.add(group.key);
+    for (const { text, from, to } of places) {
+      const here = covered.get(text);
+      if (here) here.push({ from, to });
+      else covered.set(text, [{ from, to }]);
+    }
+    return [group];
+  });
+}

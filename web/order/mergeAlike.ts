@@ -1,0 +1,54 @@
+import type { Entry } from '#contracts';
+import { mergedContent } from '#core/entry';
+import { call } from '../api/client';
+import { typedCue, type BankIndex } from '../bank/bankIndex';
+import type { DoneToMany } from '../bank/many/useMany';
+
+/** Cues of entries that another in the collection of the one that is left has already. */
+export function cuesTaken(index: BankIndex, into: Entry, others: readonly Entry[]): string[] {
+  const merged = new Set([into, ...others].map(({ id }) => id));
+  const taken = new Set(
+    index.bank.entries.flatMap(({ id, collection, content }) =>
+      collection === into.collection && !merged.has(id) && !content.retired
+        ? content.cues.map(({ text }) => text.toLowerCase())
+        : [],
+    ),
+  );
+  return others.flatMap(({ content }) =>
+    content.cues.filter(({ text }) => taken.has(text.toLowerCase())).map(({ text }) => text),
+  );
+}
+
+/** Makes entries one. Throws what `call` does. */
+export async function mergeAlike(
+  index: BankIndex,
+  into: Entry,
+  others: readonly Entry[],
+): Promise<DoneToMany> {
+  const taken = new Set(cuesTaken(index, into, others));
+  const titles = others.map(({ content }) => `“${content.title}”`).join(', ');
+  const content = mergedContent(
+    into.content,
+    others.map((one) => one.content),
+    (cue) => !taken.has(cue),
+  );
+  const at = ({ id, revision }: Entry) => ({ entry: id, revision });
+  const { entry, deletion } = await call('mergeEntries', {
+    body: {
+      into: { ...at(into), content, reason: `Merged with ${titles}`.slice(0, 300) },
+      entries: others.map(at),
+    },
+  });
+  const cue = typedCue(entry, index.collections.get(entry.collection));
+  return {
+    said: `${titles} went into “${entry.content.title}”${cue ? `, which ${cue} brings` : ''}.`,
+    undo: async () => {
+      // First, so that the cues are free for those that come back.
+      const changes = [{ ...at(entry), content: into.content }];
+      await call('changeEntries', {
+        body: { changes, reason: `Taken apart again: ${titles}`.slice(0, 300) },
+      });
+      await call('restore', { params: { deletion }, body: { entries: null } });
+    },
+  };
+}
