@@ -25,6 +25,27 @@ export const AlikeSchema = z.object({
 });
 export type Alike = z.infer<typeof AlikeSchema>;
 
+const phraseKey = z.string().min(1).max(5000);
+
+/** Phrases that stand in several drafts by hand and in no entry, those first that would save most. */
+export const TypedAgainSchema = z.object({
+  phrases: z.array(
+    z.object({
+      pieces: z.array(z.union([z.object({ text: z.string() }), z.object({ differs: z.array(z.string()) })])),
+      /** In how many drafts, and the keys that a cue would have saved there. */
+      times: z.number().int(),
+      saves: z.number().int(),
+      key: phraseKey,
+    }),
+  ),
+  /** Drafts that were read. */
+  read: z.number().int(),
+});
+export type TypedAgain = z.infer<typeof TypedAgainSchema>;
+
+/** Phrases that a member does not want to be told of, or again. */
+export const IgnoredSchema = z.object({ key: phraseKey, ignored: z.boolean() });
+
 /** One line of a long answer: how far the work is (0 to 1), until what came of it. */
 export const longAnswerOf = <Result extends z.ZodType>(result: Result) =>
   z.union([z.object({ progress: z.number() }), z.object({ result })]);

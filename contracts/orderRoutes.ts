@@ -1,4 +1,12 @@
-import { AlikeAskedSchema, AlikeSchema, longAnswerOf, MergedSchema, MergingSchema } from './order';
+import {
+  AlikeAskedSchema,
+  AlikeSchema,
+  IgnoredSchema,
+  longAnswerOf,
+  MergedSchema,
+  MergingSchema,
+  TypedAgainSchema,
+} from './order';
 import { define } from './route';
 
 /** Keeping the bank in order. */
@@ -13,6 +21,24 @@ export const ORDER_ROUTES = define({
     body: AlikeAskedSchema,
     stream: 'application/x-ndjson',
     response: longAnswerOf(AlikeSchema),
+  },
+  typedAgain: {
+    method: 'post',
+    path: '/api/order/typed-again',
+    access: 'member',
+    summary:
+      'What stands by hand in several drafts of the cases given to the member, in lines as for entries alike.',
+    status: 200,
+    stream: 'application/x-ndjson',
+    response: longAnswerOf(TypedAgainSchema),
+  },
+  ignorePhrase: {
+    method: 'post',
+    path: '/api/order/ignored',
+    access: 'member',
+    summary: 'Says that a phrase is not to be told any more, or again.',
+    status: 204,
+    body: IgnoredSchema,
   },
   mergeEntries: {
     method: 'post',

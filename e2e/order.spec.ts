@@ -46,3 +46,47 @@ test('entries that say nearly the same: found, merged in one act, followed by a 
   await anouk.getByRole('combobox', { name: 'Collection' }).selectOption({ label: 'Helpline replies' });
   await expect(anouk.getByRole('link', { name: /Hedgehog seen by day/ })).toBeVisible();
 });
+
+test('what is typed again and again: found in the drafts, made into an entry with its differing word open, or ignored', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  const write = async (title: RegExp, sentence: string) => {
+    await openCase(page, title);
+    const saved = page.waitForResponse(
+      (response) => response.request().postData()?.includes('gauze overnight') ?? false,
+    );
+    await page.keyboard.type(sentence);
+    await saved;
+    await page.getByRole('link', { name: 'Desk' }).click();
+  };
+  const said = (side: string) =>
+    `We flushed the ${side} wing with warm saline and packed it with gauze overnight`;
+  await write(/Bramble/, `Quiet. ${said('left')}.`);
+  await write(/Keel/, `Restless. ${said('right')}, all day.`);
+  await write(/Dune/, `Bright. ${said('left')}!`);
+  await write(/Sorrel/, `Asleep. ${said('right')} (again).`);
+  await page.keyboard.press('F2');
+  await page.keyboard.type('put the bank');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'Look through the drafts' }).click();
+  const section = page.getByRole('region', { name: 'What is typed again and again' });
+  const first = section.getByRole('listitem');
+  await expect(first).toHaveCount(1);
+  await expect(first).toContainText(/We flushed the (left|right) \/ (left|right) wing with warm saline/);
+  await expect(first).toContainText('in 4 drafts');
+  await expectAccessible(page);
+  await first.getByRole('button', { name: 'Not worth it' }).click();
+  await section.getByRole('button', { name: 'Undo' }).click();
+  await section.getByRole('button', { name: 'Make it an entry' }).click();
+  await expect(page.getByRole('textbox', { name: 'Wording', exact: true })).toContainText('We flushed the');
+  await page.getByRole('combobox', { name: 'Kept in' }).selectOption({ label: 'Ward notes' });
+  await page.keyboard.press('F9');
+  await expect(page.getByRole('status').filter({ hasText: 'Saved as revision 1' })).toBeVisible();
+
+  // It is in the bank now, and no more to be made.
+  await page.goto(new URL('/order', page.url()).href);
+  await page.getByRole('button', { name: 'Look through the drafts' }).click();
+  await expect(section.getByRole('status')).toContainText('4 drafts were read');
+  await expect(section.getByRole('listitem')).toHaveCount(0);
+});

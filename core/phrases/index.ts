@@ -4,3 +4,5 @@ export type { Text } from './wordStream';
 export { byHand } from './byHand';
 export { worthBanking } from './worthBanking';
 export type { PhrasePiece, PhraseToBank } from './worthBanking';
+export { entryOfPhrase } from './entryOfPhrase';
+export { Banked } from './banked';

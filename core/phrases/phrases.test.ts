@@ -1,7 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { checkEntry } from '#core/entry';
+import { plainText } from '#core/passage';
 import { plainWord, wordsOf } from '#core/finder';
-import { byHand, repeatedPhrases, worthBanking, type Text } from './index';
+import { Banked, byHand, entryOfPhrase, repeatedPhrases, worthBanking, type Text } from './index';
 import { wordStream } from './wordStream';
 
 const run = (texts: Text<string>[], least: number) => {
@@ -143,6 +145,17 @@ describe('phrases typed again and again', () => {
         { text: ' g' },
       ],
     });
+    const entry = entryOfPhrase(best!, 'en-GB');
+    expect(checkEntry(entry)).toEqual([]);
+    expect(entry.fields.map(({ kind }) => kind)).toEqual(['choice', 'number']);
+    expect(plainText(entry.wordings[0]!.parts[0]!.passage)).toContain(
+      ' wing was cleaned with warm saline and she weighed ',
+    );
+    const banked = new Banked([best!]);
+    banked.read('The wound on her foot was cleaned.');
+    expect(banked.missing()).toEqual([best]);
+    banked.read('The wound on the \uFFFC wing was cleaned with warm saline and she weighed \uFFFC.');
+    expect(banked.missing()).toEqual([]);
     expect(worthBanking(texts, found.value, new Set([best!.key]))).toEqual([]);
   });
 

@@ -125,7 +125,7 @@ export function worthBanking<Owner>(
     });
   const groups = candidates
     .map((one) => groupOf(texts, one, variantsOf(one, byPattern)))
-    .filter(({ saves, key }) => saves > 0 && !ignored.has(key))
+    .filter(({ saves }) => saves > 0)
     .sort((a, b) => b.saves - a.saves);
   const told = new Set<string>();
   const covered = new Map<number, { from: number; to: number }[]>();
@@ -140,6 +140,7 @@ export function worthBanking<Owner>(
       if (here) here.push({ from, to });
       else covered.set(text, [{ from, to }]);
     }
-    return [group];
+    // What is not wanted still hides what lies within it.
+    return ignored.has(group.key) ? [] : [group];
   });
 }

@@ -1,16 +1,34 @@
+import { and, eq } from 'drizzle-orm';
 import type { Router } from 'express';
 import { announceChanges } from '../bank/announceEntry';
 import type { Context } from '../context';
+import { ignoredPhrases } from '../db/schema';
 import { bind } from '../http/bind';
 import { answerInLines } from '../http/longWork';
 import { alikeEntries } from './alikeEntries';
 import { mergeEntries } from './mergeEntries';
+import { typedAgain } from './typedAgain';
 
 /** Keeping the bank in order. */
 export function orderRoutes(router: Router, context: Context): void {
   bind(router, context, 'alike', async ({ member, body, response }) => {
     await answerInLines(response, member.id, () => alikeEntries(context, member.id, body.least));
     return { progress: 1 };
+  });
+
+  bind(router, context, 'typedAgain', async ({ member, response }) => {
+    await answerInLines(response, member.id, () => typedAgain(context, member.id));
+    return { progress: 1 };
+  });
+
+  bind(router, context, 'ignorePhrase', async ({ member, body: { key, ignored } }) => {
+    const row = { member: member.id, phrase: key };
+    if (ignored) await context.db.insert(ignoredPhrases).values(row).onConflictDoNothing();
+    else
+      await context.db
+        .delete(ignoredPhrases)
+        .where(and(eq(ignoredPhrases.member, member.id), eq(ignoredPhrases.phrase, key)));
+    return undefined;
   });
 
   bind(router, context, 'mergeEntries', async ({ member, body }) => {

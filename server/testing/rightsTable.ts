@@ -47,6 +47,8 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   handOn: keepers,
   takeOverFile: keepers,
   alike: members,
+  typedAgain: members,
+  ignorePhrase: members,
   mergeEntries: keepers,
   sharing: readers,
   share: keepers,

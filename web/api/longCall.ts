@@ -1,7 +1,8 @@
 import { pathFor, ROUTES, type BodyOf, type ParamsOf, type ResponseOf, type RouteName } from '#contracts';
 import { openCall, Unreachable } from './client';
 
-type LongRoute = {
+/** A route that answers in lines. */
+export type LongRoute = {
   [N in RouteName]: ResponseOf<N> extends { progress: number } | { result: unknown } ? N : never;
 }[RouteName];
 /** What comes of a long route in the end. */

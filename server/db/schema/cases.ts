@@ -53,3 +53,15 @@ export const drafts = pgTable(
       .where(sql`${table.deletion} is null`),
   ],
 );
+
+/** Phrases of drafts that a member does not want to be told of as worth banking, by their plain words. */
+export const ignoredPhrases = pgTable(
+  'ignored_phrases',
+  {
+    member: text('member')
+      .notNull()
+      .references(() => members.id, { onDelete: 'cascade' }),
+    phrase: text('phrase').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.member, table.phrase] })],
+);

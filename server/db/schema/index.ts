@@ -4,5 +4,5 @@ export { entryWords, vocabulary } from './finding';
 export { entries, departures, revisions, cues } from './entries';
 export { notes, presences, noteAnswers, proposals } from './talk';
 export { deletions } from './wastebasket';
-export { cases, casesGiven, drafts } from './cases';
+export { cases, casesGiven, drafts, ignoredPhrases } from './cases';
 export { glossaries, terms, uses } from './glossaries';

@@ -1,0 +1,65 @@
+import { and, asc, eq, gt, isNull } from 'drizzle-orm';
+import type { TypedAgain } from '#contracts';
+import { linesOf, lineText } from '#core/passage';
+import { Banked, byHand, repeatedPhrases, worthBanking, type Text } from '#core/phrases';
+import { rightsFor } from '../bank/rights';
+import type { Context } from '../context';
+import type { Queries } from '../db/openStore';
+import { casesGiven, drafts, ignoredPhrases } from '../db/schema';
+import { readEntries } from './readEntries';
+
+const AT_ONCE = 200;
+const TOLD = 60;
+/** Phrases are found beyond those told, since many lie over each other. */
+const FOUND = 2000;
+const LEAST_WORDS = 5;
+/** How far it is once the drafts are read, and once the phrases are found. */
+const READ = 0.4;
+const FOUND_AT = 0.8;
+/** So many are looked up in the bank. */
+const LOOKED_UP = 300;
+
+/** The drafts of the cases that a member was given, some at a time. */
+async function* givenDrafts(db: Queries, member: string) {
+  let after = '';
+  for (;;) {
+    const rows = await db
+      .select({ id: drafts.id, document: drafts.document })
+      .from(drafts)
+      .innerJoin(casesGiven, and(eq(casesGiven.case, drafts.case), eq(casesGiven.member, member)))
+      .where(and(gt(drafts.id, after), isNull(drafts.deletion)))
+      .orderBy(asc(drafts.id))
+      .limit(AT_ONCE);
+    if (rows.length === 0) return;
+    yield rows;
+    after = rows.at(-1)!.id;
+  }
+}
+
+/**
+ * What stands by hand in two drafts and more of the cases that a member was given, and in no wording that they see: what is
+ * worth banking. Yields how far it is, from 0 to 1.
+ */
+export async function* typedAgain({ db }: Context, member: string): AsyncGenerator<number, TypedAgain> {
+  const texts: Text<string>[] = [];
+  let read = 0;
+  for await (const rows of givenDrafts(db, member)) {
+    read += rows.length;
+    for (const { id, document } of rows) for (const text of byHand(document)) texts.push({ owner: id, text });
+    yield READ / 2;
+  }
+  const finding = repeatedPhrases(texts, { least: LEAST_WORDS, inAtLeast: 2, most: FOUND });
+  let step = finding.next();
+  for (; !step.done; step = finding.next()) yield READ + (FOUND_AT - READ) * step.value;
+  const ignored = await db.select().from(ignoredPhrases).where(eq(ignoredPhrases.member, member));
+  const unwanted = new Set(ignored.map(({ phrase }) => phrase));
+  const banked = new Banked(worthBanking(texts, step.value, unwanted).slice(0, LOOKED_UP));
+  const rights = await rightsFor(db, member);
+  for await (const rows of readEntries(db, [...rights.keys()])) {
+    for (const { content } of rows)
+      for (const { parts } of content.wordings)
+        for (const { passage } of parts) for (const line of linesOf(passage)) banked.read(lineText(line));
+    yield FOUND_AT;
+  }
+  return { phrases: banked.missing().slice(0, TOLD), read };
+}

@@ -1,0 +1,31 @@
+import type { ReactNode } from 'react';
+import { inWords } from '../api/client';
+import { Button, Notice } from '../ui';
+import type { Working } from './useLongWork';
+
+interface Props<Result> {
+  what: string;
+  working: Working<Result>;
+  stop: () => void;
+  children: (result: Result) => ReactNode;
+}
+
+/** What a long work is at: how far, with a stop; what went wrong; what came of it. */
+export function LongWork<Result>({ what, working, stop, children }: Props<Result>) {
+  if (working.state === 'working')
+    return (
+      <div className="flex items-center gap-3 px-9 py-3 max-[899px]:px-4">
+        <progress aria-label={what} value={working.progress} className="h-1.5 grow accent-leaf" />
+        <Button onClick={stop}>Stop</Button>
+      </div>
+    );
+  if (working.state === 'failed')
+    return (
+      <div className="px-9 py-3 max-[899px]:px-4">
+        <Notice tone="warning" title="It was not looked through.">
+          <p>{inWords(working.error)} Nothing was changed; try again.</p>
+        </Notice>
+      </div>
+    );
+  return working.state === 'done' ? children(working.result) : null;
+}
