@@ -159,6 +159,23 @@ describe('phrases typed again and again', () => {
     expect(worthBanking(texts, found.value, new Set([best!.key]))).toEqual([]);
   });
 
+  test('a word that differs every time is open too, where the words beyond it are the same again', () => {
+    const texts = ['left', 'right', 'lower'].map((side, owner) => ({
+      owner,
+      text: `${'abc'[owner]} came. She hurt her ${side} wing on a wire fence and bled ${'xyz'[owner]}.`,
+    }));
+    const running = repeatedPhrases(texts, { least: 5, inAtLeast: 2, most: 100 });
+    let found = running.next();
+    while (!found.done) found = running.next();
+    expect(worthBanking(texts, found.value).map(({ pieces }) => pieces)).toEqual([
+      [
+        { text: 'came. She hurt her ' },
+        { differs: ['left', 'right', 'lower'] },
+        { text: ' wing on a wire fence and bled' },
+      ],
+    ]);
+  });
+
   test('of a draft only what was written by hand counts', () => {
     const text = (words: string, placement?: string) => ({
       type: 'text' as const,

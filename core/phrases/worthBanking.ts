@@ -1,4 +1,5 @@
 import { plainWord, wordsOf } from '#core/finder';
+import { overGaps } from './overGaps';
 import type { RepeatedPhrase } from './repeatedPhrases';
 import type { Text } from './wordStream';
 
@@ -49,16 +50,9 @@ function variantsOf<Owner>(
 const patternAt = (words: readonly string[], at: number) =>
   [...words.slice(0, at), SLOT, ...words.slice(at + 1)].join(' ');
 
-/** A phrase as it is written in its first place, cut where places differ: at numbers, and at `slot`. */
-function piecesOf<Owner>(
-  texts: readonly Text<Owner>[],
-  all: readonly Candidate<Owner>[],
-  slot: number,
-): PhrasePiece[] {
-  const written = all
-    .flatMap(({ phrase }) => phrase.places)
-    .sort((a, b) => a.text - b.text || a.from - b.from)
-    .map(({ text, from, to }) => texts[text]!.text.slice(from, to));
+/** A phrase as it is written in its first place, cut where places differ: in a number, or another word. */
+function piecesOf<Owner>(texts: readonly Text<Owner>[], places: readonly Place[]): PhrasePiece[] {
+  const written = places.map(({ text, from, to }) => texts[text]!.text.slice(from, to));
   const each = written.map(wordsOf);
   const first = written[0]!;
   const pieces: PhrasePiece[] = [];
@@ -67,11 +61,11 @@ function piecesOf<Owner>(
   each[0]!.forEach((word, index) => {
     const start = first.indexOf(word, at);
     at = start + word.length;
-    const there = [...new Set(each.map((words) => words[index]!))];
-    const differs = index === slot || (isNumber(word) && there.length > 1);
-    if (!differs) return;
+    const there = each.map((words) => words[index]!);
+    const kinds = isNumber(word) ? there : there.map(plainWord);
+    if (new Set(kinds).size === 1) return;
     if (start > end) pieces.push({ text: first.slice(end, start) });
-    pieces.push({ differs: there });
+    pieces.push({ differs: there.filter((one, place) => kinds.indexOf(kinds[place]!) === place) });
     end = at;
   });
   if (end < first.length) pieces.push({ text: first.slice(end) });
@@ -85,15 +79,19 @@ function groupOf<Owner>(
   { at, others }: { at: number; others: Candidate<Owner>[] },
 ): PhraseToBank & { places: Place[] } {
   const all = [one, ...others];
+  const places = all
+    .flatMap(({ phrase }) => phrase.places)
+    .sort((a, b) => a.text - b.text || a.from - b.from);
+  const whole = overGaps(texts, places);
   const owners = new Set(all.flatMap((each) => [...each.owners]));
-  const pieces = piecesOf(texts, all, others.length > 0 ? at : -1);
+  const pieces = piecesOf(texts, whole);
   const letters = pieces.reduce((sum, piece) => sum + ('text' in piece ? piece.text.length : 0), 0);
   return {
     pieces,
     times: owners.size,
     saves: owners.size * Math.max(0, letters - CUE_KEYS),
     key: others.length > 0 ? patternAt(one.words, at) : one.words.join(' '),
-    places: all.flatMap(({ phrase }) => phrase.places),
+    places: whole,
   };
 }
 
