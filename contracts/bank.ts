@@ -76,6 +76,13 @@ export const AskedSchema = z.object({ query: z.string().max(200) });
 export const FoundSchema = z.object({ entries: z.array(EntrySchema), more: z.boolean() });
 export type Found = z.infer<typeof FoundSchema>;
 
+export const ProblemToldSchema = z.object({ text: z.string().trim().min(1).max(20_000) });
+/** The entries nearest to a text, best first, each with the words of the text that it has, in their plain form. */
+export const NearestSchema = z.object({
+  entries: z.array(z.object({ entry: EntrySchema, words: z.array(z.string()) })),
+});
+export type Nearest = z.infer<typeof NearestSchema>;
+
 export const RevisionSummarySchema = z.object({
   revision: z.number().int().min(1),
   savedAt: instant,

@@ -90,3 +90,26 @@ test('what is typed again and again: found in the drafts, made into an entry wit
   await expect(section.getByRole('status')).toContainText('4 drafts were read');
   await expect(section.getByRole('listitem')).toHaveCount(0);
 });
+
+test('do we have something for this: the nearest entries to a message, or one made from it', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Anouk Fell');
+  await page.getByRole('link', { name: 'Bank' }).click();
+  await page.getByRole('link', { name: 'Something for this?' }).click();
+  await page.keyboard.insertText(
+    'Good morning! There is a hedgehog on our lawn in full daylight. Should I offer it milk or lift it into a box?',
+  );
+  const near = page.getByRole('list', { name: 'Nearest entries' });
+  const first = near.getByRole('listitem').first();
+  await expect(first).toContainText('Hedgehog');
+  await expect(first.locator('mark').filter({ hasText: 'milk' })).toBeVisible();
+  await expectAccessible(page);
+  const asked = page.getByRole('textbox', { name: 'What it is about' });
+  await asked.fill('Tractor gearbox whines uphill');
+  await expect(page.getByRole('status').filter({ hasText: 'Nothing near enough' })).toBeVisible();
+  await page.getByRole('button', { name: 'Make an entry from it' }).click();
+  await expect(page.getByRole('textbox', { name: 'Wording', exact: true })).toHaveText(
+    'Tractor gearbox whines uphill',
+  );
+});

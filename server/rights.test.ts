@@ -127,6 +127,7 @@ const CALLS: Partial<Record<RouteName, () => Promise<Asked>>> = {
   bankChanges: async () => Promise.resolve({ body: { had: {} } }),
   collectionChanges: () => onCollection({ had: null }),
   search: async () => Promise.resolve({ body: { query: 'words' } }),
+  nearest: async () => Promise.resolve({ body: { text: 'words' } }),
   makeCollection: async () => Promise.resolve({ body: { ...settings(), parent: 'ward' } }),
   saveCollection: () => onCollection(settings()),
   collectionRevisions: () => onCollection(),

@@ -20,6 +20,7 @@ const SCREENS = {
   sheet: () => import('./bank/sheet/Sheet').then(({ Sheet: Component }) => ({ Component })),
   rows: () => import('./bank/rows/RowsPage').then(({ RowsPage: Component }) => ({ Component })),
   takeOver: () => import('./takeover/TakeOverPage').then(({ TakeOverPage: Component }) => ({ Component })),
+  nearest: () => import('./bank/NearestPage').then(({ NearestPage: Component }) => ({ Component })),
   entry: () => import('./bank/EntryPage').then(({ EntryPage: Component }) => ({ Component })),
   collection: () =>
     import('./collections/CollectionPage').then(({ CollectionPage: Component }) => ({ Component })),
@@ -58,6 +59,7 @@ const router = createBrowserRouter([
       { path: 'bank', lazy: SCREENS.sheet },
       { path: 'bank/rows', lazy: SCREENS.rows },
       { path: 'bank/take-over', lazy: SCREENS.takeOver },
+      { path: 'bank/nearest', lazy: SCREENS.nearest },
       { path: 'bank/:entry', lazy: SCREENS.entry },
       { path: 'collections/:collection', lazy: SCREENS.collection },
       { path: 'proposals', lazy: SCREENS.proposals },

@@ -1,4 +1,5 @@
 export { Finder } from './finder';
 export { findable, wordsToFind, type Findable } from './findable';
 export { nearWords } from './nearWords';
+export { nearest, type Near } from './nearest';
 export { plainWord, slackOf, wordsOf } from './words';

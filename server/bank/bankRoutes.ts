@@ -10,6 +10,7 @@ import { readBank, readCollection } from './readBank';
 import { mustSeeHistory } from './history';
 import { visibleEntries, visibleEntry } from './rights';
 import { holdAgainst, insertEntry, toEntry, updateEntry } from './saveEntry';
+import { nearestTo } from './nearestTo';
 import { search } from './search';
 
 const revisionColumns = {
@@ -32,6 +33,8 @@ export function bankRoutes(router: Router, context: Context): void {
   );
 
   bind(router, context, 'search', ({ member, body }) => search(db, member.id, body.query));
+
+  bind(router, context, 'nearest', ({ member, body }) => nearestTo(db, member.id, body.text));
 
   bind(router, context, 'makeEntry', async ({ member, body }) => {
     const { content, reason } = body;

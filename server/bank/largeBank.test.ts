@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { sql } from 'drizzle-orm';
-import type { Bank, Entry, Found } from '#contracts';
+import type { Bank, Entry, Found, Nearest } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { newEntry } from '#core/entry';
 import { entryWords } from '../db/schema';
@@ -136,4 +136,28 @@ test('what one may not see hides nothing that one may, however much of it has th
   await takeOver(imke, many(25, 'Shore'), ['Walrus on the slip']);
   expect((await found(desta, 'walrus')).entries).toHaveLength(20);
   expect(await titles(imke, 'walr')).toEqual(['Walrus on the slip']);
+});
+
+test('the nearest to a whole message, of those one may see', async () => {
+  const kept = await keep(
+    'ward',
+    content('Swan on the motorway', 'Call the wardens; do not stop on the hard shoulder.'),
+  );
+  await desta
+    .post('/api/entries')
+    .send({
+      collection: 'own-desta',
+      content: content('Swan of mine', 'A swan by the motorway.'),
+      reason: '',
+    })
+    .expect(201);
+  const ask = async (text: string) =>
+    ((await imke.post('/api/bank/nearest').send({ text }).expect(200)).body as Nearest).entries;
+  const [first, ...others] = await ask(
+    'Hello, I saw a Swan sitting beside the motorway’s hard shoulder & drove on!',
+  );
+  expect(first?.entry.id).toBe(kept.id);
+  expect([...first!.words].sort()).toEqual(['hard', 'motorway', 'shoulder', 'swan']);
+  expect(others.map(({ entry }) => entry.content.title)).not.toContain('Swan of mine');
+  for (const nothing of ['qqq www', '...', "'"]) expect(await ask(nothing)).toEqual([]);
 });

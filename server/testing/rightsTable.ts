@@ -38,6 +38,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   bankChanges: members,
   collectionChanges: readers,
   search: members,
+  nearest: members,
   team: members,
   makeCollection: keepers,
   saveCollection: keepers,

@@ -77,6 +77,7 @@ function useRows(query: string, close: () => void): { rows: Row[]; error: Error 
       { label: 'Open the cues', run: go('/cues') },
       { label: 'Open the glossaries', run: go('/glossaries') },
       { label: 'Open the proposals', run: go('/proposals') },
+      { label: 'Do we have something for this?', run: go('/bank/nearest') },
       { label: 'Put the bank in order', run: go('/order') },
       { label: 'Open the wastebasket', run: go('/wastebasket') },
       { label: 'Add entries row by row', run: go('/bank/rows') },

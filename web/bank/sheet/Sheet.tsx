@@ -95,6 +95,9 @@ function Margin({ index, selecting }: { index: BankIndex | null; selecting: Sele
           <Link to="/bank/take-over" className={LINK_BUTTON}>
             From a file
           </Link>
+          <Link to="/bank/nearest" className={LINK_BUTTON}>
+            Something for this?
+          </Link>
           <Link to="/order" className={LINK_BUTTON}>
             Put it in order
           </Link>
