@@ -13,7 +13,7 @@ export { ACTS_ABOUT } from './trail';
 export type { Act, TrailAsked, TrailLine } from './trail';
 export type { Deletion, Restored, TeamSettings } from './wastebasket';
 export type { Note } from './notes';
-export type { Alike, Merging, TypedAgain, Uses } from './order';
+export type { Alike, Merging, PersonalInBank, TypedAgain, Uses } from './order';
 export { CollectionFileSchema, MOST_HANDED_ON } from './takeover';
 export type { CollectionFile, TakeOver } from './takeover';
 export type { Proposal } from './proposals';

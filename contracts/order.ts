@@ -46,6 +46,32 @@ export type TypedAgain = z.infer<typeof TypedAgainSchema>;
 /** Phrases that a member does not want to be told of, or again. */
 export const IgnoredSchema = z.object({ key: phraseKey, ignored: z.boolean() });
 
+/** A personal detail in an entry: in which wording, part and line, where in that line's text, and what sort it is. */
+const PersonalPlaceSchema = z.object({
+  wording: z.string(),
+  part: z.string(),
+  line: z.number().int(),
+  from: z.number().int(),
+  to: z.number().int(),
+  kind: z.enum(['name', 'birth', 'phone', 'e-mail', 'address', 'number', 'pronoun']),
+  words: z.string(),
+});
+
+/** Shared entries with what in them looks like somebody's details. */
+export const PersonalInBankSchema = z.object({
+  entries: z.array(z.object({ entry: EntrySchema, places: z.array(PersonalPlaceSchema) })),
+  /** Entries there are with any; and entries that were looked at. */
+  count: z.number().int(),
+  read: z.number().int(),
+});
+export type PersonalInBank = z.infer<typeof PersonalInBankSchema>;
+
+/** Words that may stand in an entry all the same, with why; null takes it back. */
+export const AllowingSchema = z.object({
+  words: z.string().min(1).max(300),
+  why: z.string().trim().min(1).max(300).nullable(),
+});
+
 /** One line of a long answer: how far the work is (0 to 1), until what came of it. */
 export const longAnswerOf = <Result extends z.ZodType>(result: Result) =>
   z.union([z.object({ progress: z.number() }), z.object({ result })]);

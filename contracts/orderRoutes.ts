@@ -1,10 +1,12 @@
 import {
   AlikeAskedSchema,
   AlikeSchema,
+  AllowingSchema,
   IgnoredSchema,
   longAnswerOf,
   MergedSchema,
   MergingSchema,
+  PersonalInBankSchema,
   TypedAgainSchema,
 } from './order';
 import { define } from './route';
@@ -39,6 +41,24 @@ export const ORDER_ROUTES = define({
     summary: 'Says that a phrase is not to be told any more, or again.',
     status: 204,
     body: IgnoredSchema,
+  },
+  personalInBank: {
+    method: 'post',
+    path: '/api/order/personal',
+    access: 'member',
+    summary: 'What in shared entries looks like somebody’s details, in lines as for entries alike.',
+    status: 200,
+    stream: 'application/x-ndjson',
+    response: longAnswerOf(PersonalInBankSchema),
+  },
+  allowDetail: {
+    method: 'post',
+    path: '/api/entries/:entry/allowed',
+    access: 'keeper',
+    summary:
+      'Says that words which look like somebody’s details may stand in an entry, and why; or takes that back.',
+    status: 204,
+    body: AllowingSchema,
   },
   mergeEntries: {
     method: 'post',

@@ -113,3 +113,43 @@ test('do we have something for this: the nearest entries to a message, or one ma
     'Tractor gearbox whines uphill',
   );
 });
+
+test('personal details in shared wording: made into a field and taken back, or let stand with a reason', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  await page.getByRole('link', { name: 'Bank' }).click();
+  await page.getByRole('link', { name: 'Write an entry' }).click();
+  await page.getByRole('textbox', { name: 'Title' }).fill('Night call');
+  await page.getByRole('textbox', { name: 'Wording', exact: true }).click();
+  await page.keyboard.type('Bramble was restless, so we rang Odile. She came at two.');
+  await page.getByRole('combobox', { name: 'Kept in' }).selectOption({ label: 'Ward notes' });
+  await page.keyboard.press('F9');
+  await expect(page.getByRole('status').filter({ hasText: 'Saved as revision 1' })).toBeVisible();
+  const entry = page.url();
+  await page.goto(new URL('/order', entry).href);
+  await page.getByRole('button', { name: 'Look for details' }).click();
+  const places = page.getByRole('list', { name: 'In Night call' }).getByRole('listitem');
+  await expect(places.locator('mark')).toHaveText(['Bramble', 'Odile', 'She']);
+  await expectAccessible(page);
+  await places
+    .filter({ hasText: 'he or she of one case' })
+    .getByRole('button', { name: 'Make it a field' })
+    .click();
+  const section = page.getByRole('region', { name: 'Personal details in shared wording' });
+  await section.getByRole('button', { name: 'Look again' }).click();
+  await expect(places.locator('mark')).toHaveText(['Bramble', 'Odile']);
+  await places
+    .filter({ hasText: 'rang Odile' })
+    .last()
+    .getByRole('button', { name: 'It may stand …' })
+    .click();
+  await page.getByRole('textbox', { name: 'Why “Odile” may stand' }).fill('She is always on call');
+  await page.keyboard.press('Enter');
+  await expect(section.getByRole('status').filter({ hasText: 'may stand' })).toBeVisible();
+  await section.getByRole('button', { name: 'Look again' }).click();
+  await expect(places.locator('mark')).toHaveText(['Bramble']);
+  await places.getByRole('button', { name: 'Make it a field' }).click();
+  await section.getByRole('button', { name: 'Undo' }).click();
+  await expect(places.locator('mark')).toHaveText(['Bramble']);
+});

@@ -6,6 +6,8 @@ import { ignoredPhrases } from '../db/schema';
 import { bind } from '../http/bind';
 import { answerInLines } from '../http/longWork';
 import { alikeEntries } from './alikeEntries';
+import { keptEntry } from '../bank/rights';
+import { allowDetail, personalInBank } from './personalInBank';
 import { mergeEntries } from './mergeEntries';
 import { typedAgain } from './typedAgain';
 
@@ -28,6 +30,17 @@ export function orderRoutes(router: Router, context: Context): void {
       await context.db
         .delete(ignoredPhrases)
         .where(and(eq(ignoredPhrases.member, member.id), eq(ignoredPhrases.phrase, key)));
+    return undefined;
+  });
+
+  bind(router, context, 'personalInBank', async ({ member, response }) => {
+    await answerInLines(response, member.id, () => personalInBank(context, member.id));
+    return { progress: 1 };
+  });
+
+  bind(router, context, 'allowDetail', async ({ member, params, body: { words, why } }) => {
+    const { id } = await keptEntry(context.db, member.id, params.entry);
+    await allowDetail(context, member.id, { entry: id, words, why });
     return undefined;
   });
 

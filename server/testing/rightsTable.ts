@@ -49,6 +49,8 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   takeOverFile: keepers,
   alike: members,
   typedAgain: members,
+  personalInBank: members,
+  allowDetail: keepers,
   ignorePhrase: members,
   mergeEntries: keepers,
   sharing: readers,

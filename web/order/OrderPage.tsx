@@ -3,6 +3,7 @@ import { useBankIndex } from '../bank/bankIndex';
 import { Figure } from '../shell/Figure';
 import { Failed, Loading } from '../ui';
 import { AlikeSection } from './AlikeSection';
+import { PersonalSection } from './PersonalSection';
 import { TypedAgainSection } from './TypedAgainSection';
 
 /** The bank kept in order: what is doubled in it, and what it lacks. */
@@ -26,6 +27,10 @@ export function OrderPage() {
             What is typed again and again is looked for in drafts of the cases that were given to you, in the
             words that no entry brought.
           </p>
+          <p>
+            Names are those of the team and of the cases given to you, and those with a title or a greeting
+            before them. He and she of one case become words that fit any.
+          </p>
         </div>
       }
     >
@@ -38,6 +43,7 @@ export function OrderPage() {
         <>
           <AlikeSection index={index} />
           <TypedAgainSection />
+          <PersonalSection index={index} />
         </>
       )}
     </Figure>

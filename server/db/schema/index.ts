@@ -2,7 +2,7 @@ export { members, sessions, letters, trail, groups, groupMembers, teamSettings, 
 export { collections, collectionRevisions, grants, reachStamp } from './collections';
 export { entryWords, vocabulary } from './finding';
 export { entries, departures, revisions, cues } from './entries';
-export { notes, presences, noteAnswers, proposals } from './talk';
+export { notes, presences, noteAnswers, proposals, allowedDetails } from './talk';
 export { deletions } from './wastebasket';
 export { cases, casesGiven, drafts, ignoredPhrases } from './cases';
 export { glossaries, terms, uses } from './glossaries';

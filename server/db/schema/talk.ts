@@ -1,5 +1,5 @@
 /** What people say about entries to each other: notes, proposals, who has one open. */
-import { bigserial, boolean, index, integer, jsonb, pgTable, text } from 'drizzle-orm/pg-core';
+import { bigserial, boolean, index, integer, jsonb, pgTable, primaryKey, text } from 'drizzle-orm/pg-core';
 import type { EntryContent } from '#core/entry';
 import { entries } from './entries';
 import { instant } from './instant';
@@ -81,4 +81,21 @@ export const proposals = pgTable(
     index('proposals_open_for_an_entry').on(table.state, table.entry),
     index('proposals_of_a_member').on(table.proposedBy, table.proposedAt),
   ],
+);
+
+/** Words of an entry that look like somebody's details and may stand all the same, with who said so and why. */
+export const allowedDetails = pgTable(
+  'allowed_details',
+  {
+    entry: text('entry')
+      .notNull()
+      .references(() => entries.id, { onDelete: 'cascade' }),
+    words: text('words').notNull(),
+    why: text('why').notNull(),
+    by: text('by')
+      .notNull()
+      .references(() => members.id),
+    at: instant('at').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.entry, table.words] })],
 );

@@ -1,0 +1,204 @@
+import { findDates } from '#core/calendar';
+
+/** What sort of personal detail: a person's or an animal's name, a day of birth, a way to reach somebody, a number of a case, he or she of one case. */
+export type PersonalKind = 'name' | 'birth' | 'phone' | 'e-mail' | 'address' | 'number' | 'pronoun';
+
+/** A personal detail in a text: where it stands (UTF-16). */
+export interface Personal {
+  kind: PersonalKind;
+  from: number;
+  to: number;
+}
+
+/** Who is known by name: members, and those in cases, as "Petra Lindow" or "Bramble"; and the numbers of cases. */
+export interface Known {
+  names: readonly string[];
+  numbers: readonly string[];
+}
+
+const escape = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+const places = (kind: PersonalKind, text: string, pattern: RegExp, group = 0): Personal[] =>
+  [...text.matchAll(pattern)].map((match) => {
+    const from = match.index + match[0].indexOf(match[group]!);
+    return { kind, from, to: from + match[group]!.length };
+  });
+
+const TITLE = '(?:Mr|Mrs|Ms|Miss|Mx|Dr|Prof|Professor|Sir|Lady|Nurse|Sister)';
+const CAPITALISED = "\\p{Lu}[\\p{L}'’-]*\\p{Ll}";
+const IS_TITLE = new RegExp(`^${TITLE}\\.?$`);
+/** Greeted or spoken of in general: nobody's name. */
+const NOBODY =
+  /^(?:Sir|Madam|All|Both|Team|Everyone|Everybody|Friend|Friends|Colleague|Colleagues|Customer|Visitor|Visitors|Volunteer|Volunteers|Finder|Parent|Parents|Student|Students|Trainee|Trainees|Member|Members|Supporter|Supporters|Neighbour|Neighbours|Warden|Wardens|Applicant|Applicants|Reader|Sirs|Doctor|Colleague)$/u;
+
+/** Names behind a title, in a greeting, or said to be one: also of those whom nobody knows here. */
+function toldNames(text: string): Personal[] {
+  const whole = `${CAPITALISED}(?: ${CAPITALISED})?`;
+  return [
+    ...places('name', text, new RegExp(`(?<!\\p{L})${TITLE}\\.? ${whole}`, 'gu')),
+    ...places(
+      'name',
+      text,
+      new RegExp(`(?<!\\p{L})(?:Dear|Hello|Hi) (${whole})(?=[,!:\\s]*(?:$|\\n|[,!:]))`, 'gu'),
+      1,
+    ),
+    ...places(
+      'name',
+      text,
+      new RegExp(
+        `(?<!\\p{L})(?:[Mm]y name is|whose name is|is called|was called|named|signed by) (${whole})`,
+        'gu',
+      ),
+      1,
+    ),
+  ].filter(
+    ({ from, to }) =>
+      !NOBODY.test(
+        text
+          .slice(from, to)
+          .split(' ')
+          .find((word) => !IS_TITLE.test(word))!,
+      ),
+  );
+}
+
+/** Before the name of a month. */
+const OF_A_MONTH =
+  /(?:\d(?:st|nd|rd|th)?|[Ii]n|[Ss]ince|[Uu]ntil|[Tt]ill|[Bb]y|[Oo]f|[Ee]arly|[Ll]ate|[Mm]id|[Ll]ast|[Nn]ext|[Tt]his|[Ee]very|[Ee]ach|[Bb]efore|[Aa]fter|[Ff]rom|[Tt]o|through|during|and|or|[Tt]hroughout)[ -]$/u;
+const MONTHS = new Set(['April', 'May', 'June', 'August']);
+/** What follows a name that begins a sentence, but seldom the word that it is as well. */
+const DOES =
+  /^(?:['’]s(?!\p{L})| (?:is|was|has|had|does|did|ate|drank|weighed|weighs|came|went|gained|lost|seems|seemed|looks|looked|needs|slept|took|will be|arrived|called|rang|wrote|asked|says|said|died|lives|lived)(?!\p{L}))/u;
+
+const beginsSentence = (text: string, from: number) =>
+  /(?:^|[.!?:;\n•–—-]\s*|["“‘(]\s*)$/u.test(text.slice(0, from));
+const isOrdinary = (word: string, ordinary: ReadonlySet<string>) => ordinary.has(word.toLowerCase());
+
+/** Names that are known, by whole or by one of their words, with their capital; a word that is a name too only where it is one. */
+function knownNames(text: string, names: readonly string[], ordinary: ReadonlySet<string>): Personal[] {
+  const wholes = names.filter((name) => name.includes(' '));
+  const found = wholes.flatMap((name) =>
+    places('name', text, new RegExp(`(?<![\\p{L}\\p{N}])${escape(name)}(?![\\p{L}\\p{N}])`, 'gu')),
+  );
+  const words = [...new Set(names.flatMap((name) => name.split(/[\s.]+/)))].filter((word) => word.length > 1);
+  for (const word of words)
+    for (const one of places(
+      'name',
+      text,
+      new RegExp(`(?<![\\p{L}\\p{N}-])${escape(word)}(?![\\p{L}\\p{N}-])`, 'gu'),
+    )) {
+      const before = text.slice(0, one.from);
+      const after = text.slice(one.to);
+      if (MONTHS.has(word) && (OF_A_MONTH.test(before) || /^ \d/.test(after))) continue;
+      // Behind another name that nobody has it is a place: "Hollin Marsh".
+      const other = /(\p{Lu}\p{L}+) $/u.exec(before)?.[1];
+      if (other && isOrdinary(word, ordinary) && !isOrdinary(other, ordinary) && !IS_TITLE.test(other))
+        continue;
+      // A place or a thing is named so: "Rose Cottage", "the Bramble Room".
+      if (
+        /^ (?:Cottage|House|Room|Ward|Pen|Road|Street|Lane|Hall|Farm|Wood|Marsh|Hill|School|Day|Bank)(?!\p{L})/u.test(
+          after,
+        )
+      )
+        continue;
+      const plainly = !isOrdinary(word, ordinary) || !beginsSentence(text, one.from) || DOES.test(after);
+      if (plainly) found.push(one);
+    }
+  return found;
+}
+
+const BIRTH = /(?:\b(?:born|dob|d\.o\.b\.|date of birth|birthday|birth date|hatched)\b[^.!?\n]{0,25}?)$/iu;
+
+/** Days, and years, of somebody's birth. */
+function births(text: string): Personal[] {
+  const dates = findDates(text).filter(({ from }) => BIRTH.test(text.slice(0, from)));
+  const years = places('birth', text, /\b(?:born|Born)(?: in)? ((?:19|20)\d\d)(?!\d)/gu, 1);
+  return [...dates.map(({ from, to }) => ({ kind: 'birth' as const, from, to })), ...years];
+}
+
+const E_MAIL = /[\p{L}\p{N}._%+-]+@[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)+/gu;
+/** From a nought or a plus nine digits and more; fewer where one is told to ring. */
+const PHONE =
+  /(?<![\p{L}\p{N}.,/-])(?:\+\d{1,3}[ -]?)?\(?0?\d(?:[ \-()]{0,2}\d){7,13}(?![\p{L}\p{N}]|[.,]\d)/gu;
+const CALLED =
+  /\b(?:[Cc]all|[Rr]ing|[Pp]hone|[Tt]el|[Tt]elephone|[Mm]obile|[Tt]ext|[Ff]ax|[Rr]each\w* (?:me|us|him|her|them))\b[^.!?\n\d]{0,25}?:? ?((?:\d[ -]?){5,8}\d)(?![\p{L}\p{N}]|[.,]\d)/gu;
+const UNIT_AFTER = /^ ?(?:g|kg|mg|ml|l|mm|cm|m|km|%|°C|°|£|€|hours?|days?|miles?)(?!\p{L})/u;
+
+function phones(text: string): Personal[] {
+  const long = places('phone', text, PHONE).filter(({ from, to }) => {
+    const words = text.slice(from, to);
+    const digits = words.replace(/\D/g, '').length;
+    return /^\(?[0+]/.test(words) && digits >= 9 && !UNIT_AFTER.test(text.slice(to));
+  });
+  const short = places('phone', text, CALLED, 1).filter(({ to }) => !UNIT_AFTER.test(text.slice(to)));
+  return [...long, ...short];
+}
+
+const STREET =
+  /(?<![\p{L}\p{N}])(?:(?:Flat|Unit) \d+\w?,? )?\d{1,4}[a-zA-Z]?,? (?:\p{Lu}[\p{L}'’]+ ){1,3}(?:Street|St|Road|Rd|Lane|Avenue|Ave|Close|Drive|Way|Terrace|Court|Crescent|Gardens|Row|Hill|Green|Square|Place|Mews|Grove|Walk|Cottages?)(?!\p{L})/gu;
+const NAMED_HOUSE =
+  /(?<!\p{L})(?:lives|living|staying|stays|found|posted|send it|sent|address:?|[Cc]ollect(?:ed)? (?:it )?from)(?: is)?(?: at| to)? ((?:\p{Lu}[\p{L}'’]+ ){1,2}(?:Cottage|House|Farm|Lodge|Barn|Mill))(?!\p{L})/gu;
+const POSTCODE = /(?<![\p{L}\p{N}])[A-Z]{1,2}\d[A-Z\d]? \d[A-Z]{2}(?![\p{L}\p{N}])/gu;
+
+const addresses = (text: string): Personal[] => [
+  ...places('address', text, STREET),
+  ...places('address', text, NAMED_HOUSE, 1),
+  ...places('address', text, POSTCODE),
+];
+
+const CODE = /(?<![\p{L}\p{N}/-])[A-Z]{1,4}[-/ ]?\d{3,}(?:[-/]\d+)?(?![\p{L}\p{N}])/gu;
+const NUMBERED =
+  /(?<!\p{L})(?:[Cc]ase|[Pp]atient|[Aa]dmission|[Aa]ccount|[Mm]embership|[Mm]icrochip|[Cc]hip|[Rr]ing|[Rr]ef(?:erence)?|[Pp]assport|[Ii]nsurance|[Oo]rder|[Tt]icket)(?: (?:no\.?|number|code))?:? #?([A-Z]{0,4}[-/]?\d[\d-]{3,})(?![\p{L}\p{N}]|[.,]\d)/gu;
+
+function numbers(text: string, known: readonly string[]): Personal[] {
+  const own = known.flatMap((number) =>
+    places('number', text, new RegExp(`(?<![\\p{L}\\p{N}])${escape(number)}(?![\\p{L}\\p{N}])`, 'gu')),
+  );
+  const coded = places('number', text, CODE).filter(
+    ({ from, to }) => !/^(?:PO|ISO|BS|EN|RFC|A|B)[ -]?\d{1,5}$/.test(text.slice(from, to)),
+  );
+  return [...own, ...coded, ...places('number', text, NUMBERED, 1)];
+}
+
+const PRONOUN = /(?<![\p{L}\p{N}/’'-])(?:he|she|him|her|his|hers|himself|herself)(?![\p{L}\p{N}/-])/giu;
+/** Whoever it is: "he or she", "his/her". */
+const EITHER = /(?:he or she|she or he|him or her|her or him|his or her|her or his|himself or herself)/giu;
+/** Said of any such one. */
+const ANYONE =
+  /(?<!\p{L})(?:an?|each|every|any|no|whoever|anyone|somebody|someone|whichever)(?!\p{L})[^.!?\n]*$/iu;
+
+function pronouns(text: string): Personal[] {
+  const either = places('pronoun', text, EITHER);
+  return places('pronoun', text, PRONOUN).filter(({ from, to }) => {
+    if (either.some((one) => one.from <= from && to <= one.to)) return false;
+    const sentence = text
+      .slice(0, from)
+      .split(/[.!?\n]/u)
+      .at(-1)!;
+    return !ANYONE.test(sentence);
+  });
+}
+
+const FIRST: readonly PersonalKind[] = ['e-mail', 'birth', 'address', 'phone', 'number', 'name', 'pronoun'];
+
+/**
+ * Personal details in a text that is, or is about to be, shared: names, days of birth, phone numbers, e-mails, addresses,
+ * numbers of cases, and he or she that speak of one case. In reading order, none overlapping. `ordinary` are words, in small
+ * letters, that names may be as well ("will", "rose"): these count where they cannot be the word. Approximate: where it is in
+ * doubt about a name that is a word it does not find it, about anything else it does; a person decides.
+ */
+export function findPersonal(text: string, known: Known, ordinary: ReadonlySet<string>): Personal[] {
+  const found = [
+    ...places('e-mail', text, E_MAIL),
+    ...births(text),
+    ...addresses(text),
+    ...phones(text),
+    ...numbers(text, known.numbers),
+    ...toldNames(text),
+    ...knownNames(text, known.names, ordinary),
+    ...pronouns(text),
+  ].sort((a, b) => FIRST.indexOf(a.kind) - FIRST.indexOf(b.kind) || b.to - b.from - (a.to - a.from));
+  const kept: Personal[] = [];
+  for (const one of found)
+    if (kept.every((other) => other.to <= one.from || one.to <= other.from)) kept.push(one);
+  return kept.sort((a, b) => a.from - b.from);
+}
