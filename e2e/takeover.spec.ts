@@ -32,12 +32,12 @@ test('a collection handed on as a file, and taken over: what differs chosen, wha
   });
   await expect(ruan.getByText(/torn\.json is not JSON/)).toBeVisible();
   await file.setInputFiles(path);
-  await expect(ruan.getByText('New here: 6')).toBeVisible();
+  await expect(ruan.getByText('New here: 7')).toBeVisible();
   await expectAccessible(ruan);
-  await ruan.getByRole('button', { name: 'Take over 6 entries' }).click();
+  await ruan.getByRole('button', { name: 'Take over 7 entries' }).click();
   await ruan.getByRole('link', { name: 'See it in the bank' }).click();
   const sheet = ruan.getByRole('region', { name: 'Helpline replies' });
-  await expect(sheet).toContainText('6 entries');
+  await expect(sheet).toContainText('7 entries');
 
   // The wording goes another way there, and comes back by a file.
   const changed = fs
@@ -51,7 +51,7 @@ test('a collection handed on as a file, and taken over: what differs chosen, wha
   await imke.goto(`${server.url}/bank/take-over`);
   await imke.getByLabel('Collection file').setInputFiles(again(changed));
   await imke.getByLabel('Where it goes').selectOption('into Helpline replies');
-  await expect(imke.getByText('The same here, and left as it is: 5')).toBeVisible();
+  await expect(imke.getByText('The same here, and left as it is: 6')).toBeVisible();
   const differs = imke.getByRole('region', { name: 'Read otherwise here' });
   await expect(differs.locator('ins')).toContainText(['our thanks,']);
   await expect(imke.getByRole('button', { name: 'Take over 0 entries' })).toBeDisabled();

@@ -114,8 +114,16 @@ async function allAnswers(caller: Caller, made: readonly Made[]): Promise<string
     caller.post('/api/bank/changes').send({ had }),
     ...made.map(({ secret }) => caller.post('/api/bank/search').send({ query: secret })),
     caller.post('/api/entries/touched').send({ entries: made.map(({ entry }) => entry.id) }),
+    ...made.map(({ secret }) => caller.post('/api/bank/nearest').send({ text: `Where is ${secret}?` })),
   ]);
-  return [...lists, ...posts].map(({ text }) => text).join('\n');
+  const reports: string[] = [];
+  // One after the other: a member's next long work ends the one before.
+  for (const report of ['alike', 'typed-again', 'personal']) {
+    const answer = await caller.post(`/api/order/${report}`).send({ least: 0.5 }).buffer(true).expect(200);
+    expect(answer.text).toContain('"result"');
+    reports.push(answer.text);
+  }
+  return [...lists.map(({ text }) => text), ...posts.map(({ text }) => text), ...reports].join('\n');
 }
 
 /** What of the API tells of one collection, with its answer's status. */

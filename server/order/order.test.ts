@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Alike, Entry, Note, RevisionSummary } from '#contracts';
+import type { Alike, Draft, Entry, Note, PersonalInBank, RevisionSummary, TypedAgain } from '#contracts';
 import type { EntryContent } from '#core/entry';
 import { keep, problem, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
@@ -18,15 +18,16 @@ const kept = async (who: Caller, collection: string, title: string, words: strin
   (await keep(who, collection, wording(title, words, cue)).expect(201)).body as Entry;
 
 /** What comes at the end of a long answer; all lines before it tell how far it is. */
-async function alike(who: Caller, least = 0.8): Promise<Alike> {
-  const { text } = await who.post('/api/order/alike').send({ least }).buffer(true).expect(200);
+async function longAnswer<Result>(who: Caller, route: string, body: object = {}): Promise<Result> {
+  const { text } = await who.post(`/api/order/${route}`).send(body).buffer(true).expect(200);
   const lines = text
     .trim()
     .split('\n')
-    .map((line) => JSON.parse(line) as { progress?: number; result?: Alike });
+    .map((line) => JSON.parse(line) as { progress?: number; result?: Result });
   for (const { progress } of lines.slice(0, -1)) expect(progress).toBeLessThanOrEqual(1);
   return lines.at(-1)!.result!;
 }
+const alike = (who: Caller, least = 0.8) => longAnswer<Alike>(who, 'alike', { least });
 const titlesOf = ({ groups }: Alike) =>
   groups.map((group) => group.entries.map(({ content }) => content.title).sort());
 
@@ -123,5 +124,65 @@ describe('merging', () => {
     expect(problem(await merge(imke, { ...a, revision: 7 }, a.content, [b])).code).toBe('moved-on');
     expect(problem(await merge(imke, a, a.content, [a])).code).toBe('not-valid');
     expect((await imke.get(`/api/entries/${b.id}`)).body).toMatchObject({ revision: 1 });
+  });
+});
+
+describe('somebody’s details in shared wording', () => {
+  const found = async (who: Caller, title: string) =>
+    (await longAnswer<PersonalInBank>(who, 'personal')).entries
+      .filter(({ entry }) => entry.content.title === title)
+      .flatMap(({ places }) => places.map(({ kind, words }) => `${kind}: ${words}`));
+
+  test('are names one knows, and what looks like a detail; until they are allowed, with a reason, and again when that is taken back', async () => {
+    const { id } = await kept(imke, 'ward', 'Rota', 'Ask Odile, then ring 01632 960 150 about Bramble.');
+    await kept(imke, 'own-imke', 'Rota of mine', 'Ask Odile.');
+    expect(await found(imke, 'Rota')).toEqual(['name: Odile', 'phone: 01632 960 150', 'name: Bramble']);
+    // Who was not given the case of Bramble does not learn that there is one of that name.
+    expect(await found(anouk, 'Rota')).toEqual(['name: Odile', 'phone: 01632 960 150']);
+    expect(await found(imke, 'Rota of mine')).toEqual([]);
+    const allow = (why: string | null, who = imke) =>
+      who.post(`/api/entries/${id}/allowed`).send({ words: 'Odile', why });
+    expect(problem(await allow('Her desk', anouk)).code).toBe('not-allowed');
+    expect(problem(await allow(' ')).code).toBe('not-valid');
+    await allow('The night desk is hers').expect(204);
+    expect(await found(anouk, 'Rota')).toEqual(['phone: 01632 960 150']);
+    await allow(null).expect(204);
+    expect(await found(anouk, 'Rota')).toEqual(['name: Odile', 'phone: 01632 960 150']);
+  });
+});
+
+describe('what is typed again and again', () => {
+  const write = async (who: Caller, of: string, text: string) => {
+    const draft = (await who.post(`/api/cases/${of}/drafts`)).body as Draft;
+    const content = [{ type: 'paragraph', content: [{ type: 'text', text }] }];
+    await who
+      .put(`/api/drafts/${draft.id}`)
+      .set('If-Match', `"${draft.version}"`)
+      .send({ document: { type: 'doc', attrs: { placements: {} }, content } })
+      .expect(200);
+  };
+  const told = async (who: Caller) =>
+    (await longAnswer<TypedAgain>(who, 'typed-again')).phrases.map(({ pieces, times, key }) => ({
+      text: pieces.map((piece) => ('text' in piece ? piece.text : `[${piece.differs.join('|')}]`)).join(''),
+      times,
+      key,
+    }));
+
+  test('in the drafts of the cases one was given, not of others; not what is banked, nor what is not wanted', async () => {
+    const cases = ((await imke.get('/api/cases').expect(200)).body as { id: string }[]).map(({ id }) => id);
+    await write(imke, cases[0]!, 'The tide gate was left open overnight. We shut it.');
+    await write(imke, cases[1]!, 'Seen that the tide gate was left open overnight again.');
+    const [phrase, ...others] = await told(imke);
+    expect(others).toEqual([]);
+    expect(phrase!.text.toLowerCase()).toBe('the tide gate was left open overnight');
+    expect(phrase!.times).toBe(2);
+    expect(await told(desta)).toEqual([]);
+    const ignore = (ignored: boolean) => imke.post('/api/order/ignored').send({ key: phrase!.key, ignored });
+    await ignore(true).expect(204);
+    expect(await told(imke)).toEqual([]);
+    await ignore(false).expect(204);
+    expect(await told(imke)).toHaveLength(1);
+    await kept(imke, 'ward', 'Gate', 'The tide gate was left open overnight.');
+    expect(await told(imke)).toEqual([]);
   });
 });
