@@ -42,6 +42,11 @@ async function write(page: Page, url: string): Promise<void> {
   await page.goto(`${url}/bank`);
   await page.getByRole('link', { name: /Hedgehog admission/ }).waitFor();
   await shoot('sheet');
+  await page.goto(`${url}/order`);
+  await page.getByRole('button', { name: 'Look through the bank' }).click();
+  await page.getByRole('button', { name: 'Merge 2 into one' }).waitFor();
+  await shoot('order');
+  await page.goto(`${url}/bank`);
   await page.getByRole('link', { name: /Hedgehog admission/ }).click();
   await page.getByLabel('How it reads for').selectOption({ label: 'Bramble, hedgehog' });
   await page.evaluate(() => scrollTo(0, 0));
@@ -93,10 +98,6 @@ async function offers(page: Page, url: string): Promise<void> {
   await page.getByRole('region', { name: 'Offers' }).waitFor();
   await pressKeys(page, ['Alt+j']);
   await page.screenshot({ path: path.join(OUT, 'offers.png') });
-  await pressKeys(page, ['Alt+j']);
-  await page.keyboard.type('. It was weighed and fed, and slept well\\d2');
-  await page.getByRole('status', { name: 'Text command' }).waitFor();
-  await page.screenshot({ path: path.join(OUT, 'text-command.png') });
   await page.goto(`${url}/glossaries/species`);
   await page.getByRole('button', { name: 'adder', exact: true }).waitFor();
   await page.screenshot({ path: path.join(OUT, 'glossary.png') });
