@@ -13,6 +13,7 @@ export { ACTS_ABOUT } from './trail';
 export type { Act, TrailAsked, TrailLine } from './trail';
 export type { Deletion, Restored, TeamSettings } from './wastebasket';
 export type { Note } from './notes';
+export type { Usage } from './usage';
 export type { Alike, Merging, PersonalInBank, TypedAgain, Uses } from './order';
 export { CollectionFileSchema, MOST_HANDED_ON } from './takeover';
 export type { CollectionFile, TakeOver } from './takeover';

@@ -10,6 +10,7 @@ import {
   TypedAgainSchema,
 } from './order';
 import { define } from './route';
+import { UsageSchema } from './usage';
 
 /** Keeping the bank in order. */
 export const ORDER_ROUTES = define({
@@ -50,6 +51,14 @@ export const ORDER_ROUTES = define({
     status: 200,
     stream: 'application/x-ndjson',
     response: longAnswerOf(PersonalInBankSchema),
+  },
+  usage: {
+    method: 'get',
+    path: '/api/usage',
+    access: 'member',
+    summary: 'What is used of the bank that the member sees, counted: theirs, and everybody’s as sums.',
+    status: 200,
+    response: UsageSchema,
   },
   allowDetail: {
     method: 'post',

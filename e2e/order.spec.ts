@@ -153,3 +153,23 @@ test('personal details in shared wording: made into a field and taken back, or l
   await section.getByRole('button', { name: 'Undo' }).click();
   await expect(places.locator('mark')).toHaveText(['Bramble']);
 });
+
+test('what is used: one’s own placing is counted, in charts with their tables', async ({ signedIn }) => {
+  const page = await signedIn('Anouk Fell');
+  await openCase(page, /Owlet/);
+  const counted = page.waitForResponse(
+    (response) => response.url().endsWith('/api/uses') && response.request().method() === 'POST',
+  );
+  await page.keyboard.type(';so ');
+  await expect(draftOf(page)).toContainText('With kind regards');
+  await page.keyboard.press('F9');
+  await expect(page.getByRole('region', { name: 'Finished' })).toBeVisible();
+  await counted;
+  await page.getByRole('button', { name: 'Anouk Fell' }).click();
+  await page.getByRole('menuitem', { name: 'What is used' }).click();
+  const row = page.getByRole('table', { name: 'By entry' }).getByRole('row', { name: /Sign-off/ });
+  await expect(row.getByRole('cell').nth(0)).toHaveText('1');
+  await expect(row.getByRole('cell').nth(1)).toHaveText('1');
+  await expect(page.getByRole('region', { name: 'Never placed' })).toContainText('Hedgehog');
+  await expectAccessible(page);
+});

@@ -82,6 +82,7 @@ test('nothing runs off the side of a phone', async ({ signedIn }) => {
     '/bank/nearest',
     '/bank/take-over',
     '/order',
+    '/usage',
     '/news',
     '/cases/hedgehog-bramble',
     '/keys',

@@ -31,6 +31,7 @@ const SCREENS = {
     import('./glossaries/GlossariesPage').then(({ GlossariesPage: Component }) => ({ Component })),
   glossary: () => import('./glossaries/GlossaryPage').then(({ GlossaryPage: Component }) => ({ Component })),
   order: () => import('./order/OrderPage').then(({ OrderPage: Component }) => ({ Component })),
+  usage: () => import('./usage/UsagePage').then(({ UsagePage: Component }) => ({ Component })),
   wastebasket: () =>
     import('./wastebasket/WastebasketPage').then(({ WastebasketPage: Component }) => ({ Component })),
   people: () => import('./people/PeoplePage').then(({ PeoplePage: Component }) => ({ Component })),
@@ -67,6 +68,7 @@ const router = createBrowserRouter([
       { path: 'glossaries', lazy: SCREENS.glossaries },
       { path: 'glossaries/:glossary', lazy: SCREENS.glossary },
       { path: 'order', lazy: SCREENS.order },
+      { path: 'usage', lazy: SCREENS.usage },
       { path: 'wastebasket', lazy: SCREENS.wastebasket },
       { path: 'people', lazy: SCREENS.people },
       { path: 'account', lazy: SCREENS.account },

@@ -1,6 +1,7 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { rightsOf, type Grant, type Grantee, type Place, type Right } from '#core/rights';
 import type { Queries } from '../db/openStore';
+import { prepared } from '../db/prepared';
 import { collections, entries, grants, groupMembers, reachStamp } from '../db/schema';
 import { notFound, Refusal } from '../http/refusal';
 
@@ -69,6 +70,8 @@ function workedOut(member: string, { places, grants: granted }: Basis): Map<stri
   return rightsOf(personOf(member, all), where, all);
 }
 
+const stampNow = prepared((db) => db.select().from(reachStamp).prepare('stamp_now'));
+
 /** What was worked out for those who asked last, with the stamp it is good for. */
 const known = new Map<string, { stamp: string; rights: ReadonlyMap<string, Right> }>();
 const MOST_KNOWN = 200;
@@ -80,7 +83,7 @@ export async function rightsFor(
   how: Asked = {},
 ): Promise<ReadonlyMap<string, Right>> {
   if (how.evenDeleted) return workedOut(member, await basisOf(db, member, how));
-  const [now] = await db.select().from(reachStamp);
+  const [now] = await stampNow(db).execute();
   const before = known.get(member);
   known.delete(member);
   if (before?.stamp === now?.stamp && before) {

@@ -11,7 +11,7 @@ import { toEntry } from './saveEntry';
 
 /** So many are told; the nearest of so many that have the words, those with them in the head before others. */
 const TOLD = 20;
-const RANKED = 30;
+const RANKED = 24;
 const MOST_WORDS = 8;
 /** Among no more than so many collections their marks are asked for; more of them would be a long question. */
 const MOST_MARKS = 20;

@@ -10,6 +10,7 @@ import { keptEntry } from '../bank/rights';
 import { allowDetail, personalInBank } from './personalInBank';
 import { mergeEntries } from './mergeEntries';
 import { typedAgain } from './typedAgain';
+import { usageOf } from './usageOf';
 
 /** Keeping the bank in order. */
 export function orderRoutes(router: Router, context: Context): void {
@@ -37,6 +38,8 @@ export function orderRoutes(router: Router, context: Context): void {
     await answerInLines(response, member.id, () => personalInBank(context, member.id));
     return { progress: 1 };
   });
+
+  bind(router, context, 'usage', ({ member }) => usageOf(context.db, member.id));
 
   bind(router, context, 'allowDetail', async ({ member, params, body: { words, why } }) => {
     const { id } = await keptEntry(context.db, member.id, params.entry);

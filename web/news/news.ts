@@ -16,7 +16,7 @@ export const NEWS: readonly News[] = [
     day: '2026-11-26',
     title: 'The bank in order',
     words:
-      'Entries that say nearly the same are found over the whole bank, with what differs marked and how often each is used, and merged in one act that can be taken back.',
+      'Entries that say nearly the same are found over the whole bank, with what differs marked and how often each is used, and merged in one act that can be taken back. What is typed again and again becomes an entry, and somebody’s details in shared wording become fields.',
     at: { label: 'Put the bank in order', to: '/order' },
   },
   {

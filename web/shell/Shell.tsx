@@ -98,6 +98,7 @@ function Head({ member, openFinder }: { member: Member; openFinder: () => void }
           }
           items={[
             { label: 'Your account', onSelect: () => void navigate('/account') },
+            { label: 'What is used', onSelect: () => void navigate('/usage') },
             { label: 'Wastebasket', onSelect: () => void navigate('/wastebasket') },
             { label: 'People', onSelect: () => void navigate('/people') },
             ...(member.role === 'owner' ? [{ label: 'Trail', onSelect: () => void navigate('/trail') }] : []),

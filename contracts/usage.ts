@@ -1,0 +1,19 @@
+import { z } from 'zod';
+
+const count = z.number().int();
+/** How often, and the keys it saved: characters that readers see, less keys pressed. Mine apart from everybody's, mine among them. */
+const sums = { times: count, saved: count, mine: count, mineSaved: count };
+
+/** What is used of the bank that a member sees, counted: no texts, and of others sums alone. */
+export const UsageSchema = z.object({
+  /** The most used first; title and collection as they stand now. */
+  entries: z.array(z.object({ entry: z.string(), title: z.string(), collection: z.string(), ...sums })),
+  /** By the Monday they began on, oldest first; and by kind of work. */
+  weeks: z.array(z.object({ week: z.iso.date(), ...sums })),
+  kinds: z.array(z.object({ kind: z.string(), ...sums })),
+  collections: z.array(z.object({ collection: z.string(), ...sums })),
+  /** Entries in use that nobody has placed: the first by title, and how many there are. */
+  never: z.array(z.object({ entry: z.string(), title: z.string(), collection: z.string() })),
+  neverCount: count,
+});
+export type Usage = z.infer<typeof UsageSchema>;

@@ -1,0 +1,57 @@
+import { afterAll, beforeAll, expect, test } from '@jest/globals';
+import type { Entry, Usage } from '#contracts';
+import { keep, wording } from '../testing/entryCalls';
+import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
+
+let server: TestServer;
+let imke: Caller;
+let odile: Caller;
+let desta: Caller;
+beforeAll(async () => {
+  server = await startTestServer();
+  [imke, odile, desta] = await Promise.all([server.as('imke'), server.as('odile'), server.as('desta')]);
+});
+afterAll(() => server.close());
+
+test('what is used is told by entry, week, kind and collection: mine, and everybody’s as sums, of what one may see', async () => {
+  const kept = async (who: Caller, collection: string, title: string) =>
+    (await keep(who, collection, wording(title, 'Words.')).expect(201)).body as Entry;
+  const [shared, secret] = [await kept(imke, 'ward', 'Used'), await kept(imke, 'own-imke', 'Secret')];
+  await kept(imke, 'ward', 'Unused');
+  const use = (who: Caller, day: string, kind: string, list: string, times: number) =>
+    who
+      .post('/api/uses')
+      .send({
+        day,
+        kind,
+        uses: [{ source: 'entry', list, term: '', times, shown: 100 * times, pressed: 10 * times }],
+      })
+      .expect(204);
+  // A Sunday and the Monday after it.
+  await use(imke, '2026-11-22', 'admission', shared.id, 1);
+  await use(odile, '2026-11-23', 'admission', shared.id, 2);
+  await use(odile, '2026-11-25', 'reply', shared.id, 1);
+  await use(imke, '2026-11-23', 'admission', secret.id, 5);
+  const usage = async (who: Caller) => (await who.get('/api/usage').expect(200)).body as Usage;
+  const seen = await usage(odile);
+  expect(seen.entries).toEqual([
+    { entry: shared.id, title: 'Used', collection: 'ward', times: 4, saved: 360, mine: 3, mineSaved: 270 },
+  ]);
+  expect(seen.weeks).toEqual([
+    { week: '2026-11-16', times: 1, saved: 90, mine: 0, mineSaved: 0 },
+    { week: '2026-11-23', times: 3, saved: 270, mine: 3, mineSaved: 270 },
+  ]);
+  expect(seen.kinds.map(({ kind, times }) => [kind, times])).toEqual([
+    ['admission', 3],
+    ['reply', 1],
+  ]);
+  expect(seen.collections.map(({ collection, times }) => [collection, times])).toEqual([['ward', 4]]);
+  expect(seen.never.map(({ title }) => title)).toContain('Unused');
+  expect(seen.never.map(({ title }) => title)).not.toContain('Used');
+  expect((await usage(imke)).entries.map(({ title, times }) => [title, times])).toEqual([
+    ['Secret', 5],
+    ['Used', 4],
+  ]);
+  // Desta proposes to the ward, and has used nothing of it.
+  expect((await usage(desta)).entries.map(({ mine }) => mine)).toEqual([0]);
+});

@@ -1,0 +1,95 @@
+import { and, eq, isNull, sql } from 'drizzle-orm';
+import type { Usage } from '#contracts';
+import { rightsFor } from '../bank/rights';
+import type { Database } from '../db/openStore';
+import { entries, uses } from '../db/schema';
+
+const ENTRIES_TOLD = 200;
+const WEEKS_TOLD = 26;
+const NEVER_TOLD = 100;
+
+interface Sums {
+  times: number;
+  saved: number;
+  mine: number;
+  mineSaved: number;
+}
+const none = (): Sums => ({ times: 0, saved: 0, mine: 0, mineSaved: 0 });
+
+/** The Monday of the week that a day is in. */
+function mondayOf(day: string): string {
+  const date = new Date(`${day}T00:00:00Z`);
+  date.setUTCDate(date.getUTCDate() - ((date.getUTCDay() + 6) % 7));
+  return date.toISOString().slice(0, 10);
+}
+
+/** Sums by whatever `keyOf` tells. */
+function summed<Row extends Sums>(rows: readonly Row[], keyOf: (row: Row) => string): [string, Sums][] {
+  const all = new Map<string, Sums>();
+  for (const row of rows) {
+    const sum = all.get(keyOf(row)) ?? none();
+    for (const key of ['times', 'saved', 'mine', 'mineSaved'] as const) sum[key] += row[key];
+    all.set(keyOf(row), sum);
+  }
+  return [...all];
+}
+
+/** What is used of the entries that a member sees, from counts alone: theirs, and everybody's as sums. */
+export async function usageOf(db: Database, member: string): Promise<Usage> {
+  const rights = await rightsFor(db, member);
+  const isMine = sql`${uses.member} = ${member}`;
+  const sum = (what: ReturnType<typeof sql>) => sql<number>`coalesce(sum(${what}), 0)::int`;
+  const rows = await db
+    .select({
+      entry: entries.id,
+      title: sql<string>`${entries.content} ->> 'title'`,
+      collection: entries.collection,
+      kind: uses.kind,
+      day: uses.day,
+      times: sum(sql`${uses.times}`),
+      saved: sum(sql`${uses.shown} - ${uses.pressed}`),
+      mine: sum(sql`case when ${isMine} then ${uses.times} else 0 end`),
+      mineSaved: sum(sql`case when ${isMine} then ${uses.shown} - ${uses.pressed} else 0 end`),
+    })
+    .from(uses)
+    .innerJoin(entries, and(eq(entries.id, uses.list), isNull(entries.deletion)))
+    .where(eq(uses.source, 'entry'))
+    .groupBy(entries.id, uses.kind, uses.day);
+  const seen = rows.filter(({ collection }) => rights.has(collection));
+  const titles = new Map(seen.map(({ entry, title, collection }) => [entry, { title, collection }]));
+  const byTimes = (a: Sums, b: Sums) => b.times - a.times;
+  const unused = await db
+    .select({
+      entry: entries.id,
+      title: sql<string>`${entries.content} ->> 'title'`,
+      collection: entries.collection,
+    })
+    .from(entries)
+    .where(
+      and(
+        isNull(entries.deletion),
+        sql`${entries.content} ->> 'retired' is null`,
+        sql`not exists (select from ${uses} where ${uses.source} = 'entry' and ${uses.list} = ${entries.id})`,
+      ),
+    )
+    .orderBy(sql`lower(${entries.content} ->> 'title')`);
+  const never = unused.filter(({ collection }) => rights.has(collection));
+  return {
+    entries: summed(seen, ({ entry }) => entry)
+      .map(([entry, sums]) => ({ entry, ...titles.get(entry)!, ...sums }))
+      .sort(byTimes)
+      .slice(0, ENTRIES_TOLD),
+    weeks: summed(seen, ({ day }) => mondayOf(day))
+      .map(([week, sums]) => ({ week, ...sums }))
+      .sort((a, b) => a.week.localeCompare(b.week))
+      .slice(-WEEKS_TOLD),
+    kinds: summed(seen, ({ kind }) => kind)
+      .map(([kind, sums]) => ({ kind, ...sums }))
+      .sort(byTimes),
+    collections: summed(seen, ({ collection }) => collection)
+      .map(([collection, sums]) => ({ collection, ...sums }))
+      .sort(byTimes),
+    never: never.slice(0, NEVER_TOLD),
+    neverCount: never.length,
+  };
+}

@@ -1,0 +1,97 @@
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { dateInWords } from '#core/calendar';
+import type { Usage } from '#contracts';
+import { call } from '../api/client';
+import { useBankIndex, type BankIndex } from '../bank/bankIndex';
+import { KINDS_OF_WORK } from '../reach/kindsOfWork';
+import { Figure } from '../shell/Figure';
+import { Failed, Loading } from '../ui';
+import { SumsTable } from './SumsTable';
+
+const locale = navigator.language;
+const MOST_ENTRIES = 40;
+const kindInWords = (kind: string) => KINDS_OF_WORK.find(([one]) => one === kind)?.[1] ?? kind;
+
+function Figures({ usage, index }: { usage: Usage; index: BankIndex }) {
+  const nameOf = (id: string) => index.collections.get(id)?.name ?? '';
+  const { entries, weeks, kinds, collections, never, neverCount } = usage;
+  if (entries.length === 0)
+    return (
+      <p className="px-9 py-6 text-soft max-[899px]:px-4">
+        Nothing has been placed yet. Counting begins with the first entry placed on a leaf.
+      </p>
+    );
+  return (
+    <>
+      <SumsTable
+        caption="By week"
+        rows={weeks.map(({ week, ...sums }) => ({
+          key: week,
+          label: dateInWords(week, 'long', locale),
+          ...sums,
+        }))}
+      />
+      <SumsTable
+        caption="By kind of work"
+        rows={kinds.map(({ kind, ...sums }) => ({ key: kind, label: kindInWords(kind), ...sums }))}
+      />
+      <SumsTable
+        caption="By collection"
+        rows={collections.map(({ collection, ...sums }) => ({
+          key: collection,
+          label: nameOf(collection),
+          ...sums,
+        }))}
+      />
+      <SumsTable
+        caption="By entry"
+        rows={entries
+          .slice(0, MOST_ENTRIES)
+          .map(({ entry, title, ...sums }) => ({ key: entry, label: title, ...sums }))}
+      />
+      <section aria-label="Never placed" className="px-9 py-4 max-[899px]:px-4">
+        <h2 className="font-book text-[19px]">Never placed</h2>
+        <p className="text-[14px] text-soft">
+          {neverCount === 0
+            ? 'Every entry in use has been placed.'
+            : `${neverCount.toLocaleString()} in use${neverCount > never.length ? `; the first ${never.length}` : ''}.`}
+        </p>
+        <ul className="mt-1 columns-2 gap-6 text-[14px]">
+          {never.map(({ entry, title }) => (
+            <li key={entry} className="break-inside-avoid py-0.5">
+              <Link to={`/bank/${entry}`}>{title}</Link>
+            </li>
+          ))}
+        </ul>
+      </section>
+    </>
+  );
+}
+
+/** What is used of the bank, and what it saves: counts alone. */
+export function UsagePage() {
+  const index = useBankIndex();
+  const usage = useQuery({ queryKey: ['usage'], queryFn: () => call('usage'), staleTime: 0 });
+  return (
+    <Figure
+      marginLabel="About usage"
+      margin={
+        <div className="grid gap-3 pt-6 text-[14px] text-soft">
+          <p>
+            Counted from what is placed on leaves: how often, and the characters readers see that came from
+            the bank, less every key pressed to bring, fill and mend them.
+          </p>
+          <p>
+            Of others only sums are told, of entries that you may see. No text of any case is kept for this.
+          </p>
+        </div>
+      }
+    >
+      <h1 className="px-9 pt-6 font-book text-[26px] leading-tight max-[899px]:px-4">What is used</h1>
+      {usage.isError && <Failed what="the figures" error={usage.error} retry={() => void usage.refetch()} />}
+      {(usage.isPending || !index) && !usage.isError && <Loading what="the figures" />}
+      {usage.data && index && <Figures usage={usage.data} index={index} />}
+    </Figure>
+  );
+}
