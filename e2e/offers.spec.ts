@@ -216,10 +216,14 @@ test('what was typed in full though a cue would bring it is told once; what is s
   await expect(page.getByRole('status').filter({ hasText: ';so brings it' })).toBeVisible();
   await keyboard.press('Control+a');
   await keyboard.press('Delete');
+  const counted = page.waitForResponse(
+    (response) => response.url().endsWith('/api/uses') && response.request().method() === 'POST',
+  );
   await keyboard.type(';so ');
   await reads(page, 'With kind regards from all at Hollin Marsh');
   await keyboard.press('F9');
   await expect(page.getByRole('region', { name: 'Finished' })).toBeVisible();
+  await counted;
   await page.getByRole('link', { name: 'Glossaries' }).click();
   // 42 characters for the three of the cue and the space that closes it.
   const saved = page.getByRole('region', { name: 'Keys saved' });
