@@ -1,4 +1,4 @@
-import { inArray, isNull, sql } from 'drizzle-orm';
+import { and, inArray, isNull, sql } from 'drizzle-orm';
 import type { EntryContent } from '#core/entry';
 import { findable, wordsToFind } from '#core/finder';
 import type { Database, Queries } from '../db/openStore';
@@ -82,7 +82,7 @@ export async function writeMissingWords(db: Database): Promise<void> {
       .select({ id: entries.id, collection: entries.collection, content: entries.content })
       .from(entries)
       .leftJoin(entryWords, sql`${entryWords.entry} = ${entries.id}`)
-      .where(isNull(entryWords.entry))
+      .where(and(isNull(entryWords.entry), isNull(entries.deletion)))
       .limit(INDEXED_AT_ONCE);
     if (rows.length === 0) return;
     await writeWords(db, rows);

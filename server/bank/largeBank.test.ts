@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { sql } from 'drizzle-orm';
-import type { Bank, Entry, Found, Nearest } from '#contracts';
+import type { Bank, Deletion, Entry, Found, Nearest } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { newEntry } from '#core/entry';
 import { entryWords } from '../db/schema';
@@ -137,6 +137,23 @@ test('what one may not see hides nothing that one may, however much of it has th
   expect((await found(desta, 'walrus')).entries).toHaveLength(20);
   expect(await titles(imke, 'walr')).toEqual(['Walrus on the slip']);
 });
+
+test('what was deleted hides nothing either, and is found again once it is brought back', async () => {
+  const made = await Promise.all(
+    Array.from({ length: 210 }, (_, at) => keep('ward', content(`Narwhal ${at}`, 'Words.'))),
+  );
+  const deleted = await imke
+    .post('/api/entries/deleted')
+    .send({ entries: made.map(({ id }) => id) })
+    .expect(201);
+  await keep('ward', content('Narwhal in the bay', 'Words.'));
+  expect(await titles(imke, 'narwhal')).toEqual(['Narwhal in the bay']);
+  await writeMissingWords(server.context.db);
+  expect(await titles(imke, 'narwhal')).toEqual(['Narwhal in the bay']);
+  const { id } = deleted.body as Deletion;
+  await imke.post(`/api/wastebasket/${id}/restored`).send({ entries: [made[0]!.id] }).expect(200);
+  expect((await titles(imke, 'narwhal')).sort()).toEqual(['Narwhal 0', 'Narwhal in the bay']);
+}, 60_000);
 
 test('the nearest to a whole message, of those one may see', async () => {
   const kept = await keep(

@@ -4,7 +4,7 @@ import { depart } from '../bank/bankChanges';
 import { heldByKeeper } from '../bank/manyEntries';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { collections, cues, deletions, drafts, entries, glossaries } from '../db/schema';
+import { collections, cues, deletions, drafts, entries, entryWords, glossaries } from '../db/schema';
 import { record } from '../people/trail';
 
 type Deleting = typeof deletions.$inferInsert;
@@ -19,7 +19,7 @@ async function begin(
   return id;
 }
 
-/** Puts entries into the wastebasket together, all or none; returns the deletion's id. Their cues are free at once. */
+/** Puts entries into the wastebasket together, all or none; returns the deletion's id. Their cues are free at once, and nothing finds them. */
 export async function deleteEntries(
   context: Context,
   member: string,
@@ -34,6 +34,7 @@ export async function deleteEntries(
     await depart(tx, rows);
     await tx.update(entries).set({ deletion }).where(inArray(entries.id, all));
     await tx.delete(cues).where(inArray(cues.entry, all));
+    await tx.delete(entryWords).where(inArray(entryWords.entry, all));
     for (const { content, collection } of rows)
       await record(tx, context.now(), {
         by: member,
@@ -61,8 +62,10 @@ export async function deleteCollection(
     .set({ deletion })
     .where(and(inArray(entries.collection, inside), isNull(entries.deletion)))
     .returning({ id: entries.id });
-  // Nobody sees these collections any more, but they may be brought back: their cues go, as those of others do.
-  if (gone.length > 0) await tx.delete(cues).where(inArray(cues.collection, inside));
+  // Nobody sees these collections any more, but they may be brought back: their cues and the words they are found by go, as those of others do.
+  if (gone.length === 0) return;
+  await tx.delete(cues).where(inArray(cues.collection, inside));
+  await tx.delete(entryWords).where(inArray(entryWords.collection, inside));
 }
 
 /** Puts a glossary into the wastebasket with its terms, for all who use it. Its keeper must have been asked for, and it be held. */
