@@ -1,5 +1,6 @@
 import MiniSearch from 'minisearch';
 import { likeGroups, LikePairs, wordSets } from '#core/likeness';
+import { finished } from '#core/testing';
 import { commonWords } from './commonWords';
 import { measureEach, type Measured } from './measure';
 import { numbers } from './numbers';
@@ -32,16 +33,13 @@ function pairsOf(texts: readonly string[][]): number {
   return pairs;
 }
 
-function groupsOf(texts: readonly string[][]): number {
-  const running = likeGroups(
-    texts.map((words, owner) => ({ owner, words })),
-    LIKE,
-  );
-  for (;;) {
-    const { done, value } = running.next();
-    if (done) return value.length;
-  }
-}
+const groupsOf = (texts: readonly string[][]): number =>
+  finished(
+    likeGroups(
+      texts.map((words, owner) => ({ owner, words })),
+      LIKE,
+    ),
+  ).length;
 
 const jaccard = (a: ReadonlySet<string>, b: ReadonlySet<string>) => {
   let shared = 0;

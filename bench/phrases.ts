@@ -1,4 +1,5 @@
 import { repeatedPhrases } from '#core/phrases';
+import { finished } from '#core/testing';
 import { commonWords } from './commonWords';
 import { measureEach, type Measured } from './measure';
 import { numbers } from './numbers';
@@ -31,16 +32,13 @@ function makeLetters(): string[] {
   return letters;
 }
 
-function ours(letters: readonly string[]): number {
-  const running = repeatedPhrases(
-    letters.map((text, owner) => ({ owner, text })),
-    { least: LEAST, inAtLeast: 2, most: 1000 },
-  );
-  for (;;) {
-    const { done, value } = running.next();
-    if (done) return value.length;
-  }
-}
+const ours = (letters: readonly string[]): number =>
+  finished(
+    repeatedPhrases(
+      letters.map((text, owner) => ({ owner, text })),
+      { least: LEAST, inAtLeast: 2, most: 1000 },
+    ),
+  ).length;
 
 /** The way most would go: every run of words counted in a map, each with all its pieces. */
 function counted(letters: readonly string[]): number {

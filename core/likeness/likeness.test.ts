@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { plainPassage } from '#core/passage';
+import { finished } from '#core/testing';
 import { comparedWords, likeGroups, LikePairs, wordSets } from './index';
 
 /** What every two texts share, counted word by word without leaving any out. */
@@ -32,13 +33,8 @@ function joined(texts: readonly (readonly string[])[], threshold: number): strin
   return pairs.sort();
 }
 
-function groupsOf(texts: readonly { owner: string; words: string[] }[], threshold = 0.8): string[][] {
-  const run = likeGroups(texts, threshold);
-  for (;;) {
-    const { done, value } = run.next();
-    if (done) return value;
-  }
-}
+const groupsOf = (texts: readonly { owner: string; words: string[] }[]): string[][] =>
+  finished(likeGroups(texts, 0.8));
 
 /** Numbers from 0 up to one, always the same. */
 function numbers(seed: number): () => number {

@@ -1,4 +1,4 @@
-import { plainWord } from '#core/finder';
+import { phraseWord } from './phraseWord';
 import type { RepeatedPhrase } from './repeatedPhrases';
 import type { Text } from './wordStream';
 
@@ -19,7 +19,7 @@ interface Word {
 /** The words of a stretch of a text; without those that it cuts through. */
 function wordsIn(text: string, from: number, to: number): Word[] {
   const words = [...text.slice(from, to).matchAll(WORD)].map((match) => ({
-    plain: /\p{N}/u.test(match[0]) ? '#' : plainWord(match[0]),
+    plain: phraseWord(match[0]),
     from: from + match.index,
     to: from + match.index + match[0].length,
   }));

@@ -3,16 +3,12 @@ import fc from 'fast-check';
 import { checkEntry } from '#core/entry';
 import { plainText } from '#core/passage';
 import { plainWord, wordsOf } from '#core/finder';
+import { finished } from '#core/testing';
 import { Banked, byHand, entryOfPhrase, repeatedPhrases, worthBanking, type Text } from './index';
 import { wordStream } from './wordStream';
 
-const run = (texts: Text<string>[], least: number) => {
-  const running = repeatedPhrases(texts, { least, inAtLeast: 2, most: Infinity });
-  for (;;) {
-    const { done, value } = running.next();
-    if (done) return value;
-  }
-};
+const run = (texts: Text<string>[], least: number) =>
+  finished(repeatedPhrases(texts, { least, inAtLeast: 2, most: Infinity }));
 const told = (texts: Text<string>[], least: number) =>
   run(texts, least)
     .map(({ words, owners, places }) => {
@@ -85,10 +81,8 @@ describe('phrases typed again and again', () => {
     const text = fc.array(letter, { maxLength: 30 }).map((letters) => letters.join(''));
     fc.assert(
       fc.property(fc.array(text, { maxLength: 5 }), (texts) => {
-        const reading = wordStream(texts.map((one) => ({ owner: 0, text: one })));
-        let read = reading.next();
-        while (!read.done) read = reading.next();
-        const { words, texts: of, from, to } = read.value;
+        const stream = wordStream(texts.map((one) => ({ owner: 0, text: one })));
+        const { words, texts: of, from, to } = finished(stream);
         const numbers = new Map<string, number>();
         const expected = texts.flatMap((one) => [
           ...wordsOf(one).map((word) => {
@@ -130,10 +124,8 @@ describe('phrases typed again and again', () => {
       owner: at,
       text: `${wound(side, 500 + at)}${['Slept', 'Ate', 'Drank', 'Rested'][at]} well ${'abcd'[at]}.`,
     }));
-    const running = repeatedPhrases(texts, { least: 5, inAtLeast: 2, most: 100 });
-    let found = running.next();
-    while (!found.done) found = running.next();
-    const [best, ...others] = worthBanking(texts, found.value);
+    const found = finished(repeatedPhrases(texts, { least: 5, inAtLeast: 2, most: 100 }));
+    const [best, ...others] = worthBanking(texts, found);
     expect(others).toEqual([]);
     expect(best).toMatchObject({
       times: 4,
@@ -156,7 +148,7 @@ describe('phrases typed again and again', () => {
     expect(banked.missing()).toEqual([best]);
     banked.read('The wound on the \uFFFC wing was cleaned with warm saline and she weighed \uFFFC.');
     expect(banked.missing()).toEqual([]);
-    expect(worthBanking(texts, found.value, new Set([best!.key]))).toEqual([]);
+    expect(worthBanking(texts, found, new Set([best!.key]))).toEqual([]);
   });
 
   test('a word that differs every time is open too, where the words beyond it are the same again', () => {
@@ -164,10 +156,8 @@ describe('phrases typed again and again', () => {
       owner,
       text: `${'abc'[owner]} came. She hurt her ${side} wing on a wire fence and bled ${'xyz'[owner]}.`,
     }));
-    const running = repeatedPhrases(texts, { least: 5, inAtLeast: 2, most: 100 });
-    let found = running.next();
-    while (!found.done) found = running.next();
-    expect(worthBanking(texts, found.value).map(({ pieces }) => pieces)).toEqual([
+    const found = finished(repeatedPhrases(texts, { least: 5, inAtLeast: 2, most: 100 }));
+    expect(worthBanking(texts, found).map(({ pieces }) => pieces)).toEqual([
       [
         { text: 'came. She hurt her ' },
         { differs: ['left', 'right', 'lower'] },

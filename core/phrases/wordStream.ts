@@ -1,4 +1,4 @@
-import { plainWord } from '#core/finder';
+import { phraseWord } from './phraseWord';
 
 /** A piece of text that phrases are looked for in, and what it belongs to (a draft); a phrase never goes over its end. */
 export interface Text<Owner> {
@@ -30,8 +30,6 @@ const ASCII = Uint8Array.from({ length: 128 }, (_, code) => {
   return /\d/.test(letter) ? DIGIT : NONE;
 });
 const BEYOND_ASCII = /[\p{L}\p{N}]/u;
-const HAS_DIGIT = /\p{N}/u;
-const NUMBER = '#';
 const AT_ONCE = 500;
 const FIRST_SIZE = 1 << 12;
 
@@ -142,7 +140,7 @@ class Reader {
   /** A word with letters beyond ASCII or a digit is made plain as the finder does it. */
   private slowly(text: string, begin: number, end: number): number {
     const word = text.slice(begin, end);
-    const plain = HAS_DIGIT.test(word) ? NUMBER : plainWord(word);
+    const plain = phraseWord(word);
     for (let at = 0; at < plain.length; at += 1) this.codes[at] = plain.charCodeAt(at);
     return this.vocabulary.numberOf(this.codes, plain.length, hashOf(plain));
   }

@@ -1,5 +1,6 @@
 import { plainWord, wordsOf } from '#core/finder';
 import { overGaps } from './overGaps';
+import { isNumber, phraseWord } from './phraseWord';
 import type { RepeatedPhrase } from './repeatedPhrases';
 import type { Text } from './wordStream';
 
@@ -20,13 +21,11 @@ export interface PhraseToBank {
 
 /** So many keys a cue is taken to have: a lead-in and three letters. */
 const CUE_KEYS = 4;
-const NUMBER = '#';
 const SLOT = '*';
 
 type Place = RepeatedPhrase['places'][number];
 
-const isNumber = (word: string) => /\p{N}/u.test(word);
-const plainOf = (text: string) => wordsOf(text).map((word) => (isNumber(word) ? NUMBER : plainWord(word)));
+const plainOf = (text: string) => wordsOf(text).map(phraseWord);
 
 interface Candidate<Owner> {
   phrase: RepeatedPhrase;

@@ -1,2 +1,3 @@
 export { anyEntry } from './anyEntry';
 export { anyAnswers } from './anyAnswers';
+export { finished } from './finished';

@@ -5,6 +5,7 @@ import type { Database } from '../db/openStore';
 import { collections, entries } from '../db/schema';
 import { rightsFor } from './rights';
 import { toEntry } from './saveEntry';
+import { anyOf, quoted } from './textQuery';
 
 const TOLD = 8;
 /** Of a long message the first words are looked at, and of these the rarest looked for. */
@@ -47,7 +48,7 @@ export async function nearestTo(db: Database, member: string, text: string): Pro
   const seen = JSON.stringify([...rights.keys()]);
   const asked = (await rarest(db, words, seen)).slice(0, MOST_ASKED);
   if (asked.length === 0) return { entries: [] };
-  const query = asked.map((word) => `'${word.replace(/['\\]/g, (sign) => sign + sign)}'`).join(' | ');
+  const query = anyOf(asked.map(quoted));
   const { rows: having } = (await db.execute(sql`
     select entry from entry_words
     where words @@ ${query}::tsquery and collection in (select jsonb_array_elements_text(${seen}::jsonb))

@@ -8,6 +8,7 @@ import { collections, entries, vocabulary } from '../db/schema';
 import { collectionMark } from './entryWords';
 import { rightsFor } from './rights';
 import { toEntry } from './saveEntry';
+import { anyOf, quoted } from './textQuery';
 
 /** So many are told; the nearest of so many that have the words, those with them in the head before others. */
 const TOLD = 20;
@@ -17,9 +18,6 @@ const MOST_WORDS = 8;
 const MOST_MARKS = 20;
 /** So many are looked at first, whosever they are: it is quicker to sift them here than to say what may be seen. */
 const LOOKED_AT = 200;
-
-const quoted = (word: string) => `'${word.replace(/['\\]/g, (sign) => sign + sign)}'`;
-const anyOf = (terms: readonly string[]) => `(${terms.join(' | ')})`;
 
 interface Having {
   found: { entry: string; collection: string }[];

@@ -1,16 +1,15 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import type { Nearest } from '#contracts';
 import { newEntry, proposeTitle } from '#core/entry';
 import { linesOf, lineText, plainPassage } from '#core/passage';
 import { call } from '../api/client';
 import { KEYS } from '../api/queries';
 import { Figure } from '../shell/Figure';
-import { useShell } from '../shell/ShellContext';
-import { Button, Failed, Loading, Notice } from '../ui';
+import { Button, Failed, Loading } from '../ui';
 import { typedCue, useBankIndex, type BankIndex } from './bankIndex';
-import { keepUnsaved, readUnsaved, unsavedKey } from './useEntryChange';
+import { useBeginEntry } from './useBeginEntry';
 import { WithWords } from './WithWords';
 
 const LONGEST = 20_000;
@@ -60,21 +59,16 @@ export function NearestPage() {
   const index = useBankIndex();
   const [text, setText] = useState('');
   const asked = useDeferredValue(text).trim();
-  const { member } = useShell();
-  const navigate = useNavigate();
-  const [isBegun, setBegun] = useState(false);
   const found = useQuery({
     queryKey: [...KEYS.search, 'nearest', asked],
     queryFn: ({ signal }) => call('nearest', { body: { text: asked.slice(0, LONGEST) }, signal }),
     enabled: asked !== '',
     placeholderData: keepPreviousData,
   });
+  const { begin, held } = useBeginEntry();
   const make = () => {
-    const key = unsavedKey(member.id, undefined);
-    if (readUnsaved(key)) return setBegun(true);
     const passage = plainPassage(asked);
-    keepUnsaved(key, { base: 0, content: newEntry(proposeTitle(passage), 'en-GB', passage), reason: '' });
-    void navigate('/bank/new');
+    begin(newEntry(proposeTitle(passage), 'en-GB', passage));
   };
   const near = asked === '' ? [] : (found.data?.entries ?? []);
   return (
@@ -91,11 +85,7 @@ export function NearestPage() {
               Make an entry from it
             </Button>
           </p>
-          {isBegun && (
-            <Notice title="You began another entry, which is not saved yet.">
-              <Link to="/bank/new">Save it or drop it first.</Link> Nothing was changed.
-            </Notice>
-          )}
+          {held}
         </div>
       }
     >

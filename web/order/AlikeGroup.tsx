@@ -4,8 +4,9 @@ import type { Entry, Uses } from '#contracts';
 import { typedCue, type BankIndex } from '../bank/bankIndex';
 import { DifferenceView } from '../bank/DifferenceView';
 import { WordingsView } from '../bank/WordingsView';
+import { DoneNotice } from '../bank/many/DoneNotice';
 import { useMany } from '../bank/many/useMany';
-import { Button, Notice, Refused, Tick } from '../ui';
+import { Button, Tick } from '../ui';
 import { cuesTaken, mergeAlike } from './mergeAlike';
 
 const timesInWords = (uses: Uses[string] | undefined) =>
@@ -41,12 +42,7 @@ export function AlikeGroup({ index, entries, count, uses }: Props) {
   if (many.done)
     return (
       <li className="border-b border-hair px-9 py-4 max-[899px]:px-4">
-        <Notice title={many.done.said}>
-          <Button look="text" disabled={many.pending} onClick={() => void many.undo()}>
-            Undo
-          </Button>
-        </Notice>
-        {many.error && <Refused error={many.error} />}
+        <DoneNotice many={many} />
       </li>
     );
   return (
@@ -109,7 +105,7 @@ export function AlikeGroup({ index, entries, count, uses }: Props) {
           Not taken along, since another entry has it there: <span className="cue">{taken.join(', ')}</span>
         </p>
       )}
-      {many.error && <Refused error={many.error} />}
+      <DoneNotice many={many} />
       {mayKeep(into) && (
         <p className="mt-3">
           <Button

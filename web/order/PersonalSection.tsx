@@ -1,13 +1,14 @@
-import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Entry, PersonalInBank } from '#contracts';
+import type { EntryContent } from '#core/entry';
 import { lineText, linesOf } from '#core/passage';
 import { personalToField } from '#core/privacy';
-import { takeKept } from '../api/bank';
-import { call, inWords } from '../api/client';
+import { call } from '../api/client';
 import type { BankIndex } from '../bank/bankIndex';
-import { Button, Notice, TextField } from '../ui';
+import { DoneNotice } from '../bank/many/DoneNotice';
+import { useMany, type DoneToMany } from '../bank/many/useMany';
+import { Button, TextField } from '../ui';
 import { LongWork } from './LongWork';
 import { useLongWork } from './useLongWork';
 
@@ -41,93 +42,109 @@ function InSentence({ entry, place }: { entry: Entry; place: Place }) {
   );
 }
 
-interface LineProps {
-  entry: Entry;
-  place: Place;
-  /** Told when the entry was saved anew: other places of it have moved then. */
-  changed: (said: string, undo: () => Promise<unknown>) => void;
-  mayKeep: boolean;
+interface Acts {
+  makeField: (place: Place) => void;
+  letStand: (words: string, why: string) => void;
+  pending: boolean;
 }
 
-function PlaceLine({ entry, place, changed, mayKeep }: LineProps) {
-  const [why, setWhy] = useState<string | null>(null);
-  const { words } = place;
-  const save = (content: Entry['content'], reason: string, version: number) =>
-    call('saveEntry', { params: { entry: entry.id }, body: { content, reason }, version });
-  const make = useMutation({
-    mutationFn: () =>
-      save(personalToField(entry.content, place), `“${words}” is a field now`, entry.revision),
-    onSuccess: (kept) => {
-      takeKept(kept);
-      changed(`“${words}” is a field now.`, async () =>
-        takeKept(await save(entry.content, `Taken back: “${words}” stands again`, kept.revision)),
-      );
-    },
-  });
-  const allow = (reason: string | null) =>
-    call('allowDetail', { params: { entry: entry.id }, body: { words, why: reason } });
-  const allowing = useMutation({
-    mutationFn: () => allow(why),
-    onSuccess: () => changed(`“${words}” may stand: ${why?.trim()}`, () => allow(null)),
-  });
-  const error = make.error ?? allowing.error;
+/** A form for why words may stand. */
+function WhyForm({
+  words,
+  letStand,
+  close,
+  pending,
+}: { words: string; close: () => void } & Pick<Acts, 'letStand' | 'pending'>) {
+  const [why, setWhy] = useState('');
+  return (
+    <form
+      className="flex items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        letStand(words, why.trim());
+      }}
+    >
+      <div className="grow">
+        <TextField
+          label={`Why “${words}” may stand`}
+          autoFocus
+          maxLength={300}
+          value={why}
+          onChange={({ target }) => setWhy(target.value)}
+        />
+      </div>
+      <Button type="submit" disabled={why.trim() === '' || pending}>
+        Let it stand
+      </Button>
+      <Button onClick={close}>Cancel</Button>
+    </form>
+  );
+}
+
+function PlaceLine({ entry, place, acts }: { entry: Entry; place: Place; acts: Acts | null }) {
+  const [isAsking, setAsking] = useState(false);
   return (
     <li className="grid gap-1.5 py-1.5">
       <p>
         <InSentence entry={entry} place={place} />{' '}
         <span className="text-[13px] text-soft">looks like {KIND_WORDS[place.kind]}</span>
       </p>
-      {mayKeep && why === null && (
+      {acts && !isAsking && (
         <p className="flex gap-4">
-          <Button look="text" disabled={make.isPending} onClick={() => make.mutate()}>
+          <Button look="text" disabled={acts.pending} onClick={() => acts.makeField(place)}>
             Make it a field
           </Button>
-          <Button look="text" onClick={() => setWhy('')}>
+          <Button look="text" onClick={() => setAsking(true)}>
             It may stand …
           </Button>
         </p>
       )}
-      {why !== null && (
-        <form
-          className="flex items-end gap-3"
-          onSubmit={(event) => {
-            event.preventDefault();
-            if (why.trim() !== '') allowing.mutate();
-          }}
-        >
-          <div className="grow">
-            <TextField
-              label={`Why “${words}” may stand`}
-              autoFocus
-              maxLength={300}
-              value={why}
-              onChange={({ target }) => setWhy(target.value)}
-            />
-          </div>
-          <Button type="submit" disabled={why.trim() === '' || allowing.isPending}>
-            Let it stand
-          </Button>
-          <Button onClick={() => setWhy(null)}>Cancel</Button>
-        </form>
+      {acts && isAsking && (
+        <WhyForm
+          words={place.words}
+          letStand={acts.letStand}
+          pending={acts.pending}
+          close={() => setAsking(false)}
+        />
       )}
-      {error && <Notice tone="warning" title={inWords(error)} />}
     </li>
   );
 }
 
-function OfEntry({
-  index,
-  found,
-  again,
-}: {
+/** Makes a detail a field of its entry. Throws what `call` does. */
+async function makeField({ id, revision, content }: Entry, place: Place): Promise<DoneToMany> {
+  const { words } = place;
+  const save = (next: EntryContent, reason: string, version: number) =>
+    call('saveEntry', { params: { entry: id }, body: { content: next, reason }, version });
+  const kept = await save(personalToField(content, place), `“${words}” is a field now`, revision);
+  return {
+    said: `“${words}” is a field now.`,
+    undo: () => save(content, `Taken back: “${words}” stands again`, kept.revision),
+  };
+}
+
+/** Lets words stand in an entry. Throws what `call` does. */
+async function letStand({ id }: Entry, words: string, why: string): Promise<DoneToMany> {
+  const allow = (reason: string | null) =>
+    call('allowDetail', { params: { entry: id }, body: { words, why: reason } });
+  await allow(why);
+  return { said: `“${words}” may stand: ${why}`, undo: () => allow(null) };
+}
+
+interface OfEntryProps {
   index: BankIndex;
   found: PersonalInBank['entries'][number];
   again: () => void;
-}) {
-  const [done, setDone] = useState<{ said: string; undo: () => Promise<unknown> } | null>(null);
-  const undo = useMutation({ mutationFn: async () => done?.undo(), onSuccess: () => setDone(null) });
-  const { entry, places } = found;
+}
+
+function OfEntry({ index, found: { entry, places }, again }: OfEntryProps) {
+  const many = useMany(() => undefined);
   const collection = index.collections.get(entry.collection);
+  const acts: Acts = {
+    makeField: (place) => many.run(() => makeField(entry, place)),
+    letStand: (words, why) => many.run(() => letStand(entry, words, why)),
+    pending: many.pending,
+  };
   return (
     <li className="border-b border-hair px-9 py-3 max-[899px]:px-4">
       <p>
@@ -136,18 +153,12 @@ function OfEntry({
         </Link>{' '}
         <span className="text-[13px] text-soft">{collection?.name}</span>
       </p>
-      {done ? (
-        <Notice title={done.said}>
-          <p className="flex gap-4">
-            <Button look="text" disabled={undo.isPending} onClick={() => undo.mutate()}>
-              Undo
-            </Button>
-            <Button look="text" onClick={again}>
-              Look again
-            </Button>
-          </p>
-          {undo.error && <p>{inWords(undo.error)}</p>}
-        </Notice>
+      <DoneNotice many={many} />
+      {/* Once it was saved anew, the others stand elsewhere in it. */}
+      {many.done ? (
+        <Button look="text" onClick={again}>
+          Look again
+        </Button>
       ) : (
         <ul aria-label={`In ${entry.content.title}`}>
           {places.map((place) => (
@@ -155,8 +166,7 @@ function OfEntry({
               key={`${place.wording} ${place.part} ${place.line} ${place.from}`}
               entry={entry}
               place={place}
-              mayKeep={collection?.right === 'keep'}
-              changed={(said, takeBack) => setDone({ said, undo: takeBack })}
+              acts={collection?.right === 'keep' ? acts : null}
             />
           ))}
         </ul>

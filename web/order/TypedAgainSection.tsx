@@ -1,11 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
 import type { TypedAgain } from '#contracts';
 import { entryOfPhrase } from '#core/phrases';
 import { call, inWords } from '../api/client';
-import { keepUnsaved, readUnsaved, unsavedKey } from '../bank/useEntryChange';
-import { useShell } from '../shell/ShellContext';
+import { useBeginEntry } from '../bank/useBeginEntry';
 import { Button, Notice } from '../ui';
 import { LongWork } from './LongWork';
 import { useLongWork } from './useLongWork';
@@ -17,19 +15,11 @@ const DIFFERING_SHOWN = 4;
 
 function PhraseLine({ phrase }: { phrase: Phrase }) {
   const [isIgnored, setIgnored] = useState(false);
-  const [isBegun, setBegun] = useState(false);
-  const { member } = useShell();
-  const navigate = useNavigate();
+  const { begin, held } = useBeginEntry();
   const ignore = useMutation({
     mutationFn: (ignored: boolean) => call('ignorePhrase', { body: { key: phrase.key, ignored } }),
     onSuccess: (_, ignored) => setIgnored(ignored),
   });
-  const make = () => {
-    const key = unsavedKey(member.id, undefined);
-    if (readUnsaved(key)) return setBegun(true);
-    keepUnsaved(key, { base: 0, content: entryOfPhrase(phrase, 'en-GB'), reason: '' });
-    void navigate('/bank/new');
-  };
   if (isIgnored)
     return (
       <li className="border-b border-hair px-9 py-3 max-[899px]:px-4">
@@ -58,16 +48,12 @@ function PhraseLine({ phrase }: { phrase: Phrase }) {
         <span className="grow">
           in {phrase.times} drafts; a cue would have saved {phrase.saves.toLocaleString()} keys
         </span>
-        <Button onClick={make}>Make it an entry</Button>
+        <Button onClick={() => begin(entryOfPhrase(phrase, 'en-GB'))}>Make it an entry</Button>
         <Button look="text" disabled={ignore.isPending} onClick={() => ignore.mutate(true)}>
           Not worth it
         </Button>
       </p>
-      {isBegun && (
-        <Notice title="You began another entry, which is not saved yet.">
-          <Link to="/bank/new">Save it or drop it first.</Link> Nothing was changed.
-        </Notice>
-      )}
+      {held}
       {ignore.error && <Notice tone="warning" title={inWords(ignore.error)} />}
     </li>
   );

@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import type { Entry } from '#contracts';
-import { Button, Notice, Refused, SelectField, TextField } from '../../ui';
+import { Button, Notice, SelectField, TextField } from '../../ui';
 import type { BankIndex } from '../bankIndex';
 import { DeleteAsk } from './DeleteAsk';
+import { DoneNotice } from './DoneNotice';
 import { ACTS, useMany } from './useMany';
 
 interface Props {
@@ -82,14 +83,7 @@ export function SelectedPanel({ index, selected, select, close }: Props) {
           What you do here is done to those that you keep.
         </Notice>
       )}
-      {many.done && (
-        <Notice title={many.done.said}>
-          <Button look="text" disabled={many.pending} onClick={() => void many.undo()}>
-            Undo
-          </Button>
-        </Notice>
-      )}
-      {many.error && <Refused error={many.error} />}
+      <DoneNotice many={many} />
       <fieldset disabled={none} className="grid gap-4 disabled:opacity-60">
         <SelectField
           label="Move them to"
