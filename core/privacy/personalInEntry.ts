@@ -1,4 +1,4 @@
-import { newField, type EntryContent } from '#core/entry';
+import { newField, type EntryContent, type Field } from '#core/entry';
 import { lineText, linesOf, mapLines, type BlankForm, type Passage } from '#core/passage';
 import { findPersonal, type Known, type PersonalKind } from './findPersonal';
 import { particularsToFields } from './particularsToFields';
@@ -46,7 +46,7 @@ const FIELD_OF: Record<Exclude<PersonalKind, 'pronoun'>, { label: string; path: 
   number: { label: 'Number', path: null },
 };
 
-/** How he and she are written for whoever it is; "her" before a noun is "their", else "them", which cannot be told apart by itself. */
+/** How he and she are written for whoever it is, where what follows does not tell otherwise. */
 const PERSON_FORM: Record<string, BlankForm> = {
   he: 'they',
   she: 'they',
@@ -70,49 +70,49 @@ function ofField(passage: Passage, from: string, to: string): Passage {
   );
 }
 
+type Turned = Pick<EntryContent, 'fields'> & { passage: Passage };
+
+/** Behind "her" where it is whom, not whose: the end of the clause, or a preposition. */
+const AFTER_WHOM = /^(?:$|[.,;:!?)]| (?:to|in|on|at|into|from|with|and|or|for|by)(?!\p{L}))/u;
+
+/** How he or she is written for whoever it is, and where that ends: a verb that goes with it may be part of it. */
+function personForm(text: string, { words, to }: PersonalPlace): { form: BlankForm; to: number } {
+  const word = words.toLowerCase();
+  const after = text.slice(to);
+  const verb = /^ (is|was|has)(?!\p{L})/u.exec(after);
+  if (PERSON_FORM[word] === 'they' && verb) return { form: WITH_VERB[verb[1]!]!, to: to + verb[0].length };
+  return { form: word === 'her' && AFTER_WHOM.test(after) ? 'them' : PERSON_FORM[word]!, to };
+}
+
+/** He or she as person words, of the one field that speaks of the case. */
+function personTurned(passage: Passage, fields: Field[], place: PersonalPlace): Turned {
+  const text = lineText(linesOf(passage)[place.line] ?? []);
+  const particular = { ...place, ...personForm(text, place), label: 'Spoken of as', path: null };
+  const turned = particularsToFields(passage, [particular], fields);
+  const made = turned.fields.at(-1)!;
+  const before = fields.find(({ kind }) => kind === 'person');
+  if (before) return { passage: ofField(turned.passage, made.id, before.id), fields };
+  return { passage: turned.passage, fields: [...fields, newField('person', made.id, made.name)] };
+}
+
 /**
  * The entry with a personal detail turned into a blank of a field: a name into the case's name, he and she into person words
  * with their verb, anything else into one that is asked for.
  */
 export function personalToField(content: EntryContent, place: PersonalPlace): EntryContent {
-  let { fields } = content;
+  const passage = content.wordings
+    .find(({ id }) => id === place.wording)
+    ?.parts.find(({ id }) => id === place.part)?.passage;
+  if (!passage) return content;
+  const turned =
+    place.kind === 'pronoun'
+      ? personTurned(passage, content.fields, place)
+      : particularsToFields(passage, [{ ...place, ...FIELD_OF[place.kind], form: 'as-is' }], content.fields);
   const wordings = content.wordings.map((wording) => ({
     ...wording,
-    parts: wording.parts.map((part) => {
-      if (wording.id !== place.wording || part.id !== place.part) return part;
-      const text = lineText(linesOf(part.passage)[place.line] ?? []);
-      const { passage, made } = place.kind === 'pronoun' ? person(part.passage, text) : plainly(part.passage);
-      fields = made;
-      return { ...part, passage };
-    }),
+    parts: wording.parts.map((part) =>
+      part.passage === passage ? { ...part, passage: turned.passage } : part,
+    ),
   }));
-  return { ...content, wordings, fields };
-
-  function plainly(passage: Passage) {
-    const { label, path } = FIELD_OF[place.kind as keyof typeof FIELD_OF];
-    const particular = { ...place, label, path, form: 'as-is' as const };
-    const turned = particularsToFields(passage, [particular], content.fields);
-    return { passage: turned.passage, made: turned.fields };
-  }
-
-  function person(passage: Passage, text: string) {
-    const word = place.words.toLowerCase();
-    const verb = /^ (is|was|has)(?!\p{L})/u.exec(text.slice(place.to));
-    const withVerb = PERSON_FORM[word] === 'they' && verb ? WITH_VERB[verb[1]!] : undefined;
-    // Her hand, but: gave her fluids. A preposition or the end of the sentence behind it tells the second.
-    const isThem =
-      word === 'her' &&
-      /^(?:$|[.,;:!?)]| (?:to|in|on|at|into|from|with|and|or|for|by)(?!\p{L}))/u.test(text.slice(place.to));
-    const form = withVerb ?? (isThem ? 'them' : PERSON_FORM[word]!);
-    const to = withVerb ? place.to + verb![0].length : place.to;
-    const particular = { ...place, to, label: 'Spoken of as', path: null, form };
-    const turned = particularsToFields(passage, [particular], content.fields);
-    const made = turned.fields.at(-1)!;
-    const before = content.fields.find(({ kind }) => kind === 'person');
-    const field = before ?? { ...newField('person', made.id, made.name) };
-    return {
-      passage: ofField(turned.passage, made.id, field.id),
-      made: before ? content.fields : [...content.fields, field],
-    };
-  }
+  return { ...content, wordings, fields: turned.fields };
 }

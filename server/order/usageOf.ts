@@ -1,4 +1,4 @@
-import { and, eq, isNull, sql } from 'drizzle-orm';
+import { and, count, eq, isNull, sql } from 'drizzle-orm';
 import type { Usage } from '#contracts';
 import { rightsFor } from '../bank/rights';
 import type { Database } from '../db/openStore';
@@ -58,22 +58,21 @@ export async function usageOf(db: Database, member: string): Promise<Usage> {
   const seen = rows.filter(({ collection }) => rights.has(collection));
   const titles = new Map(seen.map(({ entry, title, collection }) => [entry, { title, collection }]));
   const byTimes = (a: Sums, b: Sums) => b.times - a.times;
-  const unused = await db
-    .select({
-      entry: entries.id,
-      title: sql<string>`${entries.content} ->> 'title'`,
-      collection: entries.collection,
-    })
+  // Of a large bank most may never be placed: they are counted and the first of them taken in the store.
+  const never = and(
+    isNull(entries.deletion),
+    sql`${entries.content} ->> 'retired' is null`,
+    sql`${entries.collection} in (select jsonb_array_elements_text(${JSON.stringify([...rights.keys()])}::jsonb))`,
+    sql`not exists (select from ${uses} where ${uses.source} = 'entry' and ${uses.list} = ${entries.id})`,
+  );
+  const [counted] = await db.select({ count: count() }).from(entries).where(never);
+  const title = sql<string>`${entries.content} ->> 'title'`;
+  const first = await db
+    .select({ entry: entries.id, title, collection: entries.collection })
     .from(entries)
-    .where(
-      and(
-        isNull(entries.deletion),
-        sql`${entries.content} ->> 'retired' is null`,
-        sql`not exists (select from ${uses} where ${uses.source} = 'entry' and ${uses.list} = ${entries.id})`,
-      ),
-    )
-    .orderBy(sql`lower(${entries.content} ->> 'title')`);
-  const never = unused.filter(({ collection }) => rights.has(collection));
+    .where(never)
+    .orderBy(sql`lower(${title})`)
+    .limit(NEVER_TOLD);
   return {
     entries: summed(seen, ({ entry }) => entry)
       .map(([entry, sums]) => ({ entry, ...titles.get(entry)!, ...sums }))
@@ -89,7 +88,7 @@ export async function usageOf(db: Database, member: string): Promise<Usage> {
     collections: summed(seen, ({ collection }) => collection)
       .map(([collection, sums]) => ({ collection, ...sums }))
       .sort(byTimes),
-    never: never.slice(0, NEVER_TOLD),
-    neverCount: never.length,
+    never: first,
+    neverCount: counted!.count,
   };
 }
