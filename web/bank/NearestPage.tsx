@@ -106,7 +106,7 @@ export function NearestPage() {
       {found.isError && (
         <Failed what="the nearest entries" error={found.error} retry={() => void found.refetch()} />
       )}
-      <p role="status" className="px-9 pt-3 text-[14px] text-soft max-[899px]:px-4">
+      <p role="status" className="px-9 py-3 text-[14px] text-soft max-[899px]:px-4">
         {asked !== '' &&
           found.data &&
           !found.isPlaceholderData &&

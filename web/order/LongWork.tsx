@@ -15,7 +15,11 @@ export function LongWork<Result>({ what, working, stop, children }: Props<Result
   if (working.state === 'working')
     return (
       <div className="flex items-center gap-3 px-9 py-3 max-[899px]:px-4">
-        <progress aria-label={what} value={working.progress} className="h-1.5 grow accent-leaf" />
+        <progress
+          aria-label={what}
+          value={working.progress}
+          className="h-1 grow appearance-none [&::-webkit-progress-bar]:bg-hair [&::-webkit-progress-value]:bg-leaf"
+        />
         <Button onClick={stop}>Stop</Button>
       </div>
     );

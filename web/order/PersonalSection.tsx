@@ -35,9 +35,9 @@ function InSentence({ entry, place }: { entry: Entry; place: Place }) {
   const after = text.slice(place.to);
   return (
     <span className="font-book text-[15px]">
-      {before.length > BESIDE ? `… ${before.slice(-BESIDE)}` : before}
+      {before.length > BESIDE ? `… ${before.slice(before.indexOf(' ', before.length - BESIDE) + 1)}` : before}
       <mark className="bg-flower text-ink">{place.words}</mark>
-      {after.length > BESIDE ? `${after.slice(0, BESIDE)} …` : after}
+      {after.length > BESIDE ? `${after.slice(0, after.lastIndexOf(' ', BESIDE))} …` : after}
     </span>
   );
 }
