@@ -151,7 +151,10 @@ test('what was deleted hides nothing either, and is found again once it is broug
   await writeMissingWords(server.context.db);
   expect(await titles(imke, 'narwhal')).toEqual(['Narwhal in the bay']);
   const { id } = deleted.body as Deletion;
-  await imke.post(`/api/wastebasket/${id}/restored`).send({ entries: [made[0]!.id] }).expect(200);
+  await imke
+    .post(`/api/wastebasket/${id}/restored`)
+    .send({ entries: [made[0]!.id] })
+    .expect(200);
   expect((await titles(imke, 'narwhal')).sort()).toEqual(['Narwhal 0', 'Narwhal in the bay']);
 }, 60_000);
 
