@@ -19,14 +19,17 @@ export function* likeGroups<Owner>(
   texts: readonly Compared<Owner>[],
   threshold: number,
 ): Generator<number, Owner[][]> {
-  const sets = wordSets(texts.map(({ words }) => words));
-  yield 0;
+  const setting = wordSets(texts.map(({ words }) => words));
+  let step = setting.next();
+  for (; !step.done; step = setting.next()) yield 0;
+  const sets = step.value;
   const groups = new Groups<Owner>();
   // Texts with the very same words are one text to the search: a hundred of them would make five thousand pairs.
   const first = new Map<string, Owner>();
   const distinct: { owner: Owner; set: Int32Array }[] = [];
-  sets.forEach((set, at) => {
-    if (set.length === 0) return;
+  for (const [at, set] of sets.entries()) {
+    if (at % AT_ONCE === 0) yield 0;
+    if (set.length === 0) continue;
     const { owner } = texts[at]!;
     const key = set.join();
     const before = first.get(key);
@@ -34,7 +37,7 @@ export function* likeGroups<Owner>(
       first.set(key, owner);
       distinct.push({ owner, set });
     } else groups.join(before, owner);
-  });
+  }
   const pairs = new LikePairs(
     distinct.map(({ set }) => set),
     threshold,

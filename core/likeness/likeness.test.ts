@@ -26,7 +26,7 @@ function bruteForce(texts: readonly (readonly string[])[], threshold: number): s
 
 function joined(texts: readonly (readonly string[])[], threshold: number): string[] {
   const pairs: string[] = [];
-  const join = new LikePairs(wordSets(texts), threshold);
+  const join = new LikePairs(finished(wordSets(texts)), threshold);
   const found = (a: number, b: number, likeness: number) =>
     pairs.push(`${Math.min(a, b)} ${Math.max(a, b)} ${likeness.toFixed(6)}`);
   while (join.step(3, found));

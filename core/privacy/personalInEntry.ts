@@ -1,6 +1,6 @@
 import { newField, type EntryContent, type Field } from '#core/entry';
 import { lineText, linesOf, mapLines, type BlankForm, type Passage } from '#core/passage';
-import { findPersonal, type Known, type PersonalKind } from './findPersonal';
+import type { Personal, PersonalKind } from './personalFinder';
 import { particularsToFields } from './particularsToFields';
 
 /** A personal detail in an entry: in which wording, part and line (of `linesOf`), and where in that line's text. */
@@ -14,18 +14,17 @@ export interface PersonalPlace {
   words: string;
 }
 
-/** Personal details in the wordings of an entry, in reading order; without words that may stand all the same. */
+/** Personal details, as `find` finds them, in the wordings of an entry, in reading order; without words that may stand all the same. */
 export function personalInEntry(
   content: EntryContent,
-  known: Known,
-  ordinary: ReadonlySet<string>,
+  find: (text: string) => Personal[],
   allowed: ReadonlySet<string> = new Set(),
 ): PersonalPlace[] {
   return content.wordings.flatMap((wording) =>
     wording.parts.flatMap((part) =>
       linesOf(part.passage).flatMap((line, at) => {
         const text = lineText(line);
-        return findPersonal(text, known, ordinary)
+        return find(text)
           .map(({ kind, from, to }) => {
             const words = text.slice(from, to);
             return { wording: wording.id, part: part.id, line: at, from, to, kind, words };

@@ -1,27 +1,28 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm';
 import type { PersonalInBank } from '#contracts';
+import type { EntryContent } from '#core/entry';
 import { wordsOf } from '#core/finder';
 import { lineText, linesOf } from '#core/passage';
-import { personalInEntry } from '#core/privacy';
+import { personalFinder, personalInEntry, type Known } from '#core/privacy';
 import { rightsFor } from '../bank/rights';
 import { toEntry } from '../bank/saveEntry';
 import type { Context } from '../context';
 import type { Database } from '../db/openStore';
-import { allowedDetails, collections, type entries } from '../db/schema';
+import { allowedDetails, collections } from '../db/schema';
 import { knownTo } from './particulars';
-import { readEntries } from './readEntries';
+import { entriesById, readEntries } from './readEntries';
 
 const TOLD = 60;
-
-type Row = typeof entries.$inferSelect;
+const AT_ONCE = 500;
+/** How far it is once all entries are read. */
+const READ = 0.8;
 
 /** The words of wordings that are written small somewhere: a name that is among them may be the word as well. */
-function smallWords(rows: readonly Row[], into: Set<string>): void {
-  for (const { content } of rows)
-    for (const { parts } of content.wordings)
-      for (const { passage } of parts)
-        for (const line of linesOf(passage))
-          for (const word of wordsOf(lineText(line))) if (word === word.toLowerCase()) into.add(word);
+function smallWords({ wordings }: EntryContent, into: Set<string>): void {
+  for (const { parts } of wordings)
+    for (const { passage } of parts)
+      for (const line of linesOf(passage))
+        for (const word of wordsOf(lineText(line))) if (word === word.toLowerCase()) into.add(word);
 }
 
 async function allowedIn(db: Database, ids: readonly string[]): Promise<Map<string, Set<string>>> {
@@ -35,6 +36,30 @@ async function allowedIn(db: Database, ids: readonly string[]): Promise<Map<stri
   const allowed = new Map<string, Set<string>>();
   for (const { entry, words } of rows) allowed.set(entry, (allowed.get(entry) ?? new Set()).add(words));
   return allowed;
+}
+
+/**
+ * Reads all entries once: the words that names may be as well, and those entries in which something is found as long as no
+ * word is taken for ordinary. Only these can hold something once it is known which are.
+ */
+async function* firstReading(
+  db: Database,
+  seen: readonly string[],
+  known: Known,
+): AsyncGenerator<number, { ordinary: Set<string>; suspects: string[]; read: number }> {
+  const find = personalFinder(known, new Set());
+  const ordinary = new Set<string>();
+  const suspects: string[] = [];
+  let read = 0;
+  for await (const rows of readEntries(db, seen)) {
+    read += rows.length;
+    for (const { id, content } of rows) {
+      smallWords(content, ordinary);
+      if (!content.retired && personalInEntry(content, find).length > 0) suspects.push(id);
+      yield READ * (1 - AT_ONCE / (AT_ONCE + read));
+    }
+  }
+  return { ordinary, suspects, read };
 }
 
 /**
@@ -53,28 +78,20 @@ export async function* personalInBank(
     .where(and(isNull(collections.ownedBy), isNull(collections.deletion)));
   const seen = shared.map(({ id }) => id).filter((id) => rights.has(id));
   const known = await knownTo(context, member);
-  const ordinary = new Set<string>();
-  for await (const rows of readEntries(db, seen)) {
-    smallWords(rows, ordinary);
-    yield 0.2;
-  }
+  const { ordinary, suspects, read } = yield* firstReading(db, seen, known);
+  const find = personalFinder(known, ordinary);
   const found: PersonalInBank['entries'] = [];
   let count = 0;
-  let read = 0;
-  for await (const rows of readEntries(db, seen)) {
-    read += rows.length;
-    const allowed = await allowedIn(
-      db,
-      rows.map(({ id }) => id),
-    );
-    for (const row of rows) {
-      if (row.content.retired) continue;
-      const places = personalInEntry(row.content, known, ordinary, allowed.get(row.id));
+  for (let at = 0; at < suspects.length; at += AT_ONCE) {
+    const ids = suspects.slice(at, at + AT_ONCE);
+    const allowed = await allowedIn(db, ids);
+    for (const row of (await entriesById(db, ids)).values()) {
+      const places = personalInEntry(row.content, find, allowed.get(row.id));
       if (places.length === 0) continue;
       count += 1;
       if (found.length < TOLD) found.push({ entry: toEntry(row), places });
     }
-    yield 0.2 + 0.8 * (1 - 500 / (500 + read));
+    yield READ + (1 - READ) * (at / suspects.length);
   }
   return { entries: found, count, read };
 }

@@ -8,6 +8,8 @@ const AT_ONCE = 500;
 
 /** All entries in some collections, some hundred at a time, in the order of their ids; what is deleted left out. */
 export async function* readEntries(db: Queries, collections: readonly string[]): AsyncGenerator<Row[], void> {
+  // Sifted here: most see most of a bank, and thousands of ids would take longer to send than to sift.
+  const seen = new Set(collections);
   let after = '';
   for (;;) {
     const rows = await db
@@ -17,8 +19,6 @@ export async function* readEntries(db: Queries, collections: readonly string[]):
       .orderBy(asc(entries.id))
       .limit(AT_ONCE);
     if (rows.length === 0) return;
-    // Sifted here: most see most of a bank, and thousands of ids would take longer to send than to sift.
-    const seen = new Set(collections);
     yield rows.filter(({ collection }) => seen.has(collection));
     after = rows.at(-1)!.id;
   }

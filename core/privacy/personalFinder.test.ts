@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { checkEntry, newEntry, type EntryContent } from '#core/entry';
 import { writeEntry } from '#core/notation';
 import { plainPassage } from '#core/passage';
-import { findPersonal, personalInEntry, personalToField } from './index';
+import { personalFinder, personalInEntry, personalToField } from './index';
 import { KNOWN, ORDINARY, SENTENCES, UNSEEN } from './personal.table';
 
 /** A line of the table: the sentence, and what is to be found in it. */
@@ -12,8 +12,8 @@ function read(line: string): { text: string; wanted: string[] } {
   );
   return { text: line.replace(/\[([^|\]]+)\|[a-z-]+\]/g, '$1'), wanted };
 }
-const foundIn = (text: string) =>
-  findPersonal(text, KNOWN, ORDINARY).map(({ kind, from, to }) => `${kind}: ${text.slice(from, to)}`);
+const find = personalFinder(KNOWN, ORDINARY);
+const foundIn = (text: string) => find(text).map(({ kind, from, to }) => `${kind}: ${text.slice(from, to)}`);
 
 /** How much of what is found is right, and how much of what is there is found, in per cent; and what went wrong. */
 function measured(sentences: string) {
@@ -55,7 +55,7 @@ describe('personal details', () => {
 
 describe('in an entry', () => {
   const entry = (text: string) => newEntry('Fed', 'en-GB', plainPassage(text));
-  const finds = (content: EntryContent) => personalInEntry(content, KNOWN, ORDINARY);
+  const finds = (content: EntryContent) => personalInEntry(content, find);
   /** Every detail turned into a field, one after the other; then as notation writes it. */
   const turned = (text: string) => {
     let content = entry(text);
@@ -84,7 +84,7 @@ describe('in an entry', () => {
 
   test('what may stand all the same is not told again', () => {
     const content = entry('Ring 01632 960 112 or Keel.');
-    const told = personalInEntry(content, KNOWN, ORDINARY, new Set(['01632 960 112']));
+    const told = personalInEntry(content, find, new Set(['01632 960 112']));
     expect(told.map(({ words }) => words)).toEqual(['Keel']);
   });
 });

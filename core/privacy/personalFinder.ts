@@ -1,4 +1,5 @@
 import { findDates } from '#core/calendar';
+import { Literals, type LiteralPlace } from './literals';
 
 /** What sort of personal detail: a person's or an animal's name, a day of birth, a way to reach somebody, a number of a case, he or she of one case. */
 export type PersonalKind = 'name' | 'birth' | 'phone' | 'e-mail' | 'address' | 'number' | 'pronoun';
@@ -16,7 +17,6 @@ export interface Known {
   numbers: readonly string[];
 }
 
-const escape = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
 const places = (kind: PersonalKind, text: string, pattern: RegExp, group = 0): Personal[] =>
   [...text.matchAll(pattern)].map((match) => {
     const from = match.index + match[0].indexOf(match[group]!);
@@ -30,35 +30,26 @@ const IS_TITLE = new RegExp(`^${TITLE}\\.?$`);
 const NOBODY =
   /^(?:Sir|Madam|All|Both|Team|Everyone|Everybody|Friend|Friends|Colleague|Colleagues|Customer|Visitor|Visitors|Volunteer|Volunteers|Finder|Parent|Parents|Student|Students|Trainee|Trainees|Member|Members|Supporter|Supporters|Neighbour|Neighbours|Warden|Wardens|Applicant|Applicants|Reader|Sirs|Doctor|Colleague)$/u;
 
+const TOLD_NAME = `${CAPITALISED}(?: ${CAPITALISED})?`;
+const TITLED = new RegExp(`(?<!\\p{L})${TITLE}\\.? ${TOLD_NAME}`, 'gu');
+const GREETED = new RegExp(`(?<!\\p{L})(?:Dear|Hello|Hi) (${TOLD_NAME})(?=[,!:\\s]*(?:$|\\n|[,!:]))`, 'gu');
+const CALLED_SO = new RegExp(
+  `(?<!\\p{L})(?:[Mm]y name is|whose name is|is called|was called|named|signed by) (${TOLD_NAME})`,
+  'gu',
+);
+
 /** Names behind a title, in a greeting, or said to be one: also of those whom nobody knows here. */
 function toldNames(text: string): Personal[] {
-  const whole = `${CAPITALISED}(?: ${CAPITALISED})?`;
+  const firstWord = ({ from, to }: Personal) =>
+    text
+      .slice(from, to)
+      .split(' ')
+      .find((word) => !IS_TITLE.test(word))!;
   return [
-    ...places('name', text, new RegExp(`(?<!\\p{L})${TITLE}\\.? ${whole}`, 'gu')),
-    ...places(
-      'name',
-      text,
-      new RegExp(`(?<!\\p{L})(?:Dear|Hello|Hi) (${whole})(?=[,!:\\s]*(?:$|\\n|[,!:]))`, 'gu'),
-      1,
-    ),
-    ...places(
-      'name',
-      text,
-      new RegExp(
-        `(?<!\\p{L})(?:[Mm]y name is|whose name is|is called|was called|named|signed by) (${whole})`,
-        'gu',
-      ),
-      1,
-    ),
-  ].filter(
-    ({ from, to }) =>
-      !NOBODY.test(
-        text
-          .slice(from, to)
-          .split(' ')
-          .find((word) => !IS_TITLE.test(word))!,
-      ),
-  );
+    ...places('name', text, TITLED),
+    ...places('name', text, GREETED, 1),
+    ...places('name', text, CALLED_SO, 1),
+  ].filter((one) => !NOBODY.test(firstWord(one)));
 }
 
 /** Before the name of a month. */
@@ -73,37 +64,37 @@ const beginsSentence = (text: string, from: number) =>
   /(?:^|[.!?:;\n•–—-]\s*|["“‘(]\s*)$/u.test(text.slice(0, from));
 const isOrdinary = (word: string, ordinary: ReadonlySet<string>) => ordinary.has(word.toLowerCase());
 
-/** Names that are known, by whole or by one of their words, with their capital; a word that is a name too only where it is one. */
-function knownNames(text: string, names: readonly string[], ordinary: ReadonlySet<string>): Personal[] {
-  const wholes = names.filter((name) => name.includes(' '));
-  const found = wholes.flatMap((name) =>
-    places('name', text, new RegExp(`(?<![\\p{L}\\p{N}])${escape(name)}(?![\\p{L}\\p{N}])`, 'gu')),
+/** A place or a thing is named so: "Rose Cottage", "the Bramble Room". */
+const NAMES_A_PLACE =
+  /^ (?:Cottage|House|Room|Ward|Pen|Road|Street|Lane|Hall|Farm|Wood|Marsh|Hill|School|Day|Bank)(?!\p{L})/u;
+
+/** Whether a word that is the name of somebody is meant as one where it stands. */
+function isMeant(
+  text: string,
+  { literal: word, from, to }: LiteralPlace,
+  ordinary: ReadonlySet<string>,
+): boolean {
+  const before = text.slice(0, from);
+  const after = text.slice(to);
+  if (MONTHS.has(word) && (OF_A_MONTH.test(before) || /^ \d/.test(after))) return false;
+  if (NAMES_A_PLACE.test(after)) return false;
+  if (!isOrdinary(word, ordinary)) return true;
+  // Behind another name that nobody has it is a place: "Hollin Marsh".
+  const other = /(\p{Lu}\p{L}+) $/u.exec(before)?.[1];
+  if (other && !isOrdinary(other, ordinary) && !IS_TITLE.test(other)) return false;
+  return !beginsSentence(text, from) || DOES.test(after);
+}
+
+/** Finds names that are known, by whole or by one of their words, with their capital; a word that is a name too only where it is one. */
+function knownNames(names: readonly string[], ordinary: ReadonlySet<string>): (text: string) => Personal[] {
+  const wholes = new Literals(names.filter((name) => name.includes(' ')));
+  const words = new Literals(
+    names.flatMap((name) => name.split(/[\s.]+/)).filter((word) => word.length > 1 && !/^\d+$/.test(word)),
   );
-  const words = [...new Set(names.flatMap((name) => name.split(/[\s.]+/)))].filter((word) => word.length > 1);
-  for (const word of words)
-    for (const one of places(
-      'name',
-      text,
-      new RegExp(`(?<![\\p{L}\\p{N}-])${escape(word)}(?![\\p{L}\\p{N}-])`, 'gu'),
-    )) {
-      const before = text.slice(0, one.from);
-      const after = text.slice(one.to);
-      if (MONTHS.has(word) && (OF_A_MONTH.test(before) || /^ \d/.test(after))) continue;
-      // Behind another name that nobody has it is a place: "Hollin Marsh".
-      const other = /(\p{Lu}\p{L}+) $/u.exec(before)?.[1];
-      if (other && isOrdinary(word, ordinary) && !isOrdinary(other, ordinary) && !IS_TITLE.test(other))
-        continue;
-      // A place or a thing is named so: "Rose Cottage", "the Bramble Room".
-      if (
-        /^ (?:Cottage|House|Room|Ward|Pen|Road|Street|Lane|Hall|Farm|Wood|Marsh|Hill|School|Day|Bank)(?!\p{L})/u.test(
-          after,
-        )
-      )
-        continue;
-      const plainly = !isOrdinary(word, ordinary) || !beginsSentence(text, one.from) || DOES.test(after);
-      if (plainly) found.push(one);
-    }
-  return found;
+  return (text) =>
+    [...wholes.in(text), ...words.in(text, '-').filter((place) => isMeant(text, place, ordinary))].map(
+      ({ from, to }) => ({ kind: 'name', from, to }),
+    );
 }
 
 const BIRTH = /(?:\b(?:born|dob|d\.o\.b\.|date of birth|birthday|birth date|hatched)\b[^.!?\n]{0,25}?)$/iu;
@@ -149,13 +140,12 @@ const CODE = /(?<![\p{L}\p{N}/-])[A-Z]{1,4}[-/ ]?\d{3,}(?:[-/]\d+)?(?![\p{L}\p{N
 const NUMBERED =
   /(?<!\p{L})(?:[Cc]ase|[Pp]atient|[Aa]dmission|[Aa]ccount|[Mm]embership|[Mm]icrochip|[Cc]hip|[Rr]ing|[Rr]ef(?:erence)?|[Pp]assport|[Ii]nsurance|[Oo]rder|[Tt]icket)(?: (?:no\.?|number|code))?:? #?([A-Z]{0,4}[-/]?\d[\d-]{3,})(?![\p{L}\p{N}]|[.,]\d)/gu;
 
-function numbers(text: string, known: readonly string[]): Personal[] {
-  const own = known.flatMap((number) =>
-    places('number', text, new RegExp(`(?<![\\p{L}\\p{N}])${escape(number)}(?![\\p{L}\\p{N}])`, 'gu')),
-  );
-  const coded = places('number', text, CODE).filter(
-    ({ from, to }) => !/^(?:PO|ISO|BS|EN|RFC|A|B)[ -]?\d{1,5}$/.test(text.slice(from, to)),
-  );
+/** Names of standards and sizes of paper, which look like the number of a case. */
+const NO_CASE = /^(?:PO|ISO|BS|EN|RFC|A|B)[ -]?\d{1,5}$/;
+
+function numbers(text: string, known: Literals): Personal[] {
+  const own = known.in(text).map(({ from, to }) => ({ kind: 'number' as const, from, to }));
+  const coded = places('number', text, CODE).filter(({ from, to }) => !NO_CASE.test(text.slice(from, to)));
   return [...own, ...coded, ...places('number', text, NUMBERED, 1)];
 }
 
@@ -181,24 +171,28 @@ function pronouns(text: string): Personal[] {
 const FIRST: readonly PersonalKind[] = ['e-mail', 'birth', 'address', 'phone', 'number', 'name', 'pronoun'];
 
 /**
- * Personal details in a text that is, or is about to be, shared: names, days of birth, phone numbers, e-mails, addresses,
+ * Finds personal details in a text that is, or is about to be, shared: names, days of birth, phone numbers, e-mails, addresses,
  * numbers of cases, and he or she that speak of one case. In reading order, none overlapping. `ordinary` are words, in small
  * letters, that names may be as well ("will", "rose"): these count where they cannot be the word. Approximate: where it is in
  * doubt about a name that is a word it does not find it, about anything else it does; a person decides.
  */
-export function findPersonal(text: string, known: Known, ordinary: ReadonlySet<string>): Personal[] {
-  const found = [
-    ...places('e-mail', text, E_MAIL),
-    ...births(text),
-    ...addresses(text),
-    ...phones(text),
-    ...numbers(text, known.numbers),
-    ...toldNames(text),
-    ...knownNames(text, known.names, ordinary),
-    ...pronouns(text),
-  ].sort((a, b) => FIRST.indexOf(a.kind) - FIRST.indexOf(b.kind) || b.to - b.from - (a.to - a.from));
-  const kept: Personal[] = [];
-  for (const one of found)
-    if (kept.every((other) => other.to <= one.from || one.to <= other.from)) kept.push(one);
-  return kept.sort((a, b) => a.from - b.from);
+export function personalFinder(known: Known, ordinary: ReadonlySet<string>): (text: string) => Personal[] {
+  const namesIn = knownNames(known.names, ordinary);
+  const numbersKnown = new Literals(known.numbers);
+  return (text) => {
+    const found = [
+      ...places('e-mail', text, E_MAIL),
+      ...births(text),
+      ...addresses(text),
+      ...phones(text),
+      ...numbers(text, numbersKnown),
+      ...toldNames(text),
+      ...namesIn(text),
+      ...pronouns(text),
+    ].sort((a, b) => FIRST.indexOf(a.kind) - FIRST.indexOf(b.kind) || b.to - b.from - (a.to - a.from));
+    const kept: Personal[] = [];
+    for (const one of found)
+      if (kept.every((other) => other.to <= one.from || one.to <= other.from)) kept.push(one);
+    return kept.sort((a, b) => a.from - b.from);
+  };
 }
