@@ -14,7 +14,7 @@ export type { Act, TrailAsked, TrailLine } from './trail';
 export type { Deletion, Restored, TeamSettings } from './wastebasket';
 export type { Note } from './notes';
 export type { Usage } from './usage';
-export type { Alike, Merging, PersonalInBank, TypedAgain, Uses } from './order';
+export type { Alike, Merging, PersonalInBank, TermFound, TypedAgain, Uses } from './order';
 export { CollectionFileSchema, MOST_HANDED_ON } from './takeover';
 export type { CollectionFile, TakeOver } from './takeover';
 export type { Proposal } from './proposals';

@@ -72,6 +72,46 @@ export const AllowingSchema = z.object({
   why: z.string().trim().min(1).max(300).nullable(),
 });
 
+/** Where a text of an entry stands. */
+const TextAtSchema = z.union([
+  z.object({ in: z.enum(['title', 'purpose']) }),
+  z.object({ in: z.literal('wording'), wording: z.string(), part: z.string(), line: z.number().int() }),
+  z.object({ in: z.literal('field'), field: z.string(), words: z.number().int() }),
+]);
+const words = z.string().max(200);
+
+/** Forms of a term, what each becomes, and the collections that are looked through; none for all. */
+export const TermAskedSchema = z.object({
+  forms: z
+    .array(z.object({ from: words.trim().min(1, 'say which words'), to: words }))
+    .min(1)
+    .max(20),
+  collections: z.array(id).max(5000),
+});
+
+/** Entries in which a term stands, with the edits that would change it. */
+export const TermFoundSchema = z.object({
+  entries: z.array(
+    z.object({
+      entry: EntrySchema,
+      places: z.array(
+        z.object({
+          at: TextAtSchema,
+          from: z.number().int(),
+          to: z.number().int(),
+          put: z.string(),
+          words: z.string(),
+        }),
+      ),
+    }),
+  ),
+  /** Entries and places there are; and entries that were looked at. */
+  count: z.number().int(),
+  places: z.number().int(),
+  read: z.number().int(),
+});
+export type TermFound = z.infer<typeof TermFoundSchema>;
+
 /** One line of a long answer: how far the work is (0 to 1), until what came of it. */
 export const longAnswerOf = <Result extends z.ZodType>(result: Result) =>
   z.union([z.object({ progress: z.number() }), z.object({ result })]);

@@ -7,6 +7,8 @@ import {
   MergedSchema,
   MergingSchema,
   PersonalInBankSchema,
+  TermAskedSchema,
+  TermFoundSchema,
   TypedAgainSchema,
 } from './order';
 import { define } from './route';
@@ -51,6 +53,17 @@ export const ORDER_ROUTES = define({
     status: 200,
     stream: 'application/x-ndjson',
     response: longAnswerOf(PersonalInBankSchema),
+  },
+  termInBank: {
+    method: 'post',
+    path: '/api/order/term',
+    access: 'member',
+    summary:
+      'Where a term stands in the bank, with the edits that would change it, in lines as for entries alike.',
+    status: 200,
+    body: TermAskedSchema,
+    stream: 'application/x-ndjson',
+    response: longAnswerOf(TermFoundSchema),
   },
   usage: {
     method: 'get',

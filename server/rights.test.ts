@@ -140,6 +140,8 @@ const CALLS: Partial<Record<RouteName, () => Promise<Asked>>> = {
     return { body: { into: id, collections: [theirs], entries: [], known: {} } };
   },
   alike: async () => Promise.resolve({ body: { least: 0.8 } }),
+  termInBank: async () =>
+    Promise.resolve({ body: { forms: [{ from: 'words', to: 'text' }], collections: [] } }),
   allowDetail: () => onEntry({ words: 'Keel', why: 'The word' }),
   ignorePhrase: async () => Promise.resolve({ body: { key: 'slept well', ignored: true } }),
   mergeEntries: async () => {

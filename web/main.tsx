@@ -31,6 +31,7 @@ const SCREENS = {
     import('./glossaries/GlossariesPage').then(({ GlossariesPage: Component }) => ({ Component })),
   glossary: () => import('./glossaries/GlossaryPage').then(({ GlossaryPage: Component }) => ({ Component })),
   order: () => import('./order/OrderPage').then(({ OrderPage: Component }) => ({ Component })),
+  term: () => import('./order/TermPage').then(({ TermPage: Component }) => ({ Component })),
   usage: () => import('./usage/UsagePage').then(({ UsagePage: Component }) => ({ Component })),
   wastebasket: () =>
     import('./wastebasket/WastebasketPage').then(({ WastebasketPage: Component }) => ({ Component })),
@@ -68,6 +69,7 @@ const router = createBrowserRouter([
       { path: 'glossaries', lazy: SCREENS.glossaries },
       { path: 'glossaries/:glossary', lazy: SCREENS.glossary },
       { path: 'order', lazy: SCREENS.order },
+      { path: 'order/term', lazy: SCREENS.term },
       { path: 'usage', lazy: SCREENS.usage },
       { path: 'wastebasket', lazy: SCREENS.wastebasket },
       { path: 'people', lazy: SCREENS.people },

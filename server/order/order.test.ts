@@ -1,5 +1,14 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Alike, Draft, Entry, Note, PersonalInBank, RevisionSummary, TypedAgain } from '#contracts';
+import type {
+  Alike,
+  Draft,
+  Entry,
+  Note,
+  PersonalInBank,
+  RevisionSummary,
+  TermFound,
+  TypedAgain,
+} from '#contracts';
 import type { EntryContent } from '#core/entry';
 import { keep, problem, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
@@ -148,6 +157,34 @@ describe('somebody’s details in shared wording', () => {
     expect(await found(anouk, 'Rota')).toEqual(['phone: 01632 960 150']);
     await allow(null).expect(204);
     expect(await found(anouk, 'Rota')).toEqual(['name: Odile', 'phone: 01632 960 150']);
+  });
+});
+
+describe('a term in the whole bank', () => {
+  const places = async (who: Caller, from: string, collections: string[] = []) => {
+    const asked = { forms: [{ from, to: 'cygnet' }], collections };
+    const { entries } = await longAnswer<TermFound>(who, 'term', asked);
+    return entries.flatMap(({ entry, places: all }) =>
+      all.map(({ at, words, put }) => `${entry.content.title}, ${at.in}: ${words} > ${put}`),
+    );
+  };
+
+  test('is told where it stands in what one sees, and in the collections one asked for', async () => {
+    await kept(imke, 'ward', 'Brownling weighed', 'The brownling and a BROWNLING.');
+    await kept(imke, 'own-imke', 'Mine', 'No brownling.');
+    const ward = [
+      'Brownling weighed, title: Brownling > Cygnet',
+      'Brownling weighed, wording: brownling > cygnet',
+      'Brownling weighed, wording: BROWNLING > CYGNET',
+    ];
+    expect((await places(imke, 'brownling')).sort()).toEqual(
+      [...ward, 'Mine, wording: brownling > cygnet'].sort(),
+    );
+    expect(await places(imke, 'brownling', ['ward'])).toEqual(ward);
+    expect(await places(anouk, 'brownling')).toEqual(ward);
+    expect(await places(anouk, 'brownling', ['own-imke'])).toEqual([]);
+    const nothing = { forms: [{ from: ' ', to: '' }], collections: [] };
+    expect(problem(await imke.post('/api/order/term').send(nothing)).code).toBe('not-valid');
   });
 });
 

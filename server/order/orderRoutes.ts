@@ -9,6 +9,7 @@ import { alikeEntries } from './alikeEntries';
 import { keptEntry } from '../bank/rights';
 import { allowDetail, personalInBank } from './personalInBank';
 import { mergeEntries } from './mergeEntries';
+import { termInBank } from './termInBank';
 import { typedAgain } from './typedAgain';
 import { usageOf } from './usageOf';
 
@@ -36,6 +37,11 @@ export function orderRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'personalInBank', async ({ member, response }) => {
     await answerInLines(response, member.id, () => personalInBank(context, member.id));
+    return { progress: 1 };
+  });
+
+  bind(router, context, 'termInBank', async ({ member, body, response }) => {
+    await answerInLines(response, member.id, () => termInBank(context, member.id, body));
     return { progress: 1 };
   });
 

@@ -50,6 +50,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   alike: members,
   typedAgain: members,
   personalInBank: members,
+  termInBank: members,
   usage: members,
   allowDetail: keepers,
   ignorePhrase: members,

@@ -79,6 +79,7 @@ function useRows(query: string, close: () => void): { rows: Row[]; error: Error 
       { label: 'Open the proposals', run: go('/proposals') },
       { label: 'Do we have something for this?', run: go('/bank/nearest') },
       { label: 'Put the bank in order', run: go('/order') },
+      { label: 'Change a term everywhere', run: go('/order/term') },
       { label: 'See what is used', run: go('/usage') },
       { label: 'Open the wastebasket', run: go('/wastebasket') },
       { label: 'Add entries row by row', run: go('/bank/rows') },

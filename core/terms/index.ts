@@ -1,0 +1,5 @@
+export { TermFinder, isOfLanguage } from './findTerm';
+export type { TermForm, TermPlace } from './findTerm';
+export { termForms } from './termForms';
+export { editTexts, entryTexts } from './entryTexts';
+export type { EntryText, TextAt, TextEdit } from './entryTexts';
