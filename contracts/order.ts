@@ -66,6 +66,11 @@ export const PersonalInBankSchema = z.object({
 });
 export type PersonalInBank = z.infer<typeof PersonalInBankSchema>;
 
+/** Who is known by name to a member, and the numbers of the cases given to them. */
+export const KnownNamesSchema = z.object({ names: z.array(z.string()), numbers: z.array(z.string()) });
+
+export const AllowedSchema = z.object({ words: z.array(z.string()) });
+
 /** Words that may stand in an entry all the same, with why; null takes it back. */
 export const AllowingSchema = z.object({
   words: z.string().min(1).max(300),
@@ -79,6 +84,16 @@ const TextAtSchema = z.union([
   z.object({ in: z.literal('field'), field: z.string(), words: z.number().int() }),
 ]);
 const words = z.string().max(200);
+
+/** A place where a term stands in an entry (UTF-16), the words there and which form of it, and what would be put in their place. */
+export const TermPlaceSchema = z.object({
+  at: TextAtSchema,
+  from: z.number().int(),
+  to: z.number().int(),
+  put: z.string(),
+  words: z.string(),
+  form: z.string(),
+});
 
 /** Forms of a term, what each becomes, and the collections that are looked through; none for all. */
 export const TermAskedSchema = z.object({
@@ -94,15 +109,7 @@ export const TermFoundSchema = z.object({
   entries: z.array(
     z.object({
       entry: EntrySchema,
-      places: z.array(
-        z.object({
-          at: TextAtSchema,
-          from: z.number().int(),
-          to: z.number().int(),
-          put: z.string(),
-          words: z.string(),
-        }),
-      ),
+      places: z.array(TermPlaceSchema),
     }),
   ),
   /** Entries and places there are; and entries that were looked at. */

@@ -48,3 +48,48 @@ test('what one does not keep is proposed, and withdrawn by the undo', async ({ s
   await expect(imke.getByRole('heading', { name: 'Proposals' })).toBeVisible();
   await expect(imke.getByText('“hedgehog” is “urchin” now')).toHaveCount(0);
 });
+
+test('words of the house: settled, pointed out while an entry is written, and over the whole bank', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  await page.keyboard.press('F2');
+  await page.keyboard.type('words of the house');
+  await page.keyboard.press('Enter');
+  await page.getByRole('textbox', { name: 'We say' }).fill('hedgehog');
+  await page.getByRole('textbox', { name: /^Not/ }).fill('hoglet, hog');
+  await page.getByRole('textbox', { name: 'Why' }).fill('Callers know this word');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('list', { name: 'Words of the house' }).getByRole('listitem')).toHaveCount(1);
+  await expectAccessible(page);
+  const words = page.url();
+  await page.goto(new URL('/bank/new', words).href);
+  await page.getByRole('textbox', { name: 'Title' }).fill('Night feed');
+  await page.getByRole('textbox', { name: 'Wording', exact: true }).click();
+  await page.keyboard.type('Odile fed the hoglets at two.');
+  const pointed = page.getByRole('region', { name: 'Pointed out' });
+  await expect(pointed).toContainText('Callers know this word');
+  await pointed.getByRole('button', { name: 'Say “hedgehogs”' }).click();
+  await expect(pointed).not.toContainText('hoglets');
+  await pointed
+    .getByRole('listitem')
+    .filter({ hasText: 'Odile' })
+    .getByRole('button', { name: 'Make it a field' })
+    .click();
+  await expect(pointed).toHaveCount(0);
+  await page.getByRole('combobox', { name: 'Kept in' }).selectOption({ label: 'Ward notes' });
+  await page.getByRole('textbox', { name: 'Title' }).fill('Hog at night');
+  await expect(pointed.getByRole('button', { name: 'Say “Hedgehog”' })).toBeVisible();
+  await page.keyboard.press('F9');
+  await expect(page.getByRole('status').filter({ hasText: 'Saved as revision 1' })).toBeVisible();
+  await page.goto(words);
+  await page.getByRole('button', { name: 'Look through the bank' }).click();
+  const places = page.getByRole('list', { name: 'In Hog at night' });
+  await expect(places.getByRole('checkbox')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Change one place' }).click();
+  await page.getByRole('button', { name: 'Look again' }).click();
+  await expect(page.getByText(/something else is said in none/)).toBeVisible();
+  await page.getByRole('button', { name: 'Drop hedgehog' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('list', { name: 'Words of the house' }).getByRole('listitem')).toHaveCount(1);
+});

@@ -18,6 +18,8 @@ beforeAll(async () => {
   const row = { id: 'wilma', name: 'Wilma Reed', email: 'wilma@hollin.example', role: 'member' as const };
   await server.context.db.insert(members).values({ ...row, createdAt: server.context.now() });
   wilma = await server.as('wilma');
+  const said = { language: '', use: 'Word', avoid: ['W'], why: '', together: false };
+  await (await server.as('imke')).post('/api/house-words').send(said).expect(201);
   callers = Object.fromEntries(
     await Promise.all(PEOPLE.map(async (id) => [id, await server.as(id)] as const)),
   );
@@ -123,6 +125,7 @@ async function allAnswers(caller: Caller, made: readonly Made[]): Promise<string
     ['alike', { least: 0.5 }],
     ['typed-again', {}],
     ['personal', {}],
+    ['said-otherwise', {}],
     ['term', { forms: secrets.slice(0, 20), collections: [] }],
   ] as const;
   for (const [report, body] of asks) {

@@ -105,6 +105,9 @@ const DOCUMENT = {
   attrs: { placements: {} },
   content: [{ type: 'paragraph', content: [{ type: 'text', text: 'All well.' }] }],
 };
+const HOUSE_WORD = { language: '', use: 'hedgehog', avoid: ['hog'], why: '', together: false };
+const houseWord = async () =>
+  (await bodyOf<{ id: string }>(callers.keeper.post('/api/house-words').send(HOUSE_WORD))).id;
 const TOKEN = 'x'.repeat(43);
 const PAGE = '6f1c2a52-7d0e-4c55-9d83-0a4b8f8b1a01';
 
@@ -142,6 +145,10 @@ const CALLS: Partial<Record<RouteName, () => Promise<Asked>>> = {
   alike: async () => Promise.resolve({ body: { least: 0.8 } }),
   termInBank: async () =>
     Promise.resolve({ body: { forms: [{ from: 'words', to: 'text' }], collections: [] } }),
+  makeHouseWord: async () => Promise.resolve({ body: HOUSE_WORD }),
+  saveHouseWord: async () => ({ params: { word: await houseWord() }, body: HOUSE_WORD }),
+  dropHouseWord: async () => ({ params: { word: await houseWord() } }),
+  allowedDetails: () => onEntry(),
   allowDetail: () => onEntry({ words: 'Keel', why: 'The word' }),
   ignorePhrase: async () => Promise.resolve({ body: { key: 'slept well', ignored: true } }),
   mergeEntries: async () => {

@@ -32,6 +32,7 @@ const SCREENS = {
   glossary: () => import('./glossaries/GlossaryPage').then(({ GlossaryPage: Component }) => ({ Component })),
   order: () => import('./order/OrderPage').then(({ OrderPage: Component }) => ({ Component })),
   term: () => import('./order/TermPage').then(({ TermPage: Component }) => ({ Component })),
+  houseWords: () => import('./order/HouseWordsPage').then(({ HouseWordsPage: Component }) => ({ Component })),
   usage: () => import('./usage/UsagePage').then(({ UsagePage: Component }) => ({ Component })),
   wastebasket: () =>
     import('./wastebasket/WastebasketPage').then(({ WastebasketPage: Component }) => ({ Component })),
@@ -70,6 +71,7 @@ const router = createBrowserRouter([
       { path: 'glossaries/:glossary', lazy: SCREENS.glossary },
       { path: 'order', lazy: SCREENS.order },
       { path: 'order/term', lazy: SCREENS.term },
+      { path: 'order/words', lazy: SCREENS.houseWords },
       { path: 'usage', lazy: SCREENS.usage },
       { path: 'wastebasket', lazy: SCREENS.wastebasket },
       { path: 'people', lazy: SCREENS.people },

@@ -3,3 +3,5 @@ export { findable, wordsToFind, type Findable } from './findable';
 export { nearWords } from './nearWords';
 export { nearest, type Near } from './nearest';
 export { plainWord, slackOf, wordsOf } from './words';
+export { Literals } from './literals';
+export type { LiteralPlace } from './literals';

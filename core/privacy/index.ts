@@ -5,3 +5,6 @@ export { personalFinder } from './personalFinder';
 export type { Known, Personal, PersonalKind } from './personalFinder';
 export { personalInEntry, personalToField } from './personalInEntry';
 export type { PersonalPlace } from './personalInEntry';
+export { addOrdinaryWords } from './ordinaryWords';
+export { personalInCaptured } from './personalInCaptured';
+export type { CapturedPersonal } from './personalInCaptured';

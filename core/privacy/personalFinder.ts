@@ -1,5 +1,5 @@
 import { findDates } from '#core/calendar';
-import { Literals, type LiteralPlace } from './literals';
+import { Literals, type LiteralPlace } from '#core/finder';
 
 /** What sort of personal detail: a person's or an animal's name, a day of birth, a way to reach somebody, a number of a case, he or she of one case. */
 export type PersonalKind = 'name' | 'birth' | 'phone' | 'e-mail' | 'address' | 'number' | 'pronoun';

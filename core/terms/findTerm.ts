@@ -1,5 +1,6 @@
-import { withArticle } from '#core/language';
 import type { EntryContent } from '#core/entry';
+import { Literals, type LiteralPlace } from '#core/finder';
+import { withArticle } from '#core/language';
 import { entryTexts, type TextEdit } from './entryTexts';
 
 /** A form of a term, and what it becomes. */
@@ -8,12 +9,19 @@ export interface TermForm {
   to: string;
 }
 
-/** A place where a term stands in an entry: the edit that would change it, and the words that stand there now. */
+/** A place where a term stands in an entry: the edit that would change it, the words that stand there now, and which form it is, in small letters. */
 export interface TermPlace extends TextEdit {
   words: string;
+  form: string;
 }
+/** An edit of a text by itself. */
+type Place = Omit<TermPlace, 'at' | 'form'>;
 
-const escape = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+const small = (text: string): string => {
+  const lower = text.replace(/\s/g, ' ').toLowerCase();
+  // A letter that becomes two would move all behind it: such a text is searched as it is written.
+  return lower.length === text.length ? lower : text;
+};
 const capital = (words: string) => words.replace(/\p{L}/u, (letter) => letter.toLocaleUpperCase());
 
 /** Words in the case of others: all of them large, the first letter large, or as they are given. */
@@ -26,7 +34,7 @@ function inCaseOf(found: string, put: string): string {
 const ARTICLE = /(?<![\p{L}\p{N}])(an?)(\s+)$/iu;
 
 /** The edit with the article before it, where that must be another one: "a hog" is "an otter" then. */
-function withItsArticle(text: string, edit: Omit<TermPlace, 'at'>, language: string): Omit<TermPlace, 'at'> {
+function withItsArticle(text: string, edit: Place, language: string): Place {
   const [whole, article, space] = ARTICLE.exec(text.slice(0, edit.from)) ?? [];
   if (!whole) return edit;
   const wanted = withArticle(edit.put, language).split(' ')[0]!;
@@ -40,40 +48,48 @@ function withItsArticle(text: string, edit: Omit<TermPlace, 'at'>, language: str
   };
 }
 
-/** The edit that drops some words with the space beside them, so that none is left doubled. */
-function withItsSpace(text: string, from: number, to: number): Omit<TermPlace, 'at'> {
+/** The edit that drops some words with the space beside them; a sentence that they began begins with a capital still. */
+function withItsSpace(text: string, from: number, to: number): Place {
+  const next = text[to] === ' ' ? text[to + 1] : undefined;
+  if (/^\p{Lu}/u.test(text.slice(from, to)) && next && /\p{Ll}/u.test(next))
+    return { from, to: to + 2, put: next.toLocaleUpperCase(), words: text.slice(from, to + 2) };
   const start = text[from - 1] === ' ' ? from - 1 : from;
   const end = start === from && text[to] === ' ' ? to + 1 : to;
   return { from: start, to: end, put: '', words: text.slice(start, end) };
 }
 
-/** Finds the forms of a term as whole words, in any case, the longest first; words of one may stand apart by any space. */
-export class TermFinder {
-  private readonly pattern: RegExp | null;
-  private readonly becomes: ReadonlyMap<string, string>;
+/** The first of those that overlap, and of those that begin together the longest. */
+function apart(places: readonly LiteralPlace[]): LiteralPlace[] {
+  let end = 0;
+  return [...places]
+    .sort((a, b) => a.from - b.from || b.to - a.to)
+    .filter(({ from, to }) => {
+      if (from < end) return false;
+      end = to;
+      return true;
+    });
+}
 
+/** Finds the forms of terms as whole words, in any case, the longest first: in one pass, however many they are. */
+export class TermFinder {
+  private readonly becomes: ReadonlyMap<string, string>;
+  private readonly literals: Literals;
+
+  /** Of forms that are written alike the first stands. */
   constructor(forms: readonly TermForm[]) {
-    const plain = (words: string) => words.trim().replace(/\s+/g, ' ').toLocaleLowerCase();
-    const given = forms.filter(({ from }) => plain(from) !== '');
-    this.becomes = new Map(given.map(({ from, to }) => [plain(from), to]));
-    const written = [...this.becomes.keys()].sort((a, b) => b.length - a.length);
-    this.pattern =
-      written.length === 0
-        ? null
-        : new RegExp(
-            `(?<![\\p{L}\\p{N}])(?:${written.map((one) => escape(one).replace(/ /g, '\\s+')).join('|')})(?![\\p{L}\\p{N}])`,
-            'giu',
-          );
+    const plain = (words: string) => words.trim().replace(/\s+/g, ' ').toLowerCase();
+    this.becomes = new Map([...forms].reverse().map(({ from, to }) => [plain(from), to]));
+    this.literals = new Literals(this.becomes.keys());
   }
 
   /** The edits that would change them in a text of a language, in reading order. */
   in(text: string, language: string): Omit<TermPlace, 'at'>[] {
-    if (!this.pattern) return [];
-    return [...text.matchAll(this.pattern)].map(({ 0: words, index: from }) => {
-      const put = this.becomes.get(words.replace(/\s+/g, ' ').toLocaleLowerCase()) ?? words;
-      const to = from + words.length;
-      if (put === '') return withItsSpace(text, from, to);
-      return withItsArticle(text, { from, to, put: inCaseOf(words, put), words }, language);
+    return apart(this.literals.in(small(text))).map(({ literal, from, to }) => {
+      const put = this.becomes.get(literal)!;
+      if (put === '') return { ...withItsSpace(text, from, to), form: literal };
+      const words = text.slice(from, to);
+      const edit = { from, to, put: inCaseOf(words, put), words };
+      return { ...withItsArticle(text, edit, language), form: literal };
     });
   }
 

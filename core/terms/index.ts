@@ -3,3 +3,5 @@ export type { TermForm, TermPlace } from './findTerm';
 export { termForms } from './termForms';
 export { editTexts, entryTexts } from './entryTexts';
 export type { EntryText, TextAt, TextEdit } from './entryTexts';
+export { HouseFinder } from './houseWords';
+export type { HousePlace, HouseWord } from './houseWords';

@@ -4,7 +4,7 @@ import { newEntry, newField, type EntryContent } from '#core/entry';
 import { writeEntry } from '#core/notation';
 import { lineText, linesOf } from '#core/passage';
 import { anyEntry } from '#core/testing';
-import { editTexts, entryTexts, TermFinder, termForms } from './index';
+import { editTexts, entryTexts, HouseFinder, TermFinder, termForms, type HouseWord } from './index';
 
 const changed = (text: string, from: string, to: string) => {
   const edits = new TermFinder(termForms(from, to)).in(text, 'en-GB');
@@ -19,10 +19,11 @@ describe('a term and its forms', () => {
     ['hogweed and the warthog', 'hog', 'hedgehog', 'hogweed and the warthog'],
     ['She was fed; feeding; feeds', 'feed', 'nourish', 'She was fed; nourishing; nourishes'],
     ['They worry, worried, worries.', 'worry', 'fret', 'They fret, fretted, frets.'],
-    ['the drop-in clinic; the drop  in', 'drop in', 'open hour', 'the drop-in clinic; the open hour'],
+    ['the drop-in clinic; the drop\tin', 'drop in', 'open hour', 'the drop-in clinic; the open hour'],
     ['Dose (mg) and dosing', 'dose', 'amount', 'Amount (mg) and amounting'],
     ['C++ is not C', 'C++', 'C', 'C is not C'],
     ['very poorly today', 'very', '', 'poorly today'],
+    ['Go. Please look in.', 'please', '', 'Go. Look in.'],
     ['a very sick hog, very.', 'very', '', 'a sick hog,.'],
     ['nothing of it', 'wing', 'arm', 'nothing of it'],
   ])('%s (%s to %s)', (text, from, to, wanted) => {
@@ -105,5 +106,53 @@ describe('in an entry', () => {
       }),
       { numRuns: 300 },
     );
+  });
+});
+
+describe('words of the house', () => {
+  const word = (use: string, avoid: string[], over: Partial<HouseWord> = {}): HouseWord => ({
+    id: use,
+    language: '',
+    use,
+    avoid,
+    why: '',
+    together: false,
+    ...over,
+  });
+  const words = [
+    word('hedgehog', ['hog', 'hoglet']),
+    word('young hog', ['piglet']),
+    word('', ['basically'], { id: 'none' }),
+    word('seal pup', ['cub', 'whelp'], { together: true }),
+    word('unwell', ['poorly'], { language: 'en' }),
+    word('draenog', ['hedgehog'], { language: 'cy' }),
+  ];
+  const said = (text: string, language = 'en-GB', title = 'Title') => {
+    const content = newEntry(title, language, {
+      type: 'doc',
+      content: [{ type: 'paragraph', content: [{ type: 'text', text }] }],
+    });
+    return new HouseFinder(words)
+      .in(content)
+      .map(({ words: found, put, word: of }) => `${of}: ${found} > ${put}`);
+  };
+
+  test.each([
+    ['Two hoglets and a HOG.', ['hedgehog: hoglets > hedgehogs', 'hedgehog: HOG > HEDGEHOG']],
+    // What is said is not pointed out within what is said.
+    ['A young hog slept.', []],
+    ['It was basically fine.', ['none:  basically > ']],
+    ['The cub slept.', []],
+    ['The cub slept, as a seal pup does.', ['seal pup: cub > seal pup']],
+    ['The cub, a whelp, slept.', ['seal pup: cub > seal pup', 'seal pup: whelp > seal pup']],
+    ['An unwell hedgehog, poorly since.', ['unwell: poorly > unwell']],
+    ['a poorly owl', ['unwell: a poorly > an unwell']],
+  ])('%s', (text, wanted) => {
+    expect(said(text)).toEqual(wanted);
+  });
+
+  test('are of their language, and title and wording are one entry', () => {
+    expect(said('The hedgehog is poorly.', 'cy')).toEqual(['draenog: hedgehog > draenog']);
+    expect(said('The cub slept.', 'en-GB', 'Seal pup at night')).toEqual(['seal pup: cub > seal pup']);
   });
 });

@@ -8,8 +8,10 @@ import type {
   RevisionSummary,
   TermFound,
   TypedAgain,
+  SaidOtherwise,
 } from '#contracts';
 import type { EntryContent } from '#core/entry';
+import { members } from '../db/schema';
 import { keep, problem, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
@@ -22,6 +24,13 @@ beforeAll(async () => {
   [imke, desta, anouk] = await Promise.all([server.as('imke'), server.as('desta'), server.as('anouk')]);
 });
 afterAll(() => server.close());
+
+/** A member who keeps nothing but their own. */
+async function newcomer(): Promise<Caller> {
+  const row = { id: 'wilma', name: 'Wilma Reed', email: 'wilma@hollin.example', role: 'member' as const };
+  await server.context.db.insert(members).values({ ...row, createdAt: server.context.now() });
+  return server.as('wilma');
+}
 
 const kept = async (who: Caller, collection: string, title: string, words: string, cue?: string) =>
   (await keep(who, collection, wording(title, words, cue)).expect(201)).body as Entry;
@@ -185,6 +194,39 @@ describe('a term in the whole bank', () => {
     expect(await places(anouk, 'brownling', ['own-imke'])).toEqual([]);
     const nothing = { forms: [{ from: ' ', to: '' }], collections: [] };
     expect(problem(await imke.post('/api/order/term').send(nothing)).code).toBe('not-valid');
+  });
+});
+
+describe('words of the house', () => {
+  const given = { language: '', use: 'unwell', avoid: ['peaky'], why: 'Kinder', together: false };
+
+  test('are settled by those who keep something shared, and found in shared wording that one sees', async () => {
+    expect(problem(await (await newcomer()).post('/api/house-words').send(given)).code).toBe('not-allowed');
+    expect(problem(await anouk.post('/api/house-words').send({ ...given, avoid: [] })).code).toBe(
+      'not-valid',
+    );
+    expect(problem(await anouk.post('/api/house-words').send({ ...given, avoid: ['Unwell'] })).code).toBe(
+      'not-valid',
+    );
+    const { id } = (await anouk.post('/api/house-words').send(given).expect(201)).body as { id: string };
+    await kept(imke, 'ward', 'Peaky at night', 'A peaky owl.');
+    await kept(imke, 'own-imke', 'Mine', 'So peaky.');
+    const told = async (who: Caller) => {
+      const { entries, counts } = await longAnswer<SaidOtherwise>(who, 'said-otherwise');
+      const places = entries.flatMap(({ places: all }) => all.map(({ words, put }) => `${words} > ${put}`));
+      return { places, count: counts[id] };
+    };
+    const both = { places: ['Peaky > Unwell', 'A peaky > An unwell'], count: 2 };
+    expect(await told(imke)).toEqual(both);
+    expect(await told(desta)).toEqual(both);
+    await imke
+      .put(`/api/house-words/${id}`)
+      .send({ ...given, together: true })
+      .expect(200);
+    expect(await told(imke)).toEqual({ places: [], count: undefined });
+    await imke.delete(`/api/house-words/${id}`).expect(204);
+    expect(problem(await imke.delete(`/api/house-words/${id}`)).code).toBe('not-found');
+    expect((await desta.get('/api/house-words').expect(200)).body).toEqual({ words: [], mayChange: true });
   });
 });
 

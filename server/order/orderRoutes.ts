@@ -6,9 +6,11 @@ import { ignoredPhrases } from '../db/schema';
 import { bind } from '../http/bind';
 import { answerInLines } from '../http/longWork';
 import { alikeEntries } from './alikeEntries';
-import { keptEntry } from '../bank/rights';
-import { allowDetail, personalInBank } from './personalInBank';
+import { keptEntry, visibleEntry } from '../bank/rights';
+import { allowDetail, allowedWords, personalInBank } from './personalInBank';
+import { knownTo } from './particulars';
 import { mergeEntries } from './mergeEntries';
+import { dropHouseWord, houseWordsFor, keepHouseWord, saidOtherwise } from './houseWords';
 import { termInBank } from './termInBank';
 import { typedAgain } from './typedAgain';
 import { usageOf } from './usageOf';
@@ -45,7 +47,35 @@ export function orderRoutes(router: Router, context: Context): void {
     return { progress: 1 };
   });
 
+  bind(router, context, 'houseWords', ({ member }) => houseWordsFor(context.db, member.id));
+
+  bind(router, context, 'makeHouseWord', ({ member, body }) => keepHouseWord(context, member.id, body));
+
+  bind(router, context, 'saveHouseWord', ({ member, body, params }) =>
+    keepHouseWord(context, member.id, body, params.word),
+  );
+
+  bind(router, context, 'dropHouseWord', async ({ member, params }) => {
+    await dropHouseWord(context, member.id, params.word);
+    return undefined;
+  });
+
+  bind(router, context, 'saidOtherwise', async ({ member, response }) => {
+    await answerInLines(response, member.id, () => saidOtherwise(context, member.id));
+    return { progress: 1 };
+  });
+
   bind(router, context, 'usage', ({ member }) => usageOf(context.db, member.id));
+
+  bind(router, context, 'knownNames', async ({ member }) => {
+    const { names, numbers } = await knownTo(context, member.id);
+    return { names: [...names], numbers: [...numbers] };
+  });
+
+  bind(router, context, 'allowedDetails', async ({ member, params }) => {
+    const { id } = await visibleEntry(context.db, member.id, params.entry);
+    return { words: await allowedWords(context.db, id) };
+  });
 
   bind(router, context, 'allowDetail', async ({ member, params, body: { words, why } }) => {
     const { id } = await keptEntry(context.db, member.id, params.entry);

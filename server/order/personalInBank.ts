@@ -1,9 +1,6 @@
 import { and, eq, inArray, isNull } from 'drizzle-orm';
 import type { PersonalInBank } from '#contracts';
-import type { EntryContent } from '#core/entry';
-import { wordsOf } from '#core/finder';
-import { lineText, linesOf } from '#core/passage';
-import { personalFinder, personalInEntry, type Known } from '#core/privacy';
+import { addOrdinaryWords, personalFinder, personalInEntry, type Known } from '#core/privacy';
 import { rightsFor } from '../bank/rights';
 import { toEntry } from '../bank/saveEntry';
 import type { Context } from '../context';
@@ -16,14 +13,6 @@ const TOLD = 60;
 const AT_ONCE = 500;
 /** How far it is once all entries are read. */
 const READ = 0.8;
-
-/** The words of wordings that are written small somewhere: a name that is among them may be the word as well. */
-function smallWords({ wordings }: EntryContent, into: Set<string>): void {
-  for (const { parts } of wordings)
-    for (const { passage } of parts)
-      for (const line of linesOf(passage))
-        for (const word of wordsOf(lineText(line))) if (word === word.toLowerCase()) into.add(word);
-}
 
 async function allowedIn(db: Database, ids: readonly string[]): Promise<Map<string, Set<string>>> {
   const rows =
@@ -54,7 +43,7 @@ async function* firstReading(
   for await (const rows of readEntries(db, seen)) {
     read += rows.length;
     for (const { id, content } of rows) {
-      smallWords(content, ordinary);
+      addOrdinaryWords(content, ordinary);
       if (!content.retired && personalInEntry(content, find).length > 0) suspects.push(id);
       yield READ * (1 - AT_ONCE / (AT_ONCE + read));
     }
@@ -95,6 +84,11 @@ export async function* personalInBank(
   }
   return { entries: found, count, read };
 }
+
+/** The words that may stand in an entry all the same. */
+export const allowedWords = async (db: Database, entry: string): Promise<string[]> => [
+  ...((await allowedIn(db, [entry])).get(entry) ?? []),
+];
 
 /** Says that words may stand in an entry all the same, and why; null takes it back. */
 export async function allowDetail(

@@ -35,6 +35,9 @@ export const KEYS = {
   case: (id: string) => ['case', id],
   earlier: (id: string) => ['earlier', id],
   notes: ['notes'],
+  houseWords: ['house-words'],
+  knownNames: ['known-names'],
+  allowed: (entry: string) => ['allowed', entry],
   present: (entry: string) => ['present', entry],
   collectionRevisions: (id: string, version: number) => ['collection-revisions', id, version],
   revisions: (entry: string) => ['revisions', entry],
@@ -96,6 +99,25 @@ export const useSharing = (collection: string) =>
   useQuery({
     queryKey: [...KEYS.sharing, collection],
     queryFn: () => call('sharing', { params: { collection } }),
+  });
+
+/** What the house says, instead of what. Others may change it at any time: it is asked for wherever it is shown. */
+export const houseWordsQuery = queryOptions({
+  queryKey: KEYS.houseWords,
+  queryFn: () => call('houseWords'),
+  staleTime: 0,
+});
+
+/** Names of the team and of the cases that one was given. */
+export const useKnownNames = () =>
+  useQuery({ queryKey: KEYS.knownNames, queryFn: () => call('knownNames'), staleTime: 300_000 });
+
+/** Words that may stand in an entry though they look like somebody's details. */
+export const useAllowedDetails = (entry: string | undefined) =>
+  useQuery({
+    queryKey: KEYS.allowed(entry ?? ''),
+    queryFn: () => call('allowedDetails', { params: { entry: entry! } }),
+    enabled: entry !== undefined,
   });
 
 export const preferencesQuery = queryOptions({

@@ -16,6 +16,7 @@ import { Theirs } from './Theirs';
 import { VariationPanel } from './variations/VariationPanel';
 import type { EntryEditing } from './useEntryEditing';
 import { Doubts } from './workbench/Doubts';
+import { PointedOut } from './workbench/PointedOut';
 import { Preview } from './workbench/Preview';
 import { useReading } from './workbench/useReading';
 
@@ -71,6 +72,14 @@ function Workbench({ index, editing }: Pick<Props, 'index' | 'editing'>) {
   return (
     <>
       <Preview reading={reading} request={settled} answers={answers} />
+      <PointedOut
+        index={index}
+        content={content}
+        entry={editing.entry?.id}
+        isShared={collection !== undefined && !collection.own}
+        change={editing.editable ? editing.put : null}
+        show={show}
+      />
       <Doubts request={request} wording={place.wording} show={show} answer={answer} />
     </>
   );

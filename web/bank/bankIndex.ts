@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { Bank, Collection, Entry } from '#contracts';
 import { findable, Finder } from '#core/finder';
+import { addOrdinaryWords } from '#core/privacy';
 import { useBank } from '../api/bank';
 
 /** The bank as the screens use it: entries at hand and collections by id, everything at hand findable. */
@@ -13,6 +14,8 @@ export interface BankIndex {
   /** What became of entries that were merged into others: the id of each, and the entry that it is now. */
   readonly became: ReadonlyMap<string, Entry>;
   readonly finder: Finder;
+  /** Words that stand somewhere in wordings in small letters: names that are among them may be meant as the word. */
+  readonly ordinary: ReadonlySet<string>;
 }
 
 /** The cue an entry is brought by, with its lead-in; null when it has none. */
@@ -26,6 +29,12 @@ function makeIndex(bank: Bank): BankIndex {
   const collections = new Map(bank.collections.map((collection) => [collection.id, collection]));
   const entries = new Map(bank.entries.map((entry) => [entry.id, entry]));
   let finder: Finder | null = null;
+  let ordinary: Set<string> | null = null;
+  const readOrdinary = () => {
+    const words = new Set<string>();
+    for (const { content } of bank.entries) addOrdinaryWords(content, words);
+    return words;
+  };
   const makeFinder = () =>
     new Finder(
       bank.entries.map(({ id, content, collection }) =>
@@ -41,6 +50,9 @@ function makeIndex(bank: Bank): BankIndex {
     // Only who looks for something waits for its words to be put in order.
     get finder() {
       return (finder ??= makeFinder());
+    },
+    get ordinary() {
+      return (ordinary ??= readOrdinary());
     },
   };
 }

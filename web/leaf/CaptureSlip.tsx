@@ -1,7 +1,8 @@
 import { useEffect, useRef } from 'react';
-import type { Captured } from '#core/privacy';
+import type { Captured, CapturedPersonal } from '#core/privacy';
 import { SignInAgain } from '../account/SignInAgain';
 import { inWords, isProblem } from '../api/client';
+import { KIND_WORDS } from '../order/kindWords';
 import { PassageView } from '../bank/PassageView';
 import { useShell } from '../shell/ShellContext';
 import { Button, Key, Notice, TextField } from '../ui';
@@ -33,6 +34,36 @@ function Particulars({
           <span className="ml-auto shrink-0 text-[12.5px] text-soft">
             {turnedBack.has(key) ? 'stays as it is' : label}
           </span>
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
+/** Words that look like somebody's details though the record of the case does not know them. */
+function Personal({
+  personal,
+  turnedBack,
+  toggle,
+}: {
+  personal: readonly CapturedPersonal[];
+  turnedBack: ReadonlySet<string>;
+  toggle: (key: string) => void;
+}) {
+  if (personal.length === 0) return null;
+  return (
+    <fieldset>
+      <legend className="eyebrow">Somebody’s details? Ticked, they become fields</legend>
+      {personal.map(({ words, kind }) => (
+        <label key={words} className="flex items-baseline gap-2 border-b border-hair py-1 text-[14px]">
+          <input
+            type="checkbox"
+            checked={turnedBack.has(words) === (kind === 'pronoun')}
+            onChange={() => toggle(words)}
+            className="accent-elder"
+          />
+          <span className="min-w-0 break-words">{words}</span>
+          <span className="ml-auto shrink-0 text-[12.5px] text-soft">{KIND_WORDS[kind]}</span>
         </label>
       ))}
     </fieldset>
@@ -93,6 +124,7 @@ export function CaptureSlip(props: CaptureProps) {
           </Notice>
         )}
         <Particulars captured={captured} turnedBack={slip.turnedBack} toggle={slip.toggle} />
+        <Personal personal={captured.personal} turnedBack={slip.turnedBack} toggle={slip.toggle} />
         <div
           className="book max-h-48 overflow-y-auto border-l border-hair pl-3 text-[15px]"
           tabIndex={0}

@@ -5,11 +5,12 @@ import type { Placements } from '#core/draft';
 import { proposeTitle } from '#core/entry';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
 import type { Passage } from '#core/passage';
-import { capture } from '#core/privacy';
+import { capture, personalInCaptured, type CapturedPersonal } from '#core/privacy';
 import { useAtHand } from '../api/bank';
 import { isProblem } from '../api/client';
 import { usePreferences } from '../api/queries';
 import type { BankIndex } from '../bank/bankIndex';
+import { usePersonalFinder } from '../bank/usePersonalFinder';
 import { takenCues } from '../bank/takenCues';
 import { titled, useKeep } from './keepCaptured';
 import type { CaseToday } from './usePlacing';
@@ -26,10 +27,18 @@ export interface CaptureProps {
 /** What stands on the slip of captured words, as it is changed; and keeping it. */
 export function useCaptureSlip({ words, placements, needs, index, home, close }: CaptureProps) {
   const [turnedBack, setTurnedBack] = useState<ReadonlySet<string>>(new Set());
-  const captured = useMemo(
-    () => capture(words, { placements, ...needs }, turnedBack),
-    [words, placements, needs, turnedBack],
-  );
+  const find = usePersonalFinder(index);
+  const captured = useMemo(() => {
+    const own = capture(words, { placements, ...needs }, turnedBack);
+    // He and she may well be meant of any: of these one says so; of all else one says where it may stand.
+    const isWanted = ({ words: said, kind }: CapturedPersonal) =>
+      turnedBack.has(said) === (kind === 'pronoun');
+    if (!find) return { ...own, personal: [] };
+    // What the record knows was asked about above.
+    const asked = new Set(own.particulars.map((one) => one.words));
+    const others = (text: string) => find(text).filter(({ from, to }) => !asked.has(text.slice(from, to)));
+    return personalInCaptured(own, others, isWanted);
+  }, [words, placements, needs, turnedBack, find]);
   const [made, setMade] = useState<Collection | null>(null);
   const kept = index.bank.collections.filter(({ right }) => right === 'keep');
   const keepable = made && !kept.some(({ id }) => id === made.id) ? [...kept, made] : kept;

@@ -8,21 +8,14 @@ import { call } from '../api/client';
 import type { BankIndex } from '../bank/bankIndex';
 import { DoneNotice } from '../bank/many/DoneNotice';
 import { useMany, type DoneToMany } from '../bank/many/useMany';
-import { Button, TextField } from '../ui';
+import { Button } from '../ui';
+import { KIND_WORDS } from './kindWords';
 import { LongWork } from './LongWork';
 import { useLongWork } from './useLongWork';
+import { WhyForm } from './WhyForm';
 
 type Place = PersonalInBank['entries'][number]['places'][number];
 
-const KIND_WORDS: Record<Place['kind'], string> = {
-  name: 'a name',
-  birth: 'a day of birth',
-  phone: 'a telephone number',
-  'e-mail': 'an e-mail address',
-  address: 'an address',
-  number: 'the number of a case or a person',
-  pronoun: 'he or she of one case',
-};
 const BESIDE = 70;
 
 /** A detail in its sentence. */
@@ -46,39 +39,6 @@ interface Acts {
   makeField: (place: Place) => void;
   letStand: (words: string, why: string) => void;
   pending: boolean;
-}
-
-/** A form for why words may stand. */
-function WhyForm({
-  words,
-  letStand,
-  close,
-  pending,
-}: { words: string; close: () => void } & Pick<Acts, 'letStand' | 'pending'>) {
-  const [why, setWhy] = useState('');
-  return (
-    <form
-      className="flex items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        letStand(words, why.trim());
-      }}
-    >
-      <div className="grow">
-        <TextField
-          label={`Why “${words}” may stand`}
-          autoFocus
-          maxLength={300}
-          value={why}
-          onChange={({ target }) => setWhy(target.value)}
-        />
-      </div>
-      <Button type="submit" disabled={why.trim() === '' || pending}>
-        Let it stand
-      </Button>
-      <Button onClick={close}>Cancel</Button>
-    </form>
-  );
 }
 
 function PlaceLine({ entry, place, acts }: { entry: Entry; place: Place; acts: Acts | null }) {

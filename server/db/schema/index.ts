@@ -6,3 +6,4 @@ export { notes, presences, noteAnswers, proposals, allowedDetails } from './talk
 export { deletions } from './wastebasket';
 export { cases, casesGiven, drafts, ignoredPhrases } from './cases';
 export { glossaries, terms, uses } from './glossaries';
+export { houseWords, reviews, practised } from './order';

@@ -1,0 +1,139 @@
+import { randomUUID } from 'node:crypto';
+import { and, eq, isNull } from 'drizzle-orm';
+import type { HouseWordGiven, SaidOtherwise } from '#contracts';
+import { inOrder } from '#core/language';
+import { HouseFinder } from '#core/terms';
+import { rightsFor } from '../bank/rights';
+import { toEntry } from '../bank/saveEntry';
+import type { Context } from '../context';
+import type { Queries } from '../db/openStore';
+import { collections, houseWords, members } from '../db/schema';
+import { notFound, Refusal } from '../http/refusal';
+import { record } from '../people/trail';
+import { readEntries } from './readEntries';
+
+type HouseWord = HouseWordGiven & { id: string };
+
+/** So many entries are told, with all their places: as many as one change of many may change. */
+const TOLD = 500;
+
+/** The shared collections that a member sees, each with what they may do there. */
+async function sharedRights(db: Queries, member: string) {
+  const rights = await rightsFor(db, member);
+  const shared = await db
+    .select({ id: collections.id })
+    .from(collections)
+    .where(and(isNull(collections.ownedBy), isNull(collections.deletion)));
+  return new Map(
+    shared.flatMap(({ id }) => {
+      const right = rights.get(id);
+      return right ? [[id, right] as const] : [];
+    }),
+  );
+}
+
+/** Whether a member may say what the house says: owners may, and whoever keeps something shared. */
+async function mayRule(db: Queries, member: string): Promise<boolean> {
+  const [row] = await db.select({ role: members.role }).from(members).where(eq(members.id, member));
+  return row?.role === 'owner' || [...(await sharedRights(db, member)).values()].includes('keep');
+}
+
+async function mustRule(db: Queries, member: string): Promise<void> {
+  if (!(await mayRule(db, member)))
+    throw new Refusal(
+      'not-allowed',
+      'Owners, and those who keep a shared collection, say what the house says.',
+    );
+}
+
+const toWord = ({ id, language, use, avoid, why, together }: typeof houseWords.$inferSelect): HouseWord => ({
+  id,
+  language,
+  use,
+  avoid,
+  why,
+  together,
+});
+
+/** All words of the house, by what is said. */
+async function wordsOfHouse(db: Queries): Promise<HouseWord[]> {
+  const rows = await db.select().from(houseWords);
+  return rows.map(toWord).sort((a, b) => inOrder(a.use || a.avoid[0]!, b.use || b.avoid[0]!));
+}
+
+/** The words of the house, and whether the member may change them. */
+export const houseWordsFor = async (db: Queries, member: string) => ({
+  words: await wordsOfHouse(db),
+  mayChange: await mayRule(db, member),
+});
+
+const inWords = ({ use, avoid }: HouseWordGiven) =>
+  use === '' ? `not ${avoid.join(', ')}` : `${use}, not ${avoid.join(', ')}`;
+
+/** Makes a word of the house, or (with an id) changes it. Throws a Refusal where the member may not, or there is none. */
+export async function keepHouseWord(
+  { db, now }: Context,
+  member: string,
+  given: HouseWordGiven,
+  id?: string,
+): Promise<HouseWord> {
+  const small = given.use.toLowerCase();
+  if (given.avoid.some((avoided) => avoided.toLowerCase() === small))
+    throw new Refusal('not-valid', `“${given.use}” cannot be said and avoided at once. Nothing was changed.`);
+  return db.transaction(async (tx) => {
+    await mustRule(tx, member);
+    const row = { ...given, by: member, at: now() };
+    const [kept] =
+      id === undefined
+        ? await tx
+            .insert(houseWords)
+            .values({ ...row, id: randomUUID() })
+            .returning()
+        : await tx.update(houseWords).set(row).where(eq(houseWords.id, id)).returning();
+    if (!kept) throw notFound();
+    await record(tx, now(), {
+      by: member,
+      act: 'settings-changed',
+      subject: 'Words of the house',
+      detail: inWords(given),
+    });
+    return toWord(kept);
+  });
+}
+
+/** Drops a word of the house. Throws as `keepHouseWord` does. */
+export async function dropHouseWord({ db, now }: Context, member: string, id: string): Promise<void> {
+  await db.transaction(async (tx) => {
+    await mustRule(tx, member);
+    const [gone] = await tx.delete(houseWords).where(eq(houseWords.id, id)).returning();
+    if (!gone) throw notFound();
+    await record(tx, now(), {
+      by: member,
+      act: 'settings-changed',
+      subject: 'Words of the house',
+      detail: `no longer: ${inWords(gone)}`,
+    });
+  });
+}
+
+/**
+ * What in the shared entries in use that a member sees is said otherwise than the house does. Yields how far it is, from 0
+ * to 1.
+ */
+export async function* saidOtherwise({ db }: Context, member: string): AsyncGenerator<number, SaidOtherwise> {
+  const finder = new HouseFinder(await wordsOfHouse(db));
+  const found: SaidOtherwise = { entries: [], counts: {}, count: 0, places: 0, read: 0 };
+  for await (const rows of readEntries(db, [...(await sharedRights(db, member)).keys()])) {
+    found.read += rows.length;
+    for (const row of rows) {
+      const places = row.content.retired ? [] : finder.in(row.content);
+      if (places.length === 0) continue;
+      found.count += 1;
+      found.places += places.length;
+      for (const { word } of places) found.counts[word] = (found.counts[word] ?? 0) + 1;
+      if (found.entries.length < TOLD) found.entries.push({ entry: toEntry(row), places });
+    }
+    yield 1 - 500 / (500 + found.read);
+  }
+  return found;
+}

@@ -1,0 +1,167 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { TermFound } from '#contracts';
+import type { BankIndex } from '../bank/bankIndex';
+import { DoneNotice } from '../bank/many/DoneNotice';
+import { useMany } from '../bank/many/useMany';
+import { Button, Tick } from '../ui';
+import { changeTerm, placeKey, takenPlaces, type TermEntry } from './changeTerm';
+import { InItsText } from './InItsText';
+
+interface LeftProps {
+  left: ReadonlySet<string>;
+  setLeft: (left: ReadonlySet<string>) => void;
+}
+
+function OfEntry({
+  index,
+  found: { entry, places },
+  left,
+  setLeft,
+  about,
+}: { index: BankIndex; found: TermEntry } & LeftProps & Pick<Props, 'about'>) {
+  const collection = index.collections.get(entry.collection);
+  const mayChange = collection?.right === 'keep' || collection?.right === 'contribute';
+  const keys = places.map((_, at) => placeKey(entry.id, at));
+  const toggle = (some: readonly string[], out: boolean) =>
+    setLeft(new Set(out ? [...left, ...some] : [...left].filter((key) => !some.includes(key))));
+  const isOut = keys.every((key) => left.has(key));
+  return (
+    <li className="border-b border-hair px-9 py-3 max-[899px]:px-4">
+      <p className="flex flex-wrap items-baseline gap-x-2">
+        <Link to={`/bank/${entry.id}`} className="font-book text-[17px] break-words text-ink">
+          {entry.content.title}
+        </Link>
+        <span className="text-[13px] text-soft">
+          {collection?.name}
+          {collection?.right === 'contribute' && ', to be proposed to its keepers'}
+          {!mayChange && ', which is not yours to change'}
+        </span>
+        {mayChange && places.length > 1 && (
+          <Button look="text" className="text-[13px]" onClick={() => toggle(keys, !isOut)}>
+            {isOut ? 'Take all of it' : 'Leave all of it'}
+          </Button>
+        )}
+      </p>
+      <ul aria-label={`In ${entry.content.title}`}>
+        {places.map((place, at) => {
+          const said = about?.(place);
+          const shown = (
+            <>
+              <InItsText content={entry.content} {...place} />
+              {said && <span className="block text-[13px] text-soft">{said}</span>}
+            </>
+          );
+          return (
+            <li key={placeKey(entry.id, at)} className="py-0.5">
+              {mayChange ? (
+                <Tick on={!left.has(keys[at]!)} toggle={() => toggle([keys[at]!], !left.has(keys[at]!))}>
+                  <span>{shown}</span>
+                </Tick>
+              ) : (
+                shown
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </li>
+  );
+}
+
+/** The forms that were found, each of which is taken or left as a whole. */
+function Forms({ entries, left, setLeft }: { entries: readonly TermEntry[] } & LeftProps) {
+  const places = new Map<string, string[]>();
+  for (const { entry, places: all } of entries)
+    all.forEach((place, at) => {
+      places.set(place.form, [...(places.get(place.form) ?? []), placeKey(entry.id, at)]);
+    });
+  if (places.size < 2) return null;
+  return (
+    <fieldset className="flex w-full flex-wrap gap-x-5 gap-y-1">
+      <legend className="sr-only">Its forms</legend>
+      {[...places].map(([form, keys]) => {
+        const isOut = keys.every((key) => left.has(key));
+        return (
+          <Tick
+            key={form}
+            on={!isOut}
+            toggle={() =>
+              setLeft(new Set(isOut ? [...left].filter((key) => !keys.includes(key)) : [...left, ...keys]))
+            }
+          >
+            {form} <span className="text-soft">{keys.length}</span>
+          </Tick>
+        );
+      })}
+    </fieldset>
+  );
+}
+
+interface Props {
+  index: BankIndex;
+  found: Pick<TermFound, 'entries' | 'count' | 'places' | 'read'>;
+  /** What is said of it where there is none: "It stands in none of ...". */
+  none: string;
+  reason: string;
+  again: () => void;
+  /** What is said of a place besides. */
+  about?: (place: TermEntry['places'][number]) => string;
+}
+
+/** How many there are of something, in words. */
+export const counted = (count: number, one: string, many: string) =>
+  count === 1 ? `one ${one}` : `${count.toLocaleString()} ${many}`;
+
+/** Places found in entries, each taken or left; changed in one act, or proposed, and taken back by one. */
+export function PlacesFound({ index, found, none, reason, again, about }: Props) {
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const many = useMany(() => undefined);
+  const { entries, count, places, read } = found;
+  const mine = entries.filter(({ entry }) => index.collections.get(entry.collection)?.right !== 'read');
+  const taken = takenPlaces(mine, left);
+  const takenCount = taken.reduce((sum, one) => sum + one.places.length, 0);
+  if (count === 0)
+    return (
+      <p role="status" className="px-9 py-3 text-soft max-[899px]:px-4">
+        {none} in none of {counted(read, 'entry', 'entries')}.
+      </p>
+    );
+  return (
+    <>
+      <div className="sticky top-0 z-10 flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-hair bg-page px-9 py-3 max-[899px]:px-4">
+        <p role="status" className="grow text-[14px] text-soft">
+          {counted(places, 'place', 'places')} in {counted(count, 'entry', 'entries')}
+          {count > entries.length && `; the first ${entries.length} entries are shown`}.
+        </p>
+        {!many.done && (
+          <Button
+            disabled={takenCount === 0 || many.pending}
+            onClick={() => many.run(() => changeTerm(taken, index.collections, reason))}
+          >
+            Change {counted(takenCount, 'place', 'places')}
+          </Button>
+        )}
+        {(many.done ?? many.error) && <Button onClick={again}>Look again</Button>}
+        {!many.done && <Forms entries={mine} left={left} setLeft={setLeft} />}
+        <div className="w-full empty:hidden">
+          <DoneNotice many={many} />
+        </div>
+      </div>
+      {!many.done && (
+        <ul>
+          {entries.map((one) => (
+            <OfEntry
+              key={one.entry.id}
+              index={index}
+              found={one}
+              left={left}
+              setLeft={setLeft}
+              about={about}
+            />
+          ))}
+        </ul>
+      )}
+    </>
+  );
+}
