@@ -33,11 +33,11 @@ function inCaseOf(found: string, put: string): string {
 
 const ARTICLE = /(?<![\p{L}\p{N}])(an?)(\s+)$/iu;
 
-/** The edit with the article before it, where that must be another one: "a hog" is "an otter" then. */
-function withItsArticle(text: string, edit: Place, language: string): Place {
+/** The edit with the article before it, where that must be another one before what is `said`: "a hog" is "an otter" then. */
+function withItsArticle(text: string, edit: Place, said: string, language: string): Place {
   const [whole, article, space] = ARTICLE.exec(text.slice(0, edit.from)) ?? [];
   if (!whole) return edit;
-  const wanted = withArticle(edit.put, language).split(' ')[0]!;
+  const wanted = withArticle(said, language).split(' ')[0]!;
   if (!/^an?$/.test(wanted) || wanted === article!.toLowerCase()) return edit;
   const from = edit.from - whole.length;
   return {
@@ -89,7 +89,7 @@ export class TermFinder {
       if (put === '') return { ...withItsSpace(text, from, to), form: literal };
       const words = text.slice(from, to);
       const edit = { from, to, put: inCaseOf(words, put), words };
-      return { ...withItsArticle(text, edit, language), form: literal };
+      return { ...withItsArticle(text, edit, put, language), form: literal };
     });
   }
 
