@@ -96,7 +96,9 @@ describe('in an entry', () => {
         const word = entryTexts(entry).flatMap(({ text }) => text.match(/\p{L}{3,}/gu) ?? [])[0];
         if (!word || word.includes(mark)) return;
         const there = editTexts(entry, new TermFinder([{ from: word, to: mark }]).inEntry(entry));
-        const texts = (one: EntryContent) => entryTexts(one).map(({ text }) => text.toLowerCase());
+        const texts = (one: EntryContent) =>
+          // A wrong article is mended on the way.
+          entryTexts(one).map(({ text }) => text.toLowerCase().replace(/(?<!\p{L})an(?!\p{L})/gu, 'a'));
         expect(new TermFinder([{ from: word, to: mark }]).inEntry(there)).toEqual([]);
         const lines = (one: EntryContent) =>
           one.wordings.flatMap(({ parts }) => parts.flatMap(({ passage }) => linesOf(passage).map(lineText)));
