@@ -14,6 +14,7 @@ export type { Act, TrailAsked, TrailLine } from './trail';
 export type { Deletion, Restored, TeamSettings } from './wastebasket';
 export type { Note } from './notes';
 export type { Usage } from './usage';
+export type { Ageing, Review, ReviewGiven } from './reviews';
 export type { HouseWordGiven, SaidOtherwise } from './houseWords';
 export type { Alike, Merging, PersonalInBank, TermFound, TypedAgain, Uses } from './order';
 export { CollectionFileSchema, MOST_HANDED_ON } from './takeover';

@@ -14,6 +14,7 @@ import {
   TermFoundSchema,
   TypedAgainSchema,
 } from './order';
+import { AgeingSchema, ReviewGivenSchema, ReviewsSchema } from './reviews';
 import { define } from './route';
 import { UsageSchema } from './usage';
 
@@ -109,6 +110,31 @@ export const ORDER_ROUTES = define({
     status: 200,
     stream: 'application/x-ndjson',
     response: longAnswerOf(SaidOtherwiseSchema),
+  },
+  ageing: {
+    method: 'post',
+    path: '/api/order/ageing',
+    access: 'member',
+    summary: 'Shared entries with facts that grow old and no day of review, in lines as for entries alike.',
+    status: 200,
+    stream: 'application/x-ndjson',
+    response: longAnswerOf(AgeingSchema),
+  },
+  reviews: {
+    method: 'get',
+    path: '/api/reviews',
+    access: 'member',
+    summary: 'When the entries that the member sees are to be looked through again, and by whom.',
+    status: 200,
+    response: ReviewsSchema,
+  },
+  giveReview: {
+    method: 'post',
+    path: '/api/reviews',
+    access: 'keeper',
+    summary: 'Gives entries a day of review and a keeper, or takes it away. All of them, or none.',
+    status: 204,
+    body: ReviewGivenSchema,
   },
   usage: {
     method: 'get',

@@ -32,12 +32,12 @@ test('a collection handed on as a file, and taken over: what differs chosen, wha
   });
   await expect(ruan.getByText(/torn\.json is not JSON/)).toBeVisible();
   await file.setInputFiles(path);
-  await expect(ruan.getByText('New here: 7')).toBeVisible();
+  await expect(ruan.getByText('New here: 8')).toBeVisible();
   await expectAccessible(ruan);
-  await ruan.getByRole('button', { name: 'Take over 7 entries' }).click();
+  await ruan.getByRole('button', { name: 'Take over 8 entries' }).click();
   await ruan.getByRole('link', { name: 'See it in the bank' }).click();
   const sheet = ruan.getByRole('region', { name: 'Helpline replies' });
-  await expect(sheet).toContainText('7 entries');
+  await expect(sheet).toContainText('8 entries');
 
   // The wording goes another way there, and comes back by a file.
   const changed = fs

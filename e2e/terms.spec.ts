@@ -93,3 +93,32 @@ test('words of the house: settled, pointed out while an entry is written, and ov
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('list', { name: 'Words of the house' }).getByRole('listitem')).toHaveCount(1);
 });
+
+test('what grows old: facts found, given a day, due on it, said to be right, and taken back', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  await page.goto(new URL('/order/ageing', page.url()).href);
+  await page.getByRole('button', { name: 'Look for facts' }).click();
+  await expect(page.getByRole('list', { name: /^Facts in/ }).first()).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('checkbox', { name: 'Give Visiting the hospital a day' }).uncheck();
+  await expect(page.getByLabel('Look through again on')).toHaveCount(0);
+  await page.getByRole('checkbox', { name: 'Give Visiting the hospital a day' }).check();
+  await page.getByLabel('Look through again on').fill('2026-01-31');
+  await page.getByRole('button', { name: 'Give one entry this day' }).click();
+  const days = page.getByRole('list', { name: 'Days of review' });
+  await expect(days.getByRole('listitem')).toContainText('due since');
+  await days.getByRole('button', { name: /is still right$/ }).click();
+  await page
+    .getByRole('status')
+    .filter({ hasText: 'comes up again' })
+    .getByRole('button', { name: 'Undo' })
+    .click();
+  await expect(days.getByRole('button', { name: /is still right$/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Bank', exact: true }).click();
+  await page.getByRole('link', { name: 'What grows old' }).click();
+  await days.getByRole('link').click();
+  await page.getByRole('button', { name: 'It is still right' }).click();
+  await expect(page.getByRole('region', { name: 'Review' })).toContainText('Again on');
+});

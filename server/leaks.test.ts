@@ -90,6 +90,11 @@ async function make(wanted: typeof plan extends fc.Arbitrary<infer T> ? T : neve
         .post(`/api/entries/${entry.id}/proposals`)
         .send({ content: { ...content, purpose: secret }, reason: secret, base: 1 })
     ).body as Proposal;
+    const review = { due: '2027-01-31', keeper: 'wilma', looked: true };
+    await wilma
+      .post('/api/reviews')
+      .send({ entries: [entry.id], review })
+      .expect(204);
     await wilma.post(`/api/entries/${entry.id}/notes`).send({ text: secret }).expect(201);
     const own: Grant[] = grants.map(({ to, right }) => ({ collection: id, to: grantee(to), right }));
     const all = [...own, { collection: id, to: grantee('wilma'), right: 'keep' as const }];
@@ -107,7 +112,7 @@ async function make(wanted: typeof plan extends fc.Arbitrary<infer T> ? T : neve
 /** Everything a member can ask for that lists or counts things, and everything about one of them. */
 async function allAnswers(caller: Caller, made: readonly Made[]): Promise<string> {
   const lists = await Promise.all(
-    ['bank', 'proposals', 'notes', 'wastebasket', 'team', 'usage'].map((list) =>
+    ['bank', 'proposals', 'notes', 'wastebasket', 'team', 'usage', 'reviews'].map((list) =>
       caller.get(`/api/${list}`).expect(200),
     ),
   );
@@ -126,6 +131,7 @@ async function allAnswers(caller: Caller, made: readonly Made[]): Promise<string
     ['typed-again', {}],
     ['personal', {}],
     ['said-otherwise', {}],
+    ['ageing', {}],
     ['term', { forms: secrets.slice(0, 20), collections: [] }],
   ] as const;
   for (const [report, body] of asks) {

@@ -148,6 +148,10 @@ const CALLS: Partial<Record<RouteName, () => Promise<Asked>>> = {
   makeHouseWord: async () => Promise.resolve({ body: HOUSE_WORD }),
   saveHouseWord: async () => ({ params: { word: await houseWord() }, body: HOUSE_WORD }),
   dropHouseWord: async () => ({ params: { word: await houseWord() } }),
+  giveReview: async () => {
+    const review = { due: '2027-01-31', keeper: WHO.keeper, looked: false };
+    return { body: { entries: [(await entry()).id], review } };
+  },
   allowedDetails: () => onEntry(),
   allowDetail: () => onEntry({ words: 'Keel', why: 'The word' }),
   ignorePhrase: async () => Promise.resolve({ body: { key: 'slept well', ignored: true } }),

@@ -33,6 +33,7 @@ const SCREENS = {
   order: () => import('./order/OrderPage').then(({ OrderPage: Component }) => ({ Component })),
   term: () => import('./order/TermPage').then(({ TermPage: Component }) => ({ Component })),
   houseWords: () => import('./order/HouseWordsPage').then(({ HouseWordsPage: Component }) => ({ Component })),
+  ageing: () => import('./order/AgeingPage').then(({ AgeingPage: Component }) => ({ Component })),
   usage: () => import('./usage/UsagePage').then(({ UsagePage: Component }) => ({ Component })),
   wastebasket: () =>
     import('./wastebasket/WastebasketPage').then(({ WastebasketPage: Component }) => ({ Component })),
@@ -72,6 +73,7 @@ const router = createBrowserRouter([
       { path: 'order', lazy: SCREENS.order },
       { path: 'order/term', lazy: SCREENS.term },
       { path: 'order/words', lazy: SCREENS.houseWords },
+      { path: 'order/ageing', lazy: SCREENS.ageing },
       { path: 'usage', lazy: SCREENS.usage },
       { path: 'wastebasket', lazy: SCREENS.wastebasket },
       { path: 'people', lazy: SCREENS.people },

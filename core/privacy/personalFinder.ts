@@ -107,6 +107,9 @@ function births(text: string): Personal[] {
 }
 
 const E_MAIL = /[\p{L}\p{N}._%+-]+@[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)+/gu;
+/** E-mail addresses in a text. */
+export const findEMails = (text: string): Personal[] => places('e-mail', text, E_MAIL);
+
 /** From a nought or a plus nine digits and more; fewer where one is told to ring. */
 const PHONE =
   /(?<![\p{L}\p{N}.,/-])(?:\+\d{1,3}[ -]?)?\(?0?\d(?:[ \-()]{0,2}\d){7,13}(?![\p{L}\p{N}]|[.,]\d)/gu;
@@ -114,7 +117,8 @@ const CALLED =
   /\b(?:[Cc]all|[Rr]ing|[Pp]hone|[Tt]el|[Tt]elephone|[Mm]obile|[Tt]ext|[Ff]ax|[Rr]each\w* (?:me|us|him|her|them))\b[^.!?\n\d]{0,25}?:? ?((?:\d[ -]?){5,8}\d)(?![\p{L}\p{N}]|[.,]\d)/gu;
 const UNIT_AFTER = /^ ?(?:g|kg|mg|ml|l|mm|cm|m|km|%|°C|°|£|€|hours?|days?|miles?)(?!\p{L})/u;
 
-function phones(text: string): Personal[] {
+/** Telephone numbers in a text. */
+export function findPhones(text: string): Personal[] {
   const long = places('phone', text, PHONE).filter(({ from, to }) => {
     const words = text.slice(from, to);
     const digits = words.replace(/\D/g, '').length;
@@ -181,10 +185,10 @@ export function personalFinder(known: Known, ordinary: ReadonlySet<string>): (te
   const numbersKnown = new Literals(known.numbers);
   return (text) => {
     const found = [
-      ...places('e-mail', text, E_MAIL),
+      ...findEMails(text),
       ...births(text),
       ...addresses(text),
-      ...phones(text),
+      ...findPhones(text),
       ...numbers(text, numbersKnown),
       ...toldNames(text),
       ...namesIn(text),

@@ -1,36 +1,21 @@
 import { randomUUID } from 'node:crypto';
-import { and, eq, isNull } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import type { HouseWordGiven, SaidOtherwise } from '#contracts';
 import { inOrder } from '#core/language';
 import { HouseFinder } from '#core/terms';
-import { rightsFor } from '../bank/rights';
 import { toEntry } from '../bank/saveEntry';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { collections, houseWords, members } from '../db/schema';
+import { houseWords, members } from '../db/schema';
 import { notFound, Refusal } from '../http/refusal';
 import { record } from '../people/trail';
 import { readEntries } from './readEntries';
+import { sharedRights } from './sharedRights';
 
 type HouseWord = HouseWordGiven & { id: string };
 
 /** So many entries are told, with all their places: as many as one change of many may change. */
 const TOLD = 500;
-
-/** The shared collections that a member sees, each with what they may do there. */
-async function sharedRights(db: Queries, member: string) {
-  const rights = await rightsFor(db, member);
-  const shared = await db
-    .select({ id: collections.id })
-    .from(collections)
-    .where(and(isNull(collections.ownedBy), isNull(collections.deletion)));
-  return new Map(
-    shared.flatMap(({ id }) => {
-      const right = rights.get(id);
-      return right ? [[id, right] as const] : [];
-    }),
-  );
-}
 
 /** Whether a member may say what the house says: owners may, and whoever keeps something shared. */
 async function mayRule(db: Queries, member: string): Promise<boolean> {

@@ -1,10 +1,12 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type {
+  Ageing,
   Alike,
   Draft,
   Entry,
   Note,
   PersonalInBank,
+  Review,
   RevisionSummary,
   TermFound,
   TypedAgain,
@@ -227,6 +229,37 @@ describe('words of the house', () => {
     await imke.delete(`/api/house-words/${id}`).expect(204);
     expect(problem(await imke.delete(`/api/house-words/${id}`)).code).toBe('not-found');
     expect((await desta.get('/api/house-words').expect(200)).body).toEqual({ words: [], mayChange: true });
+  });
+});
+
+describe('what grows old', () => {
+  test('is told until it has a day of review, which one of its keepers has', async () => {
+    const { id } = await kept(imke, 'ward', 'Visits', 'A visit is £4.50; see https://hollin');
+    await kept(imke, 'own-imke', 'Mine', 'A visit is £5.');
+    const told = async (who: Caller) =>
+      (await longAnswer<Ageing>(who, 'ageing')).entries
+        .filter(({ entry }) => ['Visits', 'Mine'].includes(entry.content.title))
+        .flatMap(({ facts }) => facts.map(({ words, fault }) => `${words} ${fault ?? 'right'}`));
+    expect(await told(anouk)).toEqual(['£4.50 right', 'https://hollin no-host']);
+    const give = (who: Caller, keeper: string, looked = false) =>
+      who.post('/api/reviews').send({ entries: [id], review: { due: '2027-01-31', keeper, looked } });
+    expect(problem(await give(anouk, 'imke')).code).toBe('not-allowed');
+    expect(problem(await give(imke, 'anouk')).code).toBe('not-valid');
+    await give(imke, 'odile').expect(204);
+    const reviews = async () =>
+      ((await anouk.get('/api/reviews').expect(200)).body as { reviews: Review[] }).reviews;
+    expect(await reviews()).toMatchObject([{ entry: id, title: 'Visits', keeper: 'odile', lookedAt: null }]);
+    await give(imke, 'imke', true).expect(204);
+    const [looked] = await reviews();
+    expect(looked!.keeper).toBe('imke');
+    expect(looked!.lookedAt).not.toBeNull();
+    // A link that leads nowhere is told all the same.
+    expect(await told(imke)).toHaveLength(2);
+    await imke
+      .post('/api/reviews')
+      .send({ entries: [id], review: null })
+      .expect(204);
+    expect(await reviews()).toEqual([]);
   });
 });
 

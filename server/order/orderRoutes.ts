@@ -11,6 +11,7 @@ import { allowDetail, allowedWords, personalInBank } from './personalInBank';
 import { knownTo } from './particulars';
 import { mergeEntries } from './mergeEntries';
 import { dropHouseWord, houseWordsFor, keepHouseWord, saidOtherwise } from './houseWords';
+import { ageing, giveReview, reviewsFor } from './reviews';
 import { termInBank } from './termInBank';
 import { typedAgain } from './typedAgain';
 import { usageOf } from './usageOf';
@@ -63,6 +64,20 @@ export function orderRoutes(router: Router, context: Context): void {
   bind(router, context, 'saidOtherwise', async ({ member, response }) => {
     await answerInLines(response, member.id, () => saidOtherwise(context, member.id));
     return { progress: 1 };
+  });
+
+  bind(router, context, 'ageing', async ({ member, response }) => {
+    await answerInLines(response, member.id, () => ageing(context, member.id));
+    return { progress: 1 };
+  });
+
+  bind(router, context, 'reviews', async ({ member }) => ({
+    reviews: await reviewsFor(context.db, member.id),
+  }));
+
+  bind(router, context, 'giveReview', async ({ member, body }) => {
+    await giveReview(context, member.id, body);
+    return undefined;
   });
 
   bind(router, context, 'usage', ({ member }) => usageOf(context.db, member.id));

@@ -1,13 +1,13 @@
-import { and, eq, inArray, isNull } from 'drizzle-orm';
+import { and, eq, inArray } from 'drizzle-orm';
 import type { PersonalInBank } from '#contracts';
 import { addOrdinaryWords, personalFinder, personalInEntry, type Known } from '#core/privacy';
-import { rightsFor } from '../bank/rights';
 import { toEntry } from '../bank/saveEntry';
 import type { Context } from '../context';
 import type { Database } from '../db/openStore';
-import { allowedDetails, collections } from '../db/schema';
+import { allowedDetails } from '../db/schema';
 import { knownTo } from './particulars';
 import { entriesById, readEntries } from './readEntries';
+import { sharedRights } from './sharedRights';
 
 const TOLD = 60;
 const AT_ONCE = 500;
@@ -60,12 +60,7 @@ export async function* personalInBank(
   member: string,
 ): AsyncGenerator<number, PersonalInBank> {
   const { db } = context;
-  const rights = await rightsFor(db, member);
-  const shared = await db
-    .select({ id: collections.id })
-    .from(collections)
-    .where(and(isNull(collections.ownedBy), isNull(collections.deletion)));
-  const seen = shared.map(({ id }) => id).filter((id) => rights.has(id));
+  const seen = [...(await sharedRights(db, member)).keys()];
   const known = await knownTo(context, member);
   const { ordinary, suspects, read } = yield* firstReading(db, seen, known);
   const find = personalFinder(known, ordinary);

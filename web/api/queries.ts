@@ -37,6 +37,7 @@ export const KEYS = {
   notes: ['notes'],
   houseWords: ['house-words'],
   knownNames: ['known-names'],
+  reviews: ['reviews'],
   allowed: (entry: string) => ['allowed', entry],
   present: (entry: string) => ['present', entry],
   collectionRevisions: (id: string, version: number) => ['collection-revisions', id, version],

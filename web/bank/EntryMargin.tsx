@@ -10,6 +10,7 @@ import type { BankIndex } from './bankIndex';
 import { ProposalsOf } from '../proposals/ProposalsOf';
 import { EntryActions } from './EntryActions';
 import { History, HistoryOfMerged } from './History';
+import { ReviewOf } from '../order/ReviewOf';
 import { NotesOf } from '../notes/NotesOf';
 import { PresentHere } from './PresentHere';
 import { Theirs } from './Theirs';
@@ -93,6 +94,7 @@ function OfKept({ entry, editing }: { entry: Entry; editing: EntryEditing }) {
   const bringBack = editable ? changing.bringBack : null;
   return (
     <>
+      <ReviewOf entry={entry.id} keeps={collection?.right === 'keep'} />
       <NotesOf entry={entry.id} />
       <EntryActions entry={entry} keeps={collection?.right === 'keep'} isChanged={changing.isChanged} />
       <History entry={entry.id} current={entry.revision} bringBack={bringBack} />

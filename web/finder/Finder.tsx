@@ -81,6 +81,7 @@ function useRows(query: string, close: () => void): { rows: Row[]; error: Error 
       { label: 'Put the bank in order', run: go('/order') },
       { label: 'Change a term everywhere', run: go('/order/term') },
       { label: 'Words of the house', run: go('/order/words') },
+      { label: 'See what grows old', run: go('/order/ageing') },
       { label: 'See what is used', run: go('/usage') },
       { label: 'Open the wastebasket', run: go('/wastebasket') },
       { label: 'Add entries row by row', run: go('/bank/rows') },

@@ -3,6 +3,7 @@ import { Link, useLocation, useSearchParams } from 'react-router';
 import { useBank } from '../../api/bank';
 import { CollectionTree } from '../../collections/CollectionTree';
 import { MakeCollection } from '../../collections/MakeCollection';
+import { ReviewsWaiting } from '../../order/ReviewsWaiting';
 import { ProposalsWaiting } from '../../proposals/ProposalsWaiting';
 import { Figure } from '../../shell/Figure';
 import { Button, Failed, Key, Loading, Notice, SelectField, TextField } from '../../ui';
@@ -79,6 +80,7 @@ function Margin({ index, selecting }: { index: BankIndex | null; selecting: Sele
       <h2 className="eyebrow">Collections</h2>
       <CollectionTree collections={index.bank.collections} />
       <ProposalsWaiting />
+      <ReviewsWaiting />
       <div className="mt-5 grid gap-5">
         <MakeCollection within={null} />
         <p className="flex flex-wrap gap-2">
