@@ -13,7 +13,7 @@ export { ACTS_ABOUT } from './trail';
 export type { Act, TrailAsked, TrailLine } from './trail';
 export type { Deletion, Restored, TeamSettings } from './wastebasket';
 export type { Note } from './notes';
-export type { Usage } from './usage';
+export type { Placed, Usage } from './usage';
 export type { Ageing, Review, ReviewGiven } from './reviews';
 export type { HouseWordGiven, SaidOtherwise } from './houseWords';
 export type { Alike, Merging, PersonalInBank, TermFound, TypedAgain, Uses } from './order';

@@ -16,7 +16,7 @@ import {
 } from './order';
 import { AgeingSchema, ReviewGivenSchema, ReviewsSchema } from './reviews';
 import { define } from './route';
-import { UsageSchema } from './usage';
+import { PlacedSchema, UsageSchema } from './usage';
 
 /** Keeping the bank in order. */
 export const ORDER_ROUTES = define({
@@ -143,6 +143,14 @@ export const ORDER_ROUTES = define({
     summary: 'What is used of the bank that the member sees, counted: theirs, and everybody’s as sums.',
     status: 200,
     response: UsageSchema,
+  },
+  placed: {
+    method: 'get',
+    path: '/api/usage/entries',
+    access: 'member',
+    summary: 'How often each entry that the member sees was placed, by everybody and by them.',
+    status: 200,
+    response: PlacedSchema,
   },
   knownNames: {
     method: 'get',

@@ -17,3 +17,10 @@ export const UsageSchema = z.object({
   neverCount: count,
 });
 export type Usage = z.infer<typeof UsageSchema>;
+
+/** How often each entry that a member sees was placed: by everybody as a sum, and by the member; those never placed are left out. */
+export const PlacedSchema = z.object({
+  times: z.record(z.string(), count),
+  mine: z.record(z.string(), count),
+});
+export type Placed = z.infer<typeof PlacedSchema>;

@@ -34,6 +34,7 @@ const SCREENS = {
   term: () => import('./order/TermPage').then(({ TermPage: Component }) => ({ Component })),
   houseWords: () => import('./order/HouseWordsPage').then(({ HouseWordsPage: Component }) => ({ Component })),
   ageing: () => import('./order/AgeingPage').then(({ AgeingPage: Component }) => ({ Component })),
+  print: () => import('./bank/sheet/PrintPage').then(({ PrintPage: Component }) => ({ Component })),
   usage: () => import('./usage/UsagePage').then(({ UsagePage: Component }) => ({ Component })),
   wastebasket: () =>
     import('./wastebasket/WastebasketPage').then(({ WastebasketPage: Component }) => ({ Component })),
@@ -63,6 +64,7 @@ const router = createBrowserRouter([
       { path: 'bank', lazy: SCREENS.sheet },
       { path: 'bank/rows', lazy: SCREENS.rows },
       { path: 'bank/take-over', lazy: SCREENS.takeOver },
+      { path: 'bank/print', lazy: SCREENS.print },
       { path: 'bank/nearest', lazy: SCREENS.nearest },
       { path: 'bank/:entry', lazy: SCREENS.entry },
       { path: 'collections/:collection', lazy: SCREENS.collection },

@@ -3,3 +3,5 @@ export type { FhirReading, ReadCase } from './fromFhir';
 export type { Fault } from './fault';
 export { toHtml, toHtmlPage } from './toHtml';
 export { toMarkdown } from './toMarkdown';
+export { sheetTable } from './sheetTable';
+export type { SheetTableRow } from './sheetTable';

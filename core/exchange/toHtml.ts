@@ -7,7 +7,8 @@ const ESCAPES: Record<string, string> = {
   '"': '&quot;',
   "'": '&#39;',
 };
-const escape = (text: string) => text.replace(/[&<>"']/g, (character) => ESCAPES[character]!);
+/** Text with what means something in HTML written so that it means nothing. */
+export const escapeHtml = (text: string) => text.replace(/[&<>"']/g, (character) => ESCAPES[character]!);
 
 function wrap(html: string, mark: Mark): string {
   switch (mark.type) {
@@ -22,7 +23,7 @@ function wrap(html: string, mark: Mark): string {
     case 'code':
       return `<code>${html}</code>`;
     case 'link':
-      return `<a href="${escape(mark.attrs.href)}">${html}</a>`;
+      return `<a href="${escapeHtml(mark.attrs.href)}">${html}</a>`;
     case 'placed':
     case 'when':
     case 'confirm':
@@ -33,7 +34,7 @@ function wrap(html: string, mark: Mark): string {
 function inlineHtml(inline: Inline): string {
   if (inline.type === 'hardBreak') return '<br>';
   const text = wordsOfInline(inline);
-  return (inline.marks ?? []).reduce(wrap, escape(text));
+  return (inline.marks ?? []).reduce(wrap, escapeHtml(text));
 }
 
 const inlines = (content: Inline[] | undefined) => (content ?? []).map(inlineHtml).join('');
@@ -47,7 +48,7 @@ function cell(tag: 'td' | 'th', block: Extract<Block, { type: 'tableCell' | 'tab
 function blockHtml(block: Block): string {
   switch (block.type) {
     case 'box':
-      return `<section><h2>${escape(block.attrs.name)}</h2>${blocks(block.content)}</section>`;
+      return `<section><h2>${escapeHtml(block.attrs.name)}</h2>${blocks(block.content)}</section>`;
     case 'paragraph':
       return `<p>${inlines(block.content)}</p>`;
     case 'heading':
@@ -85,8 +86,8 @@ export function toHtml(passage: Passage): string {
 /** A passage as a whole HTML page; `language` is a BCP 47 tag. */
 export function toHtmlPage(passage: Passage, title: string, language: string): string {
   return `<!doctype html>
-<html lang="${escape(language)}">
-<head><meta charset="utf-8"><title>${escape(title)}</title></head>
+<html lang="${escapeHtml(language)}">
+<head><meta charset="utf-8"><title>${escapeHtml(title)}</title></head>
 <body>
 ${toHtml(passage)}
 </body>

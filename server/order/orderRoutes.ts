@@ -14,7 +14,7 @@ import { dropHouseWord, houseWordsFor, keepHouseWord, saidOtherwise } from './ho
 import { ageing, giveReview, reviewsFor } from './reviews';
 import { termInBank } from './termInBank';
 import { typedAgain } from './typedAgain';
-import { usageOf } from './usageOf';
+import { placedBy, usageOf } from './usageOf';
 
 /** Keeping the bank in order. */
 export function orderRoutes(router: Router, context: Context): void {
@@ -81,6 +81,8 @@ export function orderRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'usage', ({ member }) => usageOf(context.db, member.id));
+
+  bind(router, context, 'placed', ({ member }) => placedBy(context.db, member.id));
 
   bind(router, context, 'knownNames', async ({ member }) => {
     const { names, numbers } = await knownTo(context, member.id);

@@ -1,5 +1,5 @@
 import { and, count, eq, isNull, sql } from 'drizzle-orm';
-import type { Usage } from '#contracts';
+import type { Placed, Usage } from '#contracts';
 import { rightsFor } from '../bank/rights';
 import type { Database } from '../db/openStore';
 import { entries, uses } from '../db/schema';
@@ -90,5 +90,26 @@ export async function usageOf(db: Database, member: string): Promise<Usage> {
       .sort(byTimes),
     never: first,
     neverCount: counted!.count,
+  };
+}
+
+/** How often each entry that a member sees was placed, by everybody and by them. */
+export async function placedBy(db: Database, member: string): Promise<Placed> {
+  const rights = await rightsFor(db, member);
+  const rows = await db
+    .select({
+      entry: entries.id,
+      collection: entries.collection,
+      times: sql<number>`sum(${uses.times})::int`,
+      mine: sql<number>`coalesce(sum(${uses.times}) filter (where ${uses.member} = ${member}), 0)::int`,
+    })
+    .from(uses)
+    .innerJoin(entries, and(eq(entries.id, uses.list), isNull(entries.deletion)))
+    .where(eq(uses.source, 'entry'))
+    .groupBy(entries.id);
+  const seen = rows.filter(({ collection }) => rights.has(collection));
+  return {
+    times: Object.fromEntries(seen.map(({ entry, times }) => [entry, times])),
+    mine: Object.fromEntries(seen.flatMap(({ entry, mine }) => (mine > 0 ? [[entry, mine]] : []))),
   };
 }

@@ -61,6 +61,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   reviews: members,
   giveReview: keepers,
   usage: members,
+  placed: members,
   knownNames: members,
   allowedDetails: readers,
   allowDetail: keepers,

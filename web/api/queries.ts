@@ -37,6 +37,7 @@ export const KEYS = {
   notes: ['notes'],
   houseWords: ['house-words'],
   knownNames: ['known-names'],
+  placed: ['placed'],
   reviews: ['reviews'],
   allowed: (entry: string) => ['allowed', entry],
   present: (entry: string) => ['present', entry],
@@ -79,6 +80,9 @@ export const useGlossaries = () => useQuery({ queryKey: KEYS.glossaries, queryFn
 
 /** What I have used and what it saved. Counted on by the page itself meanwhile, so it is not asked for often. */
 export const useOwnUses = () => useQuery({ queryKey: KEYS.ownUses, queryFn: () => call('ownUses') });
+
+/** How often entries were placed, by everybody and by oneself. */
+export const usePlaced = () => useQuery({ queryKey: KEYS.placed, queryFn: () => call('placed') });
 
 export const useTeam = () => useQuery({ queryKey: KEYS.team, queryFn: () => call('team') });
 

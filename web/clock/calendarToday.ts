@@ -17,3 +17,7 @@ export function clockNow(now: Date = new Date()): Clock {
 export function instantInWords(instant: string): string {
   return new Date(instant).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
 }
+
+/** The day of an instant, as the member writes dates. */
+export const dayInWords = (instant: string): string =>
+  new Date(instant).toLocaleDateString(undefined, { dateStyle: 'medium' });

@@ -115,8 +115,8 @@ function Found({ index, found, again }: { index: BankIndex; found: Ageing; again
   return (
     <div className="px-9 max-[899px]:px-4">
       <p role="status" className="py-2 text-[14px] text-soft">
-        {count === 0 ? 'Nothing' : counted(count, 'entry', 'entries')} of {counted(read, 'entry', 'entries')}{' '}
-        {count === 1 ? 'has' : 'have'} facts that grow old and no day of review
+        Of {counted(read, 'entry', 'entries')} {count === 0 ? 'none has' : `${counted(count, 'has', 'have')}`}{' '}
+        facts that grow old and no day of review
         {dated > 0 && `; ${counted(dated, 'entry has', 'entries have')} one`}
         {count > entries.length && `. The first ${entries.length} are shown`}.
       </p>

@@ -1,28 +1,38 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { Link, useLocation, useSearchParams } from 'react-router';
 import { useBank } from '../../api/bank';
+import { usePlaced } from '../../api/queries';
 import { CollectionTree } from '../../collections/CollectionTree';
 import { MakeCollection } from '../../collections/MakeCollection';
+import { isDue, useReviews } from '../../order/reviews';
 import { ReviewsWaiting } from '../../order/ReviewsWaiting';
 import { ProposalsWaiting } from '../../proposals/ProposalsWaiting';
 import { Figure } from '../../shell/Figure';
+import { useShell } from '../../shell/ShellContext';
 import { Button, Failed, Key, Loading, Notice, SelectField, TextField } from '../../ui';
 import { useBankIndex, type BankIndex } from '../bankIndex';
 import { NotAllSearched } from '../NotAllSearched';
 import { SelectedPanel } from '../many/SelectedPanel';
+import { useSheetLook, type SheetLook } from './look';
+import { ALL, type NarrowedBy } from './narrowing';
 import { ORDERS, type Order } from './orders';
+import { SheetOut } from './SheetOut';
 import { SheetLines } from './SheetLines';
+import { SheetTools } from './SheetTools';
 import { useSelecting, type Selecting } from './useSelecting';
 import { useSheetLines, type Asked } from './useSheetLines';
 
 interface LinesProps {
   index: BankIndex;
   asked: Asked;
+  by: NarrowedBy;
   selecting: Selecting;
+  look: SheetLook;
+  times: Readonly<Record<string, number>>;
 }
 
-function Lines({ index, asked, selecting }: LinesProps) {
-  const { lines, more, error } = useSheetLines(index, asked);
+function Lines({ index, asked, by, selecting, look, times }: LinesProps) {
+  const { lines, more, error } = useSheetLines(index, asked, by);
   const notAll = error && (
     <div className="px-7 py-3">
       <NotAllSearched error={error} />
@@ -43,7 +53,9 @@ function Lines({ index, asked, selecting }: LinesProps) {
     return (
       notAll || (
         <p className="px-7 py-8 text-soft">
-          No entry by these words. Try fewer of them, or another collection.
+          {asked.query.trim() === ''
+            ? 'No entry is so. Narrow it less.'
+            : 'No entry by these words. Try fewer of them, or another collection.'}
         </p>
       )
     );
@@ -51,7 +63,7 @@ function Lines({ index, asked, selecting }: LinesProps) {
   return (
     <>
       {notAll}
-      <SheetLines lines={lines} selecting={selecting} />
+      <SheetLines lines={lines} selecting={selecting} look={look} times={times} due={by.due} index={index} />
       {more && (
         <p className="px-7 py-4 text-soft">
           These are the nearest; there are more by these words. Add a word to see them.
@@ -109,6 +121,21 @@ function Margin({ index, selecting }: { index: BankIndex | null; selecting: Sele
   );
 }
 
+const NONE: Readonly<Record<string, number>> = {};
+
+/** What the sheet is narrowed by besides the entries themselves. */
+function useNarrowedBy(): { by: NarrowedBy; times: Readonly<Record<string, number>> } {
+  const { member } = useShell();
+  const { data: placed } = usePlaced();
+  const { data: reviewed } = useReviews();
+  return useMemo(() => {
+    const due = new Set((reviewed?.reviews ?? []).filter(isDue).map(({ entry }) => entry));
+    const usedByMe = new Set(Object.keys(placed?.mine ?? NONE));
+    const times = placed?.times ?? NONE;
+    return { by: { member: member.id, due, usedByMe, used: new Set(Object.keys(times)) }, times };
+  }, [member.id, placed, reviewed]);
+}
+
 /** The bank as a sheet to read: by collection, cue beside wording, narrowing as one types. */
 export function Sheet() {
   const bank = useBank();
@@ -118,11 +145,16 @@ export function Sheet() {
   const [params] = useSearchParams();
   const [collection, setCollection] = useState(params.get('in') ?? '');
   const [order, setOrder] = useState<Order>('title');
+  const [narrowing, narrow] = useState(ALL);
   const selecting = useSelecting();
   // What was done on the page one came from.
   const said = (useLocation().state as { said?: string } | null)?.said;
   // Narrowing a long sheet may take longer than a key: the field itself never waits for it.
-  const asked = useDeferredValue(useMemo(() => ({ query, collection, order }), [query, collection, order]));
+  const asked = useDeferredValue(
+    useMemo(() => ({ query, collection, order, narrowing }), [query, collection, order, narrowing]),
+  );
+  const { look, change } = useSheetLook();
+  const { by, times } = useNarrowedBy();
   return (
     <Figure marginLabel="Beside the sheet" margin={<Margin index={index} selecting={selecting} />}>
       <h1 className="px-7 pt-6 font-book text-[26px] leading-tight max-[899px]:px-4">The bank</h1>
@@ -154,6 +186,11 @@ export function Sheet() {
           ))}
         </SelectField>
       </div>
+      {index && (
+        <SheetTools index={index} narrowing={narrowing} narrow={narrow} look={look} changeLook={change}>
+          <SheetOut index={index} asked={asked} by={by} />
+        </SheetTools>
+      )}
       {said && (
         <div className="px-7 pb-2 max-[899px]:px-4">
           <Notice title={said}>
@@ -165,7 +202,7 @@ export function Sheet() {
       )}
       {bank.isPending && <Loading what="the bank" />}
       {bank.isError && <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />}
-      {index && <Lines index={index} asked={asked} selecting={selecting} />}
+      {index && <Lines {...{ index, asked, by, selecting, look, times }} />}
     </Figure>
   );
 }

@@ -1,9 +1,12 @@
 import { useWindowVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
-import { renewCollection } from '../../api/bank';
+import type { Entry } from '#contracts';
+import { renewCollection, takeEntries } from '../../api/bank';
 import { Button } from '../../ui';
-import { typedCue } from '../bankIndex';
+import { typedCue, type BankIndex } from '../bankIndex';
+import type { SheetLook } from './look';
+import { RowEditor } from './RowEditor';
 import { SheetRow } from './SheetRow';
 import type { Selecting } from './useSelecting';
 import type { SheetLine } from './useSheetLines';
@@ -18,6 +21,11 @@ const REST_MS = 120;
 interface Props {
   lines: readonly SheetLine[];
   selecting: Selecting;
+  look: SheetLook;
+  /** How often entries were placed, by id. */
+  times: Readonly<Record<string, number>>;
+  due: ReadonlySet<string>;
+  index: BankIndex;
 }
 
 const PRINT = matchMedia('print');
@@ -112,7 +120,13 @@ function useBroughtToHand(drawn: readonly Drawn[]): void {
 }
 
 /** The lines of the sheet, of which those are drawn that are seen; in print all of them. */
-export function SheetLines({ lines, selecting }: Props) {
+export function SheetLines({ lines, selecting, look, times, due, index }: Props) {
+  const [editing, setEditing] = useState<string | null>(null);
+  const edit = useCallback((entry: Entry) => {
+    takeEntries([entry]);
+    setEditing(entry.id);
+  }, []);
+  const close = useCallback(() => setEditing(null), []);
   const list = useRef<HTMLDivElement>(null);
   const [top, setTop] = useState(0);
   useEffect(() => setTop((list.current?.getBoundingClientRect().top ?? 0) + window.scrollY), [selecting.ids]);
@@ -163,17 +177,28 @@ export function SheetLines({ lines, selecting }: Props) {
                         </span>
                       </li>
                     );
+                  const { entry } = line;
+                  if (editing === entry.id)
+                    return (
+                      <li key={entry.id} className="sheet-row" {...measured(at)}>
+                        <RowEditor entry={index.entries.get(entry.id) ?? entry} index={index} close={close} />
+                      </li>
+                    );
                   return (
                     <SheetRow
-                      key={line.entry.id}
-                      entry={line.entry}
-                      cue={typedCue(line.entry, collection)}
-                      selected={selecting.ids ? selecting.ids.has(line.entry.id) : null}
+                      key={entry.id}
+                      entry={entry}
+                      cue={typedCue(entry, collection)}
+                      selected={selecting.ids ? selecting.ids.has(entry.id) : null}
                       toggle={selecting.toggle}
                       at={at}
                       place={line.place}
                       count={line.count}
                       measure={virtual.measureElement}
+                      look={look}
+                      times={times[entry.id] ?? 0}
+                      isDue={due.has(entry.id)}
+                      edit={collection.right === 'read' ? null : edit}
                     />
                   );
                 })}

@@ -2,12 +2,14 @@ import { useMemo } from 'react';
 import type { Collection, Entry } from '#contracts';
 import type { BankIndex } from '../bankIndex';
 import { useFoundAway } from '../useFoundAway';
+import { isWanted, setFilters, type NarrowedBy, type Narrowing } from './narrowing';
 import { ORDERS, type Order } from './orders';
 
 export interface Asked {
   query: string;
   collection: string;
   order: Order;
+  narrowing: Narrowing;
 }
 
 /** One line of the sheet. Entries of a collection that is away are one line together, as long as they will be. */
@@ -17,13 +19,20 @@ export type SheetLine =
   | { kind: 'waiting'; collection: Collection; count: number };
 
 /** What the sheet shows: collections in their order, each with those of its entries that were asked for. */
-export function useSheetLines(index: BankIndex, { query, collection, order }: Asked) {
+export function useSheetLines(
+  index: BankIndex,
+  { query, collection, order, narrowing }: Asked,
+  by: NarrowedBy,
+) {
   const isAsked = query.trim() !== '';
   const away = useFoundAway(index, query);
   const lines = useMemo((): SheetLine[] => {
     const found = isAsked ? new Set(index.finder.find(query)) : null;
     const byCollection = new Map<string, Entry[]>();
+    const isNarrowed = setFilters(narrowing) > 0;
     const put = (entry: Entry) => {
+      const home = index.collections.get(entry.collection);
+      if (isNarrowed && (!home || !isWanted(entry, home, narrowing, by))) return;
       const beside = byCollection.get(entry.collection);
       if (beside) beside.push(entry);
       else byCollection.set(entry.collection, [entry]);
@@ -35,7 +44,7 @@ export function useSheetLines(index: BankIndex, { query, collection, order }: As
       const waits = !isAsked && index.away.has(one.id);
       const entries = waits ? [] : (byCollection.get(one.id) ?? []).sort(ORDERS[order].compare);
       const count = waits ? (index.bank.counts[one.id] ?? 0) : entries.length;
-      if (count === 0 && (isAsked || collection === '')) return [];
+      if (count === 0 && (isAsked || isNarrowed || collection === '')) return [];
       const head: SheetLine = { kind: 'head', collection: one, entries, count };
       if (waits) return [head, { kind: 'waiting', collection: one, count }];
       return [
@@ -43,6 +52,6 @@ export function useSheetLines(index: BankIndex, { query, collection, order }: As
         ...entries.map((entry, place) => ({ kind: 'entry' as const, collection: one, entry, place, count })),
       ];
     });
-  }, [index, query, isAsked, collection, order, away.entries]);
+  }, [index, query, isAsked, collection, order, narrowing, by, away.entries]);
   return { lines, more: away.more, error: away.error };
 }

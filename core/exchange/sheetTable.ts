@@ -1,0 +1,62 @@
+import { mapLines, plainText, type Inline, type Passage } from '#core/passage';
+import { escapeHtml, toHtml } from './toHtml';
+
+/** One entry as a row of a table. */
+export interface SheetTableRow {
+  collection: string;
+  cue: string;
+  title: string;
+  wording: Passage;
+  purpose: string;
+  tags: readonly string[];
+  /** The name of a field, for its blanks. */
+  nameOf: (field: string) => string;
+}
+
+const HEAD = ['Collection', 'Cue', 'Title', 'Wording', 'When to use it', 'Tags'];
+
+/** A passage as it is read outside the bank: each blank as the name of its field in brackets, without signs of the bank's own. */
+function readable(passage: Passage, nameOf: (field: string) => string): Passage {
+  return mapLines(passage, (line) =>
+    line.flatMap((inline): Inline[] => {
+      if (inline.type === 'text' || inline.type === 'hardBreak') return [inline];
+      if (inline.type !== 'blank') return [];
+      return [
+        {
+          type: 'text',
+          text: `[${nameOf(inline.attrs.field)}]`,
+          ...(inline.marks ? { marks: inline.marks } : {}),
+        },
+      ];
+    }),
+  );
+}
+
+/** A cell of tab-separated values: quoted where a tab, a line's end or a quote stands in it (RFC 4180, with tabs). */
+const cell = (text: string) => (/[\t\n\r"]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text);
+
+/**
+ * Entries as a table for the clipboard: `html` for word processors and mail, with the formatting of the wordings; `text` as
+ * tab-separated values for spreadsheets. A cell that begins with a sign of a formula gets an apostrophe before it, so that no
+ * spreadsheet computes with wording.
+ */
+export function sheetTable(rows: readonly SheetTableRow[]): { html: string; text: string } {
+  const body = rows.map(({ collection, cue, title, wording, purpose, tags, nameOf }) => {
+    const passage = readable(wording, nameOf);
+    const cells = [collection, cue, title, plainText(passage), purpose, tags.join(', ')];
+    return { passage, cells };
+  });
+  const html = body
+    .map(({ passage, cells }) => {
+      const inHtml = cells.map((text, at) => (at === 3 ? toHtml(passage) : escapeHtml(text)));
+      return `<tr>${inHtml.map((one) => `<td>${one}</td>`).join('')}</tr>`;
+    })
+    .join('');
+  const safe = (text: string) => (/^[=+\-@]./.test(text) ? `'${text}` : text);
+  return {
+    html: `<table><thead><tr>${HEAD.map((one) => `<th>${one}</th>`).join('')}</tr></thead><tbody>${html}</tbody></table>`,
+    text: [HEAD, ...body.map(({ cells }) => cells)]
+      .map((cells) => cells.map(safe).map(cell).join('\t'))
+      .join('\n'),
+  };
+}
