@@ -60,11 +60,13 @@ export const UsesSchema = z.object({
         times: count,
         shown: count,
         pressed: count,
+        /** How often of these it was looked up instead of brought by its cue; older pages do not say. */
+        lookedUp: count.default(0),
       }),
     )
     .max(500),
 });
-export type Use = z.infer<typeof UsesSchema>['uses'][number];
+export type Use = z.input<typeof UsesSchema>['uses'][number];
 
 /** What a member has used, by kind of work, and what that saved them, by day. */
 export const OwnUsesSchema = z.object({

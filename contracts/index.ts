@@ -13,6 +13,7 @@ export { ACTS_ABOUT } from './trail';
 export type { Act, TrailAsked, TrailLine } from './trail';
 export type { Deletion, Restored, TeamSettings } from './wastebasket';
 export type { Note } from './notes';
+export type { PractisedNow } from './practice';
 export type { Placed, Usage } from './usage';
 export type { Ageing, Review, ReviewGiven } from './reviews';
 export type { HouseWordGiven, SaidOtherwise } from './houseWords';

@@ -15,6 +15,7 @@ import {
   TypedAgainSchema,
 } from './order';
 import { AgeingSchema, ReviewGivenSchema, ReviewsSchema } from './reviews';
+import { PractisedNowSchema, PractisedSchema } from './practice';
 import { define } from './route';
 import { PlacedSchema, UsageSchema } from './usage';
 
@@ -143,6 +144,23 @@ export const ORDER_ROUTES = define({
     summary: 'What is used of the bank that the member sees, counted: theirs, and everybody’s as sums.',
     status: 200,
     response: UsageSchema,
+  },
+  practised: {
+    method: 'get',
+    path: '/api/practice',
+    access: 'member',
+    summary: 'How well the member knows the cues of entries that they see.',
+    status: 200,
+    response: PractisedSchema,
+  },
+  practise: {
+    method: 'post',
+    path: '/api/practice',
+    access: 'member',
+    summary: 'What was answered in a practice; what is not there any more is passed over.',
+    status: 200,
+    body: PractisedNowSchema,
+    response: PractisedSchema,
   },
   placed: {
     method: 'get',

@@ -22,5 +22,7 @@ export type Usage = z.infer<typeof UsageSchema>;
 export const PlacedSchema = z.object({
   times: z.record(z.string(), count),
   mine: z.record(z.string(), count),
+  /** How often the member looked them up instead of typing a cue. */
+  lookedUp: z.record(z.string(), count),
 });
 export type Placed = z.infer<typeof PlacedSchema>;

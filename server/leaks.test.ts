@@ -112,9 +112,17 @@ async function make(wanted: typeof plan extends fc.Arbitrary<infer T> ? T : neve
 /** Everything a member can ask for that lists or counts things, and everything about one of them. */
 async function allAnswers(caller: Caller, made: readonly Made[]): Promise<string> {
   const lists = await Promise.all(
-    ['bank', 'proposals', 'notes', 'wastebasket', 'team', 'usage', 'usage/entries', 'reviews'].map((list) =>
-      caller.get(`/api/${list}`).expect(200),
-    ),
+    [
+      'bank',
+      'proposals',
+      'notes',
+      'wastebasket',
+      'team',
+      'usage',
+      'usage/entries',
+      'practice',
+      'reviews',
+    ].map((list) => caller.get(`/api/${list}`).expect(200)),
   );
   const had = Object.fromEntries(made.map(({ id }) => [id, 0]));
   const posts = await Promise.all([

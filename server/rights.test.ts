@@ -148,6 +148,9 @@ const CALLS: Partial<Record<RouteName, () => Promise<Asked>>> = {
   makeHouseWord: async () => Promise.resolve({ body: HOUSE_WORD }),
   saveHouseWord: async () => ({ params: { word: await houseWord() }, body: HOUSE_WORD }),
   dropHouseWord: async () => ({ params: { word: await houseWord() } }),
+  practise: async () => ({
+    body: { day: '2026-11-26', answers: [{ entry: (await entry()).id, known: true }] },
+  }),
   giveReview: async () => {
     const review = { due: '2027-01-31', keeper: WHO.keeper, looked: false };
     return { body: { entries: [(await entry()).id], review } };

@@ -35,6 +35,7 @@ const SCREENS = {
   houseWords: () => import('./order/HouseWordsPage').then(({ HouseWordsPage: Component }) => ({ Component })),
   ageing: () => import('./order/AgeingPage').then(({ AgeingPage: Component }) => ({ Component })),
   print: () => import('./bank/sheet/PrintPage').then(({ PrintPage: Component }) => ({ Component })),
+  practice: () => import('./practice/PracticePage').then(({ PracticePage: Component }) => ({ Component })),
   usage: () => import('./usage/UsagePage').then(({ UsagePage: Component }) => ({ Component })),
   wastebasket: () =>
     import('./wastebasket/WastebasketPage').then(({ WastebasketPage: Component }) => ({ Component })),
@@ -76,6 +77,7 @@ const router = createBrowserRouter([
       { path: 'order/term', lazy: SCREENS.term },
       { path: 'order/words', lazy: SCREENS.houseWords },
       { path: 'order/ageing', lazy: SCREENS.ageing },
+      { path: 'practice', lazy: SCREENS.practice },
       { path: 'usage', lazy: SCREENS.usage },
       { path: 'wastebasket', lazy: SCREENS.wastebasket },
       { path: 'people', lazy: SCREENS.people },

@@ -51,6 +51,7 @@ export function useRoutes(router: Router, context: Context): void {
         times: use.times + (before?.times ?? 0),
         shown: use.shown + (before?.shown ?? 0),
         pressed: use.pressed + (before?.pressed ?? 0),
+        lookedUp: use.lookedUp + (before?.lookedUp ?? 0),
       });
     }
     if (rows.size === 0) return undefined;
@@ -63,6 +64,7 @@ export function useRoutes(router: Router, context: Context): void {
           times: sql`${uses.times} + excluded.times`,
           shown: sql`${uses.shown} + excluded.shown`,
           pressed: sql`${uses.pressed} + excluded.pressed`,
+          lookedUp: sql`${uses.lookedUp} + excluded.looked_up`,
         },
       });
     return undefined;

@@ -11,6 +11,7 @@ import { allowDetail, allowedWords, personalInBank } from './personalInBank';
 import { knownTo } from './particulars';
 import { mergeEntries } from './mergeEntries';
 import { dropHouseWord, houseWordsFor, keepHouseWord, saidOtherwise } from './houseWords';
+import { practise, practisedBy } from './practice';
 import { ageing, giveReview, reviewsFor } from './reviews';
 import { termInBank } from './termInBank';
 import { typedAgain } from './typedAgain';
@@ -81,6 +82,10 @@ export function orderRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'usage', ({ member }) => usageOf(context.db, member.id));
+
+  bind(router, context, 'practised', ({ member }) => practisedBy(context.db, member.id));
+
+  bind(router, context, 'practise', ({ member, body }) => practise(context.db, member.id, body));
 
   bind(router, context, 'placed', ({ member }) => placedBy(context.db, member.id));
 

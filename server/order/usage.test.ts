@@ -24,7 +24,9 @@ test('what is used is told by entry, week, kind and collection: mine, and everyb
       .send({
         day,
         kind,
-        uses: [{ source: 'entry', list, term: '', times, shown: 100 * times, pressed: 10 * times }],
+        uses: [
+          { source: 'entry', list, term: '', times, shown: 100 * times, pressed: 10 * times, lookedUp: 1 },
+        ],
       })
       .expect(204);
   // A Sunday and the Monday after it.

@@ -102,6 +102,7 @@ export async function placedBy(db: Database, member: string): Promise<Placed> {
       collection: entries.collection,
       times: sql<number>`sum(${uses.times})::int`,
       mine: sql<number>`coalesce(sum(${uses.times}) filter (where ${uses.member} = ${member}), 0)::int`,
+      lookedUp: sql<number>`coalesce(sum(${uses.lookedUp}) filter (where ${uses.member} = ${member}), 0)::int`,
     })
     .from(uses)
     .innerJoin(entries, and(eq(entries.id, uses.list), isNull(entries.deletion)))
@@ -111,5 +112,8 @@ export async function placedBy(db: Database, member: string): Promise<Placed> {
   return {
     times: Object.fromEntries(seen.map(({ entry, times }) => [entry, times])),
     mine: Object.fromEntries(seen.flatMap(({ entry, mine }) => (mine > 0 ? [[entry, mine]] : []))),
+    lookedUp: Object.fromEntries(
+      seen.flatMap(({ entry, lookedUp }) => (lookedUp > 0 ? [[entry, lookedUp]] : [])),
+    ),
   };
 }

@@ -62,6 +62,8 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   giveReview: keepers,
   usage: members,
   placed: members,
+  practised: members,
+  practise: members,
   knownNames: members,
   allowedDetails: readers,
   allowDetail: keepers,

@@ -38,6 +38,7 @@ export const KEYS = {
   houseWords: ['house-words'],
   knownNames: ['known-names'],
   placed: ['placed'],
+  practised: ['practised'],
   reviews: ['reviews'],
   allowed: (entry: string) => ['allowed', entry],
   present: (entry: string) => ['present', entry],
@@ -83,6 +84,9 @@ export const useOwnUses = () => useQuery({ queryKey: KEYS.ownUses, queryFn: () =
 
 /** How often entries were placed, by everybody and by oneself. */
 export const usePlaced = () => useQuery({ queryKey: KEYS.placed, queryFn: () => call('placed') });
+
+/** How well one knows the cues of entries. */
+export const usePractised = () => useQuery({ queryKey: KEYS.practised, queryFn: () => call('practised') });
 
 export const useTeam = () => useQuery({ queryKey: KEYS.team, queryFn: () => call('team') });
 

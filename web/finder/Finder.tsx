@@ -82,6 +82,7 @@ function useRows(query: string, close: () => void): { rows: Row[]; error: Error 
       { label: 'Change a term everywhere', run: go('/order/term') },
       { label: 'Words of the house', run: go('/order/words') },
       { label: 'See what grows old', run: go('/order/ageing') },
+      { label: 'Practise cues', run: go('/practice') },
       { label: 'See what is used', run: go('/usage') },
       { label: 'Open the wastebasket', run: go('/wastebasket') },
       { label: 'Add entries row by row', run: go('/bank/rows') },

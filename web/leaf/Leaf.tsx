@@ -80,7 +80,7 @@ export function Leaf({ one, draft, copy }: Props) {
   };
   const placeFound = (entry: string) => {
     const placement = placing.placeIn(editor, entry);
-    if (placement) counts.brought(placement, entry, counts.keysInFinder());
+    if (placement) counts.brought(placement, entry, counts.keysInFinder(), 1);
   };
   useLeafActions(
     open

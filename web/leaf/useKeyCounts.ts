@@ -44,9 +44,18 @@ export function useKeyCounts(editor: Editor, draft: string, kind: string, finder
   return {
     /** A placement was brought by so many keys; it is offered sooner from now on. */
     brought: useCallback(
-      (placement: string, entry: string, keys: number) => {
+      (placement: string, entry: string, keys: number, lookedUp = 0) => {
         counts.add(placement, keys);
-        countUse(kind, { source: 'entry', list: entry, term: '', times: 1, shown: 0, pressed: 0 });
+        const use = {
+          source: 'entry',
+          list: entry,
+          term: '',
+          times: 1,
+          shown: 0,
+          pressed: 0,
+          lookedUp,
+        } as const;
+        countUse(kind, use);
       },
       [counts, kind],
     ),

@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import { useBank } from '../api/bank';
 import { useBankIndex } from '../bank/bankIndex';
 import { Figure } from '../shell/Figure';
@@ -5,6 +6,15 @@ import { Failed, Loading } from '../ui';
 import { AlikeSection } from './AlikeSection';
 import { PersonalSection } from './PersonalSection';
 import { TypedAgainSection } from './TypedAgainSection';
+
+const OTHERS = [
+  ['/order/words', 'Words of the house'],
+  ['/order/term', 'Change a term everywhere'],
+  ['/order/ageing', 'What grows old'],
+  ['/bank/nearest', 'Do we have something for this?'],
+  ['/usage', 'What is used'],
+  ['/practice', 'Practise your cues'],
+] as const;
 
 /** The bank kept in order: what is doubled in it, and what it lacks. */
 export function OrderPage() {
@@ -15,6 +25,13 @@ export function OrderPage() {
       marginLabel="About order"
       margin={
         <div className="grid gap-3 pt-6 text-[14px] text-soft">
+          <nav aria-label="More order" className="grid gap-1">
+            {OTHERS.map(([to, words]) => (
+              <Link key={to} to={to} className="text-elder underline">
+                {words}
+              </Link>
+            ))}
+          </nav>
           <p>
             Blanks, dates, numbers and names of cases do not hide a likeness, nor do capitals and punctuation.
             Entries out of use and your own variations are left out.

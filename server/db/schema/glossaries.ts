@@ -52,6 +52,8 @@ export const uses = pgTable(
     // Characters the reader sees that came from there, and keys pressed to bring, fill and mend them.
     shown: integer('shown').notNull(),
     pressed: integer('pressed').notNull(),
+    // How often of these it was looked up in the finder instead of brought by its cue.
+    lookedUp: integer('looked_up').notNull().default(0),
   },
   (table) => [
     primaryKey({

@@ -212,12 +212,17 @@ function Paper({ index }: { index: BankIndex }) {
   const { member } = useShell();
   const { data: placed } = usePlaced();
   const [params] = useSearchParams();
-  const state = useLocation().state as { ids?: string[] | null; order?: Order } | null;
+  const state = useLocation().state as { ids?: string[] | null; order?: Order; card?: boolean } | null;
   const wanted = params.get('in') ?? '';
   const isHere = useAtHand(
     index.bank.collections.filter(({ id }) => wanted === '' || id === wanted).map(({ id }) => id),
   );
-  const [layout, setLayout] = useState<Layout>({ what: 'sheet', paper: 'A4', columns: 1, cueIndex: true });
+  const [layout, setLayout] = useState<Layout>({
+    what: state?.card ? 'card' : 'sheet',
+    paper: 'A4',
+    columns: 1,
+    cueIndex: true,
+  });
   const sections = useMemo(
     () => printedOf(index, wanted, state?.ids ? new Set(state.ids) : null, state?.order ?? 'title'),
     [index, wanted, state],

@@ -1,0 +1,2 @@
+export { asked, cardsFor, isCue } from './practice';
+export type { Card, Known } from './practice';

@@ -1,0 +1,1 @@
+ALTER TABLE "uses" ADD COLUMN "looked_up" integer DEFAULT 0 NOT NULL;

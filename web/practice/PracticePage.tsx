@@ -1,0 +1,281 @@
+import { useMutation } from '@tanstack/react-query';
+import { useEffect, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import type { Collection, Entry } from '#contracts';
+import { cardsFor, isCue, type Card } from '#core/practice';
+import { useBank } from '../api/bank';
+import { call, inWords } from '../api/client';
+import { KEYS, queryClient, usePlaced, usePractised } from '../api/queries';
+import { typedCue, useBankIndex, type BankIndex } from '../bank/bankIndex';
+import { mainPassage } from '../bank/entryFields';
+import { PassageView } from '../bank/PassageView';
+import { calendarToday } from '../clock/calendarToday';
+import { Figure } from '../shell/Figure';
+import { Button, Failed, Key, Loading, Notice, TextField } from '../ui';
+
+/** Two minutes, and no more cards than one comes through in them. */
+const PRACTICE_MS = 120_000;
+const CARDS = 15;
+
+interface CueCard extends Card {
+  content: Entry['content'];
+  collection: Collection;
+  cue: string;
+}
+
+/** Entries in use that a typed cue brings, with what is known of each. */
+function useCueCards(index: BankIndex | null): CueCard[] | null {
+  const { data: placed } = usePlaced();
+  const { data: practised } = usePractised();
+  return useMemo(() => {
+    if (!index || !placed || !practised) return null;
+    const all = index.bank.entries.flatMap((entry): CueCard[] => {
+      const collection = index.collections.get(entry.collection);
+      const [cue] = entry.content.cues;
+      if (!collection || !cue || cue.as || entry.content.retired || entry.varies) return [];
+      return [
+        {
+          entry: entry.id,
+          times: placed.mine[entry.id] ?? 0,
+          lookedUp: placed.lookedUp[entry.id] ?? 0,
+          known: practised.known[entry.id] ?? null,
+          content: entry.content,
+          collection,
+          cue: typedCue(entry, collection)!,
+        },
+      ];
+    });
+    // Those of one's own work: what one has placed, and what one helps to keep.
+    const mine = all.filter(({ times, collection }) => times > 0 || collection.right !== 'read');
+    return mine.length > 0 ? mine : all;
+  }, [index, placed, practised]);
+}
+
+interface AskProps {
+  card: CueCard;
+  left: number;
+  answer: (known: boolean) => void;
+  stop: () => void;
+}
+
+/** One entry, whose cue is asked for. */
+function Ask({ card, left, answer, stop }: AskProps) {
+  const [typed, setTyped] = useState('');
+  const [shown, setShown] = useState<boolean | null>(null);
+  const { content, cue, collection } = card;
+  const go = () => {
+    if (shown !== null) answer(shown);
+    else setShown(isCue(typed, cue));
+  };
+  return (
+    <form
+      aria-label="Practice"
+      className="grid gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        go();
+      }}
+    >
+      <p className="text-[13px] text-soft">
+        {collection.name}
+        {left > 0 && `, ${left} more after this`}
+      </p>
+      <div>
+        <h2 className="font-book text-[21px] break-words">{content.title}</h2>
+        {content.purpose && <p className="text-[14px] text-soft">{content.purpose}</p>}
+      </div>
+      <div className="book max-h-40 overflow-hidden border-l border-hair pl-4">
+        <PassageView
+          passage={mainPassage(content)}
+          nameOf={(id) => content.fields.find((field) => field.id === id)?.name ?? id}
+          links={false}
+        />
+      </div>
+      <TextField
+        label="Its cue"
+        autoFocus
+        className="cue"
+        spellCheck={false}
+        maxLength={60}
+        readOnly={shown !== null}
+        value={typed}
+        onChange={({ target }) => setTyped(target.value)}
+      />
+      <p role="status" className={`min-h-6 ${shown === false ? 'text-rust' : 'text-leaf'}`}>
+        {shown === true && 'That is it.'}
+        {shown === false && (
+          <>
+            It is <span className="cue">{cue}</span>. It comes again.
+          </>
+        )}
+      </p>
+      <p className="flex items-center gap-3">
+        <Button look="main" type="submit">
+          {shown === null ? 'Answer' : 'Next'} <Key>Enter</Key>
+        </Button>
+        {shown === null && <Button onClick={() => setShown(false)}>Show it</Button>}
+        <Button onClick={stop}>End here</Button>
+      </p>
+    </form>
+  );
+}
+
+interface Answer {
+  entry: string;
+  known: boolean;
+}
+
+/** Cards asked one after the other until there is none or the time is over; what was not known comes again at the end. */
+function Session({ cards, done }: { cards: readonly CueCard[]; done: (answers: Answer[]) => void }) {
+  const [queue, setQueue] = useState(cards);
+  const [answers, setAnswers] = useState<Answer[]>([]);
+  const [isOver, setOver] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setOver(true), PRACTICE_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  const [card] = queue;
+  const answer = (known: boolean) => {
+    const all = [...answers, { entry: card!.entry, known }];
+    const rest = known ? queue.slice(1) : [...queue.slice(1), card!];
+    // When the time is over the card at hand is still answered.
+    if (isOver || rest.length === 0) return done(all);
+    setAnswers(all);
+    setQueue(rest);
+  };
+  return (
+    <Ask
+      key={answers.length}
+      card={card!}
+      left={queue.length - 1}
+      answer={answer}
+      stop={() => done(answers)}
+    />
+  );
+}
+
+/** What is looked up, and what each cue is: a list to read before, and to print. */
+function LookedUp({ cards }: { cards: readonly CueCard[] }) {
+  const looked = cards.filter(({ lookedUp }) => lookedUp > 0).sort((a, b) => b.lookedUp - a.lookedUp);
+  if (looked.length === 0) return null;
+  return (
+    <section aria-label="What you look up" className="mt-7">
+      <h2 className="font-book text-[19px]">What you look up instead of typing its cue</h2>
+      <ul>
+        {looked.slice(0, 12).map(({ entry, content, cue, lookedUp, times }) => (
+          <li key={entry} className="flex items-baseline gap-4 border-b border-hair py-1.5">
+            <span className="cue w-20 shrink-0">{cue}</span>
+            <Link to={`/bank/${entry}`} className="grow break-words text-ink">
+              {content.title}
+            </Link>
+            <span className="text-[13px] text-soft">
+              {lookedUp} of {Math.max(lookedUp, times)} times
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function resultInWords(answers: readonly Answer[]): string {
+  const first = new Map<string, boolean>();
+  for (const { entry, known } of answers) if (!first.has(entry)) first.set(entry, known);
+  const known = [...first.values()].filter(Boolean).length;
+  return `${known} of ${first.size} known at once.`;
+}
+
+function Practice({ cards }: { cards: readonly CueCard[] }) {
+  const [asking, setAsking] = useState<readonly CueCard[] | null>(null);
+  const [said, setSaid] = useState<string | null>(null);
+  const keep = useMutation({
+    mutationFn: (answers: Answer[]) => call('practise', { body: { day: calendarToday(), answers } }),
+    onSuccess: (data) => queryClient.setQueryData(KEYS.practised, data),
+  });
+  const next = cardsFor(cards, calendarToday(), CARDS);
+  if (asking)
+    return (
+      <Session
+        cards={asking}
+        done={(answers) => {
+          setAsking(null);
+          if (answers.length === 0) return;
+          setSaid(resultInWords(answers));
+          keep.mutate(answers);
+        }}
+      />
+    );
+  return (
+    <>
+      {said && (
+        <Notice title={said}>{keep.isSuccess && 'What you knew comes again later, the rest sooner.'}</Notice>
+      )}
+      {keep.error && (
+        <Notice tone="warning" title={inWords(keep.error)}>
+          <Button look="text" onClick={() => keep.variables && keep.mutate(keep.variables)}>
+            Send it again
+          </Button>
+        </Notice>
+      )}
+      {next.length === 0 ? (
+        <p className="text-soft">
+          {cards.length === 0
+            ? 'No entry that you see has a cue yet.'
+            : 'You know all that is to be practised today. Come back tomorrow.'}
+        </p>
+      ) : (
+        <p>
+          <Button
+            look="main"
+            autoFocus
+            onClick={() => {
+              setSaid(null);
+              setAsking(next);
+            }}
+          >
+            Practise {next.length === 1 ? 'one cue' : `${next.length} cues`}
+          </Button>
+        </p>
+      )}
+      <LookedUp cards={cards} />
+      <p className="mt-6">
+        <Link to="/bank/print" state={{ ids: null, card: true }} className="text-elder underline">
+          A card of your cues to print
+        </Link>
+      </p>
+    </>
+  );
+}
+
+/** Two minutes of learning one's cues: what one looks up most comes first, what one knows comes ever later. */
+export function PracticePage() {
+  const bank = useBank();
+  const index = useBankIndex();
+  const cards = useCueCards(index);
+  return (
+    <Figure
+      marginLabel="About practice"
+      margin={
+        <div className="grid gap-3 pt-6 text-[14px] text-soft">
+          <p>
+            Two minutes at most. What you look up in the finder most comes first, then what you place most.
+          </p>
+          <p>
+            A cue that you know comes again after a day, then two, four, eight. One that you do not know comes
+            again at once.
+          </p>
+          <p>Only you see how well you know them.</p>
+        </div>
+      }
+    >
+      <h1 className="px-9 pt-6 pb-4 font-book text-[26px] leading-tight max-[899px]:px-4">
+        Practise your cues
+      </h1>
+      <div className="px-9 pb-8 max-[899px]:px-4">
+        {bank.isError && <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />}
+        {!cards && !bank.isError && <Loading what="your cues" />}
+        {cards && <Practice cards={cards} />}
+      </div>
+    </Figure>
+  );
+}
