@@ -38,7 +38,6 @@ async function write(page: Page, url: string): Promise<void> {
   await shoot('capture');
   await pressKeys(page, ['Escape', 'Control+End', 'F9']);
   await page.getByRole('region', { name: 'Finished' }).waitFor();
-  await shoot('finished');
   await page.goto(`${url}/bank`);
   await page.getByRole('link', { name: /Hedgehog admission/ }).waitFor();
   await shoot('sheet');
@@ -82,12 +81,6 @@ async function write(page: Page, url: string): Promise<void> {
   await page.getByRole('region', { name: 'What is doubtful' }).waitFor();
   await page.evaluate(() => scrollTo(0, 0));
   await shoot('entry-large');
-  await page
-    .getByRole('region', { name: 'Fields' })
-    .getByRole('button', { name: /^Look in/ })
-    .click();
-  await page.getByLabel('Worked out as').evaluate((field) => field.scrollIntoView({ block: 'center' }));
-  await shoot('worked-out');
 }
 
 /** Offers while typing, the page of glossaries, and cues with clashes to show. */
@@ -147,6 +140,18 @@ async function people(page: Page, url: string): Promise<void> {
   await page.screenshot({ path: path.join(OUT, 'people.png') });
 }
 
+/** What was used, and a practice of cues. */
+async function order(page: Page, url: string): Promise<void> {
+  await page.goto(`${url}/usage`);
+  await page.getByRole('heading', { name: 'What is used' }).waitFor();
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: path.join(OUT, 'usage.png') });
+  await page.goto(`${url}/practice`);
+  await page.getByRole('button', { name: /^Practise/ }).click();
+  await page.getByRole('textbox', { name: 'Its cue' }).waitFor();
+  await page.screenshot({ path: path.join(OUT, 'practice.png') });
+}
+
 /** A reply in the enquirer's language, its subject in a box of its own. */
 async function reply(page: Page): Promise<void> {
   await page.getByRole('link', { name: /Draenog/ }).click();
@@ -179,6 +184,7 @@ await reply(await signIn('Anouk Fell'));
 await offers(await signIn('Odile Brandt'), server.url);
 await proposal(signIn, server.url);
 await people(await signIn('Imke Tarrow'), server.url);
+await order(await signIn('Imke Tarrow'), server.url);
 await browser.close();
 await server.kill();
 fs.rmSync(folder, { recursive: true, force: true });

@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 6,
+    day: '2026-11-26',
+    title: 'The sheet, printed and narrowed; words of the house; practice',
+    words:
+      'The sheet is narrowed by tag, language, use and more, changed where it stands, copied as a table, and printed with its cues. Words that you settle on are pointed out, a term is changed everywhere in one act, what grows old gets a day of review, and two minutes of practice teach the cues that you look up.',
+    at: { label: 'Words of the house', to: '/order/words' },
+  },
+  {
     number: 5,
     day: '2026-11-26',
     title: 'The bank in order',
