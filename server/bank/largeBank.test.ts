@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { sql } from 'drizzle-orm';
-import type { Bank, Deletion, Entry, Found, Nearest } from '#contracts';
+import type { Bank, Deletion, Restored, Entry, Found, Nearest } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { newEntry } from '#core/entry';
 import { entryWords } from '../db/schema';
@@ -151,11 +151,16 @@ test('what was deleted hides nothing either, and is found again once it is broug
   await writeMissingWords(server.context.db);
   expect(await titles(imke, 'narwhal')).toEqual(['Narwhal in the bay']);
   const { id } = deleted.body as Deletion;
+  // The last in the order in which they are told, of which only the first are.
+  const last = made.reduce((a, b) => (a.id > b.id ? a : b));
   await imke
     .post(`/api/wastebasket/${id}/restored`)
-    .send({ entries: [made[0]!.id] })
+    .send({ entries: [last.id] })
     .expect(200);
-  expect((await titles(imke, 'narwhal')).sort()).toEqual(['Narwhal 0', 'Narwhal in the bay']);
+  expect((await titles(imke, 'narwhal')).sort()).toEqual([last.content.title, 'Narwhal in the bay'].sort());
+  // All the rest, not only what of it is told.
+  const rest = await imke.post(`/api/wastebasket/${id}/restored`).send({ entries: null }).expect(200);
+  expect((rest.body as Restored).entries).toBe(made.length - 1);
 }, 60_000);
 
 test('the nearest to a whole message, of those one may see', async () => {

@@ -20,8 +20,16 @@ import { restore } from './restoring';
 /** So many titles are shown of what was deleted together. */
 const SHOWN = 50;
 
+type Entries = Deletion['entries'];
+
+/** A deletion as it is told, and all of its entries that its teller may bring back. */
+interface Undoable {
+  told: Deletion;
+  all: Entries;
+}
+
 /** The deletions a member can undo: of what they would keep, were it there, glossaries too; and of their own drafts. Newest first. */
-async function undoable(db: Queries, member: Member, only?: string): Promise<Deletion[]> {
+async function undoable(db: Queries, member: Member, only?: string): Promise<Undoable[]> {
   const rights = await rightsFor(db, member.id, { evenDeleted: true });
   const kept = [...rights].flatMap(([id, right]) => (right === 'keep' ? [id] : []));
   const rows = await db
@@ -63,18 +71,18 @@ async function undoable(db: Queries, member: Member, only?: string): Promise<Del
     if (!seen) return [];
     // Of what was deleted together, only what this member keeps is theirs to know of.
     const shown = what === 'entries' && mine.length === 1 ? mine[0]!.title : title;
-    return [
-      {
-        id,
-        what,
-        title: what === 'entries' && mine.length > 1 ? `${mine.length} entries` : shown,
-        by,
-        at: at.toISOString(),
-        until: goesAt(at, settings)?.toISOString() ?? null,
-        entries: mine.slice(0, SHOWN).map(({ deletion: _, ...entry }) => entry),
-        count: mine.length,
-      },
-    ];
+    const all = mine.map(({ deletion: _, ...entry }) => entry);
+    const told = {
+      id,
+      what,
+      title: what === 'entries' && mine.length > 1 ? `${mine.length} entries` : shown,
+      by,
+      at: at.toISOString(),
+      until: goesAt(at, settings)?.toISOString() ?? null,
+      entries: all.slice(0, SHOWN),
+      count: mine.length,
+    };
+    return [{ told, all }];
   });
 }
 
@@ -82,7 +90,7 @@ async function undoable(db: Queries, member: Member, only?: string): Promise<Del
 export function wastebasketRoutes(router: Router, context: Context): void {
   const { db, events } = context;
 
-  const one = async (member: Member, id: string): Promise<Deletion> => {
+  const one = async (member: Member, id: string): Promise<Undoable> => {
     const [found] = await undoable(db, member, id);
     if (!found) throw notFound();
     return found;
@@ -111,9 +119,9 @@ export function wastebasketRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'deleteEntries', async ({ member, body }) => {
     const id = await deleteEntries(context, member.id, body.entries);
-    const done = await one(member, id);
-    await announceChanges(context, done.entries);
-    return done;
+    const { told, all } = await one(member, id);
+    await announceChanges(context, all);
+    return told;
   });
 
   bind(router, context, 'deleteDraft', async ({ member, params, version }) => {
@@ -125,14 +133,16 @@ export function wastebasketRoutes(router: Router, context: Context): void {
         'This draft was saved from another window meanwhile. It was not deleted.',
       );
     await events.tell(member.id, { type: 'case-added', case: draft.case });
-    return one(member, id);
+    return (await one(member, id)).told;
   });
 
-  bind(router, context, 'wastebasket', ({ member }) => undoable(db, member));
+  bind(router, context, 'wastebasket', async ({ member }) =>
+    (await undoable(db, member)).map(({ told }) => told),
+  );
 
   bind(router, context, 'restore', async ({ member, params, body }) => {
-    const known = await one(member, params.deletion);
-    const allowed = new Set(known.entries.map(({ id }) => id));
+    const { told: known, all } = await one(member, params.deletion);
+    const allowed = new Set(all.map(({ id }) => id));
     const lists = await db.select().from(glossaries).where(eq(glossaries.deletion, known.id));
     const restored = await db.transaction(async (tx) => {
       await holdTree(tx);
@@ -143,14 +153,14 @@ export function wastebasketRoutes(router: Router, context: Context): void {
       return restore(context, tx, member.id, row, only);
     });
     await events.reachChanged();
-    await announceChanges(context, known.entries);
+    await announceChanges(context, all);
     await events.tell(member.id, { type: 'case-added', case: '' });
     for (const { id } of lists) await events.tellAll({ type: 'glossary-changed', glossary: id });
     return restored;
   });
 
   bind(router, context, 'purge', async ({ member, params }) => {
-    const known = await one(member, params.deletion);
+    const { told: known } = await one(member, params.deletion);
     await db.transaction(async (tx) => {
       const [row] = await tx.select().from(deletions).where(eq(deletions.id, known.id)).for('update');
       if (!row) throw notFound();
