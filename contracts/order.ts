@@ -119,6 +119,32 @@ export const TermFoundSchema = z.object({
 });
 export type TermFound = z.infer<typeof TermFoundSchema>;
 
+/** Entries with what people usually change by hand after placing them: characters of a line (UTF-16) that give way, and what is put there. */
+export const RewordedInDraftsSchema = z.object({
+  entries: z.array(
+    z.object({
+      entry: EntrySchema,
+      wording: z.string(),
+      part: z.string(),
+      changes: z.array(
+        z.object({
+          line: z.number().int(),
+          from: z.number().int(),
+          to: z.number().int(),
+          put: z.string(),
+          times: z.number().int(),
+        }),
+      ),
+      /** How often it stands in drafts as it reads now. */
+      placed: z.number().int(),
+    }),
+  ),
+  /** Entries there are with any; and those that stand in drafts. */
+  count: z.number().int(),
+  read: z.number().int(),
+});
+export type RewordedInDrafts = z.infer<typeof RewordedInDraftsSchema>;
+
 /** One line of a long answer: how far the work is (0 to 1), until what came of it. */
 export const longAnswerOf = <Result extends z.ZodType>(result: Result) =>
   z.union([z.object({ progress: z.number() }), z.object({ result })]);

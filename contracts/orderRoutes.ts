@@ -10,6 +10,7 @@ import {
   MergedSchema,
   MergingSchema,
   PersonalInBankSchema,
+  RewordedInDraftsSchema,
   TermAskedSchema,
   TermFoundSchema,
   TypedAgainSchema,
@@ -58,6 +59,16 @@ export const ORDER_ROUTES = define({
     status: 200,
     stream: 'application/x-ndjson',
     response: longAnswerOf(PersonalInBankSchema),
+  },
+  rewordedInDrafts: {
+    method: 'post',
+    path: '/api/order/reworded',
+    access: 'member',
+    summary:
+      'What is usually changed by hand after placing entries, in the drafts of the cases given to the member, in lines as for entries alike.',
+    status: 200,
+    stream: 'application/x-ndjson',
+    response: longAnswerOf(RewordedInDraftsSchema),
   },
   termInBank: {
     method: 'post',

@@ -6,6 +6,7 @@ import type {
   Entry,
   Note,
   PersonalInBank,
+  RewordedInDrafts,
   Review,
   RevisionSummary,
   TermFound,
@@ -14,6 +15,9 @@ import type {
 } from '#contracts';
 import type { EntryContent } from '#core/entry';
 import { members } from '../db/schema';
+import { place } from '#core/fill';
+import { mapLines } from '#core/passage';
+import { emptyRecord } from '#core/record';
 import { keep, problem, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
@@ -260,6 +264,53 @@ describe('what grows old', () => {
       .send({ entries: [id], review: null })
       .expect(204);
     expect(await reviews()).toEqual([]);
+  });
+});
+
+describe('what is changed after placing', () => {
+  /** A draft of a case in which an entry was placed, and some of its words dropped by hand. */
+  const placeIn = async (who: Caller, of: string, { id, revision, content }: Entry, dropped: string) => {
+    const needs = { record: emptyRecord(), today: '2026-11-26', cue: null };
+    const { passage, placement } = place({ ...needs, entry: { id, revision, content }, id: `p-${of}` });
+    const changed = mapLines(passage, (line) =>
+      line.map((one) => (one.type === 'text' ? { ...one, text: one.text.replace(dropped, '') } : one)),
+    );
+    const draft = (await who.post(`/api/cases/${of}/drafts`)).body as Draft;
+    await who
+      .put(`/api/drafts/${draft.id}`)
+      .set('If-Match', `"${draft.version}"`)
+      .send({ document: { ...changed, attrs: { placements: { [`p-${of}`]: placement } } } })
+      .expect(200);
+  };
+
+  test('is told where it was done in several of the cases one was given', async () => {
+    const entry = await kept(imke, 'ward', 'Rinsed', 'Rinse the wound. Ring us at night. Thank you.');
+    const cases = ((await imke.get('/api/cases').expect(200)).body as { id: string }[]).map(({ id }) => id);
+    const told = async (who: Caller) => {
+      const { entries } = await longAnswer<RewordedInDrafts>(who, 'reworded');
+      return entries.map(({ entry: one, changes, placed }) => ({
+        title: one.content.title,
+        changes,
+        placed,
+      }));
+    };
+    await placeIn(imke, cases[0]!, entry, ' Ring us at night.');
+    expect(await told(imke)).toEqual([]);
+    await placeIn(imke, cases[1]!, entry, ' Ring us at night.');
+    const change = { line: 0, from: 17, to: 35, put: '', times: 2 };
+    expect(await told(imke)).toEqual([{ title: 'Rinsed', changes: [change], placed: 2 }]);
+    expect(await told(desta)).toEqual([]);
+    // Once it reads otherwise, what was placed before says nothing of it.
+    const content = wording('Rinsed', 'Rinse the wound. Thank you.');
+    await imke
+      .put(`/api/entries/${entry.id}`)
+      .set('If-Match', '"1"')
+      .send({
+        content: { ...content, wordings: [{ ...content.wordings[0]!, id: entry.content.wordings[0]!.id }] },
+        reason: '',
+      })
+      .expect(200);
+    expect(await told(imke)).toEqual([]);
   });
 });
 

@@ -13,6 +13,7 @@ import { mergeEntries } from './mergeEntries';
 import { dropHouseWord, houseWordsFor, keepHouseWord, saidOtherwise } from './houseWords';
 import { practise, practisedBy } from './practice';
 import { ageing, giveReview, reviewsFor } from './reviews';
+import { rewordedInDrafts } from './rewordedInDrafts';
 import { termInBank } from './termInBank';
 import { typedAgain } from './typedAgain';
 import { placedBy, usageOf } from './usageOf';
@@ -41,6 +42,11 @@ export function orderRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'personalInBank', async ({ member, response }) => {
     await answerInLines(response, member.id, () => personalInBank(context, member.id));
+    return { progress: 1 };
+  });
+
+  bind(router, context, 'rewordedInDrafts', async ({ member, response }) => {
+    await answerInLines(response, member.id, () => rewordedInDrafts(context, member.id));
     return { progress: 1 };
   });
 

@@ -1,14 +1,13 @@
-import { and, asc, eq, gt, isNull } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import type { TypedAgain } from '#contracts';
 import { linesOf, lineText } from '#core/passage';
 import { Banked, byHand, repeatedPhrases, worthBanking, type Text } from '#core/phrases';
 import { rightsFor } from '../bank/rights';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { casesGiven, drafts, ignoredPhrases } from '../db/schema';
+import { ignoredPhrases } from '../db/schema';
+import { givenDrafts } from './givenDrafts';
 import { readEntries } from './readEntries';
 
-const AT_ONCE = 200;
 const TOLD = 60;
 /** Phrases are found beyond those told, since many lie over each other. */
 const FOUND = 2000;
@@ -18,23 +17,6 @@ const READ = 0.4;
 const FOUND_AT = 0.8;
 /** So many are looked up in the bank. */
 const LOOKED_UP = 300;
-
-/** The drafts of the cases that a member was given, some at a time. */
-async function* givenDrafts(db: Queries, member: string) {
-  let after = '';
-  for (;;) {
-    const rows = await db
-      .select({ id: drafts.id, document: drafts.document })
-      .from(drafts)
-      .innerJoin(casesGiven, and(eq(casesGiven.case, drafts.case), eq(casesGiven.member, member)))
-      .where(and(gt(drafts.id, after), isNull(drafts.deletion)))
-      .orderBy(asc(drafts.id))
-      .limit(AT_ONCE);
-    if (rows.length === 0) return;
-    yield rows;
-    after = rows.at(-1)!.id;
-  }
-}
 
 /**
  * What stands by hand in two drafts and more of the cases that a member was given, and in no wording that they see: what is

@@ -5,6 +5,7 @@ import { Figure } from '../shell/Figure';
 import { Failed, Loading } from '../ui';
 import { AlikeSection } from './AlikeSection';
 import { PersonalSection } from './PersonalSection';
+import { RewordedSection } from './RewordedSection';
 import { TypedAgainSection } from './TypedAgainSection';
 
 const OTHERS = [
@@ -60,6 +61,7 @@ export function OrderPage() {
         <>
           <AlikeSection index={index} />
           <TypedAgainSection />
+          <RewordedSection index={index} />
           <PersonalSection index={index} />
         </>
       )}

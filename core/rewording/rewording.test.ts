@@ -1,0 +1,126 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import type { DraftDocument } from '#core/draft';
+import { EntryContentSchema, newEntry, type EntryContent } from '#core/entry';
+import { place } from '#core/fill';
+import { passageFrom, readEntry, writeEntry } from '#core/notation';
+import { mapLines, type Inline, type Passage } from '#core/passage';
+import { emptyRecord } from '#core/record';
+import { anyAnswers, anyEntry } from '#core/testing';
+import { changesOf, placedLines, reworded, usualChanges, wordingLines } from './index';
+
+const setting = { record: emptyRecord(), today: '2026-11-26', cue: null };
+
+const passageOf = ({ wordings }: EntryContent) => wordings[0]!.parts.at(-1)!.passage;
+
+/** The draft with an entry placed between two lines written by hand, and then changed. */
+function draftOf(content: EntryContent, change: (passage: Passage) => Passage): DraftDocument {
+  const entry = { id: 'e', revision: 1, content };
+  const answers = Object.fromEntries(
+    content.fields.map(({ id, name }) => [id, { kind: 'text' as const, text: `the ${name}` }]),
+  );
+  const { passage, placement } = place({ ...setting, entry, id: 'p', answers });
+  const byHand = passageFrom('Written by hand.').content;
+  return {
+    type: 'doc',
+    attrs: { placements: { p: placement } },
+    content: [...byHand, ...change(passage).content, ...byHand],
+  };
+}
+
+const source = (text: string) => {
+  const fields = [...new Set([...text.matchAll(/\{(\w+)\}/g)].map((match) => match[1]!))];
+  return `title: T\n\n${fields.map((name) => `field ${name}: text\n`).join('')}\n== wording Main: en-GB\n\n${text}`;
+};
+const entryOf = (text: string): EntryContent => {
+  const read = readEntry(source(text));
+  if (!read.ok) throw new Error(JSON.stringify(read));
+  return read.value;
+};
+const replaced = (from: string, to: string) => (passage: Passage) =>
+  mapLines(passage, (line) =>
+    line.flatMap((inline): Inline[] => {
+      if (inline.type !== 'text') return [inline];
+      const text = inline.text.replace(from, to);
+      return text === '' ? [] : [{ ...inline, text }];
+    }),
+  );
+
+/** What was changed, as the wording would read with each change made. */
+function told(text: string, change: (passage: Passage) => Passage): string[] {
+  const content = entryOf(text);
+  const wording = passageOf(content);
+  const draft = draftOf(content, change);
+  const changes = changesOf(wordingLines(wording)!, placedLines(draft, 'p', wording));
+  const at = { wording: content.wordings[0]!.id, part: content.wordings[0]!.parts[0]!.id };
+  return changes.map((one) => {
+    const written = writeEntry(reworded(content, at, one));
+    // Behind the line that names the part.
+    return written.slice(written.indexOf('-- part')).split('\n').slice(1).join('\n').trim();
+  });
+}
+
+describe('what was changed by hand in a placed wording', () => {
+  test.each([
+    ['{Name} ate {Food} today.', replaced('today', 'at dusk'), ['{Name} ate {Food} at dusk.']],
+    ['Keep {Name} warm. Call us. Thank you.', replaced(' Call us.', ''), ['Keep {Name} warm. Thank you.']],
+    ['Keep {Name} warm.', (passage: Passage) => passage, []],
+    ['Keep {Name} warm.', replaced('warm', 'WARM'), []],
+    ['Keep {Name} warm.\n\nCall us.\n\nThanks.', replaced('Call us.', ''), ['Keep {Name} warm.\n\nThanks.']],
+    [
+      'Keep {Name} warm.\n\nCall us.',
+      (passage: Passage) => ({ ...passage, content: passage.content.slice(0, 1) }),
+      ['Keep {Name} warm.'],
+    ],
+  ])('%j', (text, change, wanted) => {
+    expect(told(text, change)).toEqual(wanted);
+  });
+
+  test('whatever an entry holds and is answered: untouched, it was not changed', () => {
+    fc.assert(
+      fc.property(
+        anyEntry.chain((entry) =>
+          fc.tuple(fc.constant(EntryContentSchema.parse(entry)), anyAnswers(entry.fields)),
+        ),
+        ([content, answers]) => {
+          const entry = { id: 'e', revision: 1, content };
+          const { passage, placement } = place({ ...setting, entry, id: 'p', answers });
+          const wording = passageOf(content);
+          const lines = wordingLines(wording);
+          if (!lines) return;
+          const draft: DraftDocument = { ...passage, attrs: { placements: { p: placement } } };
+          expect(changesOf(lines, placedLines(draft, 'p', wording))).toEqual([]);
+        },
+      ),
+      { numRuns: 300 },
+    );
+  });
+});
+
+test('only what was changed in several cases, and often, is told, the commonest first', () => {
+  const drop = { line: 0, from: 0, to: 8, put: '' };
+  const add = { line: 1, from: 4, to: 4, put: ' again' };
+  const own = { line: 1, from: 0, to: 4, put: 'Bramble' };
+  const all = [
+    { case: 'a', changes: [drop, own] },
+    { case: 'a', changes: [drop, own] },
+    { case: 'b', changes: [drop, add] },
+    { case: 'c', changes: [{ ...add, put: ' again ' }] },
+    { case: 'd', changes: [] },
+  ];
+  expect(usualChanges(all)).toEqual([
+    { ...drop, times: 3 },
+    { ...add, times: 2 },
+  ]);
+  expect(
+    usualChanges([...all, ...Array.from({ length: 8 }, (_, at) => ({ case: `${at}`, changes: [] }))]),
+  ).toEqual([]);
+});
+
+test('a wording with other entries in it is not compared', () => {
+  const content = newEntry('x', 'en-GB', {
+    type: 'doc',
+    content: [{ type: 'paragraph', content: [{ type: 'include', attrs: { entry: 'other' } }] }],
+  });
+  expect(wordingLines(passageOf(content))).toBeNull();
+});

@@ -1,0 +1,128 @@
+import { Link } from 'react-router';
+import type { Entry, RewordedInDrafts } from '#contracts';
+import { reworded } from '#core/rewording';
+import { call } from '../api/client';
+import type { BankIndex } from '../bank/bankIndex';
+import { DoneNotice } from '../bank/many/DoneNotice';
+import { useMany, type DoneToMany } from '../bank/many/useMany';
+import { Button } from '../ui';
+import { InItsText } from './InItsText';
+import { LongWork } from './LongWork';
+import { useLongWork } from './useLongWork';
+
+type Found = RewordedInDrafts['entries'][number];
+type Change = Found['changes'][number];
+
+/** What is done, in words: "8 of 11 drop this". */
+function inWords({ from, to, put, times }: Change, placed: number): string {
+  if (put === '') return `${times} of ${placed} drop this`;
+  return from === to ? `${times} of ${placed} add this` : `${times} of ${placed} say this instead`;
+}
+
+/** Makes the change in the entry, or proposes it to those who keep it. Throws what `call` does. */
+async function takeOver(
+  { entry, wording, part }: Found,
+  change: Change,
+  isProposal: boolean,
+): Promise<DoneToMany> {
+  const content = reworded(entry.content, { wording, part }, change);
+  const reason = 'As it is usually changed after placing';
+  const params = { entry: entry.id };
+  if (isProposal) {
+    const { id } = await call('propose', { params, body: { content, reason, base: entry.revision } });
+    return {
+      said: 'The change is proposed to its keepers.',
+      undo: () => call('withdrawProposal', { params: { proposal: id } }),
+    };
+  }
+  const kept: Entry = await call('saveEntry', { params, body: { content, reason }, version: entry.revision });
+  return {
+    said: `“${entry.content.title}” reads so now.`,
+    undo: () =>
+      call('saveEntry', {
+        params,
+        body: { content: entry.content, reason: `Taken back: ${reason}` },
+        version: kept.revision,
+      }),
+  };
+}
+
+function OfEntry({ index, found }: { index: BankIndex; found: Found }) {
+  const many = useMany(() => undefined);
+  const { entry, wording, part, changes, placed } = found;
+  const collection = index.collections.get(entry.collection);
+  const right = collection?.right ?? 'read';
+  return (
+    <li className="border-b border-hair px-9 py-3 max-[899px]:px-4">
+      <p>
+        <Link to={`/bank/${entry.id}`} className="font-book text-[17px] break-words text-ink">
+          {entry.content.title}
+        </Link>{' '}
+        <span className="text-[13px] text-soft">{collection?.name}</span>
+      </p>
+      <DoneNotice many={many} />
+      {!many.done && (
+        <ul aria-label={`Changed in ${entry.content.title}`}>
+          {changes.map((change) => (
+            <li key={`${change.line} ${change.from} ${change.to} ${change.put}`} className="py-1">
+              <InItsText
+                content={entry.content}
+                at={{ in: 'wording', wording, part, line: change.line }}
+                from={change.from}
+                to={change.to}
+                put={change.put}
+              />
+              <p className="flex flex-wrap items-baseline gap-x-4 text-[13px] text-soft">
+                {inWords(change, placed)}
+                {right !== 'read' && (
+                  <Button
+                    look="text"
+                    disabled={many.pending}
+                    onClick={() => many.run(() => takeOver(found, change, right === 'contribute'))}
+                  >
+                    {right === 'contribute' ? 'Propose it for the entry' : 'Make it so in the entry'}
+                  </Button>
+                )}
+              </p>
+            </li>
+          ))}
+        </ul>
+      )}
+    </li>
+  );
+}
+
+/** What people usually change after placing an entry, shown in its wording, and made so in one step. */
+export function RewordedSection({ index }: { index: BankIndex }) {
+  const { working, start, stop } = useLongWork('rewordedInDrafts');
+  return (
+    <section aria-label="What is changed after placing" className="border-t border-hair py-5">
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2 px-9 max-[899px]:px-4">
+        <h2 className="grow font-book text-[19px]">What is changed after placing</h2>
+        <Button disabled={working.state === 'working'} onClick={() => start(undefined)}>
+          Look for changes
+        </Button>
+      </div>
+      <LongWork what="Reading the drafts" working={working} stop={stop}>
+        {({ entries, count, read }) => (
+          <>
+            <p role="status" className="px-9 py-2 text-[14px] text-soft max-[899px]:px-4">
+              {count === 0
+                ? `No change was made again and again to ${read === 1 ? 'the one entry that stands' : `the ${read} entries that stand`} in your drafts.`
+                : `${count === 1 ? 'One entry is' : `${count} entries are`} usually changed${count > entries.length ? `; the first ${entries.length} are shown` : ''}.`}
+            </p>
+            <ul>
+              {entries.map((found) => (
+                <OfEntry
+                  key={`${found.entry.id} ${found.entry.revision} ${found.wording}`}
+                  index={index}
+                  found={found}
+                />
+              ))}
+            </ul>
+          </>
+        )}
+      </LongWork>
+    </section>
+  );
+}
