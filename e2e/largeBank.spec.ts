@@ -42,8 +42,8 @@ test('of a large bank a part is at hand: the rest is found, placed, switched in,
   await expect(school.getByRole('link', { name: /sketch/i }).first()).toBeVisible();
   await page.getByLabel('Any word of title').fill('');
   await page.getByLabel('Collection', { exact: true }).selectOption('Field school comments');
-  await expect(school).toContainText('9 entries');
-  await expect(school.getByRole('listitem')).toHaveCount(9);
+  await expect(school).toContainText('10 entries');
+  await expect(school.getByRole('listitem')).toHaveCount(10);
   await expect(school).toContainText('What is to be done about a finding');
 
   // Elsewhere it is changed: what one has of it follows.
