@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Entry } from '#contracts';
-import { inWords } from '../api/client';
 import { useShell } from '../shell/ShellContext';
 import { Button, Notice } from '../ui';
 import { DeleteAsk } from './many/DeleteAsk';
+import { DoneNotice } from './many/DoneNotice';
 import { ACTS, useMany } from './many/useMany';
 import { keepUnsaved, readUnsaved, unsavedKey } from './useEntryChange';
 
@@ -35,14 +35,7 @@ export function EntryActions({ entry, keeps, isChanged }: Props) {
   return (
     <section aria-label="The whole entry" className="grid gap-2">
       <h2 className="eyebrow">The whole entry</h2>
-      {many.done && (
-        <Notice title={many.done.said}>
-          <Button look="text" disabled={many.pending} onClick={() => void many.undo()}>
-            Undo
-          </Button>
-        </Notice>
-      )}
-      {many.error && <Notice tone="warning" title={inWords(many.error)} />}
+      <DoneNotice many={many} />
       <p className="flex flex-wrap gap-2">
         <Button onClick={() => (readUnsaved(fresh) ? setAsking('replace') : copy())}>Copy it</Button>
         {keeps && !retired && (

@@ -8,6 +8,7 @@ import { useTeam } from '../api/queries';
 import { useBankIndex, type BankIndex } from '../bank/bankIndex';
 import { Figure } from '../shell/Figure';
 import { Button, Failed, Loading, Notice, Tick } from '../ui';
+import { EntryHead } from './EntryHead';
 import { Facts } from './Facts';
 import { LongWork } from './LongWork';
 import { counted } from './PlacesFound';
@@ -148,17 +149,13 @@ function Found({ index, found, again }: { index: BankIndex; found: Ageing; again
         <ul className="pt-2">
           {entries.map(({ entry, facts }) => (
             <li key={entry.id} className="border-t border-hair py-3">
-              <p className="flex items-baseline gap-2">
+              <EntryHead index={index} entry={entry}>
                 {keeps(entry.collection) && (
                   <Tick on={!left.has(entry.id)} toggle={() => toggle(entry.id)}>
                     <span className="sr-only">Give {entry.content.title} a day</span>
                   </Tick>
                 )}
-                <Link to={`/bank/${entry.id}`} className="font-book text-[17px] break-words text-ink">
-                  {entry.content.title}
-                </Link>
-                <span className="text-[13px] text-soft">{index.collections.get(entry.collection)?.name}</span>
-              </p>
+              </EntryHead>
               <Facts content={entry.content} facts={facts} />
             </li>
           ))}

@@ -1,39 +1,20 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
 import type { Entry, PersonalInBank } from '#contracts';
 import type { EntryContent } from '#core/entry';
-import { lineText, linesOf } from '#core/passage';
 import { personalToField } from '#core/privacy';
 import { call } from '../api/client';
 import type { BankIndex } from '../bank/bankIndex';
 import { DoneNotice } from '../bank/many/DoneNotice';
 import { useMany, type DoneToMany } from '../bank/many/useMany';
 import { Button } from '../ui';
+import { EntryHead } from './EntryHead';
+import { InItsText } from './InItsText';
 import { KIND_WORDS } from './kindWords';
 import { LongWork } from './LongWork';
 import { useLongWork } from './useLongWork';
 import { WhyForm } from './WhyForm';
 
 type Place = PersonalInBank['entries'][number]['places'][number];
-
-const BESIDE = 70;
-
-/** A detail in its sentence. */
-function InSentence({ entry, place }: { entry: Entry; place: Place }) {
-  const part = entry.content.wordings
-    .find(({ id }) => id === place.wording)
-    ?.parts.find(({ id }) => id === place.part);
-  const text = (part ? lineText(linesOf(part.passage)[place.line] ?? []) : '').replace(/\uFFFC/g, '…');
-  const before = text.slice(0, place.from);
-  const after = text.slice(place.to);
-  return (
-    <span className="font-book text-[15px]">
-      {before.length > BESIDE ? `… ${before.slice(before.indexOf(' ', before.length - BESIDE) + 1)}` : before}
-      <mark className="bg-flower text-ink">{place.words}</mark>
-      {after.length > BESIDE ? `${after.slice(0, after.lastIndexOf(' ', BESIDE))} …` : after}
-    </span>
-  );
-}
 
 interface Acts {
   makeField: (place: Place) => void;
@@ -46,7 +27,13 @@ function PlaceLine({ entry, place, acts }: { entry: Entry; place: Place; acts: A
   return (
     <li className="grid gap-1.5 py-1.5">
       <p>
-        <InSentence entry={entry} place={place} />{' '}
+        <InItsText
+          content={entry.content}
+          at={{ in: 'wording', wording: place.wording, part: place.part, line: place.line }}
+          from={place.from}
+          to={place.to}
+          put={null}
+        />{' '}
         <span className="text-[13px] text-soft">looks like {KIND_WORDS[place.kind]}</span>
       </p>
       {acts && !isAsking && (
@@ -107,12 +94,7 @@ function OfEntry({ index, found: { entry, places }, again }: OfEntryProps) {
   };
   return (
     <li className="border-b border-hair px-9 py-3 max-[899px]:px-4">
-      <p>
-        <Link to={`/bank/${entry.id}`} className="font-book text-[17px] break-words text-ink">
-          {entry.content.title}
-        </Link>{' '}
-        <span className="text-[13px] text-soft">{collection?.name}</span>
-      </p>
+      <EntryHead index={index} entry={entry} />
       <DoneNotice many={many} />
       {/* Once it was saved anew, the others stand elsewhere in it. */}
       {many.done ? (

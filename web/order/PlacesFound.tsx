@@ -1,17 +1,24 @@
 import { useState } from 'react';
-import { Link } from 'react-router';
-import type { TermFound } from '#contracts';
+import type { Collection, TermFound } from '#contracts';
 import type { BankIndex } from '../bank/bankIndex';
 import { DoneNotice } from '../bank/many/DoneNotice';
 import { useMany } from '../bank/many/useMany';
 import { Button, Tick } from '../ui';
 import { changeTerm, placeKey, takenPlaces, type TermEntry } from './changeTerm';
+import { EntryHead } from './EntryHead';
 import { InItsText } from './InItsText';
 
 interface LeftProps {
   left: ReadonlySet<string>;
   setLeft: (left: ReadonlySet<string>) => void;
 }
+
+/** What becomes of a change by what one may do there. */
+const RIGHT_WORDS: Record<Collection['right'], string> = {
+  keep: '',
+  contribute: 'to be proposed to its keepers',
+  read: 'not yours to change',
+};
 
 function OfEntry({
   index,
@@ -20,29 +27,22 @@ function OfEntry({
   setLeft,
   about,
 }: { index: BankIndex; found: TermEntry } & LeftProps & Pick<Props, 'about'>) {
-  const collection = index.collections.get(entry.collection);
-  const mayChange = collection?.right === 'keep' || collection?.right === 'contribute';
+  const right = index.collections.get(entry.collection)?.right ?? 'read';
+  const mayChange = right !== 'read';
   const keys = places.map((_, at) => placeKey(entry.id, at));
   const toggle = (some: readonly string[], out: boolean) =>
     setLeft(new Set(out ? [...left, ...some] : [...left].filter((key) => !some.includes(key))));
   const isOut = keys.every((key) => left.has(key));
   return (
     <li className="border-b border-hair px-9 py-3 max-[899px]:px-4">
-      <p className="flex flex-wrap items-baseline gap-x-2">
-        <Link to={`/bank/${entry.id}`} className="font-book text-[17px] break-words text-ink">
-          {entry.content.title}
-        </Link>
-        <span className="text-[13px] text-soft">
-          {collection?.name}
-          {collection?.right === 'contribute' && ', to be proposed to its keepers'}
-          {!mayChange && ', which is not yours to change'}
-        </span>
+      <EntryHead index={index} entry={entry}>
+        {RIGHT_WORDS[right] && <span className="text-[13px] text-soft">{RIGHT_WORDS[right]}</span>}
         {mayChange && places.length > 1 && (
           <Button look="text" className="text-[13px]" onClick={() => toggle(keys, !isOut)}>
             {isOut ? 'Take all of it' : 'Leave all of it'}
           </Button>
         )}
-      </p>
+      </EntryHead>
       <ul aria-label={`In ${entry.content.title}`}>
         {places.map((place, at) => {
           const said = about?.(place);

@@ -1,4 +1,3 @@
-import { Link } from 'react-router';
 import type { Entry, RewordedInDrafts } from '#contracts';
 import { reworded } from '#core/rewording';
 import { call } from '../api/client';
@@ -6,6 +5,7 @@ import type { BankIndex } from '../bank/bankIndex';
 import { DoneNotice } from '../bank/many/DoneNotice';
 import { useMany, type DoneToMany } from '../bank/many/useMany';
 import { Button } from '../ui';
+import { EntryHead } from './EntryHead';
 import { InItsText } from './InItsText';
 import { LongWork } from './LongWork';
 import { useLongWork } from './useLongWork';
@@ -54,12 +54,7 @@ function OfEntry({ index, found }: { index: BankIndex; found: Found }) {
   const right = collection?.right ?? 'read';
   return (
     <li className="border-b border-hair px-9 py-3 max-[899px]:px-4">
-      <p>
-        <Link to={`/bank/${entry.id}`} className="font-book text-[17px] break-words text-ink">
-          {entry.content.title}
-        </Link>{' '}
-        <span className="text-[13px] text-soft">{collection?.name}</span>
-      </p>
+      <EntryHead index={index} entry={entry} />
       <DoneNotice many={many} />
       {!many.done && (
         <ul aria-label={`Changed in ${entry.content.title}`}>

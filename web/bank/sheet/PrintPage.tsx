@@ -81,6 +81,18 @@ function SheetOnPaper({ sections, columns }: { sections: readonly Printed[][]; c
   );
 }
 
+/** Cues with what they bring. */
+const CueList = ({ printed }: { printed: readonly Printed[] }) => (
+  <dl>
+    {printed.map(({ entry, cue }) => (
+      <div key={entry.id}>
+        <dt className="paper-cue">{cue}</dt>
+        <dd>{entry.content.title}</dd>
+      </div>
+    ))}
+  </dl>
+);
+
 /** All cues with what they bring, in their order. */
 function CueIndex({ sections }: { sections: readonly Printed[][] }) {
   const cues = sections
@@ -91,14 +103,7 @@ function CueIndex({ sections }: { sections: readonly Printed[][] }) {
   return (
     <section className="paper-index">
       <h2>Cues</h2>
-      <dl>
-        {cues.map(({ entry, cue }) => (
-          <div key={entry.id}>
-            <dt className="paper-cue">{cue}</dt>
-            <dd>{entry.content.title}</dd>
-          </div>
-        ))}
-      </dl>
+      <CueList printed={cues} />
     </section>
   );
 }
@@ -118,14 +123,7 @@ function Card({
     .slice(0, ON_A_CARD);
   return (
     <section className="paper-card">
-      <dl>
-        {most.map(({ entry, cue }) => (
-          <div key={entry.id}>
-            <dt className="paper-cue">{cue}</dt>
-            <dd>{entry.content.title}</dd>
-          </div>
-        ))}
-      </dl>
+      <CueList printed={most} />
     </section>
   );
 }

@@ -1,14 +1,17 @@
 import type { Editor } from '@tiptap/react';
-import { useEffect, useRef } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { Entry } from '#contracts';
-import type { EntryContent } from '#core/entry';
+import type { Condition, EntryContent } from '#core/entry';
+import type { Passage } from '#core/passage';
 import { inWords, isProblem } from '../../api/client';
+import { useLiveKeys } from '../../shell/keys';
 import { useShell } from '../../shell/ShellContext';
 import { Button, Key, Notice, TextField } from '../../ui';
 import type { BankIndex } from '../bankIndex';
 import { fieldFromWords, mainPassage, withPassage } from '../entryFields';
 import { useEntryChange } from '../useEntryChange';
+import { insertBlank, selectedWords } from '../wording/WordingBar';
 import { WordingEditor } from '../wording/WordingEditor';
 
 interface Props {
@@ -34,6 +37,8 @@ interface HeadsProps {
 
 /** Its cue, title and tags. */
 function Heads({ content, leadIn, put }: HeadsProps) {
+  // As it is typed: a comma has no tag behind it yet.
+  const [tags, setTags] = useState(content.tags.join(', '));
   return (
     <div className="grid grid-cols-[7rem_minmax(0,1fr)_10rem] gap-x-5 gap-y-2 max-[899px]:grid-cols-1">
       <TextField
@@ -60,15 +65,18 @@ function Heads({ content, leadIn, put }: HeadsProps) {
       />
       <TextField
         label="Tags, with commas"
-        defaultValue={content.tags.join(', ')}
-        onBlur={({ target }) => put({ tags: tagsOf(target.value) })}
+        value={tags}
+        onChange={({ target }) => {
+          setTags(target.value);
+          put({ tags: tagsOf(target.value) });
+        }}
       />
     </div>
   );
 }
 
-/** An entry of the sheet open for changing where it stands: title, cue, wording. What is not saved waits on its page too. */
-export function RowEditor({ entry, index, close }: Props) {
+/** What is changed in the row, and what can be done with it. */
+function useRowChange({ entry, index, close }: Props) {
   const { member } = useShell();
   const collection = index.collections.get(entry.collection);
   const isProposal = collection?.right === 'contribute';
@@ -76,7 +84,7 @@ export function RowEditor({ entry, index, close }: Props) {
     saved: close,
     proposed: close,
   });
-  const { content, setContent, error, theirs, isChanged } = changing;
+  const { content, setContent, theirs, isChanged } = changing;
   const place = { wording: content.wordings[0]!.id, part: content.wordings[0]!.parts.at(-1)!.id };
   const latest = useRef(content);
   useEffect(() => {
@@ -91,11 +99,45 @@ export function RowEditor({ entry, index, close }: Props) {
     put({ fields: [...latest.current.fields, field] });
     return field.id;
   };
+  const titles = useMemo(
+    () => new Map([...index.entries.values()].map((one) => [one.id, one.content.title])),
+    [index],
+  );
+  const editor = useRef<Editor | null>(null);
+  const makeBlank = () => {
+    if (editor.current) insertBlank(editor.current, newField(selectedWords(editor.current)));
+  };
+  useLiveKeys([{ key: 'F4', does: 'Make the selected words a blank', run: makeBlank }]);
   const mayPropose = !isProposal || changing.reason.trim() !== '';
   const save = () => {
     if (!isChanged) close();
     else if (mayPropose && !theirs && !changing.saving) changing.save();
   };
+  return {
+    collection,
+    isProposal,
+    changing,
+    put,
+    newField,
+    titles,
+    mayPropose,
+    save,
+    putPassage: (passage: Passage) => put(withPassage(latest.current, place, passage)),
+    changeCondition: (id: string, when: Condition) =>
+      put({
+        conditions: (latest.current.conditions ?? []).map((one) => (one.id === id ? { id, when } : one)),
+      }),
+    editorReady: (made: Editor) => {
+      editor.current = made;
+    },
+  };
+}
+
+/** An entry of the sheet open for changing where it stands: title, cue, wording. What is not saved waits on its page too. */
+export function RowEditor({ entry, index, close }: Props) {
+  const row = useRowChange({ entry, index, close });
+  const { collection, isProposal, changing, put, mayPropose, save } = row;
+  const { content, error, theirs } = changing;
   return (
     <form
       aria-label={`Change ${entry.content.title}`}
@@ -105,7 +147,8 @@ export function RowEditor({ entry, index, close }: Props) {
         save();
       }}
       onKeyDown={(event) => {
-        if (event.key === 'Escape') close();
+        // What was changed is not closed away by a key.
+        if (event.key === 'Escape' && !changing.isChanged) close();
         if (event.key === 'Enter' && event.ctrlKey) {
           event.preventDefault();
           save();
@@ -117,17 +160,13 @@ export function RowEditor({ entry, index, close }: Props) {
         passage={mainPassage(content)}
         fields={content.fields}
         conditions={content.conditions ?? []}
-        entries={new Map([...index.entries.values()].map((one) => [one.id, one.content.title]))}
+        entries={row.titles}
         editable
-        onChange={(passage) => put(withPassage(latest.current, place, passage))}
-        newField={newField}
-        changeCondition={(id, when) =>
-          put({
-            conditions: (latest.current.conditions ?? []).map((one) => (one.id === id ? { id, when } : one)),
-          })
-        }
+        onChange={row.putPassage}
+        newField={row.newField}
+        changeCondition={row.changeCondition}
         makeOptional={() => 'Optional passages are made on the entry’s page.'}
-        editorReady={(_: Editor) => undefined}
+        editorReady={row.editorReady}
       />
       {isProposal && (
         <TextField

@@ -14,25 +14,25 @@ import { useBankIndex, type BankIndex } from '../bankIndex';
 import { NotAllSearched } from '../NotAllSearched';
 import { SelectedPanel } from '../many/SelectedPanel';
 import { useSheetLook, type SheetLook } from './look';
-import { ALL, type NarrowedBy } from './narrowing';
+import { ALL, type NarrowedBy, type Narrowing } from './narrowing';
 import { ORDERS, type Order } from './orders';
 import { SheetOut } from './SheetOut';
 import { SheetLines } from './SheetLines';
 import { SheetTools } from './SheetTools';
 import { useSelecting, type Selecting } from './useSelecting';
-import { useSheetLines, type Asked } from './useSheetLines';
+import { useSheetLines, type Asked, type SheetShown } from './useSheetLines';
 
 interface LinesProps {
   index: BankIndex;
   asked: Asked;
-  by: NarrowedBy;
+  shown: SheetShown;
+  due: ReadonlySet<string>;
   selecting: Selecting;
   look: SheetLook;
   times: Readonly<Record<string, number>>;
 }
 
-function Lines({ index, asked, by, selecting, look, times }: LinesProps) {
-  const { lines, more, error } = useSheetLines(index, asked, by);
+function Lines({ index, asked, shown: { lines, more, error }, due, selecting, look, times }: LinesProps) {
   const notAll = error && (
     <div className="px-7 py-3">
       <NotAllSearched error={error} />
@@ -63,7 +63,7 @@ function Lines({ index, asked, by, selecting, look, times }: LinesProps) {
   return (
     <>
       {notAll}
-      <SheetLines lines={lines} selecting={selecting} look={look} times={times} due={by.due} index={index} />
+      <SheetLines lines={lines} selecting={selecting} look={look} times={times} due={due} index={index} />
       {more && (
         <p className="px-7 py-4 text-soft">
           These are the nearest; there are more by these words. Add a word to see them.
@@ -136,6 +136,28 @@ function useNarrowedBy(): { by: NarrowedBy; times: Readonly<Record<string, numbe
   }, [member.id, placed, reviewed]);
 }
 
+interface NarrowedProps {
+  index: BankIndex;
+  asked: Asked;
+  narrow: (narrowing: Narrowing) => void;
+  selecting: Selecting;
+}
+
+/** What can be done with the sheet, and its lines, worked out once for both. */
+function Narrowed({ index, asked, narrow, selecting }: NarrowedProps) {
+  const { look, change } = useSheetLook();
+  const { by, times } = useNarrowedBy();
+  const shown = useSheetLines(index, asked, by);
+  return (
+    <>
+      <SheetTools index={index} narrowing={asked.narrowing} narrow={narrow} look={look} changeLook={change}>
+        <SheetOut asked={asked} lines={shown.lines} />
+      </SheetTools>
+      <Lines {...{ index, asked, shown, selecting, look, times }} due={by.due} />
+    </>
+  );
+}
+
 /** The bank as a sheet to read: by collection, cue beside wording, narrowing as one types. */
 export function Sheet() {
   const bank = useBank();
@@ -153,8 +175,6 @@ export function Sheet() {
   const asked = useDeferredValue(
     useMemo(() => ({ query, collection, order, narrowing }), [query, collection, order, narrowing]),
   );
-  const { look, change } = useSheetLook();
-  const { by, times } = useNarrowedBy();
   return (
     <Figure marginLabel="Beside the sheet" margin={<Margin index={index} selecting={selecting} />}>
       <h1 className="px-7 pt-6 font-book text-[26px] leading-tight max-[899px]:px-4">The bank</h1>
@@ -186,11 +206,6 @@ export function Sheet() {
           ))}
         </SelectField>
       </div>
-      {index && (
-        <SheetTools index={index} narrowing={narrowing} narrow={narrow} look={look} changeLook={change}>
-          <SheetOut index={index} asked={asked} by={by} />
-        </SheetTools>
-      )}
       {said && (
         <div className="px-7 pb-2 max-[899px]:px-4">
           <Notice title={said}>
@@ -202,7 +217,7 @@ export function Sheet() {
       )}
       {bank.isPending && <Loading what="the bank" />}
       {bank.isError && <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />}
-      {index && <Lines {...{ index, asked, by, selecting, look, times }} />}
+      {index && <Narrowed {...{ index, asked, narrow, selecting }} />}
     </Figure>
   );
 }

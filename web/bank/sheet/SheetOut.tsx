@@ -2,10 +2,10 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { sheetTable } from '#core/exchange';
 import { Button } from '../../ui';
-import { typedCue, type BankIndex } from '../bankIndex';
+import { typedCue } from '../bankIndex';
 import { mainPassage } from '../entryFields';
-import { setFilters, type NarrowedBy } from './narrowing';
-import { useSheetLines, type Asked, type SheetLine } from './useSheetLines';
+import { setFilters } from './narrowing';
+import type { Asked, SheetLine } from './useSheetLines';
 
 /** The entries of a sheet as a table, for the clipboard. */
 function tableOf(lines: readonly SheetLine[]) {
@@ -31,8 +31,7 @@ function tableOf(lines: readonly SheetLine[]) {
 const blob = (text: string, type: string) => new Blob([text], { type });
 
 /** What can be taken out of the sheet as it is narrowed: a print, a table on the clipboard. */
-export function SheetOut({ index, asked, by }: { index: BankIndex; asked: Asked; by: NarrowedBy }) {
-  const { lines } = useSheetLines(index, asked, by);
+export function SheetOut({ asked, lines }: { asked: Asked; lines: readonly SheetLine[] }) {
   const [said, setSaid] = useState<string | null>(null);
   const entries = lines.filter(({ kind }) => kind === 'entry').length;
   const waiting = lines.reduce((sum, line) => sum + (line.kind === 'waiting' ? line.count : 0), 0);

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { Button, SelectField, Tick } from '../../ui';
 import type { BankIndex } from '../bankIndex';
 import { KINDS_OF_WORK } from '../../reach/kindsOfWork';
@@ -84,7 +84,7 @@ interface Props {
 
 /** Above the sheet: which entries, what is shown of them, and what can be done with the sheet as a whole. */
 export function SheetTools({ index, narrowing, narrow, look, changeLook, children }: Props) {
-  const { tags, languages, kinds } = choicesOf(index);
+  const { tags, languages, kinds } = useMemo(() => choicesOf(index), [index]);
   const put = (part: Partial<Narrowing>) => narrow({ ...narrowing, ...part });
   const set = setFilters(narrowing);
   const kindName = (key: string) => KINDS_OF_WORK.find(([kind]) => kind === key)?.[1] ?? key;

@@ -18,12 +18,19 @@ export type SheetLine =
   | { kind: 'entry'; collection: Collection; entry: Entry; place: number; count: number }
   | { kind: 'waiting'; collection: Collection; count: number };
 
+/** The lines of the sheet; whether there are more by the words asked for, or why not all was searched. */
+export interface SheetShown {
+  lines: readonly SheetLine[];
+  more: boolean;
+  error: Error | null;
+}
+
 /** What the sheet shows: collections in their order, each with those of its entries that were asked for. */
 export function useSheetLines(
   index: BankIndex,
   { query, collection, order, narrowing }: Asked,
   by: NarrowedBy,
-) {
+): SheetShown {
   const isAsked = query.trim() !== '';
   const away = useFoundAway(index, query);
   const lines = useMemo((): SheetLine[] => {
