@@ -1,6 +1,5 @@
 import type { EntryContent } from '#core/entry';
 import { TermFinder, type TermPlace } from './findTerm';
-import { entryTexts } from './entryTexts';
 import { termForms } from './termForms';
 
 /** A word of the house: what is said, instead of what, and why. */
@@ -46,19 +45,14 @@ function prepare(language: string, words: readonly HouseWord[]): Prepared {
   return { language, finder: new TermFinder(forms), byForm };
 }
 
-/** Of words that are only meant where two of them stand together: those of which what is said, or another, stands there too. */
-function isAlone(word: HouseWord, avoided: ReadonlySet<string>, texts: readonly string[]): boolean {
-  if (!word.together || avoided.size > 1) return false;
-  const said = new TermFinder(termForms(word.use, word.use));
-  return word.use === '' || !texts.some((text) => said.in(text, '').length > 0);
-}
-
 /**
  * Points out in entries what the house says otherwise. Each text is read in one pass, however many words there are; a wording is held
  * against the words of its language and those of every language.
  */
 export class HouseFinder {
   private readonly prepared: Prepared[];
+  /** Of words that are only meant where two of them stand together: what finds the one that is said. */
+  private readonly said: ReadonlyMap<HouseWord, TermFinder>;
 
   constructor(words: readonly HouseWord[]) {
     const languages = [...new Set(words.map(({ language }) => language))];
@@ -68,6 +62,8 @@ export class HouseFinder {
         words.filter((word) => word.language === language),
       ),
     );
+    const together = words.filter((word) => word.together);
+    this.said = new Map(together.map((word) => [word, new TermFinder(termForms(word.use, word.use))]));
   }
 
   /** In reading order within each language. */
@@ -82,12 +78,13 @@ export class HouseFinder {
     const avoided = new Map<HouseWord, Set<string>>();
     for (const { known } of found)
       avoided.set(known.word, (avoided.get(known.word) ?? new Set()).add(known.avoided));
-    const texts = entryTexts(content).map(({ text }) => text);
-    const alone = new Set(
-      [...avoided].filter(([word, all]) => isAlone(word, all, texts)).map(([word]) => word),
-    );
+    // One word for one thing: alone, each is right.
+    const isAlone = (word: HouseWord) =>
+      word.together &&
+      avoided.get(word)!.size < 2 &&
+      this.said.get(word)!.inEntry(content, word.language).length === 0;
     return found
-      .filter(({ known }) => !alone.has(known.word))
+      .filter(({ known }) => !isAlone(known.word))
       .map(({ known, ...place }) => ({ ...place, word: known.word.id }));
   }
 }

@@ -4,7 +4,7 @@ import { rightsFor } from '../bank/rights';
 import { toEntry } from '../bank/saveEntry';
 import type { Context } from '../context';
 import { particularsFor } from './particulars';
-import { entriesById, readEntries } from './readEntries';
+import { entriesById, readEntries, readSoFar } from './readEntries';
 import { usesOf } from './usesOf';
 
 /** So many groups are told, and of each so many entries: nobody goes through more in one sitting. */
@@ -39,8 +39,7 @@ export async function* alikeEntries(
         if (words.length > 0) texts.push({ owner: id, words });
       }
     }
-    // How many there are is not known beforehand: each part read brings it half as near as the one before.
-    yield READ * (1 - 500 / (500 + read));
+    yield READ * readSoFar(read);
   }
   const grouping = likeGroups(texts, least);
   let step = grouping.next();

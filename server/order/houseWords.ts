@@ -3,13 +3,12 @@ import { eq } from 'drizzle-orm';
 import type { HouseWordGiven, SaidOtherwise } from '#contracts';
 import { inOrder } from '#core/language';
 import { HouseFinder } from '#core/terms';
-import { toEntry } from '../bank/saveEntry';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { houseWords, members } from '../db/schema';
 import { notFound, Refusal } from '../http/refusal';
 import { record } from '../people/trail';
-import { readEntries } from './readEntries';
+import { findInEntries } from './readEntries';
 import { sharedRights } from './sharedRights';
 
 type HouseWord = HouseWordGiven & { id: string };
@@ -107,18 +106,17 @@ export async function dropHouseWord({ db, now }: Context, member: string, id: st
  */
 export async function* saidOtherwise({ db }: Context, member: string): AsyncGenerator<number, SaidOtherwise> {
   const finder = new HouseFinder(await wordsOfHouse(db));
-  const found: SaidOtherwise = { entries: [], counts: {}, count: 0, places: 0, read: 0 };
-  for await (const rows of readEntries(db, [...(await sharedRights(db, member)).keys()])) {
-    found.read += rows.length;
-    for (const row of rows) {
-      const places = row.content.retired ? [] : finder.in(row.content);
-      if (places.length === 0) continue;
-      found.count += 1;
-      found.places += places.length;
-      for (const { word } of places) found.counts[word] = (found.counts[word] ?? 0) + 1;
-      if (found.entries.length < TOLD) found.entries.push({ entry: toEntry(row), places });
-    }
-    yield 1 - 500 / (500 + found.read);
-  }
-  return found;
+  const counts: SaidOtherwise['counts'] = {};
+  const shared = [...(await sharedRights(db, member)).keys()];
+  const { entries, things, ...found } = yield* findInEntries(db, shared, TOLD, ({ content }) => {
+    const places = content.retired ? [] : finder.in(content);
+    for (const { word } of places) counts[word] = (counts[word] ?? 0) + 1;
+    return places;
+  });
+  return {
+    ...found,
+    counts,
+    places: things,
+    entries: entries.map(({ entry, things: places }) => ({ entry, places })),
+  };
 }

@@ -6,7 +6,7 @@ import type { Context } from '../context';
 import type { Database } from '../db/openStore';
 import { allowedDetails } from '../db/schema';
 import { knownTo } from './particulars';
-import { entriesById, readEntries } from './readEntries';
+import { entriesById, readEntries, readSoFar } from './readEntries';
 import { sharedRights } from './sharedRights';
 
 const TOLD = 60;
@@ -45,7 +45,7 @@ async function* firstReading(
     for (const { id, content } of rows) {
       addOrdinaryWords(content, ordinary);
       if (!content.retired && personalInEntry(content, find).length > 0) suspects.push(id);
-      yield READ * (1 - AT_ONCE / (AT_ONCE + read));
+      yield READ * readSoFar(read);
     }
   }
   return { ordinary, suspects, read };

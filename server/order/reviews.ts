@@ -3,12 +3,11 @@ import type { Ageing, Review, ReviewGiven } from '#contracts';
 import { factFinder } from '#core/ageing';
 import { heldByKeeper } from '../bank/manyEntries';
 import { rightsAmong, rightsFor } from '../bank/rights';
-import { toEntry } from '../bank/saveEntry';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { entries, members, reviews } from '../db/schema';
 import { Refusal } from '../http/refusal';
-import { readEntries } from './readEntries';
+import { findInEntries } from './readEntries';
 import { sharedRights } from './sharedRights';
 
 /** So many entries are told: as many as are given a day at once. */
@@ -73,20 +72,18 @@ export async function giveReview(
 export async function* ageing({ db }: Context, member: string): AsyncGenerator<number, Ageing> {
   const people = await db.select({ name: members.name }).from(members);
   const find = factFinder(people.flatMap(({ name }) => [name, name.split(' ')[0]!]));
-  const dated = new Set((await reviewsFor(db, member)).map(({ entry }) => entry));
-  const found: Ageing = { entries: [], count: 0, dated: 0, read: 0 };
-  for await (const rows of readEntries(db, [...(await sharedRights(db, member)).keys()])) {
-    found.read += rows.length;
-    for (const row of rows) {
-      const facts = row.content.retired ? [] : find(row.content);
-      if (facts.length === 0) continue;
-      const isDated = dated.has(row.id);
-      if (isDated) found.dated += 1;
-      if (isDated && facts.every(({ fault }) => fault === null)) continue;
-      found.count += 1;
-      if (found.entries.length < TOLD) found.entries.push({ entry: toEntry(row), facts });
-    }
-    yield 1 - 500 / (500 + found.read);
-  }
-  return found;
+  const withDay = new Set((await reviewsFor(db, member)).map(({ entry }) => entry));
+  const shared = [...(await sharedRights(db, member)).keys()];
+  let dated = 0;
+  const {
+    entries: found,
+    count,
+    read,
+  } = yield* findInEntries(db, shared, TOLD, ({ id, content }) => {
+    const facts = content.retired ? [] : find(content);
+    if (facts.length === 0 || !withDay.has(id)) return facts;
+    dated += 1;
+    return facts.some(({ fault }) => fault !== null) ? facts : [];
+  });
+  return { entries: found.map(({ entry, things: facts }) => ({ entry, facts })), count, dated, read };
 }

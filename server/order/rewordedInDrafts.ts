@@ -1,4 +1,4 @@
-import { inArray } from 'drizzle-orm';
+import { and, inArray, sql } from 'drizzle-orm';
 import type { RewordedInDrafts } from '#contracts';
 import type { DraftDocument } from '#core/draft';
 import type { EntryContent } from '#core/entry';
@@ -66,12 +66,24 @@ function rewordings(
   });
 }
 
-async function revisionsOf(db: Queries, entries: readonly string[]): Promise<Map<string, EntryContent>> {
+/** What entries held at the revisions that were placed. */
+async function revisionsOf(
+  db: Queries,
+  ids: readonly string[],
+  byEntry: ReadonlyMap<string, readonly Placed[]>,
+): Promise<Map<string, EntryContent>> {
+  const pairs = ids.flatMap((id) => [
+    ...new Set(
+      byEntry.get(id)!.map(({ draft, placement }) => `${id} ${draft.attrs.placements[placement]!.revision}`),
+    ),
+  ]);
+  if (pairs.length === 0) return new Map();
+  const at = sql<string>`${revisions.entry} || ' ' || ${revisions.revision}`;
   const rows = await db
-    .select({ entry: revisions.entry, revision: revisions.revision, content: revisions.content })
+    .select({ at, content: revisions.content })
     .from(revisions)
-    .where(inArray(revisions.entry, [...entries]));
-  return new Map(rows.map(({ entry, revision, content }) => [`${entry} ${revision}`, content]));
+    .where(and(inArray(revisions.entry, [...ids]), inArray(at, pairs)));
+  return new Map(rows.map(({ at: pair, content }) => [pair, content]));
 }
 
 /**
@@ -87,7 +99,7 @@ export async function* rewordedInDrafts(
   const ids = [...byEntry.keys()];
   for (let at = 0; at < ids.length; at += AT_ONCE) {
     const seen = await visibleEntries(db, member, ids.slice(at, at + AT_ONCE));
-    const old = await revisionsOf(db, [...seen.keys()]);
+    const old = await revisionsOf(db, [...seen.keys()], byEntry);
     for (const [id, row] of seen) {
       const placed = byEntry.get(id)!;
       const wordings = new Set(

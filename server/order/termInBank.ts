@@ -1,9 +1,8 @@
 import type { TermFound } from '#contracts';
 import { TermFinder, type TermForm } from '#core/terms';
 import { rightsFor } from '../bank/rights';
-import { toEntry } from '../bank/saveEntry';
 import type { Context } from '../context';
-import { readEntries } from './readEntries';
+import { findInEntries } from './readEntries';
 
 /** So many entries are told, with all their places: as many as one change of many may change. */
 const TOLD = 500;
@@ -20,17 +19,12 @@ export async function* termInBank(
   const rights = await rightsFor(db, member);
   const wanted = collections.length === 0 ? [...rights.keys()] : collections.filter((id) => rights.has(id));
   const finder = new TermFinder(forms);
-  const found: TermFound = { entries: [], count: 0, places: 0, read: 0 };
-  for await (const rows of readEntries(db, wanted)) {
-    found.read += rows.length;
-    for (const row of rows) {
-      const places = finder.inEntry(row.content);
-      if (places.length === 0) continue;
-      found.count += 1;
-      found.places += places.length;
-      if (found.entries.length < TOLD) found.entries.push({ entry: toEntry(row), places });
-    }
-    yield 1 - 500 / (500 + found.read);
-  }
-  return found;
+  const { entries, things, ...found } = yield* findInEntries(db, wanted, TOLD, ({ content }) =>
+    finder.inEntry(content),
+  );
+  return {
+    ...found,
+    places: things,
+    entries: entries.map(({ entry, things: places }) => ({ entry, places })),
+  };
 }
