@@ -1,285 +1,41 @@
-import fs from 'node:fs';
-import path from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import supertest from 'supertest';
-import {
-  pathFor,
-  ROUTES,
-  type Collection,
-  type Draft,
-  type Entry,
-  type Problem,
-  type RouteName,
-} from '#contracts';
-import { DEFAULT_CUE_RULES } from '#core/cue';
-import { DEFAULT_PREFERENCES } from '#core/glossary';
+import { pathFor, ROUTES, type Problem, type RouteName } from '#contracts';
 import { members } from './db/schema';
-import { keep, wording } from './testing/entryCalls';
 import { Page, settled } from './testing/page';
+import {
+  calls,
+  collection,
+  deletion,
+  draft,
+  entry,
+  glossary,
+  group,
+  PAGE,
+  proposal,
+  WHO,
+  world,
+} from './testing/rightsCalls';
 import { CALLERS, HEARD, RIGHTS, type CallerName, type Outcome } from './testing/rightsTable';
-import { startTestServer, type Caller, type TestServer } from './testing/testServer';
-
-let server: TestServer;
-let callers: Record<CallerName, Caller>;
-let imke: Caller;
-
-/** Who has which right on the ward's collection, in the demo. Ruan sees nothing of it; Wilma is an owner who sees nothing. */
-const WHO: Record<Exclude<CallerName, 'nobody'>, string> = {
-  stranger: 'ruan',
-  reader: 'anouk',
-  contributor: 'desta',
-  keeper: 'odile',
-  owner: 'wilma',
-};
+import { startTestServer, type Caller } from './testing/testServer';
 
 beforeAll(async () => {
-  server = await startTestServer();
-  imke = await server.as('imke');
+  world.server = await startTestServer();
+  world.imke = await world.server.as('imke');
   const wilma = { id: 'wilma', name: 'Wilma Reed', email: 'wilma@hollin.example', role: 'owner' as const };
-  await server.context.db.insert(members).values({ ...wilma, createdAt: server.context.now() });
+  await world.server.context.db.insert(members).values({ ...wilma, createdAt: world.server.context.now() });
 });
 // Fresh sessions each time: some calls end them.
 beforeEach(async () => {
   const signed = await Promise.all(
-    Object.entries(WHO).map(async ([name, id]) => [name, await server.as(id)] as const),
+    Object.entries(WHO).map(async ([name, id]) => [name, await world.server.as(id)] as const),
   );
-  callers = { ...Object.fromEntries(signed), nobody: supertest.agent(server.app) } as Record<
+  world.callers = { ...Object.fromEntries(signed), nobody: supertest.agent(world.server.app) } as Record<
     CallerName,
     Caller
   >;
 });
-afterAll(() => server.close());
-
-let made = 0;
-const name = () => `Made ${(made += 1)}`;
-const settings = () => ({
-  name: name(),
-  leadIn: ';',
-  cueRules: DEFAULT_CUE_RULES,
-  kindsOfWork: [],
-  language: 'en-GB',
-});
-const bodyOf = async <T>(call: PromiseLike<{ body: unknown }>) => (await call).body as T;
-const entry = () => bodyOf<Entry>(keep(callers.keeper, 'ward', wording(name(), 'Words.')));
-const collection = () =>
-  bodyOf<Collection>(callers.keeper.post('/api/collections').send({ ...settings(), parent: 'ward' }));
-const idOf = async (call: PromiseLike<{ body: unknown }>) => (await bodyOf<{ id: string }>(call)).id;
-const proposal = async () =>
-  idOf(
-    callers.contributor
-      .post(`/api/entries/${(await entry()).id}/proposals`)
-      .send({ content: wording(name(), 'Other words.'), reason: 'why', base: 1 }),
-  );
-const note = async () => idOf(imke.post(`/api/entries/${(await entry()).id}/notes`).send({ text: 'Wrong' }));
-const deletion = async () =>
-  idOf(callers.keeper.post('/api/entries/deleted').send({ entries: [(await entry()).id] }));
-const invitation = () =>
-  idOf(
-    imke
-      .post('/api/invitations')
-      .send({ name: 'Guest', email: `guest${(made += 1)}@hollin.example`, role: 'member', groups: [] }),
-  );
-const group = () => idOf(imke.post('/api/groups').send({ name: name(), members: [] }));
-const glossary = async () =>
-  idOf(
-    imke
-      .post('/api/glossaries')
-      .send({ name: name(), language: 'en-GB', kindsOfWork: [], priority: 1, careful: false }),
-  );
-const member = async (over: object = {}) => {
-  const id = `m${(made += 1)}`;
-  const row = { id, name: id, email: `${id}@hollin.example`, role: 'member' as const };
-  await server.context.db.insert(members).values({ ...row, createdAt: server.context.now(), ...over });
-  return id;
-};
-/** A draft of the keeper's own, empty of gaps. */
-const draft = async () => {
-  const { id, version } = await bodyOf<Draft>(callers.keeper.post('/api/cases/swan-keel/drafts'));
-  const saved = await bodyOf<Draft>(
-    callers.keeper.put(`/api/drafts/${id}`).set('If-Match', `"${version}"`).send({ document: DOCUMENT }),
-  );
-  return { params: { draft: id }, version: saved.version ?? version };
-};
-const DOCUMENT = {
-  type: 'doc',
-  attrs: { placements: {} },
-  content: [{ type: 'paragraph', content: [{ type: 'text', text: 'All well.' }] }],
-};
-const HOUSE_WORD = { language: '', use: 'hedgehog', avoid: ['hog'], why: '', together: false };
-const houseWord = async () =>
-  (await bodyOf<{ id: string }>(callers.keeper.post('/api/house-words').send(HOUSE_WORD))).id;
-const TOKEN = 'x'.repeat(43);
-const PAGE = '6f1c2a52-7d0e-4c55-9d83-0a4b8f8b1a01';
-
-interface Asked {
-  params?: Record<string, string>;
-  body?: unknown;
-  version?: number;
-}
-const onEntry = async (body?: unknown): Promise<Asked> => ({ params: { entry: (await entry()).id }, body });
-const onCollection = async (body?: unknown): Promise<Asked> => {
-  const { id, version } = await collection();
-  return { params: { collection: id }, body, version };
-};
-const onMember = async (body?: unknown): Promise<Asked> => ({ params: { member: await member() }, body });
-
-/** For every route that needs something: what it is called with. Made anew for each call. */
-const CALLS: Partial<Record<RouteName, () => Promise<Asked>>> = {
-  makeOwner: async () => Promise.resolve({}),
-  signInDemo: async () => Promise.resolve({ body: { member: 'imke' } }),
-  bankChanges: async () => Promise.resolve({ body: { had: {} } }),
-  collectionChanges: () => onCollection({ had: null }),
-  search: async () => Promise.resolve({ body: { query: 'words' } }),
-  nearest: async () => Promise.resolve({ body: { text: 'words' } }),
-  makeCollection: async () => Promise.resolve({ body: { ...settings(), parent: 'ward' } }),
-  saveCollection: () => onCollection(settings()),
-  collectionRevisions: () => onCollection(),
-  moveCollection: () => onCollection({ parent: 'ward', before: null }),
-  dropCollection: () => onCollection(),
-  handOn: () => onCollection(),
-  takeOverFile: async () => {
-    const { id } = await collection();
-    const theirs = { id: 'theirs', parent: null, ...settings() };
-    return { body: { into: id, collections: [theirs], entries: [], known: {} } };
-  },
-  alike: async () => Promise.resolve({ body: { least: 0.8 } }),
-  termInBank: async () =>
-    Promise.resolve({ body: { forms: [{ from: 'words', to: 'text' }], collections: [] } }),
-  makeHouseWord: async () => Promise.resolve({ body: HOUSE_WORD }),
-  saveHouseWord: async () => ({ params: { word: await houseWord() }, body: HOUSE_WORD }),
-  dropHouseWord: async () => ({ params: { word: await houseWord() } }),
-  practise: async () => ({
-    body: { day: '2026-11-26', answers: [{ entry: (await entry()).id, known: true }] },
-  }),
-  giveReview: async () => {
-    const review = { due: '2027-01-31', keeper: WHO.keeper, looked: false };
-    return { body: { entries: [(await entry()).id], review } };
-  },
-  allowedDetails: () => onEntry(),
-  allowDetail: () => onEntry({ words: 'Keel', why: 'The word' }),
-  ignorePhrase: async () => Promise.resolve({ body: { key: 'slept well', ignored: true } }),
-  mergeEntries: async () => {
-    const [into, other] = [await entry(), await entry()];
-    const at = ({ id, revision }: Entry) => ({ entry: id, revision });
-    return { body: { into: { ...at(into), content: into.content }, entries: [at(other)] } };
-  },
-  sharing: () => onCollection(),
-  share: async () => {
-    const asked = await onCollection({ grants: [] });
-    const { version } = await bodyOf<{ version: number }>(
-      callers.keeper.get(`/api/collections/${asked.params!.collection}/sharing`),
-    );
-    return { ...asked, version };
-  },
-  propose: () => onEntry({ content: wording(name(), 'Other.'), reason: 'why', base: 1 }),
-  answerProposal: async () => ({
-    params: { proposal: await proposal() },
-    body: { accept: null, answer: 'No' },
-  }),
-  withdrawProposal: async () => ({ params: { proposal: await proposal() } }),
-  invite: async () =>
-    Promise.resolve({
-      body: { name: 'Guest', email: `g${(made += 1)}@hollin.example`, role: 'member', groups: [] },
-    }),
-  inviteAgain: async () => ({ params: { invitation: await invitation() } }),
-  withdrawInvitation: async () => ({ params: { invitation: await invitation() } }),
-  readLetter: async () => Promise.resolve({ body: { token: TOKEN } }),
-  join: async () => Promise.resolve({ body: { token: TOKEN, name: 'Guest', password: 'a quiet owl' } }),
-  newPassword: async () => Promise.resolve({ body: { token: TOKEN, password: 'a quiet owl' } }),
-  askPassword: async () => Promise.resolve({ body: { email: 'nobody@hollin.example' } }),
-  changeRole: () => onMember({ role: 'owner' }),
-  leave: () => onMember({ handTo: null }),
-  comeBack: () => onMember(),
-  handOver: () => onMember({ to: 'imke' }),
-  sendPassword: () => onMember(),
-  saveOwnDetails: async () => Promise.resolve({ body: { name: 'Someone', job: '', phone: '' } }),
-  endSession: async () => {
-    // Another one of the keeper's: their own must go on.
-    const elsewhere = await server.as(WHO.keeper);
-    const own = await bodyOf<{ id: string; current: boolean }[]>(elsewhere.get('/api/own/sessions'));
-    return { params: { session: own.find(({ current }) => current)!.id } };
-  },
-  makeGroup: async () => Promise.resolve({ body: { name: name(), members: [] } }),
-  saveGroup: async () => ({ params: { group: await group() }, body: { name: name(), members: [] } }),
-  dropGroup: async () => ({ params: { group: await group() } }),
-  trail: async () =>
-    Promise.resolve({ body: { about: null, by: null, from: null, until: null, before: null } }),
-  changeEntries: async () => {
-    const { id, content } = await entry();
-    return { body: { changes: [{ entry: id, revision: 1, content }], reason: '' } };
-  },
-  moveEntries: async () => ({ body: { entries: [(await entry()).id], to: 'ward' } }),
-  touched: async () => ({ body: { entries: [(await entry()).id] } }),
-  deleteEntries: async () => ({ body: { entries: [(await entry()).id] } }),
-  deleteDraft: draft,
-  restore: async () => ({ params: { deletion: await deletion() }, body: { entries: null } }),
-  purge: async () => ({ params: { deletion: await deletion() } }),
-  saveTeamSettings: async () => Promise.resolve({ body: { wastebasketDays: 30 } }),
-  note: () => onEntry({ text: 'Wrong' }),
-  answerNote: async () => ({ params: { note: await note() }, body: { text: 'Yes' } }),
-  closeNote: async () => ({ params: { note: await note() }, body: { closed: true } }),
-  present: () => onEntry({ page: PAGE }),
-  gone: async () => Promise.resolve({ params: { page: PAGE } }),
-  heldAgainst: async () => {
-    const { id: varied } = await entry();
-    const { id: home } = await collection();
-    const body = {
-      collection: home,
-      content: wording(name(), 'x'),
-      reason: '',
-      varies: { entry: varied, revision: 1 },
-    };
-    return {
-      params: { entry: await idOf(callers.keeper.post('/api/entries').send(body)) },
-      body: { revision: 1 },
-    };
-  },
-  makeEntry: async () =>
-    Promise.resolve({ body: { collection: 'ward', content: wording(name(), 'x'), reason: '' } }),
-  entry: () => onEntry(),
-  saveEntry: async () => ({ ...(await onEntry({ content: wording(name(), 'y'), reason: '' })), version: 1 }),
-  revisions: () => onEntry(),
-  revision: async () => ({ params: { entry: (await entry()).id, revision: '1' } }),
-  takeBundle: async () =>
-    Promise.resolve({
-      body: JSON.parse(
-        fs.readFileSync(path.join(import.meta.dirname, '../demo/fhir/hedgehog-bramble.json'), 'utf8'),
-      ) as unknown,
-    }),
-  case: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
-  earlierUses: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
-  openDraft: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
-  draft,
-  saveDraft: async () => ({ ...(await draft()), body: { document: DOCUMENT } }),
-  finishDraft: draft,
-  reopenDraft: draft,
-  makeGlossary: async () =>
-    Promise.resolve({
-      body: { name: name(), language: 'en-GB', kindsOfWork: [], priority: 1, careful: false },
-    }),
-  saveGlossary: async () => ({
-    params: { glossary: await glossary() },
-    body: { name: name(), language: 'en-GB', kindsOfWork: [], priority: 1, careful: false },
-    version: 1,
-  }),
-  dropGlossary: async () => ({ params: { glossary: await glossary() }, version: 1 }),
-  terms: async () => ({ params: { glossary: await glossary(), version: '1' } }),
-  importTerms: async () => ({
-    params: { glossary: await glossary() },
-    body: { terms: 'newt', replace: false },
-  }),
-  keepTerm: async () => ({
-    params: { glossary: await glossary() },
-    body: { text: 'newt', cue: '', weight: 0, note: '' },
-  }),
-  dropTerm: async () => {
-    const id = await glossary();
-    await imke.post(`/api/glossaries/${id}/terms`).send({ text: 'newt', cue: '', weight: 0, note: '' });
-    return { params: { glossary: id, term: 'newt' } };
-  },
-  countUses: async () => Promise.resolve({ body: { day: '2026-11-24', kind: 'admission', uses: [] } }),
-  savePreferences: async () => Promise.resolve({ body: DEFAULT_PREFERENCES }),
-};
+afterAll(() => world.server.close());
 
 /** Refused for what was sent, or done already: the caller as such was let through. */
 const LET_THROUGH = new Set(['already-begun', 'wrong-password', 'not-valid', 'too-many']);
@@ -307,8 +63,8 @@ describe('the table of rights', () => {
     const { method, path: template } = ROUTES[route];
     const outcomes: [CallerName, Outcome][] = [];
     for (const caller of CALLERS) {
-      const { params = {}, body, version = 1 } = (await CALLS[route]?.()) ?? {};
-      const request = callers[caller][method](
+      const { params = {}, body, version = 1 } = (await calls[route]?.()) ?? {};
+      const request = world.callers[caller][method](
         template.includes(':') ? pathFor(route, params as never) : template,
       ).set('If-Match', `"${version}"`);
       const response = await (body === undefined ? request : request.send(body as object));
@@ -327,31 +83,34 @@ describe('who hears what', () => {
     'reach-changed': collection,
     'proposals-changed': proposal,
     'notes-changed': async () =>
-      callers.reader
+      world.callers.reader
         .post(`/api/entries/${(await entry()).id}/notes`)
         .send({ text: 'Wrong' })
         .expect(201),
     'presence-changed': async () => {
       const { id } = await entry();
-      await callers.keeper.post(`/api/entries/${id}/present`).send({ page: PAGE });
-      await imke
+      await world.callers.keeper.post(`/api/entries/${id}/present`).send({ page: PAGE });
+      await world.imke
         .post(`/api/entries/${id}/present`)
         .send({ page: PAGE.replace(/1$/, '2') })
         .expect(200);
     },
     'people-changed': group,
     'glossary-changed': async () =>
-      imke
+      world.imke
         .post(`/api/glossaries/${await glossary()}/terms`)
         .send({ text: 'newt', cue: '', weight: 0, note: '' }),
     'case-added': async () => {
       const { params, version } = await draft();
-      await callers.keeper.delete(`/api/drafts/${params.draft}`).set('If-Match', `"${version}"`).expect(200);
+      await world.callers.keeper
+        .delete(`/api/drafts/${params.draft}`)
+        .set('If-Match', `"${version}"`)
+        .expect(200);
     },
   };
 
   test.each(Object.entries(HEARD))('%s', async (type, heard) => {
-    const hub = server.context.events;
+    const hub = world.server.context.events;
     const pages = Object.entries(WHO).map(([caller, id]) => ({ caller, page: Page.open(hub, id) }));
     const all = pages.map(({ page }) => page);
     await settled(hub, all);

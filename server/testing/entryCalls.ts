@@ -1,4 +1,4 @@
-import type { Problem } from '#contracts';
+import type { Entry, Problem } from '#contracts';
 import { newEntry } from '#core/entry';
 import { passageFrom } from '#core/notation';
 import type { Caller } from './testServer';
@@ -16,3 +16,12 @@ export const keep = (caller: Caller, collection: string, content: unknown) =>
 /** Saves content over a revision of an entry. */
 export const saveAs = (caller: Caller, id: string, revision: number, content: unknown) =>
   caller.put(`/api/entries/${id}`).set('If-Match', `"${revision}"`).send({ content, reason: 'why' });
+
+/** An entry of one wording that somebody keeps in a collection, perhaps with a cue. */
+export const keptEntry = async (
+  who: Caller,
+  collection: string,
+  title: string,
+  words: string,
+  cue?: string,
+) => (await keep(who, collection, wording(title, words, cue)).expect(201)).body as Entry;
