@@ -1,11 +1,10 @@
-import { expect, test } from '@jest/globals';
-import { type Field } from '#core/entry';
+import { describe, expect, test } from '@jest/globals';
+import { newEntry, proposeTitle, type Field } from '#core/entry';
 import { place } from '#core/fill';
-import { newEntry } from '#core/entry';
-import { plainPassage, plainText, linesOf, type Passage } from '#core/passage';
+import { lineText, linesOf, plainPassage, plainText, type Passage } from '#core/passage';
 import { emptyRecord, type CaseRecord } from '#core/record';
-import { capture } from './index';
 import { passageFrom } from '#core/notation';
+import { capture, personalFinder, personalInCaptured } from './index';
 
 const TODAY = '2026-11-25';
 const detail = (path: string, words: string) => ({
@@ -94,4 +93,30 @@ test('words of a placement become a wording again: blanks with their fields, no 
   const captured = capture(passage, { ...draft, placements: { p1: placement } });
   expect(shown(captured.passage, captured.fields)).toBe('[Who] ate [How].');
   expect(JSON.stringify(captured)).not.toMatch(/Bramble|slowly|p1/);
+});
+
+describe('words captured with details that the record does not know', () => {
+  const find = personalFinder({ names: ['Odile Brandt', 'Imke Tarrow'], numbers: [] }, new Set());
+  const captured = (text: string) => ({ passage: plainPassage(text), fields: [], particulars: [] });
+  const text = 'Odile rang Mrs Sorrel on 01632 960 150; she came, and Odile wrote it down.';
+
+  test('are told once each, and become fields of their own where they are wanted', () => {
+    const all = personalInCaptured(captured(text), find, ({ kind }) => kind !== 'pronoun');
+    expect(all.personal.map(({ words, kind }) => `${kind}: ${words}`)).toEqual([
+      'name: Odile',
+      'name: Mrs Sorrel',
+      'phone: 01632 960 150',
+      'pronoun: she',
+    ]);
+    expect(all.fields.map(({ kind }) => kind)).toEqual(all.fields.map(() => 'text'));
+    const left = linesOf(all.passage).map(lineText).join();
+    expect(left).toBe('\uFFFC rang \uFFFC on \uFFFC; she came, and \uFFFC wrote it down.');
+    expect(proposeTitle(all.passage)).not.toMatch(/Odile|Sorrel|960/);
+  });
+
+  test('stay where they are not wanted', () => {
+    const none = personalInCaptured(captured(text), find, () => false);
+    expect(linesOf(none.passage).map(lineText)).toEqual([text]);
+    expect(none.fields).toEqual([]);
+  });
 });

@@ -82,6 +82,16 @@ describe('in an entry', () => {
     expect(written(turned(text))).toBe(expected);
   });
 
+  test('a name with a title, or of somebody else, is asked for; of the case it is looked up', () => {
+    const kinds = (text: string, isOther?: (name: string) => boolean) => {
+      const content = entry(text);
+      return personalToField(content, finds(content)[0]!, isOther).fields.map(({ kind }) => kind);
+    };
+    expect(kinds('Keel slept.')).toEqual(['detail']);
+    expect(kinds('Keel slept.', (name) => name === 'Keel')).toEqual(['text']);
+    expect(kinds('Rang Mrs Sorrel.')).toEqual(['text']);
+  });
+
   test('what may stand all the same is not told again', () => {
     const content = entry('Ring 01632 960 112 or Keel.');
     const told = personalInEntry(content, find, new Set(['01632 960 112']));

@@ -29,7 +29,8 @@ export function personalInCaptured(
   for (let made = 0; made < MOST; made += 1) {
     const next = personalInEntry(content, find).find(isWanted);
     if (!next) break;
-    content = personalToField(content, next);
+    // The record's own names are known by now: whoever else is named is somebody else.
+    content = personalToField(content, next, () => true);
   }
   const { passage } = content.wordings[0]!.parts[0]!;
   return { ...captured, passage, fields: content.fields, personal };

@@ -45,6 +45,14 @@ const FIELD_OF: Record<Exclude<PersonalKind, 'pronoun'>, { label: string; path: 
   number: { label: 'Number', path: null },
 };
 
+const TITLED = /^(?:Mr|Mrs|Ms|Miss|Mx|Dr|Prof|Professor|Sir|Lady|Nurse|Sister)(?!\p{L})/u;
+
+/** Of the case is a name alone: who is called by a title, or is known to be another, is asked for. */
+function fieldOf({ kind, words }: PersonalPlace, isOther: (name: string) => boolean) {
+  const field = FIELD_OF[kind as keyof typeof FIELD_OF];
+  return kind === 'name' && (TITLED.test(words) || isOther(words)) ? { ...field, path: null } : field;
+}
+
 /** How he and she are written for whoever it is, where what follows does not tell otherwise. */
 const PERSON_FORM: Record<string, BlankForm> = {
   he: 'they',
@@ -95,10 +103,14 @@ function personTurned(passage: Passage, fields: Field[], place: PersonalPlace): 
 }
 
 /**
- * The entry with a personal detail turned into a blank of a field: a name into the case's name, he and she into person words
- * with their verb, anything else into one that is asked for.
+ * The entry with a personal detail turned into a blank of a field: a name into the case's name, unless it has a title or
+ * `isOther` says that it is somebody else's; he and she into person words with their verb; anything else is asked for.
  */
-export function personalToField(content: EntryContent, place: PersonalPlace): EntryContent {
+export function personalToField(
+  content: EntryContent,
+  place: PersonalPlace,
+  isOther: (name: string) => boolean = () => false,
+): EntryContent {
   const passage = content.wordings
     .find(({ id }) => id === place.wording)
     ?.parts.find(({ id }) => id === place.part)?.passage;
@@ -106,7 +118,11 @@ export function personalToField(content: EntryContent, place: PersonalPlace): En
   const turned =
     place.kind === 'pronoun'
       ? personTurned(passage, content.fields, place)
-      : particularsToFields(passage, [{ ...place, ...FIELD_OF[place.kind], form: 'as-is' }], content.fields);
+      : particularsToFields(
+          passage,
+          [{ ...place, ...fieldOf(place, isOther), form: 'as-is' }],
+          content.fields,
+        );
   const wordings = content.wordings.map((wording) => ({
     ...wording,
     parts: wording.parts.map((part) =>

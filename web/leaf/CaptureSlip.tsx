@@ -76,6 +76,11 @@ export function CaptureSlip(props: CaptureProps) {
   const { title, cue, leadIn, captured, known, proposed, error, pending } = slip;
   const { member } = useShell();
   const first = useRef<HTMLInputElement>(null);
+  // Another proposal, as long as none is written, is there to be typed over as well.
+  const { isProposed } = slip;
+  useEffect(() => {
+    if (isProposed && document.activeElement === first.current) first.current?.select();
+  }, [isProposed, title]);
   useEffect(() => first.current?.select(), []);
   const signedOut = isProblem(error, 'not-signed-in');
   return (

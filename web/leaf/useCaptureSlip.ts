@@ -48,7 +48,9 @@ export function useCaptureSlip({ words, placements, needs, index, home, close }:
   // Beside what is being kept stand its neighbours: their cues must not be taken.
   useAtHand(collection ? [collection.id] : []);
   const leadIn = collection?.leadIn ?? '';
-  const [title, setTitle] = useState(() => proposeTitle(captured.passage));
+  // Until one is written, of what has become no field: nobody's details get into a title, nor into the cue made of it.
+  const [ownTitle, setTitle] = useState<string | null>(null);
+  const title = ownTitle ?? proposeTitle(captured.passage);
   const preferences = usePreferences().data ?? DEFAULT_PREFERENCES;
   const [ownCue, setOwnCue] = useState<string | null>(null);
   const cue =
@@ -74,6 +76,8 @@ export function useCaptureSlip({ words, placements, needs, index, home, close }:
     toggle,
     known,
     proposed,
+    /** Whether the title is the one proposed. */
+    isProposed: ownTitle === null,
     setTitle,
     setOwnCue,
     setPlace,

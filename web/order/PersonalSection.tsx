@@ -4,6 +4,7 @@ import type { EntryContent } from '#core/entry';
 import { personalToField } from '#core/privacy';
 import { call } from '../api/client';
 import type { BankIndex } from '../bank/bankIndex';
+import { useIsOfTeam } from '../bank/usePersonalFinder';
 import { DoneNotice } from '../bank/many/DoneNotice';
 import { useMany, type DoneToMany } from '../bank/many/useMany';
 import { Button } from '../ui';
@@ -59,11 +60,15 @@ function PlaceLine({ entry, place, acts }: { entry: Entry; place: Place; acts: A
 }
 
 /** Makes a detail a field of its entry. Throws what `call` does. */
-async function makeField({ id, revision, content }: Entry, place: Place): Promise<DoneToMany> {
+async function makeField(
+  { id, revision, content }: Entry,
+  place: Place,
+  isOfTeam: (name: string) => boolean,
+): Promise<DoneToMany> {
   const { words } = place;
   const save = (next: EntryContent, reason: string, version: number) =>
     call('saveEntry', { params: { entry: id }, body: { content: next, reason }, version });
-  const kept = await save(personalToField(content, place), `“${words}” is a field now`, revision);
+  const kept = await save(personalToField(content, place, isOfTeam), `“${words}” is a field now`, revision);
   return {
     said: `“${words}” is a field now.`,
     undo: () => save(content, `Taken back: “${words}” stands again`, kept.revision),
@@ -86,9 +91,10 @@ interface OfEntryProps {
 
 function OfEntry({ index, found: { entry, places }, again }: OfEntryProps) {
   const many = useMany(() => undefined);
+  const isOfTeam = useIsOfTeam();
   const collection = index.collections.get(entry.collection);
   const acts: Acts = {
-    makeField: (place) => many.run(() => makeField(entry, place)),
+    makeField: (place) => many.run(() => makeField(entry, place, isOfTeam)),
     letStand: (words, why) => many.run(() => letStand(entry, words, why)),
     pending: many.pending,
   };

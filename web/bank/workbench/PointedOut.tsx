@@ -10,7 +10,7 @@ import { KIND_WORDS } from '../../order/kindWords';
 import { WhyForm } from '../../order/WhyForm';
 import { Button, Notice } from '../../ui';
 import type { BankIndex } from '../bankIndex';
-import { usePersonalFinder } from '../usePersonalFinder';
+import { useIsOfTeam, usePersonalFinder } from '../usePersonalFinder';
 
 interface Props {
   index: BankIndex;
@@ -62,6 +62,7 @@ function Personal({
   show,
 }: { place: PersonalPlace } & Pick<Props, 'content' | 'entry' | 'change' | 'show'>) {
   const [isAsking, setAsking] = useState(false);
+  const isOfTeam = useIsOfTeam();
   const allow = useMutation({
     mutationFn: (why: string) =>
       call('allowDetail', { params: { entry: entry! }, body: { words: place.words, why } }),
@@ -78,7 +79,7 @@ function Personal({
       </button>
       {change && !isAsking && (
         <p className="flex gap-4">
-          <Button look="text" onClick={() => change(personalToField(content, place))}>
+          <Button look="text" onClick={() => change(personalToField(content, place, isOfTeam))}>
             Make it a field
           </Button>
           {entry && (
