@@ -17,7 +17,16 @@ export type { PractisedNow } from './practice';
 export type { Placed, Usage } from './usage';
 export type { Ageing, Review, ReviewGiven } from './reviews';
 export type { HouseWordGiven, SaidOtherwise } from './houseWords';
-export type { Alike, Merging, PersonalInBank, RewordedInDrafts, TermFound, TypedAgain, Uses } from './order';
+export type {
+  Alike,
+  Merging,
+  PersonalInBank,
+  RewordedInDrafts,
+  SharedEndsFound,
+  TermFound,
+  TypedAgain,
+  Uses,
+} from './order';
 export { CollectionFileSchema, MOST_HANDED_ON } from './takeover';
 export type { CollectionFile, TakeOver } from './takeover';
 export type { Proposal } from './proposals';

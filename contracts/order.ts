@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { FieldSchema } from '#core/entry';
+import { PassageSchema } from '#core/passage';
 import { EntrySchema, SavedEntrySchema } from './bank';
 
 const id = z.string().min(1).max(60);
@@ -144,6 +146,26 @@ export const RewordedInDraftsSchema = z.object({
   read: z.number().int(),
 });
 export type RewordedInDrafts = z.infer<typeof RewordedInDraftsSchema>;
+
+/** Blocks that several entries of a collection begin or end with, and in which texts; those in most entries first. */
+export const SharedEndsSchema = z.object({
+  ends: z.array(
+    z.object({
+      kind: z.enum(['opening', 'closing']),
+      collection: z.string(),
+      language: z.string(),
+      passage: PassageSchema,
+      fields: z.array(FieldSchema),
+      at: z.array(z.object({ entry: EntrySchema, wording: z.string(), part: z.string() })),
+      /** The entry that says just this already; null where one must be made. */
+      piece: EntrySchema.nullable(),
+    }),
+  ),
+  /** How many there are, and entries that were looked at. */
+  count: z.number().int(),
+  read: z.number().int(),
+});
+export type SharedEndsFound = z.infer<typeof SharedEndsSchema>;
 
 /** One line of a long answer: how far the work is (0 to 1), until what came of it. */
 export const longAnswerOf = <Result extends z.ZodType>(result: Result) =>

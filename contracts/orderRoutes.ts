@@ -11,6 +11,7 @@ import {
   MergingSchema,
   PersonalInBankSchema,
   RewordedInDraftsSchema,
+  SharedEndsSchema,
   TermAskedSchema,
   TermFoundSchema,
   TypedAgainSchema,
@@ -69,6 +70,16 @@ export const ORDER_ROUTES = define({
     status: 200,
     stream: 'application/x-ndjson',
     response: longAnswerOf(RewordedInDraftsSchema),
+  },
+  sharedEnds: {
+    method: 'post',
+    path: '/api/order/shared-ends',
+    access: 'member',
+    summary:
+      'What several entries of a collection begin or end with, word for word, in lines as for entries alike.',
+    status: 200,
+    stream: 'application/x-ndjson',
+    response: longAnswerOf(SharedEndsSchema),
   },
   termInBank: {
     method: 'post',

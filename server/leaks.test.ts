@@ -140,6 +140,7 @@ async function allAnswers(caller: Caller, made: readonly Made[]): Promise<string
     ['personal', {}],
     ['said-otherwise', {}],
     ['ageing', {}],
+    ['shared-ends', {}],
     ['reworded', {}],
     ['term', { forms: secrets.slice(0, 20), collections: [] }],
   ] as const;

@@ -14,6 +14,7 @@ import { dropHouseWord, houseWordsFor, keepHouseWord, saidOtherwise } from './ho
 import { practise, practisedBy } from './practice';
 import { ageing, giveReview, reviewsFor } from './reviews';
 import { rewordedInDrafts } from './rewordedInDrafts';
+import { sharedEnds } from './sharedEnds';
 import { termInBank } from './termInBank';
 import { typedAgain } from './typedAgain';
 import { placedBy, usageOf } from './usageOf';
@@ -47,6 +48,11 @@ export function orderRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'rewordedInDrafts', async ({ member, response }) => {
     await answerInLines(response, member.id, () => rewordedInDrafts(context, member.id));
+    return { progress: 1 };
+  });
+
+  bind(router, context, 'sharedEnds', async ({ member, response }) => {
+    await answerInLines(response, member.id, () => sharedEnds(context, member.id));
     return { progress: 1 };
   });
 

@@ -51,6 +51,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   typedAgain: members,
   personalInBank: members,
   termInBank: members,
+  sharedEnds: members,
   rewordedInDrafts: members,
   houseWords: members,
   // Whoever keeps anything shared, which each of these members does; who does not is refused (order.test.ts).

@@ -6,6 +6,7 @@ import { Failed, Loading } from '../ui';
 import { AlikeSection } from './AlikeSection';
 import { PersonalSection } from './PersonalSection';
 import { RewordedSection } from './RewordedSection';
+import { SharedEndsSection } from './SharedEndsSection';
 import { TypedAgainSection } from './TypedAgainSection';
 
 const OTHERS = [
@@ -60,6 +61,7 @@ export function OrderPage() {
       {index && (
         <>
           <AlikeSection index={index} />
+          <SharedEndsSection index={index} />
           <TypedAgainSection />
           <RewordedSection index={index} />
           <PersonalSection index={index} />
