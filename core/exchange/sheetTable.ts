@@ -52,7 +52,7 @@ export function sheetTable(rows: readonly SheetTableRow[]): { html: string; text
       return `<tr>${inHtml.map((one) => `<td>${one}</td>`).join('')}</tr>`;
     })
     .join('');
-  const safe = (text: string) => (/^[=+\-@]./.test(text) ? `'${text}` : text);
+  const safe = (text: string) => (/^[=+\-@\t\r]./s.test(text) ? `'${text}` : text);
   return {
     html: `<table><thead><tr>${HEAD.map((one) => `<th>${one}</th>`).join('')}</tr></thead><tbody>${html}</tbody></table>`,
     text: [HEAD, ...body.map(({ cells }) => cells)]
