@@ -97,6 +97,8 @@ test('do we have something for this: the nearest entries to a message, or one ma
   const page = await signedIn('Anouk Fell');
   await page.getByRole('link', { name: 'Bank' }).click();
   await page.getByRole('link', { name: 'Something for this?' }).click();
+  const asked = page.getByRole('textbox', { name: 'What it is about' });
+  await expect(asked).toBeFocused();
   await page.keyboard.insertText(
     'Good morning! There is a hedgehog on our lawn in full daylight. Should I offer it milk or lift it into a box?',
   );
@@ -105,7 +107,6 @@ test('do we have something for this: the nearest entries to a message, or one ma
   await expect(first).toContainText('Hedgehog');
   await expect(first.locator('mark').filter({ hasText: 'milk' })).toBeVisible();
   await expectAccessible(page);
-  const asked = page.getByRole('textbox', { name: 'What it is about' });
   await asked.fill('Tractor gearbox whines uphill');
   await expect(page.getByRole('status').filter({ hasText: 'Nothing near enough' })).toBeVisible();
   await page.getByRole('button', { name: 'Make an entry from it' }).click();

@@ -3,6 +3,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider } from 'react-router';
 import { queryClient } from './api/queries';
+import { fetchAhead } from './shell/fetchAhead';
 import { NothingHere } from './shell/NothingHere';
 import { Frame, Shell } from './shell/Shell';
 import { followTheme } from './shell/theme';
@@ -91,11 +92,13 @@ const router = createBrowserRouter([
   },
 ]);
 
-// The other screens are fetched while nothing else is to be done: going there is then quick, and does not
-// fail when the server goes down in the middle of the work.
-window.addEventListener('load', () =>
-  requestIdleCallback(() => void Promise.allSettled(Object.values(SCREENS).map((screen) => screen()))),
-);
+window.addEventListener('load', () => {
+  const { leaf, sheet, entry, ...others } = SCREENS;
+  void fetchAhead(
+    [leaf, sheet, entry, ...Object.values(others)],
+    () => queryClient.isFetching() > 0 || !router.state.initialized,
+  );
+});
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
