@@ -64,7 +64,8 @@ export async function expectAccessible(page: Page): Promise<void> {
   for (const colorScheme of ['light', 'dark'] as const) {
     await page.emulateMedia({ colorScheme });
     await expect(page.locator('html')).toHaveAttribute('data-theme', colorScheme);
-    const axe = new AxeBuilder({ page });
+    // Without the page of its own that it opens to add up what stands in frames: there are none.
+    const axe = new AxeBuilder({ page }).setLegacyMode(true);
     const { violations } = await (colorScheme === 'light' ? axe : axe.withRules('color-contrast')).analyze();
     expect(violations.map(({ id, nodes }) => [colorScheme, id, nodes.map(({ html }) => html)])).toEqual([]);
   }

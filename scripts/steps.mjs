@@ -4,6 +4,7 @@ import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 
+import { compressAssets } from './compressAssets.mjs';
 import { writeEnglish } from './english.mjs';
 
 export const root = path.dirname(path.dirname(new URL(import.meta.url).pathname));
@@ -97,6 +98,7 @@ export function build() {
     run('Building the pages', tool('vite'), ['build', '--logLevel', 'warn'], {
       env: { NODE_ENV: 'production' },
     });
+    compressAssets(path.join(root, 'dist/web/assets'));
     fs.rmSync(path.join(root, 'dist/server'), { recursive: true, force: true });
     run('Building the server', tool('esbuild'), [
       'server/main.ts',
