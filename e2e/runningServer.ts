@@ -10,12 +10,16 @@ export class RunningServer {
     private process: ChildProcess,
     readonly url: string,
     private readonly env: Record<string, string>,
+    private readonly flags: readonly string[],
   ) {}
 
-  /** Starts the built server on a data folder; resolves when it says that it is ready. */
+  /**
+   * Starts the built server on a data folder; resolves when it says that it is ready. One that lives for seconds
+   * takes the embedded store's code as it is first compiled: to make it quick costs more than it then saves.
+   */
   static async start(
     folder: string,
-    { demo = true, port = 0, databaseUrl = '', atHand = 5000 } = {},
+    { demo = true, port = 0, databaseUrl = '', atHand = 5000, livesForSeconds = false } = {},
   ): Promise<RunningServer> {
     const env = {
       ELDERLEAF_DATA: folder,
@@ -24,8 +28,9 @@ export class RunningServer {
       DATABASE_URL: databaseUrl,
       ELDERLEAF_AT_HAND: String(atHand),
     };
-    const { process: child, url } = await launch(env);
-    return new RunningServer(child, url, env);
+    const flags = livesForSeconds ? ['--liftoff-only'] : [];
+    const { process: child, url } = await launch(env, flags);
+    return new RunningServer(child, url, env, flags);
   }
 
   /** Ends the process at once, as a power cut would. */
@@ -40,12 +45,15 @@ export class RunningServer {
 
   /** Starts it again at the same address, on the same folder. */
   async again(): Promise<void> {
-    this.process = (await launch({ ...this.env, PORT: new URL(this.url).port })).process;
+    this.process = (await launch({ ...this.env, PORT: new URL(this.url).port }, this.flags)).process;
   }
 }
 
-function launch(env: Record<string, string>): Promise<{ process: ChildProcess; url: string }> {
-  const child = spawn(process.execPath, [MAIN], {
+function launch(
+  env: Record<string, string>,
+  flags: readonly string[],
+): Promise<{ process: ChildProcess; url: string }> {
+  const child = spawn(process.execPath, [...flags, MAIN], {
     env: { ...process.env, NODE_ENV: 'production', ...env },
     stdio: ['ignore', 'pipe', 'pipe'],
   });

@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
-import { test as base, expect, type Browser, type Page } from '@playwright/test';
+import { test as base, expect, type Page } from '@playwright/test';
 import { RunningServer } from './runningServer';
 
 interface Fixtures {
@@ -15,9 +15,8 @@ interface Fixtures {
 
 export type Member = 'Imke Tarrow' | 'Odile Brandt' | 'Desta Wynne' | 'Ruan Pellow' | 'Anouk Fell';
 
-/** Signs a fresh page in as a demo member and waits for the desk. */
-async function signIn(browser: Browser, url: string, member: Member): Promise<Page> {
-  const page = await (await browser.newContext()).newPage();
+/** Signs a page in as a demo member and waits for the desk. */
+async function signIn(page: Page, url: string, member: Member): Promise<Page> {
   await page.goto(url);
   await page.getByRole('button', { name: member }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/desk/);
@@ -27,16 +26,18 @@ async function signIn(browser: Browser, url: string, member: Member): Promise<Pa
 /** Each test has a server of its own, on its own copy of the demo. */
 export const test = base.extend<Fixtures>({
   atHand: [5000, { option: true }],
-  server: async ({ atHand }, use) => {
+  server: async ({ atHand, browser }, use) => {
     const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-e2e-'));
     fs.cpSync(process.env.E2E_DEMO_FOLDER!, folder, { recursive: true });
-    const server = await RunningServer.start(folder, { atHand });
+    const server = await RunningServer.start(folder, { atHand, livesForSeconds: true });
     await use(server);
+    // Left open, their pages would go on asking for a server that is gone, beside every test that follows.
+    for (const context of browser.contexts()) await context.close();
     await server.kill();
     fs.rmSync(folder, { recursive: true, force: true });
   },
   signedIn: async ({ browser, server }, use) => {
-    await use((member) => signIn(browser, server.url, member));
+    await use(async (member) => signIn(await (await browser.newContext()).newPage(), server.url, member));
   },
 });
 
