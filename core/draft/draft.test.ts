@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { DraftDocumentSchema, earlierUses, emptyDraft, lastAnswers } from '.';
-import type { Answer, DraftDocument, Placement } from '.';
+import type { Answer, DraftDocument, EarlierUse, Placement } from '.';
 
 const said = (text: string): Answer => ({ kind: 'text', text });
 
@@ -41,7 +41,7 @@ test('only answers that are to be offered again are left, of placements of which
 });
 
 test('the last answer to each field counts, and another entry’s never does', () => {
-  const uses = [
+  const uses: EarlierUse[] = [
     { entry: 'ward-round', answers: { pen: said('Pen 4'), by: said('Odile') } },
     { entry: 'feeding', answers: { pen: said('Pen 1') } },
     { entry: 'ward-round', answers: { pen: said('Pen 6') } },
