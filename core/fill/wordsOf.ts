@@ -1,7 +1,14 @@
 import { dateInWords, DATE_FORMS, timeInWords, type DateForm } from '#core/calendar';
 import type { Answer } from '#core/draft';
 import { nestedBlanks, type Field } from '#core/entry';
-import { numberWords, PERSON_FORMS, personWords, withArticle, type PersonForm } from '#core/language';
+import {
+  numberWords,
+  PERSON_FORMS,
+  personWords,
+  withArticle,
+  withCapital,
+  type PersonForm,
+} from '#core/language';
 import type { BlankForm } from '#core/passage';
 import { typedWords } from './isAnswered';
 import { isNone } from './picking';
@@ -184,7 +191,7 @@ function wordsAt(
     case 'upper':
       return words.toLocaleUpperCase();
     case 'capital':
-      return words.replace(/\p{L}/u, (letter) => letter.toLocaleUpperCase());
+      return withCapital(words);
     case 'article':
       return withArticle(words, language);
     default:

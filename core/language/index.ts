@@ -1,4 +1,5 @@
 export { withArticle } from './article';
+export { withCapital } from './withCapital';
 export { numberWords } from './numberWords';
 export { personWords, PERSONS, PERSON_FORMS } from './personWords';
 export type { Person, PersonForm } from './personWords';

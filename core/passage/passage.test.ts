@@ -1,6 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
+  excerpt,
+  followCase,
+  isSafeLink,
   joinAtCaret,
   LIMITS,
   PassageSchema,
@@ -96,6 +99,80 @@ describe('tidying static words', () => {
       }),
     );
   });
+});
+
+const blank = (form: string): Inline =>
+  ({ type: 'blank', attrs: { field: 'f', form, placement: null } }) as unknown as Inline;
+
+describe('the case a cue was typed in', () => {
+  test.each<[Inline[], Inline[]]>([
+    [
+      [text('it ate.'), text(' it slept.')],
+      [text('It ate.'), text(' it slept.')],
+    ],
+    [[text('“it ate”')], [text('“It ate”')]],
+    [
+      [text('('), text('it', 'bold'), text(' ate)')],
+      [text('('), text('It', 'bold'), text(' ate)')],
+    ],
+    // In another case a unit would be another unit.
+    [[text('2 mg given')], [text('2 mg given')]],
+    [[text('½ ml more')], [text('½ ml more')]],
+    [
+      [blank('as-is'), text(' ate.')],
+      [blank('capital'), text(' ate.')],
+    ],
+    [
+      [text('“'), blank('as-is')],
+      [text('“'), blank('capital')],
+    ],
+    [
+      [blank('article'), text(' was seen')],
+      [blank('article'), text(' was seen')],
+    ],
+    [
+      [{ type: 'hardBreak' }, text('ate')],
+      [{ type: 'hardBreak' }, text('ate')],
+    ],
+    [[], []],
+  ])('a capital: %j', (line, expected) => {
+    const passage = { type: 'doc', content: [paragraph(...line)] } as Passage;
+    expect(followCase(passage, 'capital').content).toEqual([paragraph(...expected)]);
+  });
+
+  test('of several lines the first that has words gets the capital; capitals go through all; as it is, nothing', () => {
+    const passage = {
+      type: 'doc',
+      content: [paragraph(), paragraph(text('one')), paragraph(text('two'), blank('as-is'))],
+    } as Passage;
+    expect(plainText(followCase(passage, 'capital'))).toBe('\n\nOne\n\ntwo');
+    expect(followCase(passage, 'upper').content.at(-1)).toEqual(paragraph(text('TWO'), blank('upper')));
+    expect(followCase(passage, 'as-is')).toBe(passage);
+  });
+});
+
+test.each([
+  ['It ate well today.', 40, 'It ate well today.'],
+  ['It ate well today.', 10, 'It ate…'],
+  ['Otorhinolaryngologist', 10, 'Otorhinola…'],
+  ['A otorhinolaryngologist', 10, 'A otorhino…'],
+  ['', 5, ''],
+])('an excerpt of %j in %d letters', (words, length, expected) => {
+  expect(excerpt(plainPassage(words), length)).toBe(expected);
+});
+
+test.each([
+  ['https://hollin.example/owls', true],
+  ['mailto:desk@hollin.example', true],
+  ['tel:+440000000', true],
+  ['javascript:alert(1)', false],
+  [' javascript:alert(1)', false],
+  ['JaVaScRiPt:alert(1)', false],
+  ['data:text/html,x', false],
+  ['//hollin.example', false],
+  [`https://hollin.example/${'a'.repeat(2000)}`, false],
+])('whether %j may be followed: %s', (href, safe) => {
+  expect(isSafeLink(href)).toBe(safe);
 });
 
 test('captured words lose stray paragraph ends and leaking bold, and keep wanted spaces and breaks', () => {
