@@ -54,6 +54,7 @@ describe('what several entries begin and end with', () => {
   });
 
   test.each([
+    ['entries that say nothing else', letters.map(() => whole(END))],
     ['two of them only', letters.slice(1).map((one) => whole(one))],
     ['another collection', letters.map((one, at) => whole(one, `c${at}`))],
     ['another language', letters.map((one, at) => whole(one, 'c', ['en-GB', 'cy', 'ga'][at]))],

@@ -81,7 +81,7 @@ function textsOf({ id, content }: Whole, kind: EndKind): Text[] {
   });
 }
 
-/** How many blocks all of some texts have in common, from their end inwards. */
+/** How many blocks all of some texts, one at least, have in common, from their end inwards. */
 function depthOf(texts: readonly Text[]): number {
   let depth = 1;
   while (texts.every(({ keys }) => keys[depth] !== undefined && keys[depth] === texts[0]!.keys[depth]))
@@ -123,10 +123,11 @@ export class SharedEnds {
     texts: readonly Text[],
     of: Pick<SharedEnd, 'kind' | 'collection' | 'language'>,
   ): SharedEnd[] {
-    if (texts.length < AT_LEAST) return [];
     // Those that say nothing else are no entries to put a piece into: one of them is the piece.
     const isWhole = (text: Text, depth: number) => text.blocks.length <= depth;
-    let depth = depthOf(texts.filter((text) => text.blocks.length > 1));
+    const longer = texts.filter((text) => !isWhole(text, 1));
+    if (longer.length < AT_LEAST) return [];
+    let depth = depthOf(longer);
     while (depth > 1 && texts.filter((text) => !isWhole(text, depth)).length < AT_LEAST) depth -= 1;
     const within = texts.filter((text) => !isWhole(text, depth));
     if (new Set(within.map(({ entry }) => entry)).size < AT_LEAST) return [];

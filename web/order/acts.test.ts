@@ -28,18 +28,17 @@ const passage = (...lines: string[]) => ({
   type: 'doc' as const,
   content: lines.map((text) => ({ type: 'paragraph' as const, content: [{ type: 'text' as const, text }] })),
 });
-const entry = (id: string, lines: string[], more: Partial<Entry> = {}, over: Partial<EntryContent> = {}) =>
-  ({
-    id,
-    collection: 'ward',
-    revision: 3,
-    content: { ...newEntry(id, 'en-GB', passage(...lines)), ...over },
-    savedAt: '2026-11-01T08:00:00.000Z',
-    savedBy: 'odile',
-    reason: '',
-    varies: null,
-    ...more,
-  });
+const entry = (id: string, lines: string[], more: Partial<Entry> = {}, over: Partial<EntryContent> = {}) => ({
+  id,
+  collection: 'ward',
+  revision: 3,
+  content: { ...newEntry(id, 'en-GB', passage(...lines)), ...over },
+  savedAt: '2026-11-01T08:00:00.000Z',
+  savedBy: 'odile',
+  reason: '',
+  varies: null,
+  ...more,
+});
 const collections = new Map(
   (['keep', 'contribute', 'use'] as const).map((right, at) => [
     ['ward', 'school', 'archive'][at]!,
