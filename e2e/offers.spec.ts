@@ -225,6 +225,7 @@ test('what was typed in full though a cue would bring it is told once; what is s
   await expect(page.getByRole('region', { name: 'Finished' })).toBeVisible();
   await counted;
   await page.getByRole('link', { name: 'Glossaries' }).click();
+  await expect(page.getByRole('heading', { name: 'Glossaries', level: 1 })).toBeVisible();
   // 42 characters for the three of the cue and the space that closes it.
   const saved = page.getByRole('region', { name: 'Keys saved' });
   await page.reload();

@@ -17,9 +17,11 @@ export async function fetchAhead(
   isBusy: () => boolean,
 ): Promise<void> {
   for (const screen of screens) {
-    do await moment();
-    while (isBusy());
     await idle();
+    while (isBusy()) {
+      await moment();
+      await idle();
+    }
     await screen().catch(() => undefined);
   }
 }
