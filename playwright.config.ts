@@ -10,6 +10,8 @@ export default defineConfig({
   // Generous: a shared machine can stand still for half a minute.
   timeout: 150_000,
   expect: { timeout: 30_000 },
+  // One more try, told as flaky where it is needed: what is to be mended then is the test, before the next change.
+  retries: 1,
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

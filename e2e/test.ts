@@ -72,13 +72,18 @@ export async function expectAccessible(page: Page): Promise<void> {
   }
 }
 
+/** Waits until the browser has told the page of the caret that a key or a click has moved: it does so in the next frame. */
+const caretTold = (page: Page) =>
+  page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done))));
+
 /**
- * Presses keys one after another, each when the browser has told the page of the caret that the one before
- * has moved: it does so in the next frame, and no hand is quicker than that.
+ * Presses keys one after another, each when the page has been told what the click or key before it did to the caret: no
+ * hand is quicker than that.
  */
 export async function pressKeys(page: Page, keys: readonly string[]): Promise<void> {
   for (const key of keys) {
+    await caretTold(page);
     await page.keyboard.press(key);
-    await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done))));
   }
+  await caretTold(page);
 }
