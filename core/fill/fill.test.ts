@@ -210,7 +210,6 @@ describe('filling', () => {
     ],
     ['several lines of words', 'Said: [word]!', { word: text('one\ntwo') }, 'Said: one\ntwo!'],
     ['capital and upper', '[word:capital] x [word:upper]', { word: text('ab c') }, 'Ab c x AB C'],
-    ['a capital leaves a unit as it is', '[word:capital]', { word: text('2 mg daily') }, '2 mg daily'],
   ] as [string, string, Answers, string][])('%s', (_name, template, answers, expected) => {
     expect(fill(template, answers)).toBe(expected);
   });

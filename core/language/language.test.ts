@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { numberWords, PERSON_FORMS, personWords, readNumber, withArticle } from './index';
+import { numberWords, PERSON_FORMS, personWords, readNumber, withArticle, withCapital } from './index';
 
 test.each([
   'a hedgehog',
@@ -126,4 +126,14 @@ test.each([
 
 test('every form is in the table above', () => {
   expect(PERSON_FORMS).toHaveLength(13);
+});
+
+test.each([
+  ['it ate', 'It ate'],
+  ['“it” ate', '“It” ate'],
+  ['2 mg daily', '2 mg daily'],
+  ['(2 mg)', '(2 mg)'],
+  ['…', '…'],
+])('%j with a capital', (words, expected) => {
+  expect(withCapital(words)).toBe(expected);
 });
