@@ -11,7 +11,7 @@ import { Button } from '../ui';
 import { EntryHead } from './EntryHead';
 import { InItsText } from './InItsText';
 import { KIND_WORDS } from './kindWords';
-import { LongWork } from './LongWork';
+import { FoundSection } from './FoundSection';
 import { useLongWork } from './useLongWork';
 import { WhyForm } from './WhyForm';
 
@@ -125,37 +125,29 @@ function OfEntry({ index, found: { entry, places }, again }: OfEntryProps) {
 
 /** What in shared wording looks like somebody's details: made into fields, or let stand with a reason. */
 export function PersonalSection({ index }: { index: BankIndex }) {
-  const { working, start, stop } = useLongWork('personalInBank');
-  const look = () => start(undefined);
+  const work = useLongWork('personalInBank');
   return (
-    <section aria-label="Personal details in shared wording" className="border-t border-hair py-5">
-      <div className="flex flex-wrap items-end gap-x-4 gap-y-2 px-9 max-[899px]:px-4">
-        <h2 className="grow font-book text-[19px]">Personal details in shared wording</h2>
-        <Button disabled={working.state === 'working'} onClick={look}>
-          Look for details
-        </Button>
-      </div>
-      <LongWork what="Reading the shared wording" working={working} stop={stop}>
-        {({ entries, count, read }) => (
-          <>
-            <p role="status" className="px-9 py-2 text-[14px] text-soft max-[899px]:px-4">
-              {count === 0
-                ? `Nobody’s details stand in ${read.toLocaleString()} shared entries.`
-                : `${count === 1 ? 'One' : count.toLocaleString()} of ${read.toLocaleString()} shared entries ${count === 1 ? 'has' : 'have'} words that look like somebody’s details${count > entries.length ? `; the first ${entries.length} are shown` : ''}.`}
-            </p>
-            <ul>
-              {entries.map((found) => (
-                <OfEntry
-                  key={`${found.entry.id} ${found.entry.revision}`}
-                  index={index}
-                  found={found}
-                  again={look}
-                />
-              ))}
-            </ul>
-          </>
-        )}
-      </LongWork>
-    </section>
+    <FoundSection
+      title="Personal details in shared wording"
+      look="Look for details"
+      what="Reading the shared wording"
+      work={work}
+      said={({ entries, count, read }) =>
+        count === 0
+          ? `Nobody’s details stand in ${read.toLocaleString()} shared entries.`
+          : `${count === 1 ? 'One' : count.toLocaleString()} of ${read.toLocaleString()} shared entries ${count === 1 ? 'has' : 'have'} words that look like somebody’s details${count > entries.length ? `; the first ${entries.length} are shown` : ''}.`
+      }
+    >
+      {({ entries }) =>
+        entries.map((found) => (
+          <OfEntry
+            key={`${found.entry.id} ${found.entry.revision}`}
+            index={index}
+            found={found}
+            again={() => work.start(undefined)}
+          />
+        ))
+      }
+    </FoundSection>
   );
 }

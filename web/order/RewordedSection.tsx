@@ -7,7 +7,7 @@ import { useMany, type DoneToMany } from '../bank/many/useMany';
 import { Button } from '../ui';
 import { EntryHead } from './EntryHead';
 import { InItsText } from './InItsText';
-import { LongWork } from './LongWork';
+import { FoundSection } from './FoundSection';
 import { useLongWork } from './useLongWork';
 
 type Found = RewordedInDrafts['entries'][number];
@@ -89,35 +89,28 @@ function OfEntry({ index, found }: { index: BankIndex; found: Found }) {
 
 /** What people usually change after placing an entry, shown in its wording, and made so in one step. */
 export function RewordedSection({ index }: { index: BankIndex }) {
-  const { working, start, stop } = useLongWork('rewordedInDrafts');
+  const work = useLongWork('rewordedInDrafts');
   return (
-    <section aria-label="What is changed after placing" className="border-t border-hair py-5">
-      <div className="flex flex-wrap items-end gap-x-4 gap-y-2 px-9 max-[899px]:px-4">
-        <h2 className="grow font-book text-[19px]">What is changed after placing</h2>
-        <Button disabled={working.state === 'working'} onClick={() => start(undefined)}>
-          Look for changes
-        </Button>
-      </div>
-      <LongWork what="Reading the drafts" working={working} stop={stop}>
-        {({ entries, count, read }) => (
-          <>
-            <p role="status" className="px-9 py-2 text-[14px] text-soft max-[899px]:px-4">
-              {count === 0
-                ? `No change was made again and again to ${read === 1 ? 'the one entry that stands' : `the ${read} entries that stand`} in your drafts.`
-                : `${count === 1 ? 'One entry is' : `${count} entries are`} usually changed${count > entries.length ? `; the first ${entries.length} are shown` : ''}.`}
-            </p>
-            <ul>
-              {entries.map((found) => (
-                <OfEntry
-                  key={`${found.entry.id} ${found.entry.revision} ${found.wording}`}
-                  index={index}
-                  found={found}
-                />
-              ))}
-            </ul>
-          </>
-        )}
-      </LongWork>
-    </section>
+    <FoundSection
+      title="What is changed after placing"
+      look="Look for changes"
+      what="Reading the drafts"
+      work={work}
+      said={({ entries, count, read }) =>
+        count === 0
+          ? `No change was made again and again to ${read === 1 ? 'the one entry that stands' : `the ${read} entries that stand`} in your drafts.`
+          : `${count === 1 ? 'One entry is' : `${count} entries are`} usually changed${count > entries.length ? `; the first ${entries.length} are shown` : ''}.`
+      }
+    >
+      {({ entries }) =>
+        entries.map((found) => (
+          <OfEntry
+            key={`${found.entry.id} ${found.entry.revision} ${found.wording}`}
+            index={index}
+            found={found}
+          />
+        ))
+      }
+    </FoundSection>
   );
 }

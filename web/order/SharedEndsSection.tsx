@@ -4,7 +4,7 @@ import { DoneNotice } from '../bank/many/DoneNotice';
 import { useMany } from '../bank/many/useMany';
 import { PassageView } from '../bank/PassageView';
 import { Button } from '../ui';
-import { LongWork } from './LongWork';
+import { FoundSection } from './FoundSection';
 import { makePiece, type End } from './makePiece';
 import { useLongWork } from './useLongWork';
 
@@ -51,35 +51,24 @@ function EndLine({ index, end }: { index: BankIndex; end: End }) {
 
 /** What several entries begin or end with: made an entry of its own that stands in all of them. */
 export function SharedEndsSection({ index }: { index: BankIndex }) {
-  const { working, start, stop } = useLongWork('sharedEnds');
+  const work = useLongWork('sharedEnds');
   return (
-    <section aria-label="Shared openings and closings" className="border-t border-hair py-5">
-      <div className="flex flex-wrap items-end gap-x-4 gap-y-2 px-9 max-[899px]:px-4">
-        <h2 className="grow font-book text-[19px]">Shared openings and closings</h2>
-        <Button disabled={working.state === 'working'} onClick={() => start(undefined)}>
-          Look for them
-        </Button>
-      </div>
-      <LongWork what="Reading the bank" working={working} stop={stop}>
-        {({ ends, count, read }) => (
-          <>
-            <p role="status" className="px-9 py-2 text-[14px] text-soft max-[899px]:px-4">
-              {count === 0
-                ? `No three of ${read.toLocaleString()} entries begin or end with the same words.`
-                : `${count === 1 ? 'One opening or closing is' : `${count} openings and closings are`} shared${count > ends.length ? `; the first ${ends.length} are shown` : ''}.`}
-            </p>
-            <ul>
-              {ends.map((end) => (
-                <EndLine
-                  key={JSON.stringify([end.kind, end.collection, end.passage])}
-                  index={index}
-                  end={end}
-                />
-              ))}
-            </ul>
-          </>
-        )}
-      </LongWork>
-    </section>
+    <FoundSection
+      title="Shared openings and closings"
+      look="Look for them"
+      what="Reading the bank"
+      work={work}
+      said={({ ends, count, read }) =>
+        count === 0
+          ? `No three of ${read.toLocaleString()} entries begin or end with the same words.`
+          : `${count === 1 ? 'One opening or closing is' : `${count} openings and closings are`} shared${count > ends.length ? `; the first ${ends.length} are shown` : ''}.`
+      }
+    >
+      {({ ends }) =>
+        ends.map((end) => (
+          <EndLine key={JSON.stringify([end.kind, end.collection, end.passage])} index={index} end={end} />
+        ))
+      }
+    </FoundSection>
   );
 }
