@@ -1,4 +1,3 @@
-import { sql } from 'drizzle-orm';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { newEntry, type EntryContent } from '#core/entry';
 import { ownCollection } from '../server/bank/ownCollection';
@@ -124,5 +123,4 @@ export async function seedLargeBank(store: Store): Promise<void> {
     await writeWords(db, rows);
   }
   await db.update(collections).set({ changes: 1 });
-  await db.execute(sql`analyze`);
 }

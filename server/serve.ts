@@ -13,7 +13,7 @@ import { emptyWastebasket } from './wastebasket/emptying';
 import { PostRoom, smtpOffice } from './post/postOffice';
 import type { Settings } from './settings';
 
-const EMPTY_MS = 3_600_000;
+const UPKEEP_MS = 3_600_000;
 const KEPT_OPEN_MS = 65_000;
 const BEAT_MS = 25_000;
 const SHUTDOWN_MS = 5000;
@@ -76,12 +76,16 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
     server.keepAliveTimeout = KEPT_OPEN_MS;
     server.headersTimeout = KEPT_OPEN_MS + 1000;
     const beat = setInterval(() => events.beat(), BEAT_MS).unref();
-    const empty = () =>
-      void emptyWastebasket(context).catch((error: unknown) =>
+    const upkeep = async () => {
+      await emptyWastebasket(context).catch((error: unknown) =>
         log.error({ name: (error as Error).name }, 'the wastebasket could not be emptied'),
       );
-    empty();
-    setInterval(empty, EMPTY_MS).unref();
+      await store
+        .upkeep()
+        .catch((error: unknown) => log.error({ name: (error as Error).name }, 'the store was not kept up'));
+    };
+    void upkeep();
+    setInterval(() => void upkeep(), UPKEEP_MS).unref();
     closeOnSignal(server, store, events, beat);
     const address = server.address();
     const port = typeof address === 'object' && address ? address.port : settings.port;

@@ -5,6 +5,7 @@ import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { localBus, postgresBus, type Bus } from '../events/bus';
 import { lockFolder } from './lockFolder';
 import type * as schema from './schema';
+import { upkeep } from './upkeep';
 
 /** The database, embedded or a server: the same for all who use it. */
 export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
@@ -15,6 +16,8 @@ export interface Store {
   db: Database;
   /** How the processes that have this store open tell each other what changed. */
   bus: Bus;
+  /** To be done now and then; a PostgreSQL server does its own. */
+  upkeep: () => Promise<unknown>;
   close: () => Promise<void>;
 }
 
@@ -46,6 +49,7 @@ async function openServer(url: string): Promise<Store> {
   return {
     db,
     bus,
+    upkeep: () => Promise.resolve(),
     close: async () => {
       await bus.close();
       await pool.end();
@@ -54,17 +58,21 @@ async function openServer(url: string): Promise<Store> {
 }
 
 async function openEmbedded(opening: Promise<PGlite>, release: () => void): Promise<Store> {
-  const [client, { drizzle }, { migrate }, schema] = await Promise.all([
+  const [client, { types }, { drizzle }, { migrate }, schema] = await Promise.all([
     opening,
+    import('@electric-sql/pglite'),
     import('drizzle-orm/pglite'),
     import('drizzle-orm/pglite/migrator'),
     import('./schema'),
   ]);
+  // Without those of the arrays of each type and table, about 300: all are copied for every question, and none is ever answered.
+  client.parsers = types.parsers;
   const db = drizzle(client, { schema });
   await migrate(db, { migrationsFolder });
   return {
     db,
     bus: localBus(),
+    upkeep: () => upkeep(db),
     close: async () => {
       await client.close();
       release();
