@@ -105,5 +105,8 @@ export const NewEntrySchema = z.object({
   reason,
   /** The shared entry that it varies, and the revision it was made from. */
   varies: z.object({ entry: z.string().max(60), revision: z.number().int().min(1) }).optional(),
+  /** Names what is made: sent again, since the answer was lost, it is no second entry but the same one, as it is sent now. */
+  key: z.uuid().optional(),
 });
+export type NewEntry = z.infer<typeof NewEntrySchema>;
 export const SavedEntrySchema = z.object({ content: EntryContentSchema, reason });

@@ -5,7 +5,17 @@ export { ProblemSchema, PROBLEM_TITLES } from './problem';
 export type { Problem, ProblemCode } from './problem';
 export { MemberSchema, PASSWORD_LENGTH } from './members';
 export type { Member, Beginning } from './members';
-export type { Bank, BankHad, Collection, Entry, Found, Nearest, Revision, RevisionSummary } from './bank';
+export type {
+  Bank,
+  BankHad,
+  Collection,
+  Entry,
+  Found,
+  Nearest,
+  NewEntry,
+  Revision,
+  RevisionSummary,
+} from './bank';
 export { CollectionSettingsSchema } from './collections';
 export type { CollectionRevision, CollectionSettings, GrantedTo, Group, Sharing, Team } from './collections';
 export type { Invitation, OwnDetails, Person, Post } from './people';

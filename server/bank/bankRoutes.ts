@@ -9,7 +9,8 @@ import { changeEntries, moveEntries } from './manyEntries';
 import { readBank, readCollection } from './readBank';
 import { mustSeeHistory } from './history';
 import { visibleEntries, visibleEntry } from './rights';
-import { holdAgainst, insertEntry, toEntry, updateEntry } from './saveEntry';
+import { makeEntry } from './makeEntry';
+import { holdAgainst, toEntry, updateEntry } from './saveEntry';
 import { nearestTo } from './nearestTo';
 import { search } from './search';
 
@@ -37,19 +38,13 @@ export function bankRoutes(router: Router, context: Context): void {
   bind(router, context, 'nearest', ({ member, body }) => nearestTo(db, member.id, body.text));
 
   bind(router, context, 'makeEntry', async ({ member, body }) => {
-    const { content, reason } = body;
-    const entry = await insertEntry(
-      { context, member: member.id, content, reason },
-      body.collection,
-      context.newId(),
-      body.varies,
-    );
+    const entry = await makeEntry(context, member.id, body);
     await announceEntry(context, member, entry);
     return entry;
   });
 
   bind(router, context, 'changeEntries', async ({ member, body }) => {
-    const saved = await changeEntries(context, member.id, body.changes, body.reason);
+    const saved = await changeEntries(context, member.id, body.changes, body.reason, { areAll: true });
     await announceChanges(context, saved);
     return { entries: saved };
   });

@@ -9,7 +9,7 @@ import { record } from '../people/trail';
 import { depart, holdCollections, nextChange } from './bankChanges';
 import { moveWords } from './entryWords';
 import { rightsFor } from './rights';
-import { mustBeSound, tellingClashes, toEntry, typedCues, indexEntry } from './saveEntry';
+import { indexEntry, isSavedAlready, mustBeSound, tellingClashes, toEntry, typedCues } from './saveEntry';
 import { mustIncludeSoundly } from './soundIncludes';
 import { mustVaryAlone } from './soundVariations';
 
@@ -144,12 +144,16 @@ export interface Change {
   content: EntryContent;
 }
 
-/** Saves many entries as their next revisions, all or none. Returns them as they stand now. */
+/**
+ * Saves many entries as their next revisions, all or none. Returns them as they stand now. Where they are all of what was sent,
+ * the same sent again does nothing.
+ */
 export async function changeEntries(
   context: Context,
   member: string,
   changes: readonly Change[],
   reason: string,
+  { areAll = false } = {},
 ): Promise<Entry[]> {
   for (const { content } of changes) mustBeSound(content);
   return tellingClashes(() =>
@@ -160,6 +164,11 @@ export async function changeEntries(
         changes.map(({ entry }) => entry),
       );
       const byId = new Map(rows.map((row) => [row.id, row]));
+      if (
+        areAll &&
+        changes.every((one) => isSavedAlready(byId.get(one.entry)!, member, one.revision, one.content))
+      )
+        return rows.map(toEntry);
       const stale = changes.find(({ entry, revision }) => byId.get(entry)!.revision !== revision);
       if (stale)
         throw new Refusal(

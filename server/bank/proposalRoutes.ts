@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { and, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Router } from 'express';
@@ -75,6 +76,27 @@ async function oneSeen(db: Queries, member: string, id: string): Promise<Proposa
   return found;
 }
 
+/** The open proposal of just this by the member: it is sent again, because the answer to the first was lost. */
+async function proposedBefore(
+  db: Queries,
+  member: string,
+  entry: string,
+  { base, content }: Pick<Proposal, 'base' | 'content'>,
+): Promise<string | undefined> {
+  const open = await db
+    .select({ id: proposals.id, content: proposals.content })
+    .from(proposals)
+    .where(
+      and(
+        eq(proposals.entry, entry),
+        eq(proposals.proposedBy, member),
+        eq(proposals.base, base),
+        eq(proposals.state, 'open'),
+      ),
+    );
+  return open.find((one) => isDeepStrictEqual(one.content, content))?.id;
+}
+
 /** Proposals: made by those who may not change an entry, answered by those who may. */
 export function proposalRoutes(router: Router, context: Context): void {
   const { db, events } = context;
@@ -126,6 +148,8 @@ export function proposalRoutes(router: Router, context: Context): void {
     mustBeSound(body.content);
     if (body.base > entry.revision)
       throw new Refusal('bad-request', 'The change was made to a revision that is not there.');
+    const before = await proposedBefore(db, member.id, entry.id, body);
+    if (before !== undefined) return oneSeen(db, member.id, before);
     const id = context.newId();
     await db.insert(proposals).values({
       id,

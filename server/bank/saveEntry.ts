@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util';
 import { and, asc, eq, inArray, isNull, ne } from 'drizzle-orm';
 import type { Entry } from '#contracts';
 import { proposeCue } from '#core/cue';
@@ -140,9 +141,7 @@ export async function insertEntry(
   id: string,
   varies: Varies | null = null,
 ): Promise<Entry> {
-  const { context, member, reason } = saving;
-  // A variation is brought by the cues of what it varies.
-  const content = varies ? { ...saving.content, cues: [] } : saving.content;
+  const { context, member, content, reason } = saving;
   mustBeSound(content);
   return tellingClashes(() =>
     context.db.transaction(async (tx) => {
@@ -170,9 +169,14 @@ export async function insertEntry(
   );
 }
 
+/** Whether a save to a revision was done already: it is sent again, because the answer to the first was lost. */
+export const isSavedAlready = (entry: Row, member: string, madeTo: number, content: EntryContent) =>
+  entry.revision === madeTo + 1 && entry.savedBy === member && isDeepStrictEqual(entry.content, content);
+
 /**
  * Saves an entry as its next revision. Throws a `moved-on` Refusal, with the entry as it stands, when it is
- * no longer at the revision the change was made to. `also` is done with it, or not at all.
+ * no longer at the revision the change was made to; the same change sent again is answered as it was the first time.
+ * `also` is done with it, or not at all.
  */
 export async function updateEntry(
   saving: Saving,
@@ -185,6 +189,10 @@ export async function updateEntry(
     context.db.transaction(async (tx) => {
       const entry = await keptEntry(tx, member, id);
       const content = entry.varies === null ? saving.content : { ...saving.content, cues: [] };
+      if (isSavedAlready(entry, member, madeTo, content)) {
+        await also?.(tx);
+        return toEntry(entry);
+      }
       mustBeSound(content);
       await mustIncludeSoundly(tx, { member, collection: entry.collection, id, content });
       await mustBeFree(tx, entry.collection, id, content);

@@ -20,11 +20,17 @@ function Unsaved({ id, index, change }: Props & { change: EntryChange }) {
   const { member } = useShell();
   const navigate = useNavigate();
   const own = index.bank.collections.find((collection) => collection.own && collection.parent === null);
+  const [key] = useState(() => crypto.randomUUID());
   const keep = useMutation({
     // Its cue is not taken along: it brings the shared wording for others.
     mutationFn: () =>
       call('makeEntry', {
-        body: { collection: own?.id ?? '', content: { ...change.content, cues: [] }, reason: change.reason },
+        body: {
+          collection: own?.id ?? '',
+          content: { ...change.content, cues: [] },
+          reason: change.reason,
+          key,
+        },
       }),
     onSuccess: (kept) => {
       takeKept(kept);

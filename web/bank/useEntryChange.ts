@@ -11,6 +11,8 @@ export interface EntryChange {
   base: number;
   content: EntryContent;
   reason: string;
+  /** Names a new entry once it was sent: sent again, since the answer was lost, it is no second one. */
+  sent?: string;
   /** The proposal that is being amended: saving accepts it so. */
   proposal?: string;
 }
@@ -70,7 +72,11 @@ export function useEntryChange(
   }, [change, key]);
   const put = (next: EntryChange) =>
     setChange(
-      same(next.content, start.content) && next.reason === '' && next.base === start.base && !next.proposal
+      same(next.content, start.content) &&
+        next.reason === '' &&
+        next.base === start.base &&
+        !next.proposal &&
+        !next.sent
         ? null
         : next,
     );
@@ -88,9 +94,10 @@ export function useEntryChange(
         return (await call('answerProposal', { params, body: { accept, answer: now.reason } })).entry;
       }
       if (entry) return call('saveEntry', { params: { entry: entry.id }, body, version: base });
-      return call('makeEntry', {
-        body: { ...body, collection: 'collection' in target ? target.collection : '' },
-      });
+      const sent = now.sent ?? crypto.randomUUID();
+      put({ ...now, sent });
+      const collection = 'collection' in target ? target.collection : '';
+      return call('makeEntry', { body: { ...body, collection, key: sent } });
     },
     onSuccess: (kept) => {
       setChange(null);

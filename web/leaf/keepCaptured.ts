@@ -15,6 +15,8 @@ export interface Slip {
   captured: Captured;
   /** The name of a collection that is to be made for it, like the one at hand; null where there is one. */
   fresh: string | null;
+  /** Names what is kept: sent again, since the answer was lost, it is no second entry. */
+  key: string;
   /** The entry whose wording gives way to this one; null for a new entry. */
   replacing: Entry | null;
 }
@@ -52,6 +54,7 @@ export function useKeep(close: (kept: Entry) => void, collectionMade: (made: Col
         collection: made?.id ?? slip.collection?.id ?? '',
         content: contentOf(slip),
         reason: 'Kept from a leaf',
+        key: slip.key,
       };
       return call('makeEntry', { body });
     },

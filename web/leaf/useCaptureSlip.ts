@@ -55,6 +55,7 @@ export function useCaptureSlip({ words, placements, needs, index, home, close }:
   const [ownCue, setOwnCue] = useState<string | null>(null);
   const cue =
     ownCue ?? (title.trim() === '' ? '' : proposeCue(title, takenCues(index, leadIn), preferences.cuesBy));
+  const [key] = useState(() => crypto.randomUUID());
   const keep = useKeep(close, (one) => {
     setMade(one);
     setPlace(one.id);
@@ -67,7 +68,7 @@ export function useCaptureSlip({ words, placements, needs, index, home, close }:
     setTurnedBack(next);
   };
   const proposed = isProblem(keep.error, 'cue-taken') ? keep.error.problem.proposed : undefined;
-  const slip = { title, cue, collection, captured, fresh };
+  const slip = { key, title, cue, collection, captured, fresh };
   return {
     ...slip,
     leadIn,

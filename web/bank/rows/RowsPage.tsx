@@ -54,7 +54,8 @@ function useSitting(index: BankIndex) {
       cues: cue === '' ? [] : [{ text: cue }],
     };
     try {
-      const entry = await call('makeEntry', { body: { collection, content, reason: 'Written row by row' } });
+      const body = { collection, content, reason: 'Written row by row', key: row.key };
+      const entry = await call('makeEntry', { body });
       takeKept(entry);
       put(row.key, { state: 'kept', entry: entry.id });
     } catch (error) {

@@ -1,5 +1,6 @@
 /** One short entry being written: kept on this computer until the server has it. */
 export interface Row {
+  /** Names it: sent again, since the answer was lost, it is no second entry. */
   key: string;
   title: string;
   cue: string;
