@@ -1,5 +1,6 @@
 export { Finder } from './finder';
 export { findable, wordsToFind, type Findable } from './findable';
+export { isNamed } from './isNamed';
 export { nearWords } from './nearWords';
 export { nearest, type Near } from './nearest';
 export { plainWord, slackOf, wordsOf } from './words';

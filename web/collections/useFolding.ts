@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Collection } from '#contracts';
+import { isNamed } from '#core/finder';
 import type { Branch } from '#core/rights';
 
 /** So many collections are read at a glance; more are folded into what they are in. */
@@ -9,13 +10,10 @@ const SHOWN = 200;
 
 type Branches = readonly Branch<Collection>[];
 
-/** The branches that are shown: those by a name, or those within nothing and within what is open. */
-function shownOf(all: Branches, query: string, open: ReadonlySet<string>): Branch<Collection>[] {
-  const asked = query.trim().toLowerCase();
-  if (asked !== '')
-    return all
-      .filter(({ node }) => node.name.toLowerCase().includes(asked))
-      .map(({ node }) => ({ node, depth: 0 }));
+/** The branches that are shown: those that are so named, or those within nothing and within what is open. */
+export function shownOf(all: Branches, query: string, open: ReadonlySet<string>): Branch<Collection>[] {
+  if (query.trim() !== '')
+    return all.filter(({ node }) => isNamed(node.name, query)).map(({ node }) => ({ node, depth: 0 }));
   const ids = new Set(all.map(({ node }) => node.id));
   const shown = new Set<string>();
   return all.filter(({ node: { id, parent } }) => {

@@ -4,10 +4,19 @@ import type { Group, Team } from '#contracts';
 import { call, inWords } from '../api/client';
 import { KEYS, queryClient } from '../api/queries';
 import { Button, NameForm, Notice, TextField, Tick } from '../ui';
+import { FindPerson } from './FindPerson';
+import { useNamed } from './useNamed';
 
 const settled = () => {
   for (const queryKey of [KEYS.team, KEYS.bank]) void queryClient.invalidateQueries({ queryKey });
 };
+
+/** So many names of a group are told. */
+const TOLD = 12;
+const toldOf = (names: readonly string[]) =>
+  names.length === 0
+    ? 'Nobody yet'
+    : names.slice(0, TOLD).join(', ') + (names.length > TOLD ? `, and ${names.length - TOLD} more` : '');
 
 interface EditorProps {
   group: Group;
@@ -19,6 +28,14 @@ interface EditorProps {
 function GroupEditor({ group, team, close }: EditorProps) {
   const [name, setName] = useState(group.name);
   const [members, setMembers] = useState<readonly string[]>(group.members);
+  // Those who were in it come first: they are what one changes, and a team may be long.
+  const was = new Set(group.members);
+  const named = useNamed(
+    team.members
+      .filter(({ id, left }) => !left || was.has(id))
+      .sort((a, b) => Number(was.has(b.id)) - Number(was.has(a.id))),
+    ({ name: called, job }) => `${called} ${job}`,
+  );
   const done = () => {
     settled();
     close();
@@ -47,15 +64,14 @@ function GroupEditor({ group, team, close }: EditorProps) {
         maxLength={80}
         onChange={({ target }) => setName(target.value)}
       />
+      <FindPerson named={named} />
       <div className="grid max-h-72 gap-1 overflow-y-auto">
-        {team.members
-          .filter(({ id, left }) => !left || members.includes(id))
-          .map(({ id, name: called, left }) => (
-            <Tick key={id} on={members.includes(id)} toggle={() => toggle(id)}>
-              {called}
-              {left && <span className="text-soft"> (has left)</span>}
-            </Tick>
-          ))}
+        {named.shown.map(({ id, name: called, left }) => (
+          <Tick key={id} on={members.includes(id)} toggle={() => toggle(id)}>
+            {called}
+            {left && <span className="text-soft"> (has left)</span>}
+          </Tick>
+        ))}
       </div>
       {error && <Notice tone="warning" title={inWords(error)} />}
       <p className="flex flex-wrap gap-2">
@@ -100,9 +116,7 @@ export function GroupsPanel({ team, isOwner }: { team: Team; isOwner: boolean })
               <div className="flex items-baseline gap-3">
                 <div className="min-w-0 grow">
                   <span className="font-medium break-words">{group.name}</span>
-                  <span className="block text-[13px] text-soft">
-                    {group.members.map(nameOf).join(', ') || 'Nobody yet'}
-                  </span>
+                  <span className="block text-[13px] text-soft">{toldOf(group.members.map(nameOf))}</span>
                 </div>
                 {isOwner && (
                   <Button look="text" aria-label={`Change ${group.name}`} onClick={() => setOpen(group.id)}>

@@ -8,10 +8,12 @@ import { instantInWords } from '../clock/calendarToday';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
 import { Button, Failed, Loading, Menu, Notice } from '../ui';
+import { FindPerson } from './FindPerson';
 import { GroupsPanel } from './GroupsPanel';
 import { InvitationsList } from './InvitationsList';
 import { InviteForm } from './InviteForm';
 import { LeavingForm } from './LeavingForm';
+import { useNamed } from './useNamed';
 
 const asked = () => {
   for (const queryKey of [KEYS.people, KEYS.team]) void queryClient.invalidateQueries({ queryKey });
@@ -23,6 +25,12 @@ interface RowProps {
   groups: Team['groups'];
   say: (words: string) => void;
 }
+
+const groupsOf = (id: string, groups: Team['groups']) =>
+  groups
+    .filter(({ members }) => members.includes(id))
+    .map(({ name }) => name)
+    .join(', ');
 
 /** What an owner can do about someone of the team. */
 function PersonRow({ person, people, groups, say }: RowProps) {
@@ -54,7 +62,6 @@ function PersonRow({ person, people, groups, say }: RowProps) {
         { label: 'Send a letter for a new password', onSelect: letter },
         { label: 'Hand over, or end the membership', onSelect: () => setLeaving(true) },
       ];
-  const inGroups = groups.filter(({ members }) => members.includes(id)).map((group) => group.name);
   return (
     <li className={`border-b border-hair px-9 py-3 max-[899px]:px-4 ${leftAt ? 'text-soft' : ''}`}>
       <div className="grid grid-cols-[minmax(0,1fr)_auto_auto] items-baseline gap-x-4">
@@ -78,7 +85,7 @@ function PersonRow({ person, people, groups, say }: RowProps) {
         {[
           email,
           phone,
-          inGroups.join(', '),
+          groupsOf(id, groups),
           keeps > 0 && `keeps ${keeps === 1 ? 'one collection' : `${keeps} collections`}`,
         ]
           .filter(Boolean)
@@ -94,13 +101,17 @@ function PersonRow({ person, people, groups, say }: RowProps) {
 
 function Managed({ team }: { team: Team }) {
   const people = usePeople();
+  const all = people.data?.members ?? [];
+  const present = all.filter(({ leftAt }) => leftAt === null);
+  const left = all.filter(({ leftAt }) => leftAt !== null);
+  const named = useNamed([...present, ...left], ({ id, name, job, email, phone }) =>
+    [name, job, email, phone, groupsOf(id, team.groups)].join(' '),
+  );
   const [said, setSaid] = useState<string | null>(null);
   if (people.isError)
     return <Failed what="the people" error={people.error} retry={() => void people.refetch()} />;
   if (!people.data) return <Loading what="the people" />;
-  const { members, invitations, byEmail } = people.data;
-  const present = members.filter(({ leftAt }) => leftAt === null);
-  const left = members.filter(({ leftAt }) => leftAt !== null);
+  const { invitations, byEmail } = people.data;
   return (
     <>
       {said && (
@@ -114,8 +125,11 @@ function Managed({ team }: { team: Team }) {
           </Notice>
         </div>
       )}
+      <div className="px-9 max-[899px]:px-4">
+        <FindPerson named={named} />
+      </div>
       <ul aria-label="The team">
-        {[...present, ...left].map((person) => (
+        {named.shown.map((person) => (
           <PersonRow key={person.id} person={person} people={present} groups={team.groups} say={setSaid} />
         ))}
       </ul>
@@ -125,17 +139,24 @@ function Managed({ team }: { team: Team }) {
 }
 
 function Listed({ team }: { team: Team }) {
+  const named = useNamed(
+    team.members.filter(({ left }) => !left),
+    ({ id, name, job }) => [name, job, groupsOf(id, team.groups)].join(' '),
+  );
   return (
-    <ul aria-label="The team">
-      {team.members
-        .filter(({ left }) => !left)
-        .map(({ id, name, job }) => (
+    <>
+      <div className="px-9 max-[899px]:px-4">
+        <FindPerson named={named} />
+      </div>
+      <ul aria-label="The team">
+        {named.shown.map(({ id, name, job }) => (
           <li key={id} className="border-b border-hair px-9 py-3 max-[899px]:px-4">
             <span className="font-book text-[17px] break-words">{name}</span>{' '}
             <span className="text-[14px] text-soft">{job}</span>
           </li>
         ))}
-    </ul>
+      </ul>
+    </>
   );
 }
 
