@@ -41,12 +41,12 @@ export function AlikeGroup({ index, entries, count, uses }: Props) {
     setOut((now) => new Set(now.has(id) ? [...now].filter((one) => one !== id) : [...now, id]));
   if (many.done)
     return (
-      <li className="border-b border-hair px-9 py-4 max-[899px]:px-4">
+      <li className="border-b border-hair last:border-b-0 px-9 py-4 max-[899px]:px-4">
         <DoneNotice many={many} />
       </li>
     );
   return (
-    <li className="border-b border-hair px-9 py-5 max-[899px]:px-4">
+    <li className="border-b border-hair last:border-b-0 px-9 py-5 max-[899px]:px-4">
       <fieldset className="grid gap-3">
         <legend className="eyebrow">
           {count} entries{count > entries.length && `, ${entries.length} of them shown`}
@@ -55,9 +55,10 @@ export function AlikeGroup({ index, entries, count, uses }: Props) {
           const collection = index.collections.get(entry.collection);
           const { title } = entry.content;
           const isLeft = entry.id === left;
+          const cue = typedCue(entry, collection);
           return (
             <section key={entry.id} aria-label={title} className="grid gap-1.5">
-              <p className="flex flex-wrap items-baseline gap-x-3">
+              <p className="flex items-baseline gap-x-3">
                 <label className="flex items-baseline gap-2">
                   <input
                     type="radio"
@@ -68,12 +69,14 @@ export function AlikeGroup({ index, entries, count, uses }: Props) {
                   />
                   <span className="sr-only">Keep {title}</span>
                 </label>
-                <Link to={`/bank/${entry.id}`} className="font-book text-[17px] break-words text-ink">
-                  {title}
-                </Link>
-                <span className="cue">{typedCue(entry, collection)}</span>
-                <span className="text-[13px] text-soft">
-                  {collection?.name}, {timesInWords(uses[entry.id])}
+                <span className="flex min-w-0 flex-wrap items-baseline gap-x-3">
+                  <Link to={`/bank/${entry.id}`} className="font-book text-[17px] break-words text-ink">
+                    {title}
+                  </Link>
+                  {cue && <span className="cue">{cue}</span>}
+                  <span className="text-[13px] text-soft">
+                    {collection?.name}, {timesInWords(uses[entry.id])}
+                  </span>
                 </span>
               </p>
               <div className="pl-6">

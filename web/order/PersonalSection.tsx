@@ -99,7 +99,7 @@ function OfEntry({ index, found: { entry, places }, again }: OfEntryProps) {
     pending: many.pending,
   };
   return (
-    <li className="border-b border-hair px-9 py-3 max-[899px]:px-4">
+    <li className="border-b border-hair last:border-b-0 px-9 py-3 max-[899px]:px-4">
       <EntryHead index={index} entry={entry} />
       <DoneNotice many={many} />
       {/* Once it was saved anew, the others stand elsewhere in it. */}

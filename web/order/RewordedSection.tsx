@@ -53,7 +53,7 @@ function OfEntry({ index, found }: { index: BankIndex; found: Found }) {
   const collection = index.collections.get(entry.collection);
   const right = collection?.right ?? 'read';
   return (
-    <li className="border-b border-hair px-9 py-3 max-[899px]:px-4">
+    <li className="border-b border-hair last:border-b-0 px-9 py-3 max-[899px]:px-4">
       <EntryHead index={index} entry={entry} />
       <DoneNotice many={many} />
       {!many.done && (

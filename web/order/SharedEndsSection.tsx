@@ -16,7 +16,7 @@ function EndLine({ index, end }: { index: BankIndex; end: End }) {
   const collection = index.collections.get(end.collection);
   const entries = [...new Map(at.map(({ entry }) => [entry.id, entry])).values()];
   return (
-    <li className="grid gap-2 border-b border-hair px-9 py-3 max-[899px]:px-4">
+    <li className="grid gap-2 border-b border-hair last:border-b-0 px-9 py-3 max-[899px]:px-4">
       <div className="book border-l border-leaf pl-4">
         <PassageView
           passage={passage}

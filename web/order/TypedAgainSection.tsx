@@ -22,7 +22,7 @@ function PhraseLine({ phrase }: { phrase: Phrase }) {
   });
   if (isIgnored)
     return (
-      <li className="border-b border-hair px-9 py-3 max-[899px]:px-4">
+      <li className="border-b border-hair last:border-b-0 px-9 py-3 max-[899px]:px-4">
         <Notice title="You will not be told of it again.">
           <Button look="text" disabled={ignore.isPending} onClick={() => ignore.mutate(false)}>
             Undo
@@ -31,7 +31,7 @@ function PhraseLine({ phrase }: { phrase: Phrase }) {
       </li>
     );
   return (
-    <li className="grid gap-1.5 border-b border-hair px-9 py-3 max-[899px]:px-4">
+    <li className="grid gap-1.5 border-b border-hair last:border-b-0 px-9 py-3 max-[899px]:px-4">
       <p className="font-book text-[16px] leading-[1.8] break-words whitespace-pre-wrap">
         {phrase.pieces.map((piece, at) =>
           'text' in piece ? (
