@@ -51,7 +51,7 @@ test('the second of two who save one entry is told, sees both, and loses nothing
   await imke.keyboard.press('F9');
   await expect(imke.getByRole('status').filter({ hasText: 'Saved as revision 2' })).toBeVisible();
   await odile.keyboard.press('F9');
-  const told = odile.getByRole('alert').filter({ hasText: 'Someone saved this entry' });
+  const told = odile.getByRole('alert').filter({ hasText: 'Imke Tarrow saved this entry' });
   await expect(told).toContainText('You both changed: Wording.');
   await expect(told.getByRole('insertion').last()).toHaveText('Imke');
   await expect(told.getByRole('deletion')).toHaveText('Odile');
@@ -86,7 +86,7 @@ test('two who change one entry see each other there; changes that do not touch a
   await imke.keyboard.type(' By Imke.');
   await imke.keyboard.press('F9');
   await expect(imke.getByRole('status').filter({ hasText: 'Saved as revision 2' })).toBeVisible();
-  const told = odile.getByRole('alert').filter({ hasText: 'Someone saved this entry' });
+  const told = odile.getByRole('alert').filter({ hasText: 'Imke Tarrow saved this entry' });
   await told.getByRole('button', { name: 'Put both together' }).click();
   await expect(odile.getByRole('textbox', { name: 'Wording', exact: true })).toContainText('By Imke.');
   await odile.keyboard.press('F9');

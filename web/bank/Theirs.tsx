@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { Entry } from '#contracts';
 import { mergedEntry } from '#core/difference';
-import { useRevision } from '../api/queries';
+import { useRevision, useTeam } from '../api/queries';
 import { Button, Notice } from '../ui';
 import { DifferenceView, titleOf } from './DifferenceView';
 import type { EntryChanging } from './useEntryChange';
@@ -9,6 +9,7 @@ import type { EntryChanging } from './useEntryChange';
 /** What someone else saved while one was changing the same entry: both beside what they began from, to be made one. */
 export function Theirs({ theirs, changing }: { theirs: Entry; changing: EntryChanging }) {
   const base = useRevision(theirs.id, changing.base || null).data?.content;
+  const who = useTeam().data?.members.find(({ id }) => id === theirs.savedBy)?.name;
   const both = useMemo(() => {
     if (!base) return null;
     const mine = mergedEntry(base, changing.content, theirs.content);
@@ -16,8 +17,11 @@ export function Theirs({ theirs, changing }: { theirs: Entry; changing: EntryCha
   }, [base, changing.content, theirs.content]);
   const clashes = both?.mine.clashes.map(titleOf).join(', ');
   return (
-    <Notice tone="warning" title="Someone saved this entry while you were changing it.">
-      <p>{theirs.reason || 'No reason given'}. Yours stands on the leaf, whole.</p>
+    <Notice tone="warning" title={`${who ?? 'Someone'} saved this entry while you were changing it.`}>
+      <p>
+        {theirs.reason ? `Why: “${theirs.reason}”.` : 'Without a word of why.'} Yours stands on the leaf,
+        whole.
+      </p>
       {base && (
         <div className="my-2 border-l border-hair pl-3 text-ink">
           <p className="eyebrow">What they changed</p>

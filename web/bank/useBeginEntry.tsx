@@ -18,7 +18,10 @@ export function useBeginEntry() {
   };
   const held = isHeld && (
     <Notice title="You began another entry, which is not saved yet.">
-      <Link to="/bank/new">Save it or drop it first.</Link> Nothing was changed.
+      <Link to="/bank/new" className="text-elder underline">
+        Save it or drop it first.
+      </Link>{' '}
+      Nothing was changed.
     </Notice>
   );
   return { begin, held };

@@ -60,7 +60,9 @@ function Figures({ usage, index }: { usage: Usage; index: BankIndex }) {
         <ul className="mt-1 columns-2 gap-6 text-[14px]">
           {never.map(({ entry, title }) => (
             <li key={entry} className="break-inside-avoid py-0.5">
-              <Link to={`/bank/${entry}`}>{title}</Link>
+              <Link to={`/bank/${entry}`} className="text-elder underline">
+                {title}
+              </Link>
             </li>
           ))}
         </ul>

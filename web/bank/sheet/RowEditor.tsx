@@ -178,8 +178,11 @@ export function RowEditor({ entry, index, close }: Props) {
       )}
       {theirs && (
         <Notice tone="warning" title="Somebody saved this entry meanwhile.">
-          Your change is kept. <Link to={`/bank/${entry.id}`}>See both on its page</Link>, and take words from
-          either.
+          Your change is kept.{' '}
+          <Link to={`/bank/${entry.id}`} className="text-elder underline">
+            See both on its page
+          </Link>
+          , and take words from either.
         </Notice>
       )}
       {error && !isProblem(error, 'moved-on') && (
