@@ -1,4 +1,5 @@
-import { mapLines, type Inline, type Passage } from '#core/passage';
+import { canonical, mapLines, type Inline, type Passage } from '#core/passage';
+import { isSame } from './isSame';
 import { mergedPassage } from './mergedPassage';
 
 /** An inline of a draft as a wording has it: of no placement, its blank without an answer. */
@@ -24,9 +25,9 @@ function asInWording(inline: Inline): Inline {
  * stay blanks, and what was answered stays out of it. The wording itself, by `===`, where nothing was changed.
  */
 export function wordingWithHandChanges(wording: Passage, placed: Passage, now: Passage): Passage {
-  const bare = (passage: Passage) => mapLines(passage, (line) => line.map(asInWording));
+  const bare = (passage: Passage) => canonical(mapLines(passage, (line) => line.map(asInWording)));
   const [before, after] = [bare(placed), bare(now)];
-  if (JSON.stringify(before) === JSON.stringify(after)) return wording;
+  if (isSame(before, after)) return wording;
   const { passage } = mergedPassage(before, after, wording);
-  return JSON.stringify(passage) === JSON.stringify(wording) ? wording : passage;
+  return isSame(passage, wording) ? wording : passage;
 }

@@ -1,5 +1,6 @@
 import type { EntryContent, Part, Wording } from '#core/entry';
 import type { Chapter } from '#core/notation';
+import { isSame } from './isSame';
 
 /** Something that both changed, and differently. */
 export type Clash = Pick<Chapter, 'about' | 'name'>;
@@ -9,8 +10,6 @@ export interface Merged {
   /** What both changed: there the content has mine. Empty where the two changes do not touch. */
   clashes: Clash[];
 }
-
-const isSame = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
 
 /** Of one thing: mine where I changed it, else theirs. `clash` is called where both did. */
 function mergedOne<T>(base: T, mine: T, theirs: T, clash: () => void): T {

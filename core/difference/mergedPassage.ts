@@ -1,4 +1,4 @@
-import { isLine, type Block, type Inline, type Mark, type Passage } from '#core/passage';
+import { canonical, isLine, type Block, type Inline, type Mark, type Passage } from '#core/passage';
 import { merge3 } from './merge3';
 
 /** The marks that a reader sees: whose placement words belong to, or which condition, is no change of them. */
@@ -43,20 +43,22 @@ export interface MergedPassage {
 }
 
 /**
- * Two passages that were both made from `base` made one: a reader's own changes stay, and what the other changed elsewhere
+ * Two passages that were both made from `base` made one, in canonical form: a reader's own changes stay, and what the other changed elsewhere
  * comes, word by word. Where both changed the same words mine stand, and are counted.
  */
-export function mergedPassage(base: Passage, mine: Passage, theirs: Passage): MergedPassage {
+export function mergedPassage(
+  ...made: readonly [base: Passage, mine: Passage, theirs: Passage]
+): MergedPassage {
+  // In one form: an editor writes the same passage otherwise than the store.
+  const [base, mine, theirs] = made.map(canonical) as [Passage, Passage, Passage];
   let clashes = 0;
   const lines = (was: readonly Inline[], my: readonly Inline[], their: readonly Inline[]): Inline[] =>
-    tidyMarks(
-      merge3([stepsOf(was), stepsOf(my), stepsOf(their)], keyOfStep, (old, own, other) => {
-        // Both put something in at one place, and neither took anything out: both stand.
-        if (old.length === 0) return [...other, ...own];
-        clashes += 1;
-        return own;
-      }),
-    );
+    merge3([stepsOf(was), stepsOf(my), stepsOf(their)], keyOfStep, (old, own, other) => {
+      // Both put something in at one place, and neither took anything out: both stand.
+      if (old.length === 0) return [...other, ...own];
+      clashes += 1;
+      return own;
+    });
   const blocks = (was: readonly Block[], my: readonly Block[], their: readonly Block[]): readonly Block[] => {
     if (was.length === 0) return [...their, ...my];
     const alike = was.length === my.length && my.length === their.length;
@@ -83,21 +85,9 @@ export function mergedPassage(base: Passage, mine: Passage, theirs: Passage): Me
     });
   };
   const content = merge3([base.content, mine.content, theirs.content], keyOfBlock, blocks);
-  return { passage: { type: 'doc', content: content.length > 0 ? content : theirs.content }, clashes };
-}
-
-/** Neighbouring texts with the same marks made one. */
-function tidyMarks(inlines: readonly Inline[]): Inline[] {
-  const joined: Inline[] = [];
-  for (const inline of inlines) {
-    const last = joined.at(-1);
-    if (
-      inline.type === 'text' &&
-      last?.type === 'text' &&
-      JSON.stringify(last.marks ?? []) === JSON.stringify(inline.marks ?? [])
-    )
-      joined[joined.length - 1] = { ...last, text: last.text + inline.text };
-    else joined.push(inline);
-  }
-  return joined;
+  // Neighbouring words of the same marks are one run again.
+  return {
+    passage: canonical({ type: 'doc', content: content.length > 0 ? content : theirs.content }),
+    clashes,
+  };
 }

@@ -27,6 +27,7 @@ export type { Line, LineBlock } from './lines';
 export { textOfInlines, plainText } from './plainText';
 export { joinAtCaret } from './joinAtCaret';
 export { followCase } from './followCase';
+export { canonical } from './canonical';
 export { tidyInlines } from './tidyInlines';
 export { trimEdges } from './trimEdges';
 export { excerpt } from './excerpt';

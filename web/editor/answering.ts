@@ -8,12 +8,18 @@ import { placementsOf, setPlacements } from './placements';
 /** How many steps of the document an inline takes. */
 const sizeOf = (inline: Inline): number => (inline.type === 'text' ? inline.text.length : 1);
 
+/** Marks whatever their order. */
+const marksOf = ({ marks = [] }: Inline): string =>
+  JSON.stringify(marks.map((mark) => JSON.stringify(mark)).sort());
+
+/** A blank of another optional passage is another, whatever it asks for. */
 const isSameBlank = (a: Inline, b: Inline): boolean =>
   a.type === 'blank' &&
   b.type === 'blank' &&
   a.attrs.field === b.attrs.field &&
   a.attrs.placement === b.attrs.placement &&
-  a.attrs.form === b.attrs.form;
+  a.attrs.form === b.attrs.form &&
+  marksOf(a) === marksOf(b);
 
 /**
  * Pairs of indices of the blanks that stand in both lines, in order: their longest common subsequence, by the usual

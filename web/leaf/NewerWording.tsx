@@ -9,7 +9,7 @@ import { DifferenceView } from '../bank/DifferenceView';
 import { mainPassage } from '../bank/entryFields';
 import { placementRange } from '../editor/blanks';
 import { placementsOf } from '../editor/placements';
-import type { Before } from '../editor/placing';
+import type { Before } from '../editor/renewing';
 import { Button, Notice } from '../ui';
 
 const EXCERPT = 220;

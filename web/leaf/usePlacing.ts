@@ -14,7 +14,8 @@ import { variationOf } from '../bank/variations/inPlace';
 import { calendarToday, clockNow } from '../clock/calendarToday';
 import { currentBlank } from '../editor/blanks';
 import { fromEditor, placementsOf } from '../editor/placements';
-import { changedByHand, placeEntry, renewPlacement, type Before } from '../editor/placing';
+import { placeEntry } from '../editor/placing';
+import { changedByHand, renewPlacement, type Before } from '../editor/renewing';
 import { stepTo } from './blankKeys';
 import { usePatterns } from './usePatterns';
 
