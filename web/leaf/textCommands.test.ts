@@ -1,0 +1,74 @@
+import { expect, test } from '@jest/globals';
+import { history, undo } from '@tiptap/pm/history';
+import { TextSelection } from '@tiptap/pm/state';
+import { bareView, entryOf, leafOf, readOf, requestOf } from '../testing/leafState';
+import { placeEntry } from '../editor/placing';
+import { cueFiring, giveBack, type CueHost } from './cueFiring';
+import { commandTold, textCommands } from './textCommands';
+
+const NO_CUES: CueHost = {
+  cues: () => null,
+  pattern: () => null,
+  request: () => null,
+  brought: () => undefined,
+  press: () => undefined,
+};
+const leaf = (...lines: string[]) => bareView(leafOf(lines, [history(), cueFiring(NO_CUES), textCommands()]));
+
+// A page whose browser gives no clipboard: what is cut is kept by the page itself.
+Object.defineProperty(globalThis, 'navigator', { value: {}, configurable: true });
+
+/** What is read once a command was typed and closed, with the selection in brackets, or the caret as a bar. */
+function done(lines: string[], command: string): string {
+  const one = leaf(...lines);
+  one.type(`${command} `);
+  const { from, to } = one.state().selection;
+  const at = (pos: number) => one.state().doc.textBetween(0, pos, '\n').length;
+  const text = readOf(one.state());
+  const [start, end] = [text.slice(0, at(from)), text.slice(at(to))];
+  return from === to ? `${start}|${end}` : `${start}[${text.slice(at(from), at(to))}]${end}`;
+}
+
+test.each([
+  [['It was weighed and fed|.'], '\\d2', 'It was weighed |.'],
+  [['It was weighed| and fed.'], '\\mwr2', 'It was weighed\\mwr2 | and fed.'],
+  [['It was weighed and| fed.'], '\\m2', 'It was |weighed and fed.'],
+  [['It was weighed| and fed.'], '\\m2wr', 'It was weighed and fed|.'],
+  [['It was weighed| and fed.'], '\\sw', 'It was [weighed] and fed.'],
+  [['It was weighed| and fed.'], '\\s2', 'It [was weighed] and fed.'],
+  [['it was straße| fed.'], '\\u3', 'It Was Straße| fed.'],
+  [['swap two words| here'], '\\w', 'swap words two| here'],
+  [['One. Two|.'], '\\dpu', '|.'],
+  [['One.', 'Two.|'], '\\jp', 'One.Two.|'],
+  [['one|'], '\\w', 'one\\w |'],
+] as const)('%j, then %s: %s', (lines, command, expected) => {
+  expect(done([...lines], command)).toBe(expected);
+});
+
+test('what was cut is put in elsewhere, with its blanks; one undo, or Backspace, takes a command back', () => {
+  const one = leaf('Seen. |', 'Then ');
+  one.view.dispatch(placeEntry(one.state(), 7, 7, requestOf(entryOf('Fed', 'It ate [food].'), 'p')));
+  const end = one.state().doc.child(0).nodeSize - 1;
+  one.view.dispatch(one.state().tr.setSelection(TextSelection.create(one.state().doc, end)));
+  one.type('\\x3 ');
+  expect(readOf(one.state())).toBe('Seen. \nThen ');
+  one.view.dispatch(one.state().tr.setSelection(TextSelection.atEnd(one.state().doc)));
+  one.type('\\v ');
+  expect(readOf(one.state())).toBe('Seen. \nThen It ate [food].');
+  undo(one.state(), one.view.dispatch);
+  expect(readOf(one.state())).toBe('Seen. \nThen \\v');
+  const other = leaf('It was fed|');
+  other.type('\\d ');
+  expect(giveBack(other.view)).toBe(true);
+  expect(readOf(other.state())).toBe('It was fed\\d');
+});
+
+test('before it is closed a command tells what it would do, and to which words', () => {
+  const one = leaf('It was weighed and fed|.');
+  one.type('\\d2');
+  expect(commandTold(one.state())).toEqual({ does: 'Delete 2 words to the left', words: 'and fed' });
+  const nothing = leaf('|');
+  nothing.type('\\w');
+  expect(commandTold(nothing.state())?.words).toBeNull();
+  expect(commandTold(leaf('no command|').state())).toBeNull();
+});
