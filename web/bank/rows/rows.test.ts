@@ -1,0 +1,56 @@
+import { afterEach, beforeEach, expect, test } from '@jest/globals';
+import { emptyRow, keepSitting, readSitting, type Row } from './rows';
+
+const kept = new Map<string, string>();
+let isFull = false;
+beforeEach(() => {
+  globalThis.localStorage = {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => {
+      if (isFull) throw new Error('full');
+      kept.set(key, value);
+    },
+    removeItem: (key: string) => void kept.delete(key),
+  } as unknown as Storage;
+});
+afterEach(() => {
+  kept.clear();
+  isFull = false;
+});
+
+const row = (over: Partial<Row>): Row => ({ ...emptyRow(), title: 'Fed', ...over });
+
+test('what the server has, and what is empty, is not kept; all else is, and what was on its way is to be sent again by its key', () => {
+  const rows = [
+    row({ key: 'a', state: 'writing' }),
+    row({ key: 'b', state: 'sending' }),
+    row({ key: 'c', state: 'refused', why: 'Its cue is taken.', proposed: 'fd2' }),
+    row({ key: 'd', state: 'kept', entry: 'e1' }),
+    row({ key: 'e', title: ' ' }),
+  ];
+  keepSitting('imke', { collection: 'ward', rows });
+  const again = readSitting('imke')!;
+  expect(again.collection).toBe('ward');
+  expect(again.rows.map(({ key, state }) => [key, state])).toEqual([
+    ['a', 'writing'],
+    ['b', 'writing'],
+    ['c', 'refused'],
+  ]);
+  expect(again.rows[2]).toMatchObject({ why: 'Its cue is taken.', proposed: 'fd2' });
+  // Another member at the same computer sees none of it.
+  expect(readSitting('odile')).toBeNull();
+});
+
+test('once all is sent, nothing is left behind on this computer', () => {
+  keepSitting('imke', { collection: 'ward', rows: [row({})] });
+  keepSitting('imke', { collection: 'ward', rows: [row({ state: 'kept', entry: 'e1' }), emptyRow()] });
+  expect([...kept]).toEqual([]);
+});
+
+test('a computer without room, or with something else in its place, is no error', () => {
+  isFull = true;
+  keepSitting('imke', { collection: 'ward', rows: [row({})] });
+  expect(readSitting('imke')).toBeNull();
+  kept.set('elderleaf.rows.imke', '{broken');
+  expect(readSitting('imke')).toBeNull();
+});
