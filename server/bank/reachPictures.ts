@@ -14,7 +14,12 @@ const namesMember = ({ to }: Grant) => to.kind === 'member';
  */
 export async function reachPictures(db: Queries, members: readonly string[]): Promise<Map<string, string>> {
   if (members.length === 0) return new Map();
-  const rows = await db.select().from(collections).where(isNull(collections.deletion));
+  // In one order: in which it finds them the store does not say, and whatever is saved may change it.
+  const rows = await db
+    .select()
+    .from(collections)
+    .where(isNull(collections.deletion))
+    .orderBy(collections.id);
   const granted = (await db.select().from(grants)).map((row): Grant => ({ ...row, to: granteeOf(row) }));
   const belonging = await db.select().from(groupMembers);
   const named = new Set(granted.filter(namesMember).map(({ to }) => (to.kind === 'member' ? to.id : '')));

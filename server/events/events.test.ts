@@ -69,6 +69,19 @@ test('of an entry hear those who may see it, at every server process; of a right
   expect(ruan.types).toEqual([]);
 });
 
+test('of a change that is none of theirs members hear nothing, wherever the store puts what was saved', async () => {
+  const [anouk, odile] = [open('anouk'), open('odile')];
+  // Saved, the row of its collection stands elsewhere in the table.
+  await keep(imke, 'ward', wording('Moved about', 'All quiet.'));
+  const body = { name: 'Of Imke alone', leadIn: ';', cueRules: DEFAULT_CUE_RULES };
+  await imke
+    .post('/api/collections')
+    .send({ ...body, kindsOfWork: [], language: 'en-GB', parent: null })
+    .expect(201);
+  await allTold();
+  expect([anouk.types, odile.types]).toEqual([['entry-saved'], ['entry-saved']]);
+});
+
 test('streams of sessions that ended end, at every server process', async () => {
   const other = await server.another();
   const [here, gone] = [open('odile', server.context.events, 'here'), open('odile', other.events, 'gone')];
