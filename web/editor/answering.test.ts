@@ -29,7 +29,7 @@ test('whatever is answered, the page changes little by little into what the core
         expect(state.doc.content.toJSON()).toEqual(whole.toJSON());
       }
     }),
-    { numRuns: 150 },
+    { numRuns: 60 },
   );
 });
 

@@ -167,7 +167,7 @@ test('whatever is placed and answered: untouched it has no change by hand, and t
           .filter(Boolean);
       expect(lines(again)).toEqual(lines(state));
     }),
-    { numRuns: 150 },
+    { numRuns: 60 },
   );
 });
 

@@ -110,7 +110,7 @@ test('whatever is placed and answered: forth and back is to be where one was, an
         if (index + 1 < asked.length) expect(currentBlank(apply(here, stepToBlank(here, -1)))?.pos).toBe(pos);
       });
     }),
-    { numRuns: 100 },
+    { numRuns: 50 },
   );
 });
 
