@@ -1,3 +1,4 @@
+import { cutTo } from '#core/language';
 import { isCalendarDate, type CalendarDate } from '#core/calendar';
 import type { CaseRecord, RecordDetail, Value } from '#core/record';
 import type { Fault } from './fault';
@@ -111,7 +112,7 @@ function readEncounter(taken: TakenApart, { resource }: Placed<'Encounter'>): Re
 
 const measureCode = (concept: Concept): string | null => {
   const coded = concept.coding?.map(({ code }) => (code ? LOINC[code] : undefined)).find(Boolean);
-  return coded ?? wordsFor(concept)?.toLowerCase().slice(0, 60) ?? null;
+  return (coded ?? cutTo(wordsFor(concept)?.toLowerCase() ?? '', 60)) || null;
 };
 
 function readObservation(

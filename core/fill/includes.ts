@@ -1,3 +1,4 @@
+import { cutTo } from '#core/language';
 import { renameField, type Condition, type EntryContent, type Field, type Wording } from '#core/entry';
 import { isLine, linesOf, type Block, type Inline, type Mark, type Passage } from '#core/passage';
 
@@ -64,7 +65,7 @@ function ownField(entry: string, field: Field): Field {
 function withOwnNames(entry: string, fields: readonly Field[], taken: ReadonlySet<string>): readonly Field[] {
   const clashing = fields.filter(({ name }) => taken.has(name.toLocaleLowerCase()));
   return clashing.reduce<readonly Field[]>(
-    (renamed, { id, name }) => renameField(renamed, id, `${name} (${entry})`.slice(0, 60)),
+    (renamed, { id, name }) => renameField(renamed, id, cutTo(`${name} (${entry})`, 60)),
     fields,
   );
 }

@@ -1,4 +1,5 @@
 export { withArticle } from './article';
+export { cutTo } from './cutTo';
 export { withCapital } from './withCapital';
 export { numberWords } from './numberWords';
 export { personWords, PERSONS, PERSON_FORMS } from './personWords';

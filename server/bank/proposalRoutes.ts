@@ -3,6 +3,7 @@ import { and, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Router } from 'express';
 import type { Member, Proposal } from '#contracts';
+import { cutTo } from '#core/language';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { drafts, entries, members, proposals } from '../db/schema';
@@ -175,7 +176,7 @@ export function proposalRoutes(router: Router, context: Context): void {
     accepted: { content: Proposal['content']; revision: number },
     answer: string,
   ) => {
-    const reason = `${seen.proposedBy} proposed: ${seen.reason}`.slice(0, REASON_LENGTH);
+    const reason = cutTo(`${seen.proposedBy} proposed: ${seen.reason}`, REASON_LENGTH);
     const saving = { context, member: member.id, content: accepted.content, reason };
     const entry = await updateEntry(saving, seen.entry, accepted.revision, async (tx) => {
       mustBeOpen((await heldOpen(tx, seen.id)).state);

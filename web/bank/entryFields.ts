@@ -1,4 +1,5 @@
 import { newField, type EntryContent, type Field, type Part, type Wording } from '#core/entry';
+import { cutTo } from '#core/language';
 import type { Passage } from '#core/passage';
 
 /** A name that no field of the list has yet. */
@@ -11,7 +12,7 @@ function freeName(name: string, fields: readonly Field[]): string {
 
 /** A new field of words to be typed, named after the words it is made of. */
 export function fieldFromWords(words: string, fields: readonly Field[]): Field {
-  const wanted = words.slice(0, 40).trim() || 'Blank';
+  const wanted = cutTo(words, 40).trim() || 'Blank';
   const name = freeName(wanted.charAt(0).toLocaleUpperCase() + wanted.slice(1), fields);
   const ids = new Set(fields.map(({ id }) => id));
   let number = fields.length + 1;
