@@ -1,4 +1,4 @@
-import { canonical, mapLines, type Inline, type Passage } from '#core/passage';
+import { mapLines, type Inline, type Passage } from '#core/passage';
 import { isSame } from './isSame';
 import { mergedPassage } from './mergedPassage';
 
@@ -25,7 +25,7 @@ function asInWording(inline: Inline): Inline {
  * stay blanks, and what was answered stays out of it. The wording itself, by `===`, where nothing was changed.
  */
 export function wordingWithHandChanges(wording: Passage, placed: Passage, now: Passage): Passage {
-  const bare = (passage: Passage) => canonical(mapLines(passage, (line) => line.map(asInWording)));
+  const bare = (passage: Passage) => mapLines(passage, (line) => line.map(asInWording));
   const [before, after] = [bare(placed), bare(now)];
   if (isSame(before, after)) return wording;
   const { passage } = mergedPassage(before, after, wording);

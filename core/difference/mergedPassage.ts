@@ -43,8 +43,8 @@ export interface MergedPassage {
 }
 
 /**
- * Two passages that were both made from `base` made one, in canonical form: a reader's own changes stay, and what the other changed elsewhere
- * comes, word by word. Where both changed the same words mine stand, and are counted.
+ * Two passages that were both made from `base` made one, in canonical form: a reader's own changes stay, and what the other
+ * changed elsewhere comes, word by word. Where both changed the same words mine stand, and are counted.
  */
 export function mergedPassage(
   ...made: readonly [base: Passage, mine: Passage, theirs: Passage]

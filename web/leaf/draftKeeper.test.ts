@@ -3,6 +3,7 @@ import type { Draft } from '#contracts';
 import { emptyDraft, type DraftDocument } from '#core/draft';
 import { plainPassage, plainText } from '#core/passage';
 import { ApiProblem, Unreachable } from '../api/client';
+import { keptHere } from '../testing/keptHere';
 import { DraftKeeper, type Keeping } from './draftKeeper';
 import { readCopy } from './localCopy';
 
@@ -12,12 +13,7 @@ const problem = (code: string, status: number, current?: Draft) =>
 
 /** A computer that keeps, a server that answers as it is told, and a page with some words on it. */
 function begin() {
-  const kept = new Map<string, string>();
-  globalThis.localStorage = {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => void kept.set(key, value),
-    removeItem: (key: string) => void kept.delete(key),
-  } as unknown as Storage;
+  keptHere();
   const server = { version: 1, text: '', down: null as Error | null, saves: 0 };
   const told: Keeping['kind'][] = [];
   let words = '';

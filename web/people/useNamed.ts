@@ -8,5 +8,6 @@ const AT_A_GLANCE = 20;
 export function useNamed<T>(all: readonly T[], toldOf: (one: T) => string) {
   const [typed, type] = useState('');
   const isLong = all.length > AT_A_GLANCE;
-  return { isLong, typed, type, shown: isLong ? all.filter((one) => isNamed(toldOf(one), typed)) : all };
+  const isAsked = isLong && typed.trim() !== '';
+  return { isLong, typed, type, shown: isAsked ? all.filter((one) => isNamed(toldOf(one), typed)) : all };
 }

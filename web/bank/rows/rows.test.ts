@@ -1,21 +1,10 @@
-import { afterEach, beforeEach, expect, test } from '@jest/globals';
+import { beforeEach, expect, test } from '@jest/globals';
+import { keptHere } from '../../testing/keptHere';
 import { emptyRow, keepSitting, readSitting, type Row } from './rows';
 
-const kept = new Map<string, string>();
-let isFull = false;
+let computer: ReturnType<typeof keptHere>;
 beforeEach(() => {
-  globalThis.localStorage = {
-    getItem: (key: string) => kept.get(key) ?? null,
-    setItem: (key: string, value: string) => {
-      if (isFull) throw new Error('full');
-      kept.set(key, value);
-    },
-    removeItem: (key: string) => void kept.delete(key),
-  } as unknown as Storage;
-});
-afterEach(() => {
-  kept.clear();
-  isFull = false;
+  computer = keptHere();
 });
 
 const row = (over: Partial<Row>): Row => ({ ...emptyRow(), title: 'Fed', ...over });
@@ -44,13 +33,13 @@ test('what the server has, and what is empty, is not kept; all else is, and what
 test('once all is sent, nothing is left behind on this computer', () => {
   keepSitting('imke', { collection: 'ward', rows: [row({})] });
   keepSitting('imke', { collection: 'ward', rows: [row({ state: 'kept', entry: 'e1' }), emptyRow()] });
-  expect([...kept]).toEqual([]);
+  expect([...computer.kept]).toEqual([]);
 });
 
 test('a computer without room, or with something else in its place, is no error', () => {
-  isFull = true;
+  computer.isFull = true;
   keepSitting('imke', { collection: 'ward', rows: [row({})] });
   expect(readSitting('imke')).toBeNull();
-  kept.set('elderleaf.rows.imke', '{broken');
+  computer.kept.set('elderleaf.rows.imke', '{broken');
   expect(readSitting('imke')).toBeNull();
 });

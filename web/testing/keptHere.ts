@@ -1,0 +1,13 @@
+/** What a computer keeps for a page: stands in for the browser's own storage. `isFull` lets it refuse, as one without room does. */
+export function keptHere(): { kept: Map<string, string>; isFull: boolean } {
+  const computer = { kept: new Map<string, string>(), isFull: false };
+  globalThis.localStorage = {
+    getItem: (key: string) => computer.kept.get(key) ?? null,
+    setItem: (key: string, value: string) => {
+      if (computer.isFull) throw new Error('full');
+      computer.kept.set(key, value);
+    },
+    removeItem: (key: string) => void computer.kept.delete(key),
+  } as unknown as Storage;
+  return computer;
+}
