@@ -38,9 +38,14 @@ if (wants('unit')) {
   if (hasPostgres) {
     withPostgres((url) =>
       // What any store answers alike, route by route, was run above; here what stores do their own way.
-      run('HTTP tests on PostgreSQL', tool('jest'), ['server', '--testPathIgnorePatterns', 'rights|leaks|upkeep'], {
-        env: { ...jestEnv, TEST_DATABASE_URL: url },
-      }),
+      run(
+        'HTTP tests on PostgreSQL',
+        tool('jest'),
+        ['server', '--testPathIgnorePatterns', 'rights|leaks|upkeep'],
+        {
+          env: { ...jestEnv, TEST_DATABASE_URL: url },
+        },
+      ),
     );
   } else process.stdout.write('• HTTP tests on PostgreSQL: left out, no PostgreSQL can be installed here\n');
 }
