@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { EntryContentSchema } from '#core/entry';
 import { RightSchema } from '#core/rights';
 import { CollectionSettingsSchema } from './collections';
+import { storedRevision } from './limits';
 
 const instant = z.iso.datetime();
 
@@ -49,14 +50,18 @@ export const BankSchema = z.object({
 });
 export type Bank = z.infer<typeof BankSchema>;
 
-const change = z.number().int().min(0);
+const change = z.int32().min(0);
+/** A team has at most so many collections. */
+const MOST_COLLECTIONS_HAD = 20_000;
 
 /**
  * What a page has of the bank: collections, each with the count of changes that it has it at, and entries of others, which
  * it had been given by themselves.
  */
 export const BankHadSchema = z.object({
-  had: z.record(z.string().max(60), change),
+  had: z
+    .record(z.string().max(60), change)
+    .refine((had) => Object.keys(had).length <= MOST_COLLECTIONS_HAD, 'names too many collections'),
   loose: z.array(z.string().max(60)).max(5000).default([]),
 });
 export type BankHad = z.infer<typeof BankHadSchema>;
@@ -104,7 +109,7 @@ export const NewEntrySchema = z.object({
   content: EntryContentSchema,
   reason,
   /** The shared entry that it varies, and the revision it was made from. */
-  varies: z.object({ entry: z.string().max(60), revision: z.number().int().min(1) }).optional(),
+  varies: z.object({ entry: z.string().max(60), revision: storedRevision }).optional(),
   /** Names what is made: sent again, since the answer was lost, it is no second entry but the same one, as it is sent now. */
   key: z.uuid().optional(),
 });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LanguageTagSchema } from '#core/language';
 import { CueRulesSchema } from '#core/cue';
 import { GranteeSchema, RightSchema } from '#core/rights';
 
@@ -9,7 +10,7 @@ export const CollectionSettingsSchema = z.object({
   cueRules: CueRulesSchema,
   // Kinds of work it is in reach for; none for all.
   kindsOfWork: z.array(z.string().max(40)).max(20),
-  language: z.string().min(2).max(35),
+  language: LanguageTagSchema,
 });
 export type CollectionSettings = z.infer<typeof CollectionSettingsSchema>;
 

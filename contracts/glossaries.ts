@@ -1,9 +1,11 @@
 import { z } from 'zod';
+import { storedDay } from './limits';
+import { LanguageTagSchema } from '#core/language';
 import { TermSchema } from '#core/glossary';
 
 const settings = z.object({
   name: z.string().trim().min(1, 'a glossary needs a name').max(80),
-  language: z.string().min(2).max(35),
+  language: LanguageTagSchema,
   // Kinds of work it is in reach for; none for all.
   kindsOfWork: z.array(z.string().max(40)).max(20),
   priority: z.number().int().min(0).max(9),
@@ -44,12 +46,15 @@ export type Imported = z.infer<typeof ImportedSchema>;
 
 export const KeptTermSchema = TermSchema;
 
-const count = z.number().int().min(0).max(100_000);
+/** A page tells every few seconds: more of one thing than this nobody has done. */
+const count = z.int32().min(0).max(1000);
+/** Characters and keys of those uses. */
+const keys = z.int32().min(0).max(1_000_000);
 
 /** Uses that happened since the last telling: numbers only. */
 export const UsesSchema = z.object({
   // The day where the member is.
-  day: z.iso.date(),
+  day: storedDay,
   kind: z.string().max(40),
   uses: z
     .array(
@@ -58,8 +63,8 @@ export const UsesSchema = z.object({
         list: z.string().max(80),
         term: z.string().max(120),
         times: count,
-        shown: count,
-        pressed: count,
+        shown: keys,
+        pressed: keys,
         /** How often of these it was looked up instead of brought by its cue; older pages do not say. */
         lookedUp: count.default(0),
       }),

@@ -1,4 +1,5 @@
 export { ROUTES, pathFor } from './routes';
+export { MOST_SENT_BYTES } from './limits';
 export type { Access, Route } from './route';
 export type { RouteName, BodyOf, ResponseOf, ParamsOf } from './routes';
 export { ProblemSchema, PROBLEM_TITLES } from './problem';

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { FieldSchema } from '#core/entry';
 import { PassageSchema } from '#core/passage';
 import { EntrySchema, SavedEntrySchema } from './bank';
+import { storedRevision } from './limits';
 
 const id = z.string().min(1).max(60);
 
@@ -27,7 +28,8 @@ export const AlikeSchema = z.object({
 });
 export type Alike = z.infer<typeof AlikeSchema>;
 
-const phraseKey = z.string().min(1).max(5000);
+/** As long as an index of the store takes. */
+const phraseKey = z.string().min(1).max(500);
 
 /** Phrases that stand in several drafts by hand and in no entry, those first that would save most. */
 export const TypedAgainSchema = z.object({
@@ -171,7 +173,7 @@ export type SharedEndsFound = z.infer<typeof SharedEndsSchema>;
 export const longAnswerOf = <Result extends z.ZodType>(result: Result) =>
   z.union([z.object({ progress: z.number() }), z.object({ result })]);
 
-const atRevision = z.object({ entry: id, revision: z.number().int().min(1) });
+const atRevision = z.object({ entry: id, revision: storedRevision });
 
 /** Entries that become one: what that one is then, and which go into it. */
 export const MergingSchema = z.object({

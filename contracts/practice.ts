@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { storedDay } from './limits';
 
 /** How well a member knows the cues of entries: in which box each is, and from which day it comes again. */
 export const PractisedSchema = z.object({
@@ -8,7 +9,7 @@ export const PractisedSchema = z.object({
 /** What was answered in a practice, in order. */
 export const PractisedNowSchema = z.object({
   /** The day where the member is. */
-  day: z.iso.date(),
+  day: storedDay,
   answers: z
     .array(z.object({ entry: z.string().min(1).max(60), known: z.boolean() }))
     .min(1)

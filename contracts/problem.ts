@@ -16,6 +16,8 @@ export const PROBLEM_TITLES = {
   'too-large': 'That is too large',
   'too-many': 'Too many tries',
   'wrong-origin': 'The request came from another site',
+  'disk-full': 'The disk is full',
+  'not-sent': 'The letter could not be sent',
   'not-fhir': 'The file could not be read as a case',
   internal: 'Something went wrong here',
 } as const;

@@ -1,14 +1,13 @@
 import { z } from 'zod';
 import { EntryContentSchema } from '#core/entry';
 import { EntrySchema } from './bank';
-
-const revision = z.number().int().min(1);
+import { storedRevision } from './limits';
 
 export const NewProposalSchema = z.object({
   content: EntryContentSchema,
   reason: z.string().trim().min(1, 'say why: its keepers read it').max(300),
   /** The revision that the change was made to. */
-  base: revision,
+  base: storedRevision,
 });
 
 /** A change of an entry that someone proposes who may not make it. */
@@ -31,7 +30,7 @@ export type Proposal = z.infer<typeof ProposalSchema>;
 
 export const AnswerSchema = z.object({
   /** What the entry becomes, and the revision it is made to; null to decline. */
-  accept: z.object({ content: EntryContentSchema, revision }).nullable(),
+  accept: z.object({ content: EntryContentSchema, revision: storedRevision }).nullable(),
   answer: z.string().trim().max(300),
 });
 

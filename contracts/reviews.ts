@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { storedDay } from './limits';
 import { EntrySchema } from './bank';
 
 /** When an entry is to be looked through again, and by whom. */
@@ -20,7 +21,7 @@ export const ReviewsSchema = z.object({ reviews: z.array(ReviewSchema) });
 /** The day and the keeper of some entries; `looked` where somebody has just seen that they are right. Null takes the day away. */
 export const ReviewGivenSchema = z.object({
   entries: z.array(z.string().min(1).max(60)).min(1).max(500),
-  review: z.object({ due: z.iso.date(), keeper: z.string().min(1).max(60), looked: z.boolean() }).nullable(),
+  review: z.object({ due: storedDay, keeper: z.string().min(1).max(60), looked: z.boolean() }).nullable(),
 });
 export type ReviewGiven = z.infer<typeof ReviewGivenSchema>;
 

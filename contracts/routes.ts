@@ -18,6 +18,7 @@ import {
 import { CaseSchema, CaseSummarySchema, DraftSchema, SavedDraftSchema, TakenOverSchema } from './cases';
 import { GLOSSARY_ROUTES } from './glossaryRoutes';
 import { COLLECTION_ROUTES } from './collectionRoutes';
+import { storedRevision } from './limits';
 import { BeginningSchema, MemberSchema, OwnerSchema, SignInSchema } from './members';
 import { NOTE_ROUTES } from './noteRoutes';
 import { ORDER_ROUTES } from './orderRoutes';
@@ -166,7 +167,7 @@ export const ROUTES = define({
     access: 'keeper',
     summary: 'Says that a variation was held against a revision of what it varies.',
     status: 200,
-    body: z.object({ revision: z.number().int().min(1) }),
+    body: z.object({ revision: storedRevision }),
     response: EntrySchema,
   },
   makeEntry: {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { EntryContentSchema } from '#core/entry';
 import { CollectionSettingsSchema } from './collections';
+import { storedRevision } from './limits';
 
 const id = z.string().min(1).max(60);
 const MOST_COLLECTIONS = 500;
@@ -33,7 +34,7 @@ export const TakeOverSchema = z.object({
         collection: id,
         content: EntryContentSchema,
         /** The entry that it becomes the next revision of. */
-        replaces: z.object({ entry: id, revision: z.number().int().min(1) }).nullable(),
+        replaces: z.object({ entry: id, revision: storedRevision }).nullable(),
       }),
     )
     .max(MOST_HANDED_ON),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { storedInstant } from './limits';
 
 /** What acts are about, for those who look for one of them. */
 export const ACTS_ABOUT = {
@@ -48,8 +49,8 @@ export const TrailAskedSchema = z.object({
   /** Who did it. */
   by: z.string().max(60).nullable(),
   /** From and before when. */
-  from: z.iso.datetime().nullable(),
-  until: z.iso.datetime().nullable(),
+  from: storedInstant.nullable(),
+  until: storedInstant.nullable(),
   /** Only what was done before this one: for the next page. */
   before: z.number().int().nullable(),
 });

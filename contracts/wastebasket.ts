@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { EntryContentSchema } from '#core/entry';
 import { EntrySchema } from './bank';
+import { storedRevision } from './limits';
 
 const id = z.string().min(1).max(60);
 const ids = z.array(id).min(1).max(5000);
@@ -38,7 +39,7 @@ export const DeletedEntriesSchema = z.object({ entries: ids });
 export const MovedSchema = z.object({ entries: ids, to: id });
 export const ChangedEntriesSchema = z.object({
   changes: z
-    .array(z.object({ entry: id, revision: z.number().int().min(1), content: EntryContentSchema }))
+    .array(z.object({ entry: id, revision: storedRevision, content: EntryContentSchema }))
     .min(1)
     .max(2000),
   reason: z.string().trim().max(300).default(''),

@@ -28,8 +28,6 @@ import { trailRoutes } from './people/trail';
 import { errorHandler, headers, nothingHere, sameOrigin } from './http/guards';
 import { wastebasketRoutes } from './wastebasket/wastebasketRoutes';
 
-const BODY_LIMIT = '4mb';
-
 /** One line a request: method, the route without its ids, status, time. Nothing of what was said. */
 function requestLog(context: Context) {
   return pinoHttp({
@@ -83,13 +81,11 @@ export function makeApp(context: Context): Express {
     response.set('Cache-Control', 'private, no-cache');
     next();
   });
-  api.use(
-    '/api',
-    sameOrigin,
-    express.json({ limit: BODY_LIMIT, type: ['application/json', 'application/fhir+json'] }),
-  );
+  api.use('/api', sameOrigin);
   bind(api, context, 'health', () => Promise.resolve({ ready: true }));
-  bind(api, context, 'openApi', () => Promise.resolve(openApi(context.version)));
+  // Made once: to make it costs a quarter of a second, and anyone may ask for it.
+  let description: ReturnType<typeof openApi> | undefined;
+  bind(api, context, 'openApi', () => Promise.resolve((description ??= openApi(context.version))));
   for (const routes of [
     authRoutes,
     bankRoutes,

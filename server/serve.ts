@@ -5,6 +5,7 @@ import path from 'node:path';
 import pino from 'pino';
 import { loadDemo } from '../demo/loadDemo';
 import { makeApp } from './app';
+import { openAmong } from './auth/sessions';
 import { writeMissingWords } from './bank/entryWords';
 import type { Context } from './context';
 import type { Store } from './db/openStore';
@@ -75,7 +76,12 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
     // Longer than browsers and proxies leave a connection unused: one closed just as it is used again loses a save.
     server.keepAliveTimeout = KEPT_OPEN_MS;
     server.headersTimeout = KEPT_OPEN_MS + 1000;
-    const beat = setInterval(() => events.beat(), BEAT_MS).unref();
+    const beat = setInterval(() => {
+      void openAmong(context, events.sessions()).then(
+        (open) => events.beat(open),
+        () => events.beat(),
+      );
+    }, BEAT_MS).unref();
     const upkeep = async () => {
       await emptyWastebasket(context).catch((error: unknown) =>
         log.error({ name: (error as Error).name }, 'the wastebasket could not be emptied'),

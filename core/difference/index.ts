@@ -7,4 +7,5 @@ export { entryDifference } from './entryDifference';
 export type { Change } from './entryDifference';
 export { wordDifference } from './wordDifference';
 export type { Piece } from './wordDifference';
+export { isSame } from './isSame';
 export { slips } from './slips';

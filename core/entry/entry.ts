@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LanguageTagSchema } from '#core/language';
 import { PassageSchema } from '#core/passage';
 import { CueSchema } from '#core/cue';
 import { NamedConditionSchema } from './condition';
@@ -14,7 +15,7 @@ const PartSchema = z.object({
 export const WordingSchema = z.object({
   id: z.string().min(1).max(60),
   name: z.string().min(1).max(60),
-  language: z.string().min(2).max(35),
+  language: LanguageTagSchema,
   parts: z.array(PartSchema).min(1).max(20),
 });
 

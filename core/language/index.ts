@@ -1,3 +1,4 @@
+export { LanguageTagSchema } from './languageTag';
 export { withArticle } from './article';
 export { cutTo } from './cutTo';
 export { withCapital } from './withCapital';

@@ -1,4 +1,5 @@
 import { plainWord, wordsOf } from '#core/finder';
+import { cutTo } from '#core/language';
 import { overGaps } from './overGaps';
 import { isNumber, phraseWord } from './phraseWord';
 import type { RepeatedPhrase } from './repeatedPhrases';
@@ -22,6 +23,13 @@ export interface PhraseToBank {
 /** So many keys a cue is taken to have: a lead-in and three letters. */
 const CUE_KEYS = 4;
 const SLOT = '*';
+const KEY_LENGTH = 400;
+/** A phrase of more words is looked at as it is: it is too rare that another differs from it in one word alone. */
+const LONGEST_VARIED = 40;
+/** A phrase says something when it has so many different words. */
+const LEAST_DIFFERENT = 3;
+/** So many places tell what differs in a phrase. */
+const MOST_PLACES = 400;
 
 type Place = RepeatedPhrase['places'][number];
 
@@ -39,8 +47,8 @@ function variantsOf<Owner>(
   byPattern: ReadonlyMap<string, Candidate<Owner>[]>,
 ): { at: number; others: Candidate<Owner>[] } {
   let best = { at: -1, others: [] as Candidate<Owner>[] };
-  one.words.forEach((_, at) => {
-    const others = (byPattern.get(patternAt(one.words, at)) ?? []).filter((other) => other !== one);
+  patternsOf(one.words).forEach((pattern, at) => {
+    const others = (byPattern.get(pattern) ?? []).filter((other) => other !== one);
     if (others.length > best.others.length) best = { at, others };
   });
   return best;
@@ -48,6 +56,32 @@ function variantsOf<Owner>(
 
 const patternAt = (words: readonly string[], at: number) =>
   [...words.slice(0, at), SLOT, ...words.slice(at + 1)].join(' ');
+
+/** A phrase with each of its words left open in turn; of a phrase too long to be a variant of another, none. */
+const patternsOf = (words: readonly string[]): string[] =>
+  words.length > LONGEST_VARIED ? [] : words.map((_, at) => patternAt(words, at));
+
+/** The phrase as something to bank; null for a run of one and the same words, such as a row of noughts or dashes, which nobody banks. */
+function candidateOf<Owner>(texts: readonly Text<Owner>[], phrase: RepeatedPhrase): Candidate<Owner> | null {
+  const overlapsItself = phrase.places.some((place, at) => {
+    const next = phrase.places[at + 1];
+    return next?.text === place.text && next.from < place.to;
+  });
+  if (overlapsItself) return null;
+  const places = phrase.places.slice(0, MOST_PLACES);
+  const { text, from, to } = places[0]!;
+  const words = plainOf(texts[text]!.text.slice(from, to));
+  if (new Set(words).size < LEAST_DIFFERENT) return null;
+  return {
+    phrase: { ...phrase, places },
+    words,
+    owners: new Set(phrase.places.map((place) => texts[place.text]!.owner)),
+  };
+}
+
+/** What a phrase is known by, short enough for an index of a store: of a long one its beginning and its length. */
+const keyOf = (words: string) =>
+  words.length > KEY_LENGTH ? `${cutTo(words, KEY_LENGTH)} +${words.length - KEY_LENGTH}` : words;
 
 /** A phrase as it is written in its first place, cut where places differ: in a number, or another word. */
 function piecesOf<Owner>(texts: readonly Text<Owner>[], places: readonly Place[]): PhrasePiece[] {
@@ -89,7 +123,7 @@ function groupOf<Owner>(
     pieces,
     times: owners.size,
     saves: owners.size * Math.max(0, letters - CUE_KEYS),
-    key: others.length > 0 ? patternAt(one.words, at) : one.words.join(' '),
+    key: keyOf(others.length > 0 ? patternAt(one.words, at) : one.words.join(' ')),
     places: whole,
   };
 }
@@ -97,33 +131,35 @@ function groupOf<Owner>(
 /**
  * Which of the phrases found in some texts are worth putting into the bank, those first that would have saved most keys.
  * Phrases that differ in one word are one, with that word open; of phrases that lie over each other the better one is told,
- * the other only where it stands in two texts more. `ignored` are keys of those not wanted.
+ * the other only where it stands in two texts more. `ignored` are keys of those not wanted. A generator, so that who runs it can
+ * give others their turn; it yields nothing.
  */
-export function worthBanking<Owner>(
+export function* worthBanking<Owner>(
   texts: readonly Text<Owner>[],
   phrases: readonly RepeatedPhrase[],
   ignored: ReadonlySet<string> = new Set(),
-): PhraseToBank[] {
-  const candidates = phrases.map((phrase): Candidate<Owner> => {
-    const { text, from, to } = phrase.places[0]!;
-    return {
-      phrase,
-      words: plainOf(texts[text]!.text.slice(from, to)),
-      owners: new Set(phrase.places.map((place) => texts[place.text]!.owner)),
-    };
-  });
+): Generator<void, PhraseToBank[]> {
+  const candidates: Candidate<Owner>[] = [];
+  for (const phrase of phrases) {
+    yield;
+    const one = candidateOf(texts, phrase);
+    if (one) candidates.push(one);
+  }
   const byPattern = new Map<string, Candidate<Owner>[]>();
-  for (const one of candidates)
-    one.words.forEach((_, at) => {
-      const pattern = patternAt(one.words, at);
+  for (const one of candidates) {
+    yield;
+    for (const pattern of patternsOf(one.words)) {
       const others = byPattern.get(pattern);
       if (others) others.push(one);
       else byPattern.set(pattern, [one]);
-    });
-  const groups = candidates
-    .map((one) => groupOf(texts, one, variantsOf(one, byPattern)))
-    .filter(({ saves }) => saves > 0)
-    .sort((a, b) => b.saves - a.saves);
+    }
+  }
+  const found: ReturnType<typeof groupOf>[] = [];
+  for (const one of candidates) {
+    yield;
+    found.push(groupOf(texts, one, variantsOf(one, byPattern)));
+  }
+  const groups = found.filter(({ saves }) => saves > 0).sort((a, b) => b.saves - a.saves);
   const told = new Set<string>();
   const covered = new Map<number, { from: number; to: number }[]>();
   const isCovered = ({ text, from, to }: Place) =>

@@ -106,7 +106,8 @@ function births(text: string): Personal[] {
   return [...dates.map(({ from, to }) => ({ kind: 'birth' as const, from, to })), ...years];
 }
 
-const E_MAIL = /[\p{L}\p{N}._%+-]+@[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)+/gu;
+/** Begun at the start of a word alone: tried anew at each letter, a long word would take time by its square. */
+const E_MAIL = /(?<![\p{L}\p{N}._%+-])[\p{L}\p{N}._%+-]+@[\p{L}\p{N}-]+(?:\.[\p{L}\p{N}-]+)+/gu;
 /** E-mail addresses in a text. */
 export const findEMails = (text: string): Personal[] => places('e-mail', text, E_MAIL);
 

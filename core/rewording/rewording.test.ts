@@ -102,19 +102,29 @@ test('only what was changed in several cases, and often, is told, the commonest 
   const add = { line: 1, from: 4, to: 4, put: ' again' };
   const own = { line: 1, from: 0, to: 4, put: 'Bramble' };
   const all = [
-    { case: 'a', changes: [drop, own] },
-    { case: 'a', changes: [drop, own] },
-    { case: 'b', changes: [drop, add] },
-    { case: 'c', changes: [{ ...add, put: ' again ' }] },
-    { case: 'd', changes: [] },
+    { case: 'a', author: 'imke', changes: [drop, own] },
+    { case: 'a', author: 'imke', changes: [drop, own] },
+    { case: 'b', author: 'imke', changes: [drop, add] },
+    { case: 'c', author: 'imke', changes: [{ ...add, put: ' again ' }] },
+    { case: 'd', author: 'imke', changes: [] },
   ];
-  expect(usualChanges(all)).toEqual([
+  expect(usualChanges(all, 'imke')).toEqual([
     { ...drop, times: 3 },
     { ...add, times: 2 },
   ]);
   expect(
-    usualChanges([...all, ...Array.from({ length: 8 }, (_, at) => ({ case: `${at}`, changes: [] }))]),
+    usualChanges(
+      [...all, ...Array.from({ length: 8 }, (_, at) => ({ case: `${at}`, author: 'imke', changes: [] }))],
+      'imke',
+    ),
   ).toEqual([]);
+  // What one person alone wrote is nobody else's to read; what two did is told to all who were given the cases.
+  expect(usualChanges(all, 'desta')).toEqual([]);
+  const shared = all.map((one) => ({ ...one, author: one.case === 'b' ? 'odile' : 'imke' }));
+  expect(usualChanges(shared, 'desta')).toEqual([
+    { ...drop, times: 3 },
+    { ...add, times: 2 },
+  ]);
 });
 
 test('a wording with other entries in it is not compared', () => {

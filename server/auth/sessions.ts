@@ -1,6 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { parse } from 'cookie';
-import { and, eq, gt, isNull, lt, sql } from 'drizzle-orm';
+import { and, eq, gt, inArray, isNull, lt, sql } from 'drizzle-orm';
 import type { Request, Response } from 'express';
 import type { Member } from '#contracts';
 import type { Context } from '../context';
@@ -56,10 +56,25 @@ export async function beginSession(
   response.cookie(COOKIE, token, { ...cookieOptions(context), maxAge: DAYS * DAY_MS });
 }
 
-/** Ends the session the request belongs to, if any. */
+/** Ends the session the request belongs to, if any, and its streams of events. */
 export async function endSession(context: Context, request: Request): Promise<void> {
   const token = tokenIn(request);
-  if (token) await context.db.delete(sessions).where(eq(sessions.tokenHash, hashOf(token)));
+  if (!token) return;
+  const ended = await context.db
+    .delete(sessions)
+    .where(eq(sessions.tokenHash, hashOf(token)))
+    .returning({ member: sessions.member, session: sessions.tokenHash });
+  for (const { member, session } of ended) await context.events.sessionEnded(member, session);
+}
+
+/** Those of some sessions that have not ended or run out. */
+export async function openAmong(context: Context, wanted: readonly string[]): Promise<Set<string>> {
+  if (wanted.length === 0) return new Set();
+  const rows = await context.db
+    .select({ session: sessions.tokenHash })
+    .from(sessions)
+    .where(and(inArray(sessions.tokenHash, [...wanted]), gt(sessions.endsAt, context.now())));
+  return new Set(rows.map(({ session }) => session));
 }
 
 /** Takes the session's cookie away from the browser. */

@@ -20,8 +20,13 @@ type Told =
   | { about: 'event'; to: Audience; event: LiveEvent }
   /** Collections, sharing or groups have changed: whose bank is another by it is to be told. */
   | { about: 'reach' }
-  /** Sessions ended: their streams end too. */
-  | { about: 'ended'; member: string; except?: string };
+  /** Sessions of a member ended, all but one or one alone: their streams end too. */
+  | { about: 'ended'; member: string; except?: string; only?: string };
+
+/** A stream that holds more unread bytes than this is let go: its page opens another, and asks what it missed. */
+const MOST_UNREAD = 256 * 1024;
+/** A member has at most so many open streams; another ends the oldest. */
+const MOST_STREAMS = 60;
 
 /**
  * Keeps the open pages' event streams and tells each member what concerns them, and nothing else. What is told reaches the
@@ -47,10 +52,11 @@ export class EventHub {
   listen(member: string, session: string, response: Response): void {
     const listener = { member, session, response };
     this.listeners.add(listener);
-    response.on('close', () => {
-      this.listeners.delete(listener);
-      if (!this.listening().includes(member)) this.pictures.delete(member);
-    });
+    response.on('close', () => this.forget(listener));
+    // A connection that broke while something was written: `close` follows, and nothing else is to be done.
+    response.on('error', () => undefined);
+    const own = [...this.listeners].filter((one) => one.member === member);
+    this.end(own.slice(0, Math.max(0, own.length - MOST_STREAMS)));
     this.inOrder(async () => {
       if (this.pictures.has(member)) return;
       for (const [id, picture] of await reachPictures(this.db, [member])) this.pictures.set(id, picture);
@@ -87,15 +93,41 @@ export class EventHub {
     return this.publish({ about: 'ended', member, except });
   }
 
-  /** A line that means nothing, so that connections through proxies stay open. */
-  beat(): void {
-    for (const { response } of this.listeners) response.write(': still here\n\n');
+  /** Ends the streams of one session of a member. */
+  sessionEnded(member: string, session: string): Promise<void> {
+    return this.publish({ about: 'ended', member, only: session });
+  }
+
+  /**
+   * A line that means nothing, so that connections through proxies stay open; and the end of streams whose session is
+   * not among `open` any more (it ran out).
+   */
+  beat(open?: ReadonlySet<string>): void {
+    if (open) this.end([...this.listeners].filter(({ session }) => !open.has(session)));
+    this.send([...this.listeners], ': still here\n\n');
+  }
+
+  /** The sessions that streams are open for. */
+  sessions(): string[] {
+    return [...new Set([...this.listeners].map(({ session }) => session))];
   }
 
   /** Ends all streams, at shutdown. */
   close(): void {
-    for (const { response } of this.listeners) response.end();
-    this.listeners.clear();
+    this.end([...this.listeners]);
+  }
+
+  private forget(listener: Listener): void {
+    this.listeners.delete(listener);
+    if (!this.listening().includes(listener.member)) this.pictures.delete(listener.member);
+  }
+
+  /** Ends streams: they leave the list at once, since nothing may be written to one that has ended. */
+  private end(listeners: readonly Listener[]): void {
+    for (const listener of listeners) {
+      this.forget(listener);
+      listener.response.end();
+    }
   }
 
   private publish(told: Told): Promise<void> {
@@ -114,8 +146,13 @@ export class EventHub {
   private async hear(told: Told): Promise<void> {
     if (told.about === 'event') return this.deliver(told.to, told.event);
     if (told.about === 'reach') return this.lookAgain();
-    for (const { member, session, response } of this.listeners)
-      if (member === told.member && session !== told.except) response.end();
+    const { member, except, only } = told;
+    this.end(
+      [...this.listeners].filter(
+        (one) =>
+          one.member === member && one.session !== except && (only === undefined || one.session === only),
+      ),
+    );
   }
 
   private async deliver(to: Audience, event: LiveEvent): Promise<void> {
@@ -141,6 +178,18 @@ export class EventHub {
   }
 
   private write(listeners: readonly Listener[], event: LiveEvent): void {
-    for (const { response } of listeners) response.write(`data: ${JSON.stringify(event)}\n\n`);
+    this.send(listeners, `data: ${JSON.stringify(event)}\n\n`);
+  }
+
+  /** Sends lines to streams that are open; one that does not read what it was sent is cut off. */
+  private send(listeners: readonly Listener[], lines: string): void {
+    for (const listener of listeners) {
+      const { response } = listener;
+      if (response.writableEnded || response.destroyed) continue;
+      response.write(lines);
+      if (response.writableLength <= MOST_UNREAD) continue;
+      this.forget(listener);
+      response.destroy();
+    }
   }
 }

@@ -1,8 +1,11 @@
 import type { Request, RequestHandler, Response, Router } from 'express';
 import type { z } from 'zod';
 import { ROUTES, type Member, type ParamsOf, type ResponseOf, type Route, type RouteName } from '#contracts';
+import { isSame } from '#core/difference';
 import { memberOf } from '../auth/sessions';
 import type { Context } from '../context';
+import { answerInLines } from './longWork';
+import { mustBeStorable, mustNameSomething, readBody } from './body';
 import { Refusal } from './refusal';
 
 type ParsedBody<N extends RouteName> = (typeof ROUTES)[N] extends { body: infer S extends z.ZodType }
@@ -24,10 +27,15 @@ export interface Call<N extends RouteName> {
 
 export type Handler<N extends RouteName> = (call: Call<N>) => Promise<ResponseOf<N>>;
 
+/** A refusal tells so many faults; a body may have a million. */
+const FAULTS_TOLD = 100;
+
 function parseBody(route: Route, body: unknown): unknown {
-  const parsed = route.body?.safeParse(body);
-  if (!parsed || parsed.success) return parsed?.data;
-  const faults = parsed.error.issues.map((issue) => ({
+  if (!route.body) return undefined;
+  mustBeStorable(body);
+  const parsed = route.body.safeParse(body);
+  if (parsed.success) return parsed.data;
+  const faults = parsed.error.issues.slice(0, FAULTS_TOLD).map((issue) => ({
     place: issue.path.map(String).join('.'),
     message: issue.message,
   }));
@@ -49,10 +57,26 @@ function mustBeOwner({ access }: Route, member: Member, about: unknown): void {
     throw new Refusal('not-allowed', 'Only owners of the team do this. Nothing was changed.');
 }
 
-/** Checks an answer against its schema before it goes out: everywhere but in production, where it costs time. */
-function checked(route: Route, answer: unknown): unknown {
-  if (process.env.NODE_ENV === 'production' || !route.response) return answer;
-  return route.response.parse(answer);
+/**
+ * Holds an answer against its schema before it goes out: everywhere but in production, where it costs time. What goes out is
+ * the answer itself, so that a test sees what a page would. Throws where the schema knows less of it, more, or otherwise.
+ */
+export function checked(schema: z.ZodType | undefined, answer: unknown): unknown {
+  if (process.env.NODE_ENV === 'production' || !schema) return answer;
+  const sent: unknown = JSON.parse(JSON.stringify(answer));
+  if (!isSame(schema.parse(sent), sent))
+    throw new Error(`An answer is not what its contract says: ${differenceAt(schema.parse(sent), sent)}`);
+  return answer;
+}
+
+/** The first place at which two JSON values differ, as keys from the outside in. */
+function differenceAt(a: unknown, b: unknown): string {
+  if (typeof a !== 'object' || typeof b !== 'object' || !a || !b) return '';
+  const [one, other] = [a as Record<string, unknown>, b as Record<string, unknown>];
+  const key = [...new Set([...Object.keys(one), ...Object.keys(other)])].find(
+    (name) => !isSame(one[name], other[name]),
+  );
+  return key === undefined ? '' : `${key}.${differenceAt(one[key], other[key])}`;
 }
 
 /**
@@ -72,7 +96,9 @@ export function bind<N extends RouteName>(
       if (route.access !== 'anyone' && !member) {
         throw new Refusal('not-signed-in', 'Sign in to go on. What you were writing is kept on your page.');
       }
+      mustNameSomething(request.params);
       if (member) mustBeOwner(route, member, request.params.member);
+      if (route.body) await readBody(route.access, request, response);
       const call = {
         context,
         member,
@@ -86,10 +112,38 @@ export function bind<N extends RouteName>(
       if (route.stream) return;
       response.status(route.status);
       if (route.status === 204) response.end();
-      else response.json(checked(route, answer));
+      else response.json(checked(route.response, answer));
     } catch (error) {
       next(error);
     }
   };
   router[route.method](route.path, handle);
+}
+
+/** What a long answer's route comes to once it is done. */
+type ResultOf<N extends RouteName> =
+  Extract<ResponseOf<N>, { result: unknown }> extends { result: infer Result } ? Result : never;
+
+/**
+ * Binds a long work to a route of the table, answered in lines (see `answerInLines`): a generator that yields how far it is,
+ * 0 to 1. Its result is held against the route's contract as other answers are.
+ */
+export function bindLong<N extends RouteName>(
+  router: Router,
+  context: Context,
+  name: N,
+  work: (call: Call<N> & { member: Member }) => AsyncGenerator<number, ResultOf<N>>,
+): void {
+  const { response: schema } = ROUTES[name] as Route;
+  bind(router, context, name, async (call) => {
+    const asked = call as Call<N> & { member: Member };
+    await answerInLines(
+      asked.response,
+      asked.member.id,
+      () => work(asked),
+      (line) => checked(schema, line),
+    );
+    // Answered already, as the route's `stream` says.
+    return undefined as ResponseOf<N>;
+  });
 }

@@ -71,20 +71,37 @@ function asRefusal(error: unknown): Refusal | null {
   return null;
 }
 
+/** The codes by which PostgreSQL, the embedded store and the file system say that the disk is full. */
+const DISK_FULL = new Set(['53100', 'ENOSPC']);
+
+/** The code of an error and of what it was caused by: a database's stands in the cause. */
+function codesOf(error: unknown): string[] {
+  if (typeof error !== 'object' || error === null) return [];
+  const { code, cause } = error as { code?: unknown; cause?: unknown };
+  return [...(typeof code === 'string' ? [code] : []), ...codesOf(cause)];
+}
+
 /** Turns whatever was thrown into a problem document; the unexpected is logged, without what was sent. */
 export function errorHandler(context: Context): ErrorRequestHandler {
   // Express tells an error handler by its four parameters.
   return (error: unknown, request, response, _next) => {
-    const refusal = asRefusal(error);
-    if (!refusal) {
-      const { name, stack, code } = error as Error & { code?: string };
+    const codes = codesOf(error);
+    const full = codes.some((code) => DISK_FULL.has(code));
+    const refusal = full
+      ? new Refusal(
+          'disk-full',
+          'The disk of the server is full. Nothing was changed; tell whoever runs Elderleaf.',
+        )
+      : asRefusal(error);
+    if (!refusal || full) {
+      const { name, stack } = error as Error;
       // The message of a database error may quote the values sent: only its code and where it arose are kept.
       const lines = stack
         ?.split('\n')
         .filter((line) => line.trim().startsWith('at '))
         .slice(0, 6);
       context.log.error(
-        { name, code, method: request.method, route: request.path.split('/').slice(0, 3).join('/'), lines },
+        { name, codes, method: request.method, route: request.path.split('/').slice(0, 3).join('/'), lines },
         'failed',
       );
     }

@@ -6,18 +6,19 @@ const TELL_MS = 100;
 
 const othersTurn = () => new Promise<void>((resolve) => setImmediate(resolve));
 
-/** What one is working for now: a member's next long work ends the one before. */
+/** The running long work of each member: the next one ends the one before. */
 const running = new Map<string, AbortController>();
 
 /**
  * Answers with lines of JSON: `{"progress": 0.4}` now and then, at last `{"result": ...}`. The work is a generator that yields
  * how far it is (0 to 1); between its steps other requests are answered, so that nobody waits for it. It stops when the
- * page hangs up, or when the member begins another. `asked` comes before the first line: what it throws is refused as ever.
+ * page hangs up, or when the member begins another. `check` is given the last line before it goes out.
  */
 export async function answerInLines<Result>(
   response: Response,
   member: string,
   work: () => AsyncGenerator<number, Result>,
+  check: (line: { result: Result }) => unknown,
 ): Promise<void> {
   running.get(member)?.abort();
   const stop = new AbortController();
@@ -37,7 +38,9 @@ export async function answerInLines<Result>(
       const { done, value } = await steps.next();
       if (stop.signal.aborted) return;
       if (done) {
-        write({ result: value });
+        const last = { result: value };
+        check(last);
+        write(last);
         return;
       }
       const now = performance.now();

@@ -16,6 +16,8 @@ const STATUS: Record<ProblemCode, number> = {
   'too-many': 429,
   'wrong-origin': 403,
   'not-fhir': 422,
+  'disk-full': 507,
+  'not-sent': 502,
   internal: 500,
 };
 

@@ -9,7 +9,7 @@ export async function* givenDrafts(db: Queries, member: string) {
   let after = '';
   for (;;) {
     const rows = await db
-      .select({ id: drafts.id, case: drafts.case, document: drafts.document })
+      .select({ id: drafts.id, case: drafts.case, author: drafts.author, document: drafts.document })
       .from(drafts)
       .innerJoin(casesGiven, and(eq(casesGiven.case, drafts.case), eq(casesGiven.member, member)))
       .where(and(gt(drafts.id, after), isNull(drafts.deletion)))

@@ -3,8 +3,7 @@ import type { Router } from 'express';
 import { announceChanges } from '../bank/announceEntry';
 import type { Context } from '../context';
 import { ignoredPhrases } from '../db/schema';
-import { bind } from '../http/bind';
-import { answerInLines } from '../http/longWork';
+import { bind, bindLong } from '../http/bind';
 import { alikeEntries } from './alikeEntries';
 import { keptEntry, visibleEntry } from '../bank/rights';
 import { allowDetail, allowedWords, personalInBank } from './personalInBank';
@@ -21,15 +20,9 @@ import { placedBy, usageOf } from './usageOf';
 
 /** Keeping the bank in order. */
 export function orderRoutes(router: Router, context: Context): void {
-  bind(router, context, 'alike', async ({ member, body, response }) => {
-    await answerInLines(response, member.id, () => alikeEntries(context, member.id, body.least));
-    return { progress: 1 };
-  });
+  bindLong(router, context, 'alike', ({ member, body }) => alikeEntries(context, member.id, body.least));
 
-  bind(router, context, 'typedAgain', async ({ member, response }) => {
-    await answerInLines(response, member.id, () => typedAgain(context, member.id));
-    return { progress: 1 };
-  });
+  bindLong(router, context, 'typedAgain', ({ member }) => typedAgain(context, member.id));
 
   bind(router, context, 'ignorePhrase', async ({ member, body: { key, ignored } }) => {
     const row = { member: member.id, phrase: key };
@@ -41,25 +34,13 @@ export function orderRoutes(router: Router, context: Context): void {
     return undefined;
   });
 
-  bind(router, context, 'personalInBank', async ({ member, response }) => {
-    await answerInLines(response, member.id, () => personalInBank(context, member.id));
-    return { progress: 1 };
-  });
+  bindLong(router, context, 'personalInBank', ({ member }) => personalInBank(context, member.id));
 
-  bind(router, context, 'rewordedInDrafts', async ({ member, response }) => {
-    await answerInLines(response, member.id, () => rewordedInDrafts(context, member.id));
-    return { progress: 1 };
-  });
+  bindLong(router, context, 'rewordedInDrafts', ({ member }) => rewordedInDrafts(context, member.id));
 
-  bind(router, context, 'sharedEnds', async ({ member, response }) => {
-    await answerInLines(response, member.id, () => sharedEnds(context, member.id));
-    return { progress: 1 };
-  });
+  bindLong(router, context, 'sharedEnds', ({ member }) => sharedEnds(context, member.id));
 
-  bind(router, context, 'termInBank', async ({ member, body, response }) => {
-    await answerInLines(response, member.id, () => termInBank(context, member.id, body));
-    return { progress: 1 };
-  });
+  bindLong(router, context, 'termInBank', ({ member, body }) => termInBank(context, member.id, body));
 
   bind(router, context, 'houseWords', ({ member }) => houseWordsFor(context.db, member.id));
 
@@ -74,15 +55,9 @@ export function orderRoutes(router: Router, context: Context): void {
     return undefined;
   });
 
-  bind(router, context, 'saidOtherwise', async ({ member, response }) => {
-    await answerInLines(response, member.id, () => saidOtherwise(context, member.id));
-    return { progress: 1 };
-  });
+  bindLong(router, context, 'saidOtherwise', ({ member }) => saidOtherwise(context, member.id));
 
-  bind(router, context, 'ageing', async ({ member, response }) => {
-    await answerInLines(response, member.id, () => ageing(context, member.id));
-    return { progress: 1 };
-  });
+  bindLong(router, context, 'ageing', ({ member }) => ageing(context, member.id));
 
   bind(router, context, 'reviews', async ({ member }) => ({
     reviews: await reviewsFor(context.db, member.id),

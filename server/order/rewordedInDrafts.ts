@@ -17,6 +17,7 @@ const READ = 0.6;
 
 interface Placed {
   case: string;
+  author: string;
   draft: DraftDocument;
   placement: string;
 }
@@ -27,10 +28,10 @@ async function* placedIn(db: Queries, member: string): AsyncGenerator<number, Ma
   let read = 0;
   for await (const rows of givenDrafts(db, member)) {
     read += rows.length;
-    for (const { case: of, document: draft } of rows)
+    for (const { case: of, author, document: draft } of rows)
       for (const [placement, { entry }] of Object.entries(draft.attrs.placements)) {
         const beside = byEntry.get(entry) ?? [];
-        beside.push({ case: of, draft, placement });
+        beside.push({ case: of, author, draft, placement });
         byEntry.set(entry, beside);
       }
     yield READ * (1 - 200 / (200 + read));
@@ -56,13 +57,13 @@ function rewordings(
   const lines = text && wordingLines(text.passage);
   if (!lines) return [];
   const said = JSON.stringify(text.passage);
-  return placed.flatMap(({ case: of, draft, placement }) => {
+  return placed.flatMap(({ case: of, author, draft, placement }) => {
     const { revision } = draft.attrs.placements[placement]!;
     const then = before(revision);
     // What another revision put down differs from what stands now by itself.
     if (!then || JSON.stringify(textOf(then, wording)?.passage) !== said) return [];
     const now = placedLines(draft, placement, text.passage);
-    return now.length === 0 ? [] : [{ case: of, changes: changesOf(lines, now) }];
+    return now.length === 0 ? [] : [{ case: of, author, changes: changesOf(lines, now) }];
   });
 }
 
@@ -110,7 +111,7 @@ export async function* rewordedInDrafts(
           ({ draft, placement }) => draft.attrs.placements[placement]!.wording === wording,
         );
         const all = rewordings(row.content, wording, of, (revision) => old.get(`${id} ${revision}`));
-        const changes = usualChanges(all);
+        const changes = usualChanges(all, member);
         if (changes.length === 0) continue;
         const { part } = textOf(row.content, wording)!;
         found.push({ entry: toEntry(row), wording, part, changes, placed: all.length });

@@ -15,7 +15,14 @@ export class Page extends EventEmitter {
     return page;
   }
 
+  readonly writableLength = 0;
+
+  get writableEnded(): boolean {
+    return this.ended;
+  }
+
   write(line: string): void {
+    if (this.ended) throw new Error('Written to a stream that has ended.');
     if (line.startsWith('data: ')) this.told.push(JSON.parse(line.slice(6)) as LiveEvent);
   }
 

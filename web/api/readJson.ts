@@ -1,11 +1,9 @@
+import { MOST_SENT_BYTES } from '#contracts';
 import { UnreadableFile } from './client';
-
-/** The server takes no more at once. */
-const LIMIT = 4_000_000;
 
 /** What a JSON file holds. Throws an UnreadableFile, which ends with `so`, where it is too large or no JSON. */
 export async function readJson(file: File, so: string): Promise<unknown> {
-  if (file.size > LIMIT) throw new UnreadableFile(`${file.name} is larger than 4 MB. ${so}`);
+  if (file.size > MOST_SENT_BYTES) throw new UnreadableFile(`${file.name} is larger than 4 MB. ${so}`);
   try {
     return JSON.parse(await file.text()) as unknown;
   } catch (error) {
