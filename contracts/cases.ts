@@ -36,7 +36,30 @@ export const CaseSchema = CaseSummarySchema.extend({
 });
 export type Case = z.infer<typeof CaseSchema>;
 
-export const SavedDraftSchema = z.object({ document: DraftDocumentSchema });
+export const SavedDraftSchema = z.object({
+  document: DraftDocumentSchema,
+  /** Said by who saves over what another window saved: that is kept among the earlier states first. */
+  over: z.literal(true).optional(),
+});
+
+/** Why a state of a draft was kept: some minutes of writing, a finish, another window's writing saved over or set aside. */
+const DraftStateWhySchema = z.enum(['written', 'finished', 'saved-over', 'set-aside']);
+export type DraftStateWhy = z.infer<typeof DraftStateWhySchema>;
+
+/** An earlier state of a draft, in a list. */
+export const DraftStateSummarySchema = z.object({
+  id: z.string(),
+  at: instant,
+  why: DraftStateWhySchema,
+  excerpt: z.string(),
+});
+export type DraftStateSummary = z.infer<typeof DraftStateSummarySchema>;
+
+/** An earlier state of a draft, with its text. */
+export const DraftStateSchema = DraftStateSummarySchema.extend({ document: DraftDocumentSchema });
+
+/** A text that is not taken on the leaf and kept among the draft's earlier states. */
+export const SetAsideSchema = z.object({ document: DraftDocumentSchema });
 
 /** The answer to a Bundle: the case it made, and remarks on what was passed over. */
 export const TakenOverSchema = z.object({ case: CaseSummarySchema, remarks: z.array(z.string()) });

@@ -41,7 +41,15 @@ export type {
 export { CollectionFileSchema, MOST_HANDED_ON } from './takeover';
 export type { CollectionFile, TakeOver } from './takeover';
 export type { Proposal } from './proposals';
-export type { Case, CaseSummary, Draft, DraftSummary, TakenOver } from './cases';
+export type {
+  Case,
+  CaseSummary,
+  Draft,
+  DraftStateSummary,
+  DraftStateWhy,
+  DraftSummary,
+  TakenOver,
+} from './cases';
 export type { Glossary, GlossarySettings, Imported, OwnUses, Use } from './glossaries';
 export { EventSchema } from './events';
 export type { LiveEvent } from './events';

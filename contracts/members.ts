@@ -28,16 +28,33 @@ export const emailSchema = z
   .max(200)
   .pipe(z.email('give an e-mail address, such as imke@hollin.example'));
 
+/** Whether one key is pressed again and again, or one beside the other in order. */
+function isTooPlain(password: string): boolean {
+  const codes = [...password].map((sign) => sign.codePointAt(0)!);
+  const steps = new Set(codes.slice(1).map((code, at) => code - codes[at]!));
+  return (
+    new Set(codes).size < 4 ||
+    password.trim() === '' ||
+    (steps.size <= 2 && [...steps].every((step) => Math.abs(step) === 1 || step === -9))
+  );
+}
+
 export const passwordSchema = z
   .string()
   .min(PASSWORD_LENGTH.min, `use at least ${PASSWORD_LENGTH.min} characters`)
-  .max(PASSWORD_LENGTH.max, `use at most ${PASSWORD_LENGTH.max} characters`);
+  .max(PASSWORD_LENGTH.max, `use at most ${PASSWORD_LENGTH.max} characters`)
+  .refine((password) => !isTooPlain(password), 'use something less easy to guess');
 
-export const OwnerSchema = z.object({
-  name: z.string().trim().min(1, 'give your name').max(100),
-  email: emailSchema,
-  password: passwordSchema,
-});
+export const OwnerSchema = z
+  .object({
+    name: z.string().trim().min(1, 'give your name').max(100),
+    email: emailSchema,
+    password: passwordSchema,
+  })
+  .refine(({ email, password }) => password.toLowerCase() !== email, {
+    path: ['password'],
+    message: 'use something other than your e-mail',
+  });
 
 export const SignInSchema = z.object({
   email: emailSchema,

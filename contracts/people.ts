@@ -82,12 +82,16 @@ export const GroupGivenSchema = z.object({
   members: z.array(id).max(1000),
 });
 
-/** A letter as the post room shows it. */
+/** A letter as the post room lists it. */
 export const PostSchema = z.object({
   id: z.string(),
   to: z.string(),
   subject: z.string(),
-  text: z.string(),
+  /** Null where the link lets its holder be a member: reading it is an act of its own, told in the trail. */
+  text: z.string().nullable(),
   sentAt: instant,
 });
 export type Post = z.infer<typeof PostSchema>;
+
+/** The words of a letter, told once. */
+export const ReadPostSchema = z.object({ text: z.string() });

@@ -16,6 +16,7 @@ import {
   PeopleSchema,
   PersonSchema,
   PostSchema,
+  ReadPostSchema,
   RoleSchema,
   SessionSchema,
   TokenSchema,
@@ -205,6 +206,15 @@ export const PEOPLE_ROUTES = define({
     summary: 'The letters that wait in the post room, newest first; none when they go out by e-mail.',
     status: 200,
     response: z.array(PostSchema),
+  },
+  readPost: {
+    method: 'post',
+    path: '/api/post/:letter',
+    access: 'owner',
+    summary:
+      "Reads a member's letter for a new password, once: it leaves the post room, and the trail tells of it.",
+    status: 200,
+    response: ReadPostSchema,
   },
   trail: {
     method: 'post',

@@ -15,7 +15,16 @@ import {
   RevisionSummarySchema,
   SavedEntrySchema,
 } from './bank';
-import { CaseSchema, CaseSummarySchema, DraftSchema, SavedDraftSchema, TakenOverSchema } from './cases';
+import {
+  CaseSchema,
+  CaseSummarySchema,
+  DraftSchema,
+  DraftStateSchema,
+  DraftStateSummarySchema,
+  SavedDraftSchema,
+  SetAsideSchema,
+  TakenOverSchema,
+} from './cases';
 import { GLOSSARY_ROUTES } from './glossaryRoutes';
 import { COLLECTION_ROUTES } from './collectionRoutes';
 import { storedRevision } from './limits';
@@ -290,6 +299,30 @@ export const ROUTES = define({
     status: 200,
     guarded: true,
     response: DraftSchema,
+  },
+  draftStates: {
+    method: 'get',
+    path: '/api/drafts/:draft/states',
+    access: 'given',
+    summary: 'Earlier states of a draft, newest first.',
+    status: 200,
+    response: z.array(DraftStateSummarySchema),
+  },
+  draftState: {
+    method: 'get',
+    path: '/api/drafts/:draft/states/:state',
+    access: 'given',
+    summary: 'One earlier state of a draft.',
+    status: 200,
+    response: DraftStateSchema,
+  },
+  setAside: {
+    method: 'post',
+    path: '/api/drafts/:draft/states',
+    access: 'given',
+    summary: 'Keeps a text among the earlier states of a draft without changing the draft.',
+    status: 204,
+    body: SetAsideSchema,
   },
   ...GLOSSARY_ROUTES,
   events: {

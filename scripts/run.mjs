@@ -9,7 +9,13 @@ const demo = process.argv.includes('--demo');
 const server = spawn(process.execPath, [path.join(root, 'dist/server/main.js')], {
   cwd: root,
   stdio: 'inherit',
-  env: { NODE_ENV: 'production', ...process.env, ELDERLEAF_DEMO: demo ? '1' : '' },
+  env: {
+    NODE_ENV: 'production',
+    ...process.env,
+    ELDERLEAF_DEMO: demo ? '1' : '',
+    // The demo lets anyone in as anyone: it never goes into a team's database.
+    ...(demo && { DATABASE_URL: '' }),
+  },
 });
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
 server.on('exit', (code, signal) => process.exit(code ?? (signal ? 1 : 0)));

@@ -25,7 +25,7 @@ import { joiningRoutes } from './people/joiningRoutes';
 import { ownRoutes } from './people/ownRoutes';
 import { peopleRoutes } from './people/peopleRoutes';
 import { trailRoutes } from './people/trail';
-import { errorHandler, headers, nothingHere, sameOrigin } from './http/guards';
+import { errorHandler, headers, knownHost, nothingHere, sameOrigin } from './http/guards';
 import { wastebasketRoutes } from './wastebasket/wastebasketRoutes';
 
 /** One line a request: method, the route without its ids, status, time. Nothing of what was said. */
@@ -68,6 +68,7 @@ export function makeApp(context: Context): Express {
   const app = express();
   app.disable('x-powered-by');
   app.set('query parser', 'simple');
+  app.set('trust proxy', context.settings.proxies);
   app.use(requestLog(context));
   app.use(headers(context.settings.secureCookies));
   app.use(
@@ -81,7 +82,7 @@ export function makeApp(context: Context): Express {
     response.set('Cache-Control', 'private, no-cache');
     next();
   });
-  api.use('/api', sameOrigin);
+  api.use('/api', knownHost(context.settings.address), sameOrigin(context.settings.address));
   bind(api, context, 'health', () => Promise.resolve({ ready: true }));
   // Made once: to make it costs a quarter of a second, and anyone may ask for it.
   let description: ReturnType<typeof openApi> | undefined;

@@ -15,7 +15,9 @@ function whyNot(error: unknown, settings: Settings): string {
 /** Opens the store while the rest of the server is still being read: each takes the better part of a second. */
 async function start(settings: Settings): Promise<void> {
   const place = settings.databaseUrl ? { url: settings.databaseUrl } : { folder: settings.dataFolder };
-  const [store, { serve }] = await Promise.all([openStore(place), import('./serve')]);
+  const lost = () =>
+    fail('Another Elderleaf has taken the data folder over. This one stops, so that nothing is spoilt.');
+  const [store, { serve }] = await Promise.all([openStore(place, lost), import('./serve')]);
   await serve(store, settings);
 }
 
@@ -33,5 +35,7 @@ function settingsOrFail(): Settings {
   }
 }
 
+// What is written here is nobody else's to read.
+process.umask(0o077);
 const settings = settingsOrFail();
 start(settings).catch((error: unknown) => fail(whyNot(error, settings)));

@@ -5,11 +5,13 @@ import path from 'node:path';
 import pino from 'pino';
 import { loadDemo } from '../demo/loadDemo';
 import { makeApp } from './app';
+import { AccountTries } from './auth/accountTries';
 import { openAmong } from './auth/sessions';
 import { writeMissingWords } from './bank/entryWords';
 import type { Context } from './context';
 import type { Store } from './db/openStore';
 import { EventHub } from './events/eventHub';
+import { mustBeForTheDemo } from './auth/demoStore';
 import { emptyWastebasket } from './wastebasket/emptying';
 import { PostRoom, smtpOffice } from './post/postOffice';
 import type { Settings } from './settings';
@@ -64,12 +66,15 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
     post: settings.smtp ? smtpOffice(settings.smtp) : new PostRoom(),
     address: () => settings.address ?? here,
     now: () => new Date(),
+    pause: (ms) => (ms === 0 ? Promise.resolve() : new Promise((resolve) => setTimeout(resolve, ms))),
+    tries: new AccountTries(Date.now),
     newId: randomUUID,
     log,
     version,
     settings,
   };
   try {
+    if (settings.demo) await mustBeForTheDemo(store.db);
     if (settings.demo && (await loadDemo(context, path.join(root, 'demo')))) say('The demo data is loaded.');
     await writeMissingWords(store.db);
     const server = await listen(context, settings.port);

@@ -14,6 +14,8 @@ export interface Settings {
   smtp: { url: string; from: string } | null;
   /** Whether cookies are sent over HTTPS only. */
   secureCookies: boolean;
+  /** How many proxies stand before the server and say in X-Forwarded-For whom they ask for; 0 for none. */
+  proxies: number;
   /** A bank of more entries than this is not given to a page whole. */
   atHand: number;
 }
@@ -49,6 +51,7 @@ export function readSettings(env: NodeJS.ProcessEnv, webFolder: string | null): 
     address,
     smtp,
     secureCookies: env.ELDERLEAF_HTTPS === '1',
+    proxies: whole(env.ELDERLEAF_PROXIES, 0, 'ELDERLEAF_PROXIES'),
     atHand: whole(env.ELDERLEAF_AT_HAND, AT_HAND, 'ELDERLEAF_AT_HAND'),
   };
 }

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { CalendarDateSchema, TimeOfDaySchema } from '#core/calendar';
 import { FieldSchema, NamedConditionSchema } from '#core/entry';
 import { PERSONS } from '#core/language';
-import { emptyPassage, PassageSchema, type Passage } from '#core/passage';
+import { emptyPassage, KeyIdSchema, PassageSchema, type Passage } from '#core/passage';
 import { ValueSchema } from '#core/record';
 
 /**
@@ -47,12 +47,12 @@ export const PlacementSchema = z.object({
   wording: z.string().min(1).max(60),
   language: z.string().min(2).max(35),
   fields: z.array(FieldSchema).max(200),
-  answers: z.record(z.string(), AnswerSchema),
+  answers: z.record(KeyIdSchema, AnswerSchema),
   conditions: z.array(NamedConditionSchema).max(200).optional(),
   // The day it was placed: what is computed from today does not move when the draft is opened tomorrow.
   day: CalendarDateSchema.optional(),
   // Answered last for the same person, and offered again: by the field's id.
-  offered: z.record(z.string(), AnswerSchema).optional(),
+  offered: z.record(KeyIdSchema, AnswerSchema).optional(),
 });
 export type Placement = z.infer<typeof PlacementSchema>;
 export type Placements = Record<string, Placement>;
@@ -63,7 +63,7 @@ export interface DraftDocument extends Passage {
 }
 
 const AttrsSchema = z.object({
-  attrs: z.object({ placements: z.record(z.string().max(60), PlacementSchema) }),
+  attrs: z.object({ placements: z.record(KeyIdSchema, PlacementSchema) }),
 });
 
 /** Checks a whole draft document: its passage, and its placements. */

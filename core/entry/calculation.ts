@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { LONGEST_FORMULA } from '#core/formula';
+import { KeyIdSchema } from '#core/passage';
 
-const field = z.string().min(1).max(60);
+const field = KeyIdSchema;
 
 /** A day a calculation starts from: a field's answer, or today. */
 const DaySchema = z.union([z.object({ field }), z.literal('today')]);

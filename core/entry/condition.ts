@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { CalendarDateSchema } from '#core/calendar';
+import { KeyIdSchema } from '#core/passage';
 
-const field = z.string().min(1).max(60);
+const field = KeyIdSchema;
 
 /**
  * When an optional passage stands. Made by picking, never written as code; what needs an expression asks a

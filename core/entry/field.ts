@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { TimeOfDaySchema } from '#core/calendar';
+import { KeyIdSchema } from '#core/passage';
 import { CalculationSchema } from './calculation';
 
-const id = z.string().min(1).max(60);
+const id = KeyIdSchema;
 const words = z.string().max(5000);
 
 const shared = {

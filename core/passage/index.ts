@@ -1,3 +1,4 @@
+export { KeyIdSchema } from './keyId';
 export { PassageSchema, LIMITS, isSafeLink } from './passage';
 export type {
   Passage,

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { DATE_FORMS } from '#core/calendar';
 import { PERSON_FORMS } from '#core/language';
+import { KeyIdSchema } from './keyId';
 
 /**
  * Rich text as data, in the shape of the editor's document schema, so that the editor, the store and the
@@ -47,14 +48,17 @@ export type NumberForm = (typeof NUMBER_FORMS)[number];
 /** `gap`: required and unanswered. `left-out`: optional and unanswered. */
 export type BlankState = 'gap' | 'left-out' | 'answered';
 
-const SAFE_LINK = /^(https?:|mailto:|tel:|#|\/(?!\/))/i;
+// A backslash is a slash to browsers.
+const SAFE_LINK = /^(https?:|mailto:|tel:|#|\/(?![/\\]))/i;
+/** Line ends and other signs that no address has, and that some readers of Markdown end a link at. */
+const CONTROL = /\p{Cc}/u;
 
 /** True for a link that may stand in a passage: to http, https, mailto or tel, or within the page. */
 export function isSafeLink(href: string): boolean {
-  return href.length <= 2000 && SAFE_LINK.test(href);
+  return href.length <= 2000 && SAFE_LINK.test(href) && !CONTROL.test(href);
 }
 
-const placementId = z.string().max(60).nullable().default(null);
+const placementId = KeyIdSchema.nullable().default(null);
 
 const MarkSchema = z.discriminatedUnion('type', [
   // An optional passage: these words stand only while the entry's condition of that id holds.
@@ -76,17 +80,17 @@ const MarkSchema = z.discriminatedUnion('type', [
     }),
   }),
   // Only in drafts: these words came from the bank, in this placement.
-  z.object({ type: z.literal('placed'), attrs: z.object({ placement: z.string().max(60) }) }),
+  z.object({ type: z.literal('placed'), attrs: z.object({ placement: KeyIdSchema }) }),
 ]);
 export type Mark = z.infer<typeof MarkSchema>;
 
 const marks = z.array(MarkSchema).max(16).optional();
 
 const BlankAttrsSchema = z.object({
-  field: z.string().min(1).max(60),
+  field: KeyIdSchema,
   form: z.enum(BLANK_FORMS).default('as-is'),
   // The rest is empty in a wording and set when the wording is placed in a draft.
-  placement: z.string().max(60).nullable().default(null),
+  placement: placementId,
   text: z.string().max(20_000).default(''),
   state: z.enum(['gap', 'left-out', 'answered']).default('gap'),
   // The neighbouring spaces that it took away when it shows nothing, to be given back when it shows words.

@@ -10,8 +10,8 @@ function textOf(inline: Inline, fields: ReadonlySet<string>): string {
     case 'text':
       return inline.text;
     case 'blank':
-      // Asked without a place in the wording, for a condition or a formula alone.
-      return fields.has(inline.attrs.field) ? NODE : '';
+      // Asked without a place in the wording, for a condition or a formula: also where its own place is folded away.
+      return inline.attrs.form !== 'silent' && fields.has(inline.attrs.field) ? NODE : '';
     case 'folded':
       return inline.attrs.content.map((one) => textOf(one, fields)).join('');
     case 'number':

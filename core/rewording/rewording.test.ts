@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { DraftDocument } from '#core/draft';
-import { EntryContentSchema, newEntry, type EntryContent } from '#core/entry';
+import { EntryContentSchema, FieldSchema, newEntry, type EntryContent } from '#core/entry';
 import { place } from '#core/fill';
 import { passageFrom, readEntry, writeEntry } from '#core/notation';
 import { mapLines, type Inline, type Passage } from '#core/passage';
@@ -95,6 +95,36 @@ describe('what was changed by hand in a placed wording', () => {
       { numRuns: 300 },
     );
   });
+});
+
+test('a blank that only decides about a folded passage it stands in is no change by hand', () => {
+  const when = [{ type: 'when' as const, attrs: { condition: 'c', placement: null } }];
+  const entry = newEntry('x', 'en-GB', passageFrom('A'));
+  const content: EntryContent = {
+    ...entry,
+    fields: [FieldSchema.parse({ id: 'f', name: 'f', kind: 'person' })],
+    conditions: [{ id: 'c', when: { test: 'answered', field: 'f' } }],
+  };
+  const passage = passageOf(content);
+  const attrs = {
+    field: 'f',
+    form: 'as-is',
+    placement: null,
+    text: '',
+    state: 'gap',
+    dropped: 'none',
+  } as const;
+  passage.content[0] = {
+    type: 'paragraph',
+    content: [
+      { type: 'text', text: 'A' },
+      { type: 'text', text: 'A', marks: when },
+      { type: 'blank', attrs, marks: when },
+    ],
+  };
+  const placed = place({ ...setting, entry: { id: 'e', revision: 1, content }, id: 'p' });
+  const draft: DraftDocument = { ...placed.passage, attrs: { placements: { p: placed.placement } } };
+  expect(changesOf(wordingLines(passage)!, placedLines(draft, 'p', passage))).toEqual([]);
 });
 
 test('only what was changed in several cases, and often, is told, the commonest first', () => {

@@ -18,7 +18,10 @@ const TRIES = 10;
 const NOBODY =
   '$argon2id$v=19$m=19456,t=2,p=1$AAAAAAAAAAAAAAAAAAAAAA$AAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAAA';
 
-/** Slows down who tries again and again: wrong tries are counted, or all. */
+/**
+ * Stops an address that tries again and again for some minutes: wrong tries are counted, or all. Behind a proxy the address is
+ * what the proxy says, where `ELDERLEAF_PROXIES` says how many there are.
+ */
 export function limitTries(skipSuccessfulRequests = true): RequestHandler {
   return rateLimit({
     windowMs: WINDOW_MINUTES * 60_000,
@@ -55,13 +58,17 @@ async function makeOwner(context: Context, owner: { name: string; email: string;
 }
 
 async function checkPassword(context: Context, email: string, password: string) {
+  await context.pause(context.tries.slowedBy(email));
   const [found] = await context.db
     .select({ ...memberColumns, passwordHash: members.passwordHash })
     .from(members)
     .where(and(eq(members.email, email), isNull(members.leftAt)));
   const right = await verify(found?.passwordHash ?? NOBODY, password).catch(() => false);
-  if (!found?.passwordHash || !right)
+  if (!found?.passwordHash || !right) {
+    context.tries.failed(email);
     throw new Refusal('wrong-password', 'Check the e-mail and the password, and try again.');
+  }
+  context.tries.succeeded(email);
   const { passwordHash: _, ...member } = found;
   return member;
 }

@@ -74,25 +74,27 @@ export function bankRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'revisions', async ({ member, params }) => {
-    await mustSeeHistory(db, member.id, params.entry);
+    const maySee = await mustSeeHistory(db, member.id, params.entry);
     const rows = await db
       .select(revisionColumns)
       .from(revisions)
       .innerJoin(members, eq(members.id, revisions.savedBy))
       .where(eq(revisions.entry, params.entry))
       .orderBy(desc(revisions.revision));
-    return rows.map((row) => ({ ...row, savedAt: row.savedAt.toISOString() }));
+    return rows
+      .filter(({ revision }) => maySee(revision))
+      .map((row) => ({ ...row, savedAt: row.savedAt.toISOString() }));
   });
 
   bind(router, context, 'revision', async ({ member, params }) => {
-    await mustSeeHistory(db, member.id, params.entry);
+    const maySee = await mustSeeHistory(db, member.id, params.entry);
     const number = /^\d{1,9}$/.test(params.revision) ? Number(params.revision) : 0;
     const [row] = await db
       .select({ ...revisionColumns, entry: revisions.entry, content: revisions.content })
       .from(revisions)
       .innerJoin(members, eq(members.id, revisions.savedBy))
       .where(and(eq(revisions.entry, params.entry), eq(revisions.revision, number)));
-    if (!row) throw notFound();
+    if (!row || !maySee(number)) throw notFound();
     return { ...row, savedAt: row.savedAt.toISOString() };
   });
 }

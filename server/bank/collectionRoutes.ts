@@ -63,6 +63,15 @@ export function collectionRoutes(router: Router, context: Context): void {
       // Seen at the top because what is around it is not seen, it stays in that when it is put in order.
       const parent = body.parent === seen.parent ? row.parent : body.parent;
       const around = body.parent === null ? null : await mustKeepIt(tx, member.id, body.parent);
+      if (
+        parent !== row.parent &&
+        row.parent !== null &&
+        (await rightOn(tx, member.id, row.parent)) !== 'keep'
+      )
+        throw new Refusal(
+          'not-allowed',
+          'Only keepers of the collection around it take it out of there. Nothing was moved.',
+        );
       if (parent !== row.parent && (around?.ownedBy ?? null) !== row.ownedBy)
         throw new Refusal(
           'not-valid',
@@ -71,7 +80,7 @@ export function collectionRoutes(router: Router, context: Context): void {
             : 'Your own wording stays yours. Make a shared collection, and move entries there. Nothing was moved.',
         );
       await placeCollection(tx, row.id, { parent, before: body.before });
-      // Taken out of what its keepers kept it by, it stays in the hands of who took it out.
+      // Taken out of what its keepers kept it by, it stays in the hands of the one who took it out.
       const right = await rightOn(tx, member.id, row.id);
       if (right !== 'keep') await letKeep(tx, member.id, row.id);
     });

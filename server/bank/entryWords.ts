@@ -7,12 +7,20 @@ import { entries, entryWords } from '../db/schema';
 /** Nobody types more of a word, and none but these tell texts of any length apart. */
 const LONGEST_WORD = 60;
 const MOST_WORDS = 20_000;
+/** The store takes a megabyte of them, each with a little beside it. */
+const MOST_BYTES = 600_000;
 /** Shorter ones are never taken for misspelt. */
 const SHORTEST_MISSPELT = 4;
 const INDEXED_AT_ONCE = 200;
 
 /** What stands among the words of an entry for the collection it is in: no word begins so. */
 export const collectionMark = (collection: string): string => `@${collection}`;
+
+/** The first of some words, as many as the store takes. */
+function fitting(words: readonly string[]): string[] {
+  let bytes = 0;
+  return words.slice(0, MOST_WORDS).filter((word) => (bytes += Buffer.byteLength(word)) <= MOST_BYTES);
+}
 
 interface Indexed {
   id: string;
@@ -26,7 +34,7 @@ export async function writeWords(tx: Queries, all: readonly Indexed[]): Promise<
     const { head, all: words } = wordsToFind(findable(id, content, ''));
     const kept = (some: string[]) => [
       collectionMark(collection),
-      ...some.filter(({ length }) => length <= LONGEST_WORD).slice(0, MOST_WORDS),
+      ...fitting(some.filter(({ length }) => length <= LONGEST_WORD)),
     ];
     return { entry: id, collection, head: kept(head), words: kept(words) };
   });

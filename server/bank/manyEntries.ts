@@ -3,7 +3,7 @@ import type { Entry } from '#contracts';
 import type { EntryContent } from '#core/entry';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { collections, cues, entries, revisions } from '../db/schema';
+import { collections, cues, entries, entryMoves, revisions } from '../db/schema';
 import { notFound, Refusal } from '../http/refusal';
 import { record } from '../people/trail';
 import { depart, holdCollections, nextChange } from './bankChanges';
@@ -102,6 +102,9 @@ export async function moveEntries(
       for (const { id, content } of rows)
         await mustIncludeSoundly(tx, { member, collection: to, id, content });
       await depart(tx, rows);
+      await tx
+        .insert(entryMoves)
+        .values(rows.map(({ id, revision, collection }) => ({ entry: id, revision, from: collection })));
       const change = await nextChange(tx, to);
       const moved = await tx
         .update(entries)
@@ -155,6 +158,8 @@ export async function changeEntries(
   reason: string,
   { areAll = false } = {},
 ): Promise<Entry[]> {
+  if (new Set(changes.map(({ entry }) => entry)).size < changes.length)
+    throw new Refusal('not-valid', 'One entry is named twice. Nothing was changed.');
   for (const { content } of changes) mustBeSound(content);
   return tellingClashes(() =>
     context.db.transaction(async (tx) => {

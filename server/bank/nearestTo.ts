@@ -14,6 +14,8 @@ const MOST_ASKED = 24;
 const CANDIDATES = 300;
 /** A word of so many entries says little; how many more there are need not be counted. */
 const COUNTED = 3000;
+/** A longer one is no word, and no text search of the store takes it. */
+const LONGEST_WORD = 60;
 
 /** Words of a text by how few of the entries in some collections have them; those that none has are left out. */
 async function rarest(db: Database, words: readonly string[], seen: string): Promise<string[]> {
@@ -42,7 +44,7 @@ async function rarest(db: Database, words: readonly string[], seen: string): Pro
 export async function nearestTo(db: Database, member: string, text: string): Promise<Nearest> {
   const rights = await rightsFor(db, member);
   const words = [...new Set(wordsOf(text).slice(0, MOST_READ).map(plainWord))].filter(
-    ({ length }) => length > 2,
+    ({ length }) => length > 2 && length <= LONGEST_WORD,
   );
   if (words.length === 0 || rights.size === 0) return { entries: [] };
   const seen = JSON.stringify([...rights.keys()]);

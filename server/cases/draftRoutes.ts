@@ -7,22 +7,40 @@ import { excerpt, isEmptyPassage } from '#core/passage';
 import type { Context } from '../context';
 import { cases, casesGiven, drafts } from '../db/schema';
 import { bind } from '../http/bind';
-import { Refusal } from '../http/refusal';
+import type { Queries } from '../db/openStore';
+import { notFound, Refusal } from '../http/refusal';
 import { givenCase, ownDraft, toDraft } from './caseAccess';
+import { keepState, stateOf, statesOf } from './draftStates';
 
 const EXCERPT_LENGTH = 160;
 
 type Change = Partial<Pick<typeof drafts.$inferInsert, 'document' | 'excerpt' | 'state'>>;
 
-/** Changes a draft that is still at `version`; throws a `moved-on` Refusal, with the draft as it stands, if not. */
-async function change(context: Context, member: string, id: string, version: number, values: Change) {
-  const [row] = await context.db
-    .update(drafts)
-    .set({ ...values, version: version + 1, savedAt: context.now() })
-    .where(
-      and(eq(drafts.id, id), eq(drafts.author, member), eq(drafts.version, version), isNull(drafts.deletion)),
-    )
-    .returning();
+/** Changes a draft that is still at `version`, and does with it what `also` does; throws a `moved-on` Refusal, with the draft as it stands, if not. */
+async function change(
+  context: Context,
+  member: string,
+  id: string,
+  version: number,
+  values: Change,
+  also?: (tx: Queries) => Promise<void>,
+) {
+  const row = await context.db.transaction(async (tx) => {
+    const [changed] = await tx
+      .update(drafts)
+      .set({ ...values, version: version + 1, savedAt: context.now() })
+      .where(
+        and(
+          eq(drafts.id, id),
+          eq(drafts.author, member),
+          eq(drafts.version, version),
+          isNull(drafts.deletion),
+        ),
+      )
+      .returning();
+    if (changed) await also?.(tx);
+    return changed;
+  });
   if (row) return toDraft(row);
   const current = toDraft(await ownDraft(context.db, member, id));
   // The same save sent again, because the answer to the first was lost: it is done already.
@@ -105,17 +123,35 @@ export function draftRoutes(router: Router, context: Context): void {
     const draft = await ownDraft(db, member.id, params.draft);
     if (draft.state === 'finished')
       throw new Refusal('not-allowed', 'This draft is finished: reopen it to change it.');
-    const { document } = body;
-    return change(context, member.id, draft.id, version, {
-      document,
-      excerpt: excerpt(document, EXCERPT_LENGTH),
-    });
+    const { document, over } = body;
+    const values = { document, excerpt: excerpt(document, EXCERPT_LENGTH) };
+    return change(context, member.id, draft.id, version, values, (tx) =>
+      keepState(context, tx, draft.id, draft.document, over ? 'saved-over' : 'written'),
+    );
   });
 
   bind(router, context, 'finishDraft', async ({ member, params, version }) => {
     const draft = await ownDraft(db, member.id, params.draft);
     mustBeWhole(draft.document);
-    return change(context, member.id, draft.id, version, { state: 'finished' });
+    return change(context, member.id, draft.id, version, { state: 'finished' }, (tx) =>
+      keepState(context, tx, draft.id, draft.document, 'finished'),
+    );
+  });
+
+  bind(router, context, 'draftStates', async ({ member, params }) =>
+    statesOf(db, (await ownDraft(db, member.id, params.draft)).id),
+  );
+
+  bind(router, context, 'draftState', async ({ member, params }) => {
+    const state = await stateOf(db, (await ownDraft(db, member.id, params.draft)).id, params.state);
+    if (!state) throw notFound();
+    return state;
+  });
+
+  bind(router, context, 'setAside', async ({ member, params, body }) => {
+    const draft = await ownDraft(db, member.id, params.draft);
+    await db.transaction((tx) => keepState(context, tx, draft.id, body.document, 'set-aside'));
+    return undefined;
   });
 
   bind(router, context, 'reopenDraft', async ({ member, params, version }) => {

@@ -1,3 +1,4 @@
+import fs from 'node:fs';
 import path from 'node:path';
 import type { PGlite } from '@electric-sql/pglite';
 import { sql } from 'drizzle-orm';
@@ -57,7 +58,40 @@ async function openServer(url: string): Promise<Store> {
   };
 }
 
-async function openEmbedded(opening: Promise<PGlite>, release: () => void): Promise<Store> {
+/** Others have their turn after this long. */
+const TURN_MS = 10;
+
+/**
+ * Lets others have their turn between the statements of a long transaction. The embedded database works on this very thread, and
+ * its promises by themselves never let the event loop go on: without this not even what asks nothing of it would be answered.
+ */
+function givingTurns(client: PGlite): void {
+  const work = client.execProtocol.bind(client);
+  let turn = performance.now();
+  client.execProtocol = async (...asked) => {
+    if (performance.now() - turn > TURN_MS) {
+      await new Promise((resolve) => setImmediate(resolve));
+      turn = performance.now();
+    }
+    return work(...asked);
+  };
+}
+
+/** Keeps others of the machine out of a folder and all in it: the database makes its files for all to read and write. */
+function closeToOthers(folder: string): void {
+  fs.chmodSync(folder, 0o700);
+  for (const entry of fs.readdirSync(folder, { withFileTypes: true })) {
+    const full = path.join(folder, entry.name);
+    if (entry.isDirectory()) closeToOthers(full);
+    else if (entry.isFile()) fs.chmodSync(full, 0o600);
+  }
+}
+
+async function openEmbedded(
+  opening: Promise<PGlite>,
+  release: () => void,
+  secure: () => void = () => undefined,
+): Promise<Store> {
   const [client, { types }, { drizzle }, { migrate }, schema] = await Promise.all([
     opening,
     import('@electric-sql/pglite'),
@@ -67,12 +101,17 @@ async function openEmbedded(opening: Promise<PGlite>, release: () => void): Prom
   ]);
   // Without those of the arrays of each type and table, about 300: all are copied for every question, and none is ever answered.
   client.parsers = types.parsers;
+  givingTurns(client);
   const db = drizzle(client, { schema });
   await migrate(db, { migrationsFolder });
+  secure();
   return {
     db,
     bus: localBus(),
-    upkeep: () => upkeep(db),
+    upkeep: async () => {
+      secure();
+      await upkeep(db);
+    },
     close: async () => {
       await client.close();
       release();
@@ -84,17 +123,17 @@ async function openEmbedded(opening: Promise<PGlite>, release: () => void): Prom
  * Opens the store and brings its schema up to date. A folder is locked for this process first. What PGlite
  * has acknowledged survives a killed process but not always a power cut: its file system has no fsync.
  * Throws FolderInUse when another process holds the folder, and the driver's own error when a server cannot
- * be reached.
+ * be reached. `lost` is called should another take the folder over: nothing may be written from then on.
  */
-export async function openStore(place: StorePlace): Promise<Store> {
+export async function openStore(place: StorePlace, lost: () => void = () => undefined): Promise<Store> {
   if ('url' in place) return openServer(place.url);
   const { PGlite: Embedded } = await import('@electric-sql/pglite');
   if ('image' in place)
     return openEmbedded(Embedded.create({ loadDataDir: place.image ?? undefined }), () => undefined);
-  const release = await lockFolder(place.folder);
+  const release = await lockFolder(place.folder, { lost });
   try {
     const folder = path.join(place.folder, 'database');
-    return await openEmbedded(Embedded.create(folder), release);
+    return await openEmbedded(Embedded.create(folder), release, () => closeToOthers(place.folder));
   } catch (error) {
     release();
     throw error;

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import type { Glossary, Imported, OwnUses, Problem } from '#contracts';
+import type { Glossary, Imported, OwnUses, Problem, TrailLine } from '#contracts';
 import { readWordList } from '#core/glossary';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
@@ -76,6 +76,28 @@ test('anyone adds a term; only who made the list, or an owner, takes out, replac
   expect((await list(imke)).map(({ id }) => id)).not.toContain(own.id);
   const shipped = await imke.post('/api/glossaries/english/terms').send(term);
   expect((shipped.body as Problem).code).toBe('not-allowed');
+});
+
+test('how a term reads that is there, its warning among it, is changed by keepers alone; the trail tells of terms', async () => {
+  const own = await make(imke);
+  const keepTerm = (caller: Caller, note: string) =>
+    caller.post(`/api/glossaries/${own.id}/terms`).send({ text: 'amoxicillin', cue: '', weight: 3, note });
+  await keepTerm(ruan, 'Not for rabbits').expect(200);
+  // The same again changes nothing, and is no fault.
+  await keepTerm(ruan, 'Not for rabbits').expect(200);
+  expect(((await keepTerm(ruan, 'No warning at all')).body as Problem).code).toBe('not-allowed');
+  await keepTerm(imke, 'Never for rabbits').expect(200);
+  await imke.post(`/api/glossaries/${own.id}/import`).send({ terms: 'newt', replace: false }).expect(200);
+  await imke.delete(`/api/glossaries/${own.id}/terms/newt`).expect(200);
+  const all = { about: 'wording', by: null, from: null, until: null, before: null };
+  const { lines } = (await imke.post('/api/trail').send(all)).body as { lines: TrailLine[] };
+  const told = lines.filter(({ act }) => act.startsWith('term'));
+  expect(told.map(({ act, by, subject }) => [act, by, subject]).slice(0, 4)).toEqual([
+    ['term-dropped', 'Imke Tarrow', 'newt'],
+    ['terms-imported', 'Imke Tarrow', own.name],
+    ['term-changed', 'Imke Tarrow', 'amoxicillin'],
+    ['term-added', 'Ruan Pellow', 'amoxicillin'],
+  ]);
 });
 
 test('two who add at once both keep their terms', async () => {

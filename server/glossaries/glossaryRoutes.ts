@@ -7,6 +7,7 @@ import type { Queries } from '../db/openStore';
 import { glossaries, terms } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound, Refusal } from '../http/refusal';
+import { record } from '../people/trail';
 import { deleteGlossary } from '../wastebasket/deleting';
 import { insertGlossary, writeTerms } from './insertGlossary';
 import { keepsGlossary } from './keepsGlossary';
@@ -46,11 +47,14 @@ async function held(tx: Queries, id: string): Promise<Row> {
 async function heldByKeeper(tx: Queries, id: string, member: Member): Promise<Row> {
   const row = await held(tx, id);
   if (rightOf(row, member) === 'keep') return row;
-  throw new Refusal(
-    'not-allowed',
-    'Only an owner, or who made this glossary, changes it. Adding a term is open to all.',
-  );
+  throw onlyKeepers();
 }
+
+const onlyKeepers = () =>
+  new Refusal(
+    'not-allowed',
+    'Only an owner or the person who made this glossary changes it. Everyone may add a new term.',
+  );
 
 function mustHaveTerms(row: Row): void {
   if (row.shipped)
@@ -74,11 +78,11 @@ async function nextVersion(tx: Queries, row: Row): Promise<Row> {
   return next!;
 }
 
-const termsOf = (db: Queries, glossary: string): Promise<Term[]> =>
+const termsOf = (db: Queries, glossary: string, only?: string): Promise<Term[]> =>
   db
     .select({ text: terms.text, cue: terms.cue, weight: terms.weight, note: terms.note })
     .from(terms)
-    .where(eq(terms.glossary, glossary))
+    .where(and(eq(terms.glossary, glossary), only === undefined ? undefined : eq(terms.text, only)))
     .orderBy(asc(terms.text));
 
 const isSame = (a: Term, b: Term) => a.cue === b.cue && a.weight === b.weight && a.note === b.note;
@@ -169,6 +173,9 @@ export function glossaryRoutes(router: Router, context: Context): void {
       mustHaveTerms(row);
       const taken = await takeOver(tx, row, body.terms, body.replace);
       const next = await nextVersion(tx, row);
+      const { added, changed: altered, dropped } = taken;
+      const detail = `${added} added, ${altered} changed, ${dropped} removed`;
+      await record(tx, context.now(), { by: member.id, act: 'terms-imported', subject: row.name, detail });
       return { ...taken, glossary: toGlossary(next, await countOf(tx, row.id), member) };
     });
     await changed(done.glossary);
@@ -180,7 +187,13 @@ export function glossaryRoutes(router: Router, context: Context): void {
       await db.transaction(async (tx) => {
         const row = await held(tx, params.glossary);
         mustHaveTerms(row);
+        const [before] = await termsOf(tx, row.id, body.text);
+        if (before && isSame(before, body)) return toGlossary(row, await countOf(tx, row.id), member);
+        // Anyone adds a term; how one reads that is there already, its warning among it, is its keepers' to say.
+        if (before && !keepsGlossary(row, member)) throw onlyKeepers();
         await writeTerms(tx, row.id, [body]);
+        const act = before ? ('term-changed' as const) : ('term-added' as const);
+        await record(tx, context.now(), { by: member.id, act, subject: body.text, detail: row.name });
         return toGlossary(await nextVersion(tx, row), await countOf(tx, row.id), member);
       }),
     ),
@@ -195,6 +208,8 @@ export function glossaryRoutes(router: Router, context: Context): void {
           .where(sql`${terms.glossary} = ${row.id} and ${terms.text} = ${params.term}`)
           .returning({ text: terms.text });
         if (gone.length === 0) throw notFound();
+        const done = { by: member.id, act: 'term-dropped' as const, subject: params.term, detail: row.name };
+        await record(tx, context.now(), done);
         return toGlossary(await nextVersion(tx, row), await countOf(tx, row.id), member);
       }),
     ),

@@ -1,12 +1,27 @@
 import { desc, eq, sql, sum } from 'drizzle-orm';
+import type { AnyPgColumn } from 'drizzle-orm/pg-core';
 import type { Router } from 'express';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
 import type { Context } from '../context';
 import { preferences, uses } from '../db/schema';
+import { visibleEntries } from '../bank/rights';
 import { bind } from '../http/bind';
+import { Refusal } from '../http/refusal';
 
 const DAYS_SHOWN = 400;
 const total = (column: Parameters<typeof sum>[0]) => sum(column).mapWith(Number);
+
+/** Pages that were offline tell what was used weeks ago; a wrong clock may be a little ahead. */
+const [BACK_MS, AHEAD_MS] = [60 * 86_400_000, 2 * 86_400_000];
+function isNear(day: string, now: Date): boolean {
+  const ahead = Date.parse(`${day}T00:00:00Z`) - now.getTime();
+  return ahead <= AHEAD_MS && ahead >= -BACK_MS;
+}
+
+/** The most that a number of the store holds. */
+const MOST = 2_147_483_647;
+const added = (column: AnyPgColumn, name: string) =>
+  sql`least(${column}::bigint + excluded.${sql.raw(name)}, ${MOST})`;
 
 /** What members use and how they like to be offered it. Each sees their own alone. */
 export function useRoutes(router: Router, context: Context): void {
@@ -41,9 +56,15 @@ export function useRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'countUses', async ({ member, body }) => {
     const { day, kind } = body;
+    if (!isNear(day, context.now()))
+      throw new Refusal('not-valid', 'Uses are told within some weeks. Nothing was counted.');
+    const ids = body.uses.flatMap(({ source, list }) => (source === 'entry' ? [list] : []));
+    const seen = await visibleEntries(db, member.id, ids);
     // One row for each thing, or the store would be asked to add to one row twice in one statement.
     const rows = new Map<string, (typeof body.uses)[number]>();
     for (const use of body.uses) {
+      // What one may not see one has not placed.
+      if (use.source === 'entry' && !seen.has(use.list)) continue;
       const key = JSON.stringify([use.source, use.list, use.term]);
       const before = rows.get(key);
       rows.set(key, {
@@ -61,10 +82,10 @@ export function useRoutes(router: Router, context: Context): void {
       .onConflictDoUpdate({
         target: [uses.member, uses.source, uses.list, uses.term, uses.kind, uses.day],
         set: {
-          times: sql`${uses.times} + excluded.times`,
-          shown: sql`${uses.shown} + excluded.shown`,
-          pressed: sql`${uses.pressed} + excluded.pressed`,
-          lookedUp: sql`${uses.lookedUp} + excluded.looked_up`,
+          times: added(uses.times, 'times'),
+          shown: added(uses.shown, 'shown'),
+          pressed: added(uses.pressed, 'pressed'),
+          lookedUp: added(uses.lookedUp, 'looked_up'),
         },
       });
     return undefined;

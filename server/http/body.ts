@@ -29,26 +29,34 @@ const UNSTORABLE = /\u0000|\p{Surrogate}/u;
 /** Whether a store takes a text. */
 const isStorable = (text: string) => !UNSTORABLE.test(text);
 
-/** Where in a JSON value a text stands that no store takes, as keys from the outside in; null for none. */
-function unstorableIn(value: unknown): string[] | null {
-  if (typeof value === 'string') return isStorable(value) ? null : [];
+/** Deeper than a passage in an entry in a file may be. */
+const DEEPEST = 100;
+
+/** What of a JSON value no store takes, and where, as keys from the outside in; null for nothing. */
+function unstorableIn(value: unknown, depth = 0): { place: string[]; what: string } | null {
+  if (typeof value === 'string') return isStorable(value) ? null : { place: [], what: CHARACTER };
   if (typeof value !== 'object' || value === null) return null;
+  if (depth > DEEPEST) return { place: [], what: `goes more than ${DEEPEST} levels deep` };
   for (const [key, inner] of Object.entries(value)) {
-    if (!isStorable(key)) return [];
-    const found = unstorableIn(inner);
-    if (found) return [key, ...found];
+    if (!isStorable(key)) return { place: [], what: CHARACTER };
+    const found = unstorableIn(inner, depth + 1);
+    if (found) return { place: [key, ...found.place], what: found.what };
   }
   return null;
 }
 
-/** Refuses a body with a text that no store takes: U+0000, or half a sign. */
+const CHARACTER = 'holds a character that cannot be kept (U+0000, or half of a sign)';
+
+/** Refuses a body with a text that no store takes (U+0000, half a sign), or one that is nested without end. */
 export function mustBeStorable(body: unknown): void {
-  const place = unstorableIn(body);
-  if (!place) return;
+  const found = unstorableIn(body);
+  if (!found) return;
   throw new Refusal(
     'not-valid',
-    'It holds a character that cannot be kept (U+0000, or half of a sign). Take it out and send it again; nothing was changed.',
-    { faults: [{ place: place.join('.'), message: 'holds a character that cannot be kept' }] },
+    `What was sent ${found.what}. Nothing was changed; mend it and send it again.`,
+    {
+      faults: [{ place: found.place.join('.'), message: found.what }],
+    },
   );
 }
 

@@ -27,27 +27,53 @@ export function headers(secure: boolean): RequestHandler {
     // Nothing comes from elsewhere, so a page may share memory with its own workers.
     crossOriginEmbedderPolicy: { policy: 'require-corp' },
     referrerPolicy: { policy: 'same-origin' },
+    xFrameOptions: { action: 'deny' },
   });
 }
 
-/** Refuses writes that a page of another site makes a browser send. Programs send no Origin and have no cookie to misuse. */
-export const sameOrigin: RequestHandler = (request, _response, next) => {
-  if (request.method === 'GET' || request.method === 'HEAD') return next();
-  const origin = request.get('Origin');
-  const site = request.get('Sec-Fetch-Site');
-  const foreign =
-    origin === undefined
-      ? site !== undefined && site !== 'same-origin' && site !== 'none'
-      : !isOwn(origin, request.get('Host'));
-  next(foreign ? new Refusal('wrong-origin', 'Open Elderleaf in its own window and try again.') : undefined);
-};
-
-function isOwn(origin: string, host: string | undefined): boolean {
+/** The host of an address, with its port where it is not the usual one; null where it is no address. */
+function hostOf(address: string): string | null {
   try {
-    return new URL(origin).host === host;
+    return new URL(address).host;
   } catch {
-    return false;
+    return null;
   }
+}
+
+/**
+ * Refuses writes that a page of another site makes a browser send. Programs send no Origin and have no cookie to misuse.
+ * The pages' own address is the one that was set, where a proxy may not pass on which host was asked; or the host asked.
+ */
+export function sameOrigin(address: string | null): RequestHandler {
+  const set = address === null ? null : hostOf(address);
+  return (request, _response, next) => {
+    if (request.method === 'GET' || request.method === 'HEAD') return next();
+    const origin = request.get('Origin');
+    const site = request.get('Sec-Fetch-Site');
+    const own = new Set([set, request.get('Host')]);
+    const foreign =
+      origin === undefined
+        ? site !== undefined && site !== 'same-origin' && site !== 'none'
+        : hostOf(origin) === null || !own.has(hostOf(origin));
+    next(
+      foreign ? new Refusal('wrong-origin', 'Open Elderleaf in its own window and try again.') : undefined,
+    );
+  };
+}
+
+const OF_THIS_COMPUTER = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
+
+/**
+ * Where the pages' address is set, refuses requests to another host than that and this computer itself: a name of somebody
+ * else's that leads here would make their pages ours.
+ */
+export function knownHost(address: string | null): RequestHandler {
+  const set = address === null ? null : hostOf(address);
+  return (request, _response, next) => {
+    const host = request.get('Host') ?? '';
+    const known = set === null || host === set || OF_THIS_COMPUTER.test(host);
+    next(known ? undefined : new Refusal('wrong-origin', `Elderleaf is at ${address}. Open it there.`));
+  };
 }
 
 /** The last route of the API: an address that means nothing. */

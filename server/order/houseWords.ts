@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { eq } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
 import type { HouseWordGiven, SaidOtherwise } from '#contracts';
 import { inOrder } from '#core/language';
 import { HouseFinder } from '#core/terms';
+import { wayUp } from '../bank/rights';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { houseWords, members } from '../db/schema';
+import { grants, houseWords, members } from '../db/schema';
 import { notFound, Refusal } from '../http/refusal';
 import { record } from '../people/trail';
 import { findInEntries } from './readEntries';
@@ -16,10 +17,20 @@ type HouseWord = HouseWordGiven & { id: string };
 /** So many entries are told, with all their places: as many as one change of many may change. */
 const TOLD = 500;
 
-/** Whether a member may say what the house says: owners may, and whoever keeps something shared. */
+/** Whether a collection, or one around it, is shared with anyone but a member. */
+async function isForOthers(db: Queries, member: string, collection: string): Promise<boolean> {
+  const way = (await wayUp(db, collection)).map(({ id }) => id);
+  const rows = await db.select().from(grants).where(inArray(grants.collection, way));
+  return rows.some((grant) => grant.right !== 'none' && grant.member !== member);
+}
+
+/** Whether a member may say what the house says: owners may, and whoever keeps something that others use. */
 async function mayRule(db: Queries, member: string): Promise<boolean> {
   const [row] = await db.select({ role: members.role }).from(members).where(eq(members.id, member));
-  return row?.role === 'owner' || [...(await sharedRights(db, member)).values()].includes('keep');
+  if (row?.role === 'owner') return true;
+  const kept = [...(await sharedRights(db, member))].flatMap(([id, right]) => (right === 'keep' ? [id] : []));
+  for (const id of kept) if (await isForOthers(db, member, id)) return true;
+  return false;
 }
 
 async function mustRule(db: Queries, member: string): Promise<void> {

@@ -46,16 +46,6 @@ describe('entries that say nearly the same', () => {
     expect((await alike(imke)).uses[one.id]).toBeUndefined();
     expect(problem(await imke.post('/api/order/alike').send({ least: 0.1 })).code).toBe('not-valid');
   });
-
-  test('of two asked at once the later one is answered', async () => {
-    const asked = [alike(imke), alike(imke)].map((answer) =>
-      answer.then(
-        () => 'told',
-        () => 'stopped',
-      ),
-    );
-    expect((await Promise.all(asked)).at(-1)).toBe('told');
-  });
 });
 
 describe('merging', () => {

@@ -38,7 +38,7 @@ function summed<Row extends Sums>(rows: readonly Row[], keyOf: (row: Row) => str
 export async function usageOf(db: Database, member: string): Promise<Usage> {
   const rights = await rightsFor(db, member);
   const isMine = sql`${uses.member} = ${member}`;
-  const sum = (what: ReturnType<typeof sql>) => sql<number>`coalesce(sum(${what}), 0)::int`;
+  const sum = (what: ReturnType<typeof sql>) => sql<number>`coalesce(sum(${what}), 0)::float8`;
   const rows = await db
     .select({
       entry: entries.id,
@@ -100,9 +100,9 @@ export async function placedBy(db: Database, member: string): Promise<Placed> {
     .select({
       entry: entries.id,
       collection: entries.collection,
-      times: sql<number>`sum(${uses.times})::int`,
-      mine: sql<number>`coalesce(sum(${uses.times}) filter (where ${uses.member} = ${member}), 0)::int`,
-      lookedUp: sql<number>`coalesce(sum(${uses.lookedUp}) filter (where ${uses.member} = ${member}), 0)::int`,
+      times: sql<number>`sum(${uses.times})::float8`,
+      mine: sql<number>`coalesce(sum(${uses.times}) filter (where ${uses.member} = ${member}), 0)::float8`,
+      lookedUp: sql<number>`coalesce(sum(${uses.lookedUp}) filter (where ${uses.member} = ${member}), 0)::float8`,
     })
     .from(uses)
     .innerJoin(entries, and(eq(entries.id, uses.list), isNull(entries.deletion)))

@@ -6,7 +6,7 @@ import type { Queries } from '../db/openStore';
 import { letters, members } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound, Refusal } from '../http/refusal';
-import { invitationWords, writeLetter } from './letters';
+import { invitationWords, sendLetter, writeLetter } from './letters';
 import { record } from './trail';
 
 /** The invitations under way, oldest first; or one of them. */
@@ -37,7 +37,7 @@ export async function invitationsOf(db: Queries, now: Date, only?: string): Prom
 
 /** Invitations, as owners send and withdraw them. */
 export function invitationRoutes(router: Router, context: Context): void {
-  const { db, post } = context;
+  const { db } = context;
 
   const sendInvitation = async (
     by: { id: string; name: string },
@@ -59,7 +59,8 @@ export function invitationRoutes(router: Router, context: Context): void {
       return writeLetter(context, tx, sent);
     });
     const text = invitationWords(name, by.name, link);
-    await post.send({ to: email, subject: `${by.name} invites you to Elderleaf`, text }, context.now());
+    const letter = { to: email, subject: `${by.name} invites you to Elderleaf`, text, secret: false };
+    await sendLetter(context, letter, `${name} is invited.`);
     return (await invitationsOf(db, context.now(), row.id))[0]!;
   };
 

@@ -61,11 +61,15 @@ export function joiningRoutes(router: Router, context: Context): void {
         .where(and(eq(members.email, email), isNull(members.leftAt)));
       if (!row) return null;
       const sent = { purpose: 'password' as const, email, member: row.id, sentBy: null };
+      await record(tx, context.now(), { by: row.id, act: 'password-asked', subject: row.name });
       return { name: row.name, ...(await writeLetter(context, tx, sent)) };
     });
     if (!written) return;
     const text = passwordWords(written.name, written.link);
-    await post.send({ to: email, subject: 'A new password for Elderleaf', text }, context.now());
+    await post.send(
+      { to: email, subject: 'A new password for Elderleaf', text, secret: true },
+      context.now(),
+    );
   };
 
   bind(router, context, 'askPassword', ({ body }) => {

@@ -5,6 +5,7 @@ import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { letters } from '../db/schema';
 import { Refusal } from '../http/refusal';
+import type { Letter } from '../post/postOffice';
 
 const HOUR_MS = 3_600_000;
 /** How long the link in a letter works. */
@@ -71,6 +72,22 @@ export async function useUpLetter(
   return row;
 }
 
+/**
+ * Sends a letter that has been written down. Throws a `not-sent` Refusal, which says what stands all the same, where the mail
+ * server does not take it.
+ */
+export async function sendLetter(context: Context, letter: Letter, kept: string): Promise<void> {
+  try {
+    await context.post.send(letter, context.now());
+  } catch (error) {
+    context.log.error(
+      { name: (error as Error).name, code: (error as NodeJS.ErrnoException).code },
+      'a letter was not sent',
+    );
+    throw new Refusal('not-sent', `${kept} The mail server did not take the letter: send it again later.`);
+  }
+}
+
 /** The words of an invitation. */
 export const invitationWords = (name: string, by: string, link: string) =>
   `Dear ${name},\n\n${by} invites you to Elderleaf, where your team keeps its shared wording.\n\n` +
@@ -79,6 +96,6 @@ export const invitationWords = (name: string, by: string, link: string) =>
 
 /** The words of a letter for a new password. */
 export const passwordWords = (name: string, link: string) =>
-  `Dear ${name},\n\nsomeone, you we hope, asked for a new password for your Elderleaf account.\n\n` +
+  `Dear ${name},\n\nsomeone, we hope it was you, asked for a new password for your Elderleaf account.\n\n` +
   `Open this link within two hours to choose one:\n${link}\n\n` +
   'It works once. If it was not you, you need do nothing: your password stays as it is.\n';

@@ -19,11 +19,22 @@ export function ownRoutes(router: Router, context: Context): void {
   router.put(ROUTES.changePassword.path, limitTries());
 
   bind(router, context, 'saveOwnDetails', async ({ member, body }) => {
-    const [row] = await db
-      .update(members)
-      .set(body)
-      .where(eq(members.id, member.id))
-      .returning(memberColumns);
+    const row = await db.transaction(async (tx) => {
+      // Written first: it is told by the name that was theirs until now.
+      const detail = body.name === member.name ? '' : `now ${body.name}`;
+      await record(tx, context.now(), {
+        by: member.id,
+        act: 'details-changed',
+        subject: member.name,
+        detail,
+      });
+      const [saved] = await tx
+        .update(members)
+        .set(body)
+        .where(eq(members.id, member.id))
+        .returning(memberColumns);
+      return saved;
+    });
     await events.tellAll({ type: 'people-changed' });
     return row!;
   });
@@ -61,13 +72,12 @@ export function ownRoutes(router: Router, context: Context): void {
     }));
   });
 
-  bind(router, context, 'endSession', async ({ member, params, request }) => {
+  bind(router, context, 'endSession', async ({ member, params }) => {
     const own = await db.select().from(sessions).where(eq(sessions.member, member.id));
     const found = own.find(({ tokenHash }) => tokenHash.slice(0, SHOWN) === params.session);
     if (!found) throw notFound();
     await db.delete(sessions).where(eq(sessions.tokenHash, found.tokenHash));
-    // Streams of the others end too, and open again by themselves.
-    await events.sessionsEnded(member.id, sessionOf(request));
+    await events.sessionEnded(member.id, found.tokenHash);
     return undefined;
   });
 

@@ -2,6 +2,7 @@ import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import { eq } from 'drizzle-orm';
 import supertest from 'supertest';
 import type { Invitation, Member, Person, TrailLine } from '#contracts';
+import { mustBeForTheDemo } from '../auth/demoStore';
 import { grants, letters, sessions } from '../db/schema';
 import { keep, problem, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
@@ -25,13 +26,11 @@ const invite = (over: object = {}) =>
     groups: ['ward-staff'],
     ...over,
   });
-/** The secret in the newest letter to someone. */
-const tokenTo = (to: string) =>
-  server.context.post
-    .waiting()
-    .find((letter) => letter.to === to)!
-    .text.split('#')[1]!
-    .split('\n')[0]!;
+/** The secret in the newest letter to someone; read in the post room where that is an act of its own. */
+const tokenTo = (to: string) => {
+  const { id, text } = server.context.post.waiting().find((letter) => letter.to === to)!;
+  return (text ?? server.context.post.take(id)!.text).split('#')[1]!.split('\n')[0]!;
+};
 const anyone = () => supertest.agent(server.app);
 const join = (token: string, caller = anyone()) =>
   caller.post('/api/members').send({ token, name: 'Wilma Reed', password: PASSWORD });
@@ -234,4 +233,73 @@ test('own details sign the wording from then on', async () => {
   expect((await odile.put('/api/own').send(body).expect(200)).body).toMatchObject(body);
   expect((await odile.get('/api/session')).body).toMatchObject(body);
   expect(problem(await odile.put('/api/own').send({ ...body, name: ' ' })).code).toBe('not-valid');
+});
+
+test('a letter for a new password is read once, and the trail tells who did; asked for again and again it pushes out no other', async () => {
+  await invite().expect(201);
+  const ask = () => anyone().post('/api/passwords/asked').send({ email: 'odile@hollin.example' });
+  await ask().expect(204);
+  const listed = async () =>
+    (await imke.get('/api/post').expect(200)).body as { id: string; to: string; text: string | null }[];
+  // What is asked for is answered before the letter is written: not who is known by it.
+  while ((await listed()).length < 2) await new Promise((resolve) => setImmediate(resolve));
+  const [letter, invitation] = await listed();
+  expect([letter!.to, letter!.text]).toEqual(['odile@hollin.example', null]);
+  expect(invitation!.text).toContain('/join#');
+  const read = await imke.post(`/api/post/${letter!.id}`).expect(200);
+  expect((read.body as { text: string }).text).toContain('/new-password#');
+  await imke.post(`/api/post/${letter!.id}`).expect(404);
+  expect(await listed()).toHaveLength(1);
+  const { lines } = await trailOf('people');
+  expect(lines.slice(0, 2).map(({ act, by, subject }) => [act, by, subject])).toEqual([
+    ['letter-read', 'Imke Tarrow', 'odile@hollin.example'],
+    ['password-asked', 'Odile Brandt', 'Odile Brandt'],
+  ]);
+});
+
+test('the trail names people as they were called then, and tells who changed their name', async () => {
+  await odile.put('/api/own').send({ name: 'Imke Tarrow', job: '', phone: '' }).expect(200);
+  await odile.put('/api/own').send({ name: 'Odile Brandt', job: '', phone: '' }).expect(200);
+  const { lines } = await trailOf('people');
+  expect(lines.slice(0, 2).map(({ act, by, detail }) => [act, by, detail])).toEqual([
+    ['details-changed', 'Imke Tarrow', 'now Odile Brandt'],
+    ['details-changed', 'Odile Brandt', 'now Imke Tarrow'],
+  ]);
+});
+
+test('a mail server that does not take a letter: the invitation stands, and that is said', async () => {
+  server.context.post.send = () => Promise.reject(new Error('refused'));
+  const answer = await invite();
+  expect([answer.status, problem(answer).code, problem(answer).detail]).toEqual([
+    502,
+    'not-sent',
+    'Wilma Reed is invited. The mail server did not take the letter: send it again later.',
+  ]);
+  expect((await people()).invitations.map(({ name }) => name)).toEqual(['Wilma Reed']);
+});
+
+test('wrong passwords slow an account, and lock nobody out', async () => {
+  await invite().expect(201);
+  await join(tokenTo('wilma@hollin.example')).expect(201);
+  const wrong = () => server.context.tries.failed('wilma@hollin.example');
+  for (let at = 0; at < 7; at += 1) wrong();
+  await anyone().post('/api/session').send({ email: 'wilma@hollin.example', password: PASSWORD }).expect(201);
+  expect(server.paused.at(-1)).toBe(1000);
+});
+
+test.each(['aaaaaaaaaa', '1234567890', '          ', 'abcdefghij', '9876543210'])(
+  'a password like %j is not taken',
+  async (password) => {
+    await invite().expect(201);
+    const token = tokenTo('wilma@hollin.example');
+    const answer = await anyone().post('/api/members').send({ token, name: 'Wilma', password });
+    expect(answer.status).toBe(422);
+  },
+);
+
+test('a store with members who have passwords is no store for a demo', async () => {
+  await mustBeForTheDemo(server.context.db);
+  await invite().expect(201);
+  await join(tokenTo('wilma@hollin.example')).expect(201);
+  await expect(mustBeForTheDemo(server.context.db)).rejects.toThrow(/belongs to a team/);
 });

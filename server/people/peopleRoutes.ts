@@ -10,7 +10,7 @@ import { bind } from '../http/bind';
 import { notFound, Refusal } from '../http/refusal';
 import { handOver } from './handOver';
 import { invitationsOf } from './invitationRoutes';
-import { passwordWords, writeLetter } from './letters';
+import { passwordWords, sendLetter, writeLetter } from './letters';
 import { record } from './trail';
 
 type MemberRow = typeof members.$inferSelect;
@@ -139,12 +139,18 @@ export function peopleRoutes(router: Router, context: Context): void {
       await record(tx, context.now(), { by: member.id, act: 'password-letter-sent', subject: row.name });
       return { ...row, ...(await writeLetter(context, tx, sent)) };
     });
-    await post.send(
-      { to: email, subject: 'A new password for Elderleaf', text: passwordWords(name, link) },
-      context.now(),
-    );
+    const text = passwordWords(name, link);
+    const letter = { to: email, subject: 'A new password for Elderleaf', text, secret: true };
+    await sendLetter(context, letter, 'Their password is as it was.');
     return undefined;
   });
 
   bind(router, context, 'postRoom', () => Promise.resolve(post.waiting()));
+
+  bind(router, context, 'readPost', async ({ member, params }) => {
+    const letter = post.take(params.letter);
+    if (!letter) throw notFound();
+    await record(db, context.now(), { by: member.id, act: 'letter-read', subject: letter.to });
+    return { text: letter.text };
+  });
 }

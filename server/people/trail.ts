@@ -1,6 +1,7 @@
-import { and, desc, eq, gte, inArray, isNull, lt, or } from 'drizzle-orm';
+import { and, desc, eq, gte, inArray, isNull, lt, or, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import { ACTS_ABOUT, type Act } from '#contracts';
+import { cutTo } from '#core/language';
 import { rightsFor } from '../bank/rights';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
@@ -22,10 +23,26 @@ export interface Done {
 
 /** Writes down what is done, in the transaction that does it. */
 export async function record(tx: Queries, now: Date, done: Done): Promise<void> {
-  const { by, act, subject, detail = '', collection = null } = done;
-  await tx
-    .insert(trail)
-    .values({ at: now, by, act, subject, detail: detail.slice(0, DETAIL_LENGTH), collection });
+  await recordAll(tx, now, [done]);
+}
+
+/** Writes down what is done to many things at once, in the transaction that does it. */
+export async function recordAll(tx: Queries, now: Date, all: readonly Done[]): Promise<void> {
+  if (all.length === 0) return;
+  const rows = all.map(({ by, act, subject, detail = '', collection = null }) => ({
+    by,
+    act,
+    subject,
+    detail: cutTo(detail, DETAIL_LENGTH),
+    collection,
+  }));
+  // One value and one statement, however many they are.
+  await tx.execute(sql`
+    insert into ${trail} (at, by, by_name, act, subject, detail, collection)
+    select ${now.toISOString()}::timestamptz, line.by, ${members.name}, line.act, line.subject, line.detail, line.collection
+    from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb)
+      as line(by text, act text, subject text, detail text, collection text)
+    join ${members} on ${members.id} = line.by`);
 }
 
 /** The trail, for owners. What was done in collections they do not see is not in it. */
@@ -37,7 +54,7 @@ export function trailRoutes(router: Router, context: Context): void {
       .select({
         id: trail.id,
         at: trail.at,
-        by: members.name,
+        by: sql<string>`coalesce(${trail.byName}, ${members.name})`,
         act: trail.act,
         subject: trail.subject,
         detail: trail.detail,

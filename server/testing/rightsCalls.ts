@@ -88,6 +88,10 @@ const DOCUMENT = {
   attrs: { placements: {} },
   content: [{ type: 'paragraph', content: [{ type: 'text', text: 'All well.' }] }],
 };
+const OTHER_DOCUMENT = {
+  ...DOCUMENT,
+  content: [{ type: 'paragraph', content: [{ type: 'text', text: 'Other.' }] }],
+};
 const HOUSE_WORD = { language: '', use: 'hedgehog', avoid: ['hog'], why: '', together: false };
 const houseWord = async () =>
   (await bodyOf<{ id: string }>(world.callers.keeper.post('/api/house-words').send(HOUSE_WORD))).id;
@@ -231,6 +235,20 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
   saveDraft: async () => ({ ...(await draft()), body: { document: DOCUMENT } }),
   finishDraft: draft,
   reopenDraft: draft,
+  draftStates: draft,
+  draftState: async () => {
+    const { params } = await draft();
+    await world.callers.keeper.post(`/api/drafts/${params.draft}/states`).send({ document: OTHER_DOCUMENT });
+    const [newest] = await bodyOf<{ id: string }[]>(
+      world.callers.keeper.get(`/api/drafts/${params.draft}/states`),
+    );
+    return { params: { ...params, state: newest!.id } };
+  },
+  setAside: async () => ({ ...(await draft()), body: { document: DOCUMENT } }),
+  readPost: async () => {
+    await world.imke.post(`/api/members/${await member()}/password`);
+    return { params: { letter: world.server.context.post.waiting()[0]!.id } };
+  },
   makeGlossary: async () =>
     Promise.resolve({
       body: { name: name(), language: 'en-GB', kindsOfWork: [], priority: 1, careful: false },

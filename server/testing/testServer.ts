@@ -7,6 +7,7 @@ import pino from 'pino';
 import supertest from 'supertest';
 import { loadDemo } from '../../demo/loadDemo';
 import { makeApp } from '../app';
+import { AccountTries } from '../auth/accountTries';
 import type { Context } from '../context';
 import { openStore, type Store } from '../db/openStore';
 import type { Bus } from '../events/bus';
@@ -19,6 +20,8 @@ export type Caller = ReturnType<typeof supertest.agent>;
 export interface TestServer {
   app: Express;
   context: Context;
+  /** How long answers were held back, in milliseconds, one after the other. */
+  paused: number[];
   as: (member: string) => Promise<Caller>;
   /** Another server process on the same store: on PGlite, which one process alone may open, a second hub on its bus. */
   another: () => Promise<{ events: EventHub }>;
@@ -81,16 +84,19 @@ export async function startTestServer({
   atHand = 5000,
 } = {}): Promise<TestServer> {
   const store = await openTestStore();
+  const paused: number[] = [];
   const context: Context = {
     db: store.db,
     events: new EventHub(store.db, store.bus),
     post: new PostRoom(),
     address: () => 'https://bank.hollin.example',
     now: () => new Date('2026-11-24T10:00:00Z'),
+    pause: async (ms) => Promise.resolve(void paused.push(ms)),
+    tries: new AccountTries(() => 0),
     newId: randomUUID,
     log,
     version: '0.0.0',
-    settings: { demo, secureCookies: false, webFolder: null, atHand },
+    settings: { demo, secureCookies: false, webFolder: null, atHand, proxies: 0, address: null },
   };
   if (demo) await loadDemo(context, path.join(import.meta.dirname, '../../demo'));
   const app = makeApp(context);
@@ -99,5 +105,5 @@ export async function startTestServer({
     await caller.post('/api/session/demo').send({ member }).expect(201);
     return caller;
   };
-  return { app, context, as, another: store.another, close: () => store.close() };
+  return { app, context, paused, as, another: store.another, close: () => store.close() };
 }

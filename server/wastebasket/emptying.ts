@@ -1,6 +1,7 @@
 import { and, eq, inArray, lt } from 'drizzle-orm';
 import type { TeamSettings } from '#contracts';
 import { letKeep } from '../bank/sharing';
+import { isClockSteady } from './steadyClock';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { collections, deletions, drafts, entries, glossaries, revisions, teamSettings } from '../db/schema';
@@ -78,10 +79,14 @@ async function sweep(tx: Queries): Promise<void> {
   }
 }
 
-/** Empties the wastebasket of what has lain in it for as long as is set. Returns how many deletions that were. */
+/**
+ * Empties the wastebasket of what has lain in it for as long as is set. Returns how many deletions that were; none while the
+ * server's clock is in doubt.
+ */
 export async function emptyWastebasket(context: Context): Promise<number> {
+  const isSteady = await isClockSteady(context, context.db);
   const { wastebasketDays: days } = await settingsOf(context.db);
-  if (days === null) return 0;
+  if (days === null || !isSteady) return 0;
   const before = new Date(context.now().getTime() - days * DAY_MS);
   return context.db.transaction(async (tx) => {
     const old = await tx

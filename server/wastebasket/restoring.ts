@@ -100,6 +100,7 @@ async function restoreCollection(context: Context, tx: Queries, member: string, 
     // What it was in is gone: it stands at the top.
     await placeCollection(tx, root.id, { parent: null, before: null });
   }
+  // What it was kept by is gone with what it was in; who asks kept it, or it would not be theirs to bring back.
   if (root.ownedBy === null && (await rightOn(tx, member, root.id)) !== 'keep')
     await letKeep(tx, member, root.id);
   await mustFindRoom(tx);

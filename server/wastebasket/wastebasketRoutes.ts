@@ -41,9 +41,15 @@ async function undoable(db: Queries, member: Member, only?: string): Promise<Und
   const ids = rows.map(({ deletion }) => deletion.id);
   if (ids.length === 0 || kept.length === 0) return [];
   const places = await db
-    .select({ id: collections.id, deletion: collections.deletion })
+    .select({ id: collections.id, parent: collections.parent, deletion: collections.deletion })
     .from(collections)
-    .where(and(inArray(collections.deletion, ids), inArray(collections.id, kept)));
+    .where(inArray(collections.deletion, ids));
+  // Who keeps a collection within one that was deleted does not keep what lay around it: the outermost decides.
+  const isRoot = (place: (typeof places)[number]) =>
+    !places.some(({ id, deletion }) => id === place.parent && deletion === place.deletion);
+  const keptRoots = new Set(
+    places.flatMap((place) => (rights.get(place.id) === 'keep' && isRoot(place) ? [place.deletion] : [])),
+  );
   const titles = await db
     .select({
       id: entries.id,
@@ -64,7 +70,7 @@ async function undoable(db: Queries, member: Member, only?: string): Promise<Und
     const mine = titles.filter(({ deletion }) => deletion === id);
     const seen = {
       entries: mine.length > 0,
-      collection: places.some(({ deletion }) => deletion === id),
+      collection: keptRoots.has(id),
       draft: own.some(({ deletion }) => deletion === id),
       glossary: lists.some((list) => list.deletion === id && keepsGlossary(list, member)),
     }[what];
@@ -90,8 +96,8 @@ async function undoable(db: Queries, member: Member, only?: string): Promise<Und
 export function wastebasketRoutes(router: Router, context: Context): void {
   const { db, events } = context;
 
-  const one = async (member: Member, id: string): Promise<Undoable> => {
-    const [found] = await undoable(db, member, id);
+  const one = async (member: Member, id: string, inside: Queries = db): Promise<Undoable> => {
+    const [found] = await undoable(inside, member, id);
     if (!found) throw notFound();
     return found;
   };
@@ -141,16 +147,18 @@ export function wastebasketRoutes(router: Router, context: Context): void {
   );
 
   bind(router, context, 'restore', async ({ member, params, body }) => {
-    const { told: known, all } = await one(member, params.deletion);
-    const allowed = new Set(all.map(({ id }) => id));
-    const lists = await db.select().from(glossaries).where(eq(glossaries.deletion, known.id));
-    const restored = await db.transaction(async (tx) => {
+    await one(member, params.deletion);
+    const { restored, all, lists } = await db.transaction(async (tx) => {
       await holdTree(tx);
+      // Asked again now that nothing can change meanwhile.
+      const { told: known, all } = await one(member, params.deletion, tx);
+      const allowed = new Set(all.map(({ id }) => id));
+      const lists = await tx.select().from(glossaries).where(eq(glossaries.deletion, known.id));
       const [row] = await tx.select().from(deletions).where(eq(deletions.id, known.id)).for('update');
       if (!row) throw notFound();
       const only =
         row.what === 'entries' ? (body.entries ?? [...allowed]).filter((id) => allowed.has(id)) : null;
-      return restore(context, tx, member.id, row, only);
+      return { restored: await restore(context, tx, member.id, row, only), all, lists };
     });
     await events.reachChanged();
     await announceChanges(context, all);
@@ -160,10 +168,15 @@ export function wastebasketRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'purge', async ({ member, params }) => {
-    const { told: known } = await one(member, params.deletion);
+    await one(member, params.deletion);
     await db.transaction(async (tx) => {
+      await holdTree(tx);
+      const { told: known } = await one(member, params.deletion, tx);
       const [row] = await tx.select().from(deletions).where(eq(deletions.id, known.id)).for('update');
       if (!row) throw notFound();
+      const isShared = (await tx.select().from(collections).where(eq(collections.deletion, row.id))).some(
+        ({ ownedBy }) => ownedBy === null,
+      );
       const [all] = await tx.select({ count: count() }).from(entries).where(eq(entries.deletion, row.id));
       if (row.what === 'entries' && all!.count > known.count)
         throw new Refusal(
@@ -173,8 +186,15 @@ export function wastebasketRoutes(router: Router, context: Context): void {
       await purge(tx, [row.id]);
       const done = { by: member.id, act: 'wastebasket-emptied' as const, subject: known.title };
       const home = known.entries[0]?.collection;
-      // Of drafts, and of collections that are no more, nobody else is told.
+      // One's own drafts are nobody else's to know of. A collection that is no more has nobody who may know its name.
       if (home && row.what === 'entries') await record(tx, context.now(), { ...done, collection: home });
+      if (row.what === 'glossary') await record(tx, context.now(), done);
+      if (row.what === 'collection' && isShared)
+        await record(tx, context.now(), {
+          ...done,
+          subject:
+            known.count === 1 ? 'A collection with 1 entry' : `A collection with ${known.count} entries`,
+        });
     });
     return undefined;
   });

@@ -1,8 +1,10 @@
+import { useMutation } from '@tanstack/react-query';
 import { Link } from 'react-router';
+import { call } from '../api/client';
 import { usePostRoom } from '../api/queries';
 import { instantInWords } from '../clock/calendarToday';
 import { Figure } from '../shell/Figure';
-import { Failed, Loading } from '../ui';
+import { Button, Failed, Loading, Refused } from '../ui';
 
 /** A letter's text, its link to be followed or copied. */
 function Text({ text }: { text: string }) {
@@ -14,6 +16,29 @@ function Text({ text }: { text: string }) {
     ) : (
       piece
     ),
+  );
+}
+
+/** A letter whose link lets its holder be that member: read once, and the trail tells of it. */
+function SecretLetter({ id, to }: { id: string; to: string }) {
+  const read = useMutation({ mutationFn: () => call('readPost', { params: { letter: id } }) });
+  if (read.data)
+    return (
+      <p className="book mt-2 text-[15px] whitespace-pre-line">
+        <Text text={read.data.text} />
+      </p>
+    );
+  return (
+    <div className="mt-2 text-[14px]">
+      <p className="text-soft">
+        Its link sets the password of {to}. You can read it once, to pass it on; the trail will say that you
+        did.
+      </p>
+      <Button className="mt-2" onClick={() => read.mutate()} disabled={read.isPending}>
+        Read the letter to {to}
+      </Button>
+      {read.error && <Refused error={read.error} />}
+    </div>
   );
 }
 
@@ -50,9 +75,13 @@ export function PostRoomPage() {
               <p className="text-[13px] text-soft">
                 To {to}, {instantInWords(sentAt)}
               </p>
-              <p className="book mt-2 text-[15px] whitespace-pre-line">
-                <Text text={text} />
-              </p>
+              {text === null ? (
+                <SecretLetter id={id} to={to} />
+              ) : (
+                <p className="book mt-2 text-[15px] whitespace-pre-line">
+                  <Text text={text} />
+                </p>
+              )}
             </article>
           </li>
         ))}

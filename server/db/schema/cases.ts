@@ -1,7 +1,8 @@
 /** Cases and the drafts written of them. */
 import { sql } from 'drizzle-orm';
-import { integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
+import { index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
 import type { DraftDocument } from '#core/draft';
+import type { DraftStateWhy } from '#contracts';
 import type { CaseRecord } from '#core/record';
 import { instant } from './instant';
 import { members } from './people';
@@ -52,6 +53,22 @@ export const drafts = pgTable(
       .on(table.case, table.author)
       .where(sql`${table.deletion} is null`),
   ],
+);
+
+/** Earlier states of a draft, to look into and bring back: some minutes apart, a bounded number of each. */
+export const draftStates = pgTable(
+  'draft_states',
+  {
+    id: text('id').primaryKey(),
+    draft: text('draft')
+      .notNull()
+      .references(() => drafts.id, { onDelete: 'cascade' }),
+    at: instant('at').notNull(),
+    why: text('why').$type<DraftStateWhy>().notNull(),
+    document: jsonb('document').$type<DraftDocument>().notNull(),
+    excerpt: text('excerpt').notNull(),
+  },
+  (table) => [index('draft_states_by_draft').on(table.draft, table.at)],
 );
 
 /** Phrases of drafts that a member does not want to be told of as worth banking, by their plain words. */

@@ -70,6 +70,23 @@ export const revisions = pgTable(
   (table) => [primaryKey({ columns: [table.entry, table.revision] })],
 );
 
+/**
+ * Entries that moved from one collection to another, and at which revision: what was saved before stays with those who could
+ * see it where it was.
+ */
+export const entryMoves = pgTable(
+  'entry_moves',
+  {
+    entry: text('entry')
+      .notNull()
+      .references(() => entries.id, { onDelete: 'cascade' }),
+    revision: integer('revision').notNull(),
+    // Named still when it is gone for good: then nobody could see it there.
+    from: text('from_collection').notNull(),
+  },
+  (table) => [index('entry_moves_by_entry').on(table.entry)],
+);
+
 /** The cues of the entries' current revisions, so that the store itself refuses one that is taken. */
 export const cues = pgTable(
   'cues',

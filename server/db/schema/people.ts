@@ -61,6 +61,8 @@ export const trail = pgTable(
     by: text('by')
       .notNull()
       .references(() => members.id),
+    // As they called themselves then; null in lines written before this was kept.
+    byName: text('by_name'),
     act: text('act').$type<Act>().notNull(),
     // What it was done to, as it was called then, and what of it.
     subject: text('subject').notNull(),

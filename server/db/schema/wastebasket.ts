@@ -1,5 +1,5 @@
 /** What was deleted. */
-import { pgTable, text } from 'drizzle-orm/pg-core';
+import { boolean, pgTable, text } from 'drizzle-orm/pg-core';
 import { instant } from './instant';
 import { members } from './people';
 
@@ -12,4 +12,14 @@ export const deletions = pgTable('deletions', {
     .notNull()
     .references(() => members.id),
   at: instant('at').notNull(),
+});
+
+/**
+ * One row: when a server last looked at its clock, and when that was last found to have jumped. A clock that was set wrong must
+ * not empty the wastebasket.
+ */
+export const serverClock = pgTable('server_clock', {
+  only: boolean('only').primaryKey().default(true),
+  seenAt: instant('seen_at').notNull(),
+  jumpedAt: instant('jumped_at'),
 });

@@ -1,0 +1,11 @@
+import { z } from 'zod';
+
+/**
+ * An id by which something is looked up in a plain object: a field's, for its answer; a placement's. Names that every object
+ * has (`constructor`, `toString`) are none, or what is found there would not be what was put there.
+ */
+export const KeyIdSchema = z
+  .string()
+  .min(1)
+  .max(60)
+  .refine((id) => !(id in {}), 'cannot be an id: every object has it');
