@@ -19,7 +19,8 @@ export const AnswerSchema = z.discriminatedUnion('kind', [
   }),
   z.object({ kind: z.literal('date'), date: CalendarDateSchema }),
   z.object({ kind: z.literal('time'), time: TimeOfDaySchema }),
-  z.object({ kind: z.literal('number'), value: z.number() }),
+  // With its unit where that is not the field's own: what was worked out from amounts, or takes the place of a record's.
+  z.object({ kind: z.literal('number'), value: z.number(), unit: z.string().max(40).optional() }),
   z.object({ kind: z.literal('yes-no'), yes: z.boolean() }),
   // Person words: known from the record's sex, or asked.
   z.object({ kind: z.literal('person'), person: z.enum(PERSONS), known: z.boolean() }),

@@ -64,7 +64,7 @@ export function formulaOf(calculation: Calculation, nameOf: (id: string) => stri
     }
     case 'dose': {
       const { step, most } = calculation;
-      const exact = `CONVERT(${named(calculation.weight)}; "kg") * ${named(calculation.perKilogram)}`;
+      const exact = `CONVERT(${named(calculation.weight)}; "kg") * N(${named(calculation.perKilogram)})`;
       const capped = most === null ? exact : `MIN(${exact}; ${most})`;
       return step === null ? capped : `MROUND(${capped}; ${step})`;
     }

@@ -4,6 +4,8 @@ const LONGEST = 48;
 const SHORT = 10;
 const SMALL =
   'a|an|and|are|as|at|been|by|for|from|has|have|he|her|his|in|is|it|its|of|on|or|she|so|that|the|their|they|to|was|were|which|with';
+/** What belongs to a word before it that is left out: a blank's "'s", or letters that it ran into. */
+const REST_OF_WORD = /^['’]?\p{L}*(?=[^\p{L}]|$)/u;
 const SMALL_FIRST = new RegExp(`^(?:(?:${SMALL})(?![\\p{L}])|[^\\p{L}\\p{N}])+`, 'iu');
 const SMALL_LAST = new RegExp(`(?:(?<![\\p{L}])(?:${SMALL})|[^\\p{L}\\p{N})])+$`, 'iu');
 
@@ -13,7 +15,10 @@ function tellingRuns(line: Line): string[] {
     line.map((inline) => (inline.type === 'blank' ? { type: 'text', text: '\n' } : inline)),
   );
   const sentence = /^.*?(?:[.!?](?=\s*$|\s+\p{Lu})|$)/su.exec(text.trim())?.[0] ?? '';
-  const runs = sentence.split('\n').map((run) => run.replace(SMALL_FIRST, '').replace(SMALL_LAST, ''));
+  const runs = sentence.split('\n').map((run, at) => {
+    const whole = at > 0 && /^['’\p{L}]/u.test(run) ? run.replace(REST_OF_WORD, '') : run;
+    return whole.replace(SMALL_FIRST, '').replace(SMALL_LAST, '');
+  });
   return runs.map((run) => run.replace(/\s+/g, ' ')).filter((run) => run !== '');
 }
 

@@ -2,6 +2,12 @@ import { cutTo } from '#core/language';
 import { renameField, type Condition, type EntryContent, type Field, type Wording } from '#core/entry';
 import { isLine, linesOf, type Block, type Inline, type Mark, type Passage } from '#core/passage';
 
+/**
+ * So many inlines are put in at the most. Entries that each put in the next one several times would else come to millions,
+ * and the page that opens the first of them would hang.
+ */
+export const MOST_INCLUDED = 20_000;
+
 /** Finds an entry's content by its id; undefined when there is none, or it is not shared with this member. */
 export type FindEntry = (id: string) => EntryContent | undefined;
 
@@ -70,10 +76,16 @@ function withOwnNames(entry: string, fields: readonly Field[], taken: ReadonlySe
   );
 }
 
+/** How large a passage is by itself: its inlines, and each of its lines. */
+const ownSize = (passage: Passage): number =>
+  linesOf(passage).reduce((sum, line) => sum + line.length + 1, 0);
+
 /** Gathers what included entries bring along besides their words. */
 class Gathering {
   readonly fields: Field[];
   readonly conditions: { id: string; when: Condition }[];
+  /** How many inlines may still be put in. */
+  private left = MOST_INCLUDED;
 
   constructor(
     content: EntryContent,
@@ -99,8 +111,10 @@ class Gathering {
   private blocksOf(entry: string, trail: readonly string[]): Block[] {
     const content = this.find(entry);
     if (!content || trail.includes(entry) || trail.length >= DEEPEST) return [];
-    this.bring(entry, content);
     const { passage } = wordingFor(content, this.language).parts.at(-1)!;
+    this.left -= ownSize(passage);
+    if (this.left < 0) return [];
+    this.bring(entry, content);
     return this.inBlocks(
       mapInlines(passage.content, (inline) => ownInline(entry, inline)),
       [...trail, entry],
@@ -154,6 +168,32 @@ export function withIncludes(content: EntryContent, wording: Wording, find: Find
   const { fields, conditions } = gathering;
   const wordings = content.wordings.map((one) => (one === wording ? { ...wording, parts } : one));
   return { ...content, fields, conditions, wordings };
+}
+
+/**
+ * How many inlines and lines the largest wording of an entry comes to with all that it includes; what is over MOST_INCLUDED is
+ * not put in. Infinity for a ring. Each entry is looked at once, however often it stands in others.
+ */
+export function includedSize(content: EntryContent, find: FindEntry): number {
+  const known = new Map<string, number>();
+  const sizeOf = (held: EntryContent): number =>
+    Math.max(
+      0,
+      ...held.wordings.map((wording) => {
+        const own = wording.parts.reduce((sum, { passage }) => sum + ownSize(passage), 0);
+        return includedIn(wording).reduce((sum, id) => sum + within(id), own);
+      }),
+    );
+  const within = (id: string): number => {
+    const before = known.get(id);
+    if (before !== undefined) return before;
+    known.set(id, Infinity);
+    const held = find(id);
+    const size = held ? sizeOf(held) : 0;
+    known.set(id, size);
+    return size;
+  };
+  return sizeOf(content);
 }
 
 /** The contents that an entry includes, at any depth, by their ids: all that filling it may have to find. */

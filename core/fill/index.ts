@@ -9,7 +9,7 @@ export type { AnswerProblem, Clock } from './readAnswer';
 export { answersFromRecord } from './answersFromRecord';
 export { knowledgeOf, findField, Knowledge } from './knowledge';
 export { isAnswered } from './isAnswered';
-export { contentsWithin, includedIn, renamedIncludes, ringOf } from './includes';
+export { contentsWithin, includedIn, includedSize, MOST_INCLUDED, renamedIncludes, ringOf } from './includes';
 export type { FindEntry } from './includes';
 export { withQuestions, workedFrom } from './questions';
 export { gapsOf } from './gaps';

@@ -8,7 +8,15 @@ import {
   type Field,
   type NamedCondition,
 } from '#core/entry';
-import { evaluate, readFormula, type FormulaError, type FormulaValue, type Named } from '#core/formula';
+import {
+  evaluate,
+  readFormula,
+  type Amount,
+  type FormulaError,
+  type FormulaValue,
+  type Named,
+} from '#core/formula';
+import { converted, isSameUnit } from '#core/units';
 import { isAnswered } from './isAnswered';
 import { pickedIn } from './picking';
 import { wordsOf } from './wordsOf';
@@ -55,6 +63,9 @@ const labelsOf = (field: ChoiceField, answer: Extract<Answer, { kind: 'chosen' }
   ...(answer.other ? [answer.other] : []),
 ];
 
+const unitOfField = (field: Field): string =>
+  field.kind === 'number' || field.kind === 'computed' ? field.unit : '';
+
 const amount = (value: number, unit: string): FormulaValue =>
   unit === '' ? { kind: 'number', value } : { kind: 'number', value, unit };
 
@@ -68,7 +79,7 @@ function detailValue(answer: Extract<Answer, { kind: 'detail' }>): FormulaValue 
 function valueOfAnswer(field: Field, answer: Answer, language: string): FormulaValue {
   switch (answer.kind) {
     case 'number':
-      return amount(answer.value, field.kind === 'number' || field.kind === 'computed' ? field.unit : '');
+      return amount(answer.value, answer.unit ?? unitOfField(field));
     case 'chosen': {
       const labels = field.kind === 'choice' ? labelsOf(field, answer) : [];
       if (field.kind === 'choice' && field.many) return { kind: 'list', items: labels };
@@ -87,11 +98,24 @@ function valueOfAnswer(field: Field, answer: Answer, language: string): FormulaV
   }
 }
 
+/**
+ * An amount in the unit that its field is written in; in its own where the field names none. The fault where the two do not
+ * measure the same thing, or where it was multiplied by hand and would be converted besides.
+ */
+function inFieldUnit(amount: Amount, field: ComputedField): Computed {
+  const { value, unit, difference, scaled } = amount;
+  if (unit === undefined) return { answer: { kind: 'number', value } };
+  if (field.unit === '') return { answer: { kind: 'number', value, unit } };
+  const made = converted(value, unit, field.unit, difference);
+  const place = { wanted: field.unit, found: unit, from: 0, to: 0 };
+  if (made === null) return { error: { code: 'units-differ', ...place } };
+  if (scaled && !isSameUnit(unit, field.unit)) return { error: { code: 'unit-by-hand', ...place } };
+  return { answer: { kind: 'number', value: Number(made.toPrecision(12)) } };
+}
+
 /** A formula's value as the answer of the field that computes it; null for nothing. */
-function answerOfValue(value: FormulaValue): Answer | null {
+function answerOfValue(value: Exclude<FormulaValue, Amount>): Answer | null {
   switch (value.kind) {
-    case 'number':
-      return { kind: 'number', value: value.value };
     case 'date':
       return { kind: 'date', date: value.date };
     case 'yes-no':
@@ -151,7 +175,9 @@ export class Knowledge {
     const { day, language } = this.source;
     const result = evaluate(read.value, { today: day, language, valueOf: (name) => this.named(name) });
     computing.delete(field.id);
-    return result.ok ? { answer: answerOfValue(result.value) } : { error: result.error };
+    if (!result.ok) return { error: result.error };
+    const { value } = result;
+    return value.kind === 'number' ? inFieldUnit(value, field) : { answer: answerOfValue(value) };
   }
 
   /** What a name in a formula stands for. A ring of fields is refused when it is made; here it has no answer. */

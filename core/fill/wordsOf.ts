@@ -134,11 +134,18 @@ function detailWords({ value, asOf }: Detail, { form, language }: Writing): stri
   return form === 'dated' && asOf ? `${amount} (${dateInWords(asOf, 'long', language)})` : amount;
 }
 
-function numberAnswer(field: Field, value: number, { form, language }: Writing): string {
-  if (field.kind !== 'number' && field.kind !== 'computed') return '';
+function numberAnswer(
+  field: Field,
+  { value, unit }: Extract<Answer, { kind: 'number' }>,
+  { form, language }: Writing,
+): string {
+  const isNumber = field.kind === 'number' || field.kind === 'computed';
+  // A detail of a record may be an amount that somebody gave in its place.
+  if (!isNumber && field.kind !== 'detail') return '';
   if (form === 'plural') return pluralEnding(value, language);
-  const number = asWords(value, form, language) ?? figures(value, language, field.decimals);
-  return withUnit(number, unitFor(value, field.unit, language), form);
+  const decimals = isNumber ? field.decimals : null;
+  const number = asWords(value, form, language) ?? figures(value, language, decimals);
+  return withUnit(number, unitFor(value, unit ?? (isNumber ? field.unit : ''), language), form);
 }
 
 function yesNoWords(field: Field, yes: boolean, { know, depth }: Writing): string {
@@ -165,7 +172,7 @@ function plainWords(field: Field, answer: Answer, writing: Writing): string {
     case 'time':
       return timeInWords(answer.time, form === 'clock-12' ? '12' : '24');
     case 'number':
-      return numberAnswer(field, answer.value, writing);
+      return numberAnswer(field, answer, writing);
     case 'yes-no':
       return yesNoWords(field, answer.yes, writing);
     case 'person':

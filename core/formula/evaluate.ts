@@ -1,7 +1,9 @@
 import { addDays, daysBetween } from '#core/calendar';
+import { addAmounts, divideAmounts, inUnitOf, multiplyAmounts, tellingUnit } from './amounts';
 import { dateFrom, DATE_FUNCTIONS } from './dateFunctions';
 import { FormulaFault, type FormulaError, type Span } from './formulaError';
 import {
+  LONGEST_TEXT,
   number,
   numberOf,
   sound,
@@ -100,7 +102,10 @@ const isEmpty = ({ kind }: FormulaValue) => kind === 'empty';
 /** How two values stand to each other: below 0, 0, above 0; dates by day, words by the language's own order. */
 function compare(left: Placed, right: Placed, around: Surroundings): number {
   const [a, b] = [left.value, right.value];
-  if (a.kind === 'number' || (isEmpty(a) && b.kind === 'number')) return numberOf(left) - numberOf(right);
+  if (a.kind === 'number' || (isEmpty(a) && b.kind === 'number')) {
+    const like = tellingUnit([left, right]);
+    return inUnitOf(left, like) - inUnitOf(right, like);
+  }
   if (a.kind === 'date' && b.kind === 'date') return daysBetween(b.date, a.date);
   if (a.kind === 'yes-no' && b.kind === 'yes-no') return Number(a.yes) - Number(b.yes);
   if (a.kind === 'date' || a.kind === 'yes-no') return wrongKind(right, a.kind);
@@ -144,13 +149,15 @@ function dateArithmetic(sign: string, left: Placed, right: Placed, at: Span): Fo
 function arithmetic(sign: string, left: Placed, right: Placed, at: Span): FormulaValue {
   const dated = sign === '+' || sign === '-' ? dateArithmetic(sign, left, right, at) : null;
   if (dated) return dated;
-  const [a, b] = [numberOf(left), numberOf(right)];
-  if (sign === '+') return sound(a + b, at);
-  if (sign === '-') return sound(a - b, at);
-  if (sign === '*') return sound(a * b, at);
-  if (sign === '^') return sound(a ** b, at);
-  if (b === 0) throw new FormulaFault({ code: 'division-by-zero', from: right.at.from, to: right.at.to });
-  return sound(a / b, at);
+  if (sign === '+' || sign === '-') return addAmounts(sign, left, right, at);
+  if (sign === '*') return multiplyAmounts(left, right, at);
+  if (sign === '^') return sound(numberOf(left) ** numberOf(right), at);
+  return divideAmounts(left, right, at);
+}
+
+/** An amount with its sign turned, in its own unit. */
+function negated(of: Placed, at: Span): FormulaValue {
+  return sound(-numberOf(of), at, of.value.kind === 'number' ? of.value : undefined);
 }
 
 class Evaluation {
@@ -165,7 +172,7 @@ class Evaluation {
       case 'name':
         return this.named(expression);
       case 'minus':
-        return sound(-numberOf(this.placed(expression.of)), expression);
+        return negated(this.placed(expression.of), expression);
       case 'percent':
         return sound(numberOf(this.placed(expression.of)) / 100, expression);
       case 'sign':
@@ -204,7 +211,10 @@ class Evaluation {
     const { name, at, args } = call;
     const found = FUNCTIONS.get(name);
     if (!found) return this.lazily(call);
-    return found.run({ args: args.map((arg) => this.placed(arg)), at, around: this.context });
+    const value = found.run({ args: args.map((arg) => this.placed(arg)), at, around: this.context });
+    if (value.kind === 'text' && value.text.length > LONGEST_TEXT)
+      throw new FormulaFault({ code: 'too-long', ...at });
+    return value;
   }
 
   private yes = (expression: Expression): boolean => yesOf(this.placed(expression));

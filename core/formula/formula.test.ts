@@ -238,5 +238,9 @@ describe('any text', () => {
     expect(work('-'.repeat(500) + '1')).toMatch(/^too-deep/);
     expect(work('1+'.repeat(1500) + '1')).toMatch(/^too-long/);
     expect(work('REPT("abc"; 99999999)')).toMatch(/^too-long/);
+    // Counted before it is made: it would be 400 million letters.
+    expect(work('SUBSTITUTE(REPT("a";20000);"a";REPT("b";20000))')).toMatch(/^too-long/);
+    expect(work('CONCATENATE(REPT("a";15000);REPT("b";15000))')).toMatch(/^too-long/);
+    expect(work(`TEXT(1;"${'0'.repeat(22)}.${'0'.repeat(200)}")`)).toMatch(/^0{19}1\.0{20}$|^[\d,]+\.0{20}$/);
   });
 });

@@ -13,6 +13,8 @@ export type FormulaError = Span &
     | { code: 'argument-count'; name: string; least: number; most: number; given: number }
     | { code: 'wrong-kind'; wanted: Kind; found: Kind }
     | { code: 'missing'; field: string; name: string }
+    | { code: 'units-differ'; wanted: string; found: string }
+    | { code: 'unit-by-hand'; wanted: string; found: string }
     | { code: 'division-by-zero' | 'no-such-date' | 'no-such-number' | 'too-long' | 'too-deep' | 'not-found' }
   );
 
@@ -52,6 +54,12 @@ export function formulaErrorInWords(error: FormulaError): string {
       return `Here should stand ${KINDS[error.wanted]}, and it is ${KINDS[error.found]}.`;
     case 'missing':
       return `“${error.name}” has no answer yet.`;
+    case 'units-differ':
+      return error.wanted === ''
+        ? `Amounts in ${error.found} cannot be used here.`
+        : `This is in ${error.found}, which is not an amount in ${error.wanted}.`;
+    case 'unit-by-hand':
+      return `An amount in ${error.found} is multiplied or divided here. For ${error.wanted}, write CONVERT(…; "${error.wanted}") first.`;
     case 'division-by-zero':
       return 'This divides by nought.';
     case 'no-such-date':

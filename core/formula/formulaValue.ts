@@ -2,10 +2,20 @@ import type { CalendarDate } from '#core/calendar';
 import { figures } from '#core/record';
 import { FormulaFault, type Kind, type Span } from './formulaError';
 
+/** A number; with its unit where it is a measured amount. */
+export interface Amount {
+  kind: 'number';
+  value: number;
+  unit?: string;
+  /** A difference of two amounts: half a degree warmer is no temperature. */
+  difference?: true;
+  /** Multiplied or divided by hand: whether its unit still holds nobody but its author can say. */
+  scaled?: true;
+}
+
 /** A typed value: what a field gives to a formula, and what a formula gives. */
 export type FormulaValue =
-  // `unit` where the number is a measured amount; arithmetic drops it.
-  | { kind: 'number'; value: number; unit?: string }
+  | Amount
   | { kind: 'text'; text: string }
   | { kind: 'date'; date: CalendarDate }
   | { kind: 'yes-no'; yes: boolean }
@@ -24,7 +34,7 @@ export const date = (day: CalendarDate): FormulaValue => ({ kind: 'date', date: 
 export const yesNo = (yes: boolean): FormulaValue => ({ kind: 'yes-no', yes });
 
 /** Words a formula makes may be this long, in characters. */
-const LONGEST_TEXT = 20_000;
+export const LONGEST_TEXT = 20_000;
 
 /** Throws the fault that this is not of the kind wanted, at its place. */
 export function wrongKind({ value, at }: Placed, wanted: Kind): never {
@@ -72,8 +82,14 @@ function inWords(value: FormulaValue, language: string): string {
   }
 }
 
-/** A number made by arithmetic, its last binary digits mended (0.1 + 0.2 is 0.3); a fault when it is none. */
-export function sound(value: number, at: Span): FormulaValue {
+/**
+ * A number made by arithmetic, its last binary digits mended (0.1 + 0.2 is 0.3), of the unit of what it was made `like`; a fault
+ * when it is none.
+ */
+export function sound(value: number, at: Span, like?: Omit<Amount, 'kind' | 'value'>): FormulaValue {
   if (!Number.isFinite(value)) throw new FormulaFault({ code: 'no-such-number', from: at.from, to: at.to });
-  return number(Number.isInteger(value) ? value : Number(value.toPrecision(15)));
+  const mended = number(Number.isInteger(value) ? value : Number(value.toPrecision(15)));
+  if (like?.unit === undefined) return mended;
+  const { unit, difference, scaled } = like;
+  return { ...mended, unit, ...(difference && { difference }), ...(scaled && { scaled }) } as FormulaValue;
 }

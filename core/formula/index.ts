@@ -3,6 +3,6 @@ export type { FormulaContext, FormulaResult, Named } from './evaluate';
 export { LONGEST_FORMULA } from './tokens';
 export { namesIn } from './parse';
 export type { Expression } from './parse';
-export type { FormulaValue } from './formulaValue';
+export type { Amount, FormulaValue } from './formulaValue';
 export { formulaErrorInWords } from './formulaError';
 export type { FormulaError } from './formulaError';

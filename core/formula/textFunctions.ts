@@ -3,7 +3,7 @@ import { dateInWords, readDate } from '#core/calendar';
 import { numberWords, readNumber } from '#core/language';
 import { figures } from '#core/record';
 import { FormulaFault } from './formulaError';
-import { date, number, numberOf, text, textOf, yesNo, type Placed } from './formulaValue';
+import { date, LONGEST_TEXT, number, numberOf, text, textOf, yesNo, type Placed } from './formulaValue';
 import { takes, type Call, type FormulaFunction } from './functions';
 
 const words = ({ args, around }: Call, index: number): string => textOf(args[index]!, around.language);
@@ -25,15 +25,18 @@ function counted(call: Call, index: number, otherwise: number): number {
 const proper = (from: string) =>
   from.toLocaleLowerCase().replace(/(?<![\p{L}\p{M}])\p{L}/gu, (letter) => letter.toLocaleUpperCase());
 
+/** What is written of a number at the most, before and after its point: more digits no number here has. */
+const MOST_DIGITS = 20;
+
 /** A number format of digits: "0.00", "#,##0", "0%". */
 function formatted(value: number, format: string, language: string): string {
   const percent = format.includes('%');
   const [before = '', after = ''] = format.replace(/[^0#.,]/g, '').split('.');
-  const least = (digits: string) => (digits.match(/0/g) ?? []).length;
+  const least = (digits: string) => Math.min(MOST_DIGITS, (digits.match(/0/g) ?? []).length);
   const shown = (percent ? value * 100 : value).toLocaleString(numberLanguage(language), {
     minimumIntegerDigits: Math.max(1, least(before)),
     minimumFractionDigits: least(after),
-    maximumFractionDigits: after.length,
+    maximumFractionDigits: Math.min(MOST_DIGITS, after.length),
     useGrouping: before.includes(','),
   });
   const sign = /[0#.,]+/.exec(format)?.[0] ?? '';
@@ -84,7 +87,12 @@ function find(call: Call): number {
 function substitute(from: string, call: Call): string {
   const [old, fresh] = [words(call, 1), words(call, 2)];
   if (old === '') return from;
-  if (call.args.length < 4) return from.replaceAll(old, () => fresh);
+  if (call.args.length < 4) {
+    // Counted before it is made: each of 20,000 letters might become 20,000.
+    const length = from.length + (from.split(old).length - 1) * (fresh.length - old.length);
+    if (length > LONGEST_TEXT) throw new FormulaFault({ code: 'too-long', ...call.at });
+    return from.replaceAll(old, () => fresh);
+  }
   const which = whole(call, 3, 1);
   const parts = from.split(old);
   if (which < 1 || which >= parts.length) return from;
@@ -93,7 +101,7 @@ function substitute(from: string, call: Call): string {
 
 function repeated(from: string, call: Call): string {
   const count = counted(call, 1, 1);
-  if (from.length * count > 20_000) throw new FormulaFault({ code: 'too-long', ...call.at });
+  if (from.length * count > LONGEST_TEXT) throw new FormulaFault({ code: 'too-long', ...call.at });
   return from.repeat(count);
 }
 

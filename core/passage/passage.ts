@@ -64,7 +64,7 @@ const MarkSchema = z.discriminatedUnion('type', [
   // An optional passage: these words stand only while the entry's condition of that id holds.
   z.object({
     type: z.literal('when'),
-    attrs: z.object({ condition: z.string().min(1).max(200), placement: placementId }),
+    attrs: z.object({ condition: KeyIdSchema, placement: placementId }),
   }),
   // A statement that must be looked at for this case before the draft can be finished.
   z.object({ type: z.literal('confirm') }),
@@ -116,7 +116,7 @@ const NumberSchema = z.object({
     list: z.string().min(1).max(60),
     form: z.enum(NUMBER_FORMS).default('1'),
     // What references name it by; set when it is placed.
-    id: z.string().max(240).default(''),
+    id: z.string().max(700).default(''),
     text: z.string().max(60).default(''),
   }),
   marks,
@@ -124,7 +124,7 @@ const NumberSchema = z.object({
 const ReferenceSchema = z.object({
   type: z.literal('reference'),
   // In a wording, `to` is the number's own id within that wording.
-  attrs: z.object({ to: z.string().max(240), text: z.string().max(60).default('') }),
+  attrs: z.object({ to: z.string().max(700), text: z.string().max(60).default('') }),
   marks,
 });
 // Optional words that do not stand now, kept with whatever was changed in them, and the space they took along.

@@ -6,14 +6,18 @@ const untouchable = (inline: TextInline) =>
 /** Web and mail addresses are written as they are. */
 const ADDRESS = /[/@]/;
 
+const RUN_TOGETHER = /\p{L}[,;]\p{L}/u;
+const BETWEEN_LETTERS = /(?<=\p{L})[,;](?=\p{L})/gu;
+
 /** Mends the spaces of one run, given the character before it ('' at the start of a line). */
 function tidyText(text: string, before: string): string {
   let tidied = text
     .replace(/ {2,}/g, ' ')
     .replace(/(?<=\S) +(?=[,;](?:\s|\p{L}|$)|[.:!?](?:\s|$))/gu, '')
-    // A comma or semicolon between letters wants a space; digits are left alone: 1,000 and 10.30.
-    .replace(/\S*\p{L}[,;]\p{L}\S*/gu, (word) =>
-      ADDRESS.test(word) ? word : word.replace(/(?<=\p{L})[,;](?=\p{L})/gu, '$& '),
+    // A comma or semicolon between letters wants a space; digits are left alone: 1,000 and 10.30. Word by word: a pattern
+    // that begins anew within each long word would take time by its square.
+    .replace(/\S+/g, (word) =>
+      !RUN_TOGETHER.test(word) || ADDRESS.test(word) ? word : word.replace(BETWEEN_LETTERS, '$& '),
     );
   if (/\s/.test(before) || before === '') tidied = tidied.replace(/^ +/, '');
   return tidied;

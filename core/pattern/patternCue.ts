@@ -41,6 +41,9 @@ export function compilePatterns(cues: readonly ResolvedCue[]): PatternCue[] {
   });
 }
 
+/** A pattern is looked for in so many characters before the caret. */
+const LOOKED_AT = 400;
+
 const LETTER_OR_DIGIT = /[\p{L}\p{N}]/u;
 
 function mayStand(before: string, rule: ResolvedCue['rules']['before']): boolean {
@@ -49,7 +52,10 @@ function mayStand(before: string, rule: ResolvedCue['rules']['before']): boolean
 }
 
 /** The pattern cue that a line ends with, the longest match of all; null when there is none. Patterns wait for a closing key. */
-export function findPattern(patterns: readonly PatternCue[], line: string): PatternMatch | null {
+export function findPattern(patterns: readonly PatternCue[], whole: string): PatternMatch | null {
+  // Even in linear time a large pattern takes its time of a long line, at each closing key.
+  const before = Math.max(0, whole.length - LOOKED_AT);
+  const line = whole.slice(before);
   let best: PatternMatch | null = null;
   for (const { cue, pattern } of patterns) {
     const matcher = pattern.matcher(line);
@@ -64,5 +70,5 @@ export function findPattern(patterns: readonly PatternCue[], line: string): Patt
     }));
     best = { cue, from, typed: line.slice(from), groups };
   }
-  return best;
+  return best && { ...best, from: best.from + before };
 }

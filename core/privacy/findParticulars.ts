@@ -1,5 +1,6 @@
 import { findDates, type CalendarDate, type DateForm } from '#core/calendar';
 import { lineText, linesOf, type BlankForm, type Passage } from '#core/passage';
+import { converted } from '#core/units';
 import { detailsOf, type CaseRecord, type Detail } from '#core/record';
 
 /** Something in a text that belongs to this case alone: where it stands and what could stand for it. */
@@ -47,15 +48,14 @@ function findWords(text: string, detail: Detail): Found[] {
   }));
 }
 
-const GRAMS: Record<string, number> = { mg: 0.001, g: 1, kg: 1000 };
-
+/** The same amount, in its own unit or another: half of the last digit that people write does not part them. */
 function sameAmount(value: number, unit: string, wanted: { value: number; unit: string }): boolean {
-  const [a, b] = [GRAMS[unit], GRAMS[wanted.unit]];
-  if (a !== undefined && b !== undefined) return Math.abs(value * a - wanted.value * b) < 0.5;
-  return unit === wanted.unit && value === wanted.value;
+  const inTheirs = converted(value, unit, wanted.unit);
+  return inTheirs !== null && Math.abs(inTheirs - wanted.value) <= Math.abs(wanted.value) * 0.001;
 }
 
-function findAmounts(text: string, details: readonly Detail[]): Found[] {
+/** Amounts that were measured at any time: the latest and the first have details, those between are asked for. */
+function findAmounts(text: string, record: CaseRecord, details: readonly Detail[]): Found[] {
   return [
     ...text.matchAll(/(?<![\p{L}\p{N}.,])(\d{1,3}(?:,\d{3})+|\d+(?:\.\d+)?)\s?(mg|kg|g|°C)(?!\p{L})/gu),
   ].flatMap((match) => {
@@ -66,14 +66,72 @@ function findAmounts(text: string, details: readonly Detail[]): Found[] {
         sameAmount(value, match[2]!, one.value) &&
         one.path !== 'days in care',
     );
-    if (!detail) return [];
+    const earlier = record.measurements.find((one) => sameAmount(value, match[2]!, one));
+    if (!detail && !earlier) return [];
     return [
       {
         from: match.index,
         to: match.index + match[0].length,
-        label: detail.label,
-        path: detail.path,
+        label: detail?.label ?? `Earlier ${earlier!.label.toLowerCase()}`,
+        path: detail?.path ?? null,
         form: 'as-is',
+      },
+    ];
+  });
+}
+
+const IN_WORDS = 'one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve';
+/** "11 weeks old", "11-week-old", "a three week old", "aged 11 weeks", "aged 3". */
+const AGE = new RegExp(
+  `(?<![\\p{L}\\p{N}])(?:(?:\\d{1,3}|${IN_WORDS})[ -](?:day|week|month|year)s?(?=[ -]olds?(?!\\p{L}))|(?<=[Aa]ged (?:about )?)\\d{1,3}(?: (?:days?|weeks?|months?|years?))?(?![\\p{L}\\p{N}]))`,
+  'gu',
+);
+
+/** Ages of whoever it is. */
+function findAges(text: string, details: readonly Detail[]): Found[] {
+  const known = details.find(({ path }) => path === 'age');
+  const plain = (words: string) => words.replace('-', ' ').replace(/s$/, '');
+  return [...text.matchAll(AGE)].map((match) => {
+    const isKnown = known?.value.kind === 'text' && plain(known.value.text) === plain(match[0]);
+    const to = match.index + match[0].length;
+    // "11-week-old" reads as one word: what stands in its place is asked for whole.
+    const asWord = match[0].includes('-');
+    return {
+      from: match.index,
+      to: asWord ? to + 4 : to,
+      label: 'Age',
+      path: isKnown && !asWord ? 'age' : null,
+      form: 'as-is',
+    };
+  });
+}
+
+const MONTH =
+  'January|February|March|April|May|June|July|August|September|October|November|December|Jan|Feb|Mar|Apr|Jun|Jul|Aug|Sept?|Oct|Nov|Dec';
+/** A day without its year: "16 November", "16th of Nov", "November 16", "on 16/11". */
+const DAY = new RegExp(
+  `(?<![\\p{L}\\p{N}/.-])(?:(?<day>\\d{1,2})(?:st|nd|rd|th)?(?: of)? (?<month>${MONTH})(?!\\p{L}|,? \\d{4})|(?<month2>${MONTH}) (?<day2>\\d{1,2})(?:st|nd|rd|th)?(?![\\p{L}\\p{N}]|,? \\d{4})|(?<=(?:[Oo]n|[Ss]ince|[Ff]rom|[Uu]ntil|[Bb]y|[Bb]efore|[Aa]fter) )(?<day3>\\d{1,2})/(?<month3>\\d{1,2})(?![\\p{N}/]))`,
+  'gu',
+);
+const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ');
+
+/** Days that are written without their year, with the detail of the record that is that day of the year. */
+function findDaysOfTheYear(text: string, details: readonly Detail[]): Found[] {
+  return [...text.matchAll(DAY)].flatMap((match): Found[] => {
+    const { day, month, day2, month2, day3, month3 } = match.groups!;
+    const name = month ?? month2;
+    const number = name ? MONTHS.indexOf(name.slice(0, 3).toLowerCase()) + 1 : Number(month3);
+    const which = Number(day ?? day2 ?? day3);
+    if (number < 1 || number > 12 || which < 1 || which > 31) return [];
+    const end = `-${String(number).padStart(2, '0')}-${String(which).padStart(2, '0')}`;
+    const detail = details.find((one) => one.value.kind === 'date' && one.value.date.endsWith(end));
+    return [
+      {
+        from: match.index,
+        to: match.index + match[0].length,
+        label: detail?.label ?? 'Date',
+        path: detail?.path ?? null,
+        form: detail ? 'day-month' : 'as-is',
       },
     ];
   });
@@ -94,12 +152,17 @@ function findDays(text: string, details: readonly Detail[]): Found[] {
 
 function withoutOverlaps(found: Found[]): Found[] {
   const ordered = [...found].sort((a, b) => a.from - b.from || b.to - a.to);
-  return ordered.filter((one, index) => ordered.slice(0, index).every((other) => other.to <= one.from));
+  let end = 0;
+  return ordered.filter(({ from, to }) => {
+    const isFree = from >= end;
+    end = Math.max(end, to);
+    return isFree;
+  });
 }
 
 /**
- * The particulars of a case in a passage: names, species, age and number from its record, amounts equal to a
- * weight in it (also in the other unit), and every written date. In reading order, none overlapping. Where
+ * The particulars of a case in a passage: names, species and number from its record, amounts equal to one that was ever
+ * measured (also in another unit), ages, and every written date, with its year or without. In reading order, none overlapping. Where
  * in doubt it finds: a person can turn one back, but what is missed would enter the bank.
  */
 export function findParticulars(passage: Passage, record: CaseRecord, today: CalendarDate): Particular[] {
@@ -109,8 +172,10 @@ export function findParticulars(passage: Passage, record: CaseRecord, today: Cal
     const text = lineText(line);
     const found = [
       ...wordy.flatMap((detail) => findWords(text, detail)),
-      ...findAmounts(text, details),
+      ...findAmounts(text, record, details),
       ...findDays(text, details),
+      ...findDaysOfTheYear(text, details),
+      ...findAges(text, details),
     ];
     return withoutOverlaps(found).map((one) => ({
       ...one,

@@ -30,9 +30,15 @@ function freeName(name: string, taken: ReadonlySet<string>): string {
   return free;
 }
 
-function fieldFor(particular: Particular, fields: Field[]): Field {
+/** What the record does not know is asked once, however often the same words stand there. */
+const sameWords = ({ label, words }: Particular) => `${label}\n${words.toLowerCase()}`;
+
+function fieldFor(particular: Particular, fields: Field[], asked: Map<string, Field>): Field {
   const { path, label } = particular;
-  const known = fields.find((field) => path !== null && field.kind === 'detail' && field.path === path);
+  const known =
+    path === null
+      ? asked.get(sameWords(particular))
+      : fields.find((field) => field.kind === 'detail' && field.path === path);
   if (known) return known;
   const name = freeName(label, new Set(fields.map((field) => field.name.toLowerCase())));
   const ids = new Set(fields.map((field) => field.id));
@@ -41,12 +47,13 @@ function fieldFor(particular: Particular, fields: Field[]): Field {
   const made: Field =
     path === null ? { ...shared, kind: 'text', starting: '' } : { ...shared, kind: 'detail', path };
   fields.push(made);
+  if (path === null) asked.set(sameWords(particular), made);
   return made;
 }
 
 /**
  * A passage with the given particulars turned into blanks, and the fields they need: one for each detail of
- * the record however often it stands, one of its own for each date the record does not know. `declared` are
+ * the record however often it stands, one of its own for each of the words that the record does not know. `declared` are
  * fields the passage has already; they come first in what is returned.
  */
 export function particularsToFields(
@@ -55,7 +62,11 @@ export function particularsToFields(
   declared: readonly Field[] = [],
 ): { passage: Passage; fields: Field[] } {
   const fields = [...declared];
-  const assigned = particulars.map((particular) => ({ particular, field: fieldFor(particular, fields) }));
+  const asked = new Map<string, Field>();
+  const assigned = particulars.map((particular) => ({
+    particular,
+    field: fieldFor(particular, fields, asked),
+  }));
   let index = -1;
   const blanked = mapLines(passage, (line) => {
     index += 1;

@@ -1,5 +1,6 @@
 import { findDates } from '#core/calendar';
 import { Literals, type LiteralPlace } from '#core/finder';
+import { isTitle, namesSaid } from './namesSaid';
 
 /** What sort of personal detail: a person's or an animal's name, a day of birth, a way to reach somebody, a number of a case, he or she of one case. */
 export type PersonalKind = 'name' | 'birth' | 'phone' | 'e-mail' | 'address' | 'number' | 'pronoun';
@@ -23,34 +24,14 @@ const places = (kind: PersonalKind, text: string, pattern: RegExp, group = 0): P
     return { kind, from, to: from + match[group]!.length };
   });
 
-const TITLE = '(?:Mr|Mrs|Ms|Miss|Mx|Dr|Prof|Professor|Sir|Lady|Nurse|Sister)';
-const CAPITALISED = "\\p{Lu}[\\p{L}'’-]*\\p{Ll}";
-const IS_TITLE = new RegExp(`^${TITLE}\\.?$`);
-/** Greeted or spoken of in general: nobody's name. */
-const NOBODY =
-  /^(?:Sir|Madam|All|Both|Team|Everyone|Everybody|Friend|Friends|Colleague|Colleagues|Customer|Visitor|Visitors|Volunteer|Volunteers|Finder|Parent|Parents|Student|Students|Trainee|Trainees|Member|Members|Supporter|Supporters|Neighbour|Neighbours|Warden|Wardens|Applicant|Applicants|Reader|Sirs|Doctor|Colleague)$/u;
-
-const TOLD_NAME = `${CAPITALISED}(?: ${CAPITALISED})?`;
-const TITLED = new RegExp(`(?<!\\p{L})${TITLE}\\.? ${TOLD_NAME}`, 'gu');
-const GREETED = new RegExp(`(?<!\\p{L})(?:Dear|Hello|Hi) (${TOLD_NAME})(?=[,!:\\s]*(?:$|\\n|[,!:]))`, 'gu');
-const CALLED_SO = new RegExp(
-  `(?<!\\p{L})(?:[Mm]y name is|whose name is|is called|was called|named|signed by) (${TOLD_NAME})`,
-  'gu',
-);
-
-/** Names behind a title, in a greeting, or said to be one: also of those whom nobody knows here. */
-function toldNames(text: string): Personal[] {
-  const firstWord = ({ from, to }: Personal) =>
-    text
-      .slice(from, to)
-      .split(' ')
-      .find((word) => !IS_TITLE.test(word))!;
-  return [
-    ...places('name', text, TITLED),
-    ...places('name', text, GREETED, 1),
-    ...places('name', text, CALLED_SO, 1),
-  ].filter((one) => !NOBODY.test(firstWord(one)));
-}
+/** So many characters before a place say what is meant there. */
+const BESIDE = 160;
+/**
+ * What stands before a place, as far as it says something of it; begun with a letter where more stands before that, so that
+ * nothing is taken for the start of the text. Never all that stands before: each place of a long text would be read through.
+ */
+const before = (text: string, from: number): string =>
+  from <= BESIDE ? text.slice(0, from) : `x${text.slice(from - BESIDE, from)}`;
 
 /** Before the name of a month. */
 const OF_A_MONTH =
@@ -61,7 +42,7 @@ const DOES =
   /^(?:['’]s(?!\p{L})| (?:is|was|has|had|does|did|ate|drank|weighed|weighs|came|went|gained|lost|seems|seemed|looks|looked|needs|slept|took|will be|arrived|called|rang|wrote|asked|says|said|died|lives|lived)(?!\p{L}))/u;
 
 const beginsSentence = (text: string, from: number) =>
-  /(?:^|[.!?:;\n•–—-]\s*|["“‘(]\s*)$/u.test(text.slice(0, from));
+  /(?:^|[.!?:;\n•–—-]\s*|["“‘(]\s*)$/u.test(before(text, from));
 const isOrdinary = (word: string, ordinary: ReadonlySet<string>) => ordinary.has(word.toLowerCase());
 
 /** A place or a thing is named so: "Rose Cottage", "the Bramble Room". */
@@ -74,14 +55,14 @@ function isMeant(
   { literal: word, from, to }: LiteralPlace,
   ordinary: ReadonlySet<string>,
 ): boolean {
-  const before = text.slice(0, from);
-  const after = text.slice(to);
-  if (MONTHS.has(word) && (OF_A_MONTH.test(before) || /^ \d/.test(after))) return false;
+  const ahead = before(text, from);
+  const after = text.slice(to, to + BESIDE);
+  if (MONTHS.has(word) && (OF_A_MONTH.test(ahead) || /^ \d/.test(after))) return false;
   if (NAMES_A_PLACE.test(after)) return false;
   if (!isOrdinary(word, ordinary)) return true;
   // Behind another name that nobody has it is a place: "Hollin Marsh".
-  const other = /(\p{Lu}\p{L}+) $/u.exec(before)?.[1];
-  if (other && !isOrdinary(other, ordinary) && !IS_TITLE.test(other)) return false;
+  const other = /(?<!\p{L})(\p{Lu}\p{L}+) $/u.exec(ahead)?.[1];
+  if (other && !isOrdinary(other, ordinary) && !isTitle(other)) return false;
   return !beginsSentence(text, from) || DOES.test(after);
 }
 
@@ -101,7 +82,7 @@ const BIRTH = /(?:\b(?:born|dob|d\.o\.b\.|date of birth|birthday|birth date|hatc
 
 /** Days, and years, of somebody's birth. */
 function births(text: string): Personal[] {
-  const dates = findDates(text).filter(({ from }) => BIRTH.test(text.slice(0, from)));
+  const dates = findDates(text).filter(({ from }) => BIRTH.test(before(text, from)));
   const years = places('birth', text, /\b(?:born|Born)(?: in)? ((?:19|20)\d\d)(?!\d)/gu, 1);
   return [...dates.map(({ from, to }) => ({ kind: 'birth' as const, from, to })), ...years];
 }
@@ -123,9 +104,11 @@ export function findPhones(text: string): Personal[] {
   const long = places('phone', text, PHONE).filter(({ from, to }) => {
     const words = text.slice(from, to);
     const digits = words.replace(/\D/g, '').length;
-    return /^\(?[0+]/.test(words) && digits >= 9 && !UNIT_AFTER.test(text.slice(to));
+    return /^\(?[0+]/.test(words) && digits >= 9 && !UNIT_AFTER.test(text.slice(to, to + 12));
   });
-  const short = places('phone', text, CALLED, 1).filter(({ to }) => !UNIT_AFTER.test(text.slice(to)));
+  const short = places('phone', text, CALLED, 1).filter(
+    ({ to }) => !UNIT_AFTER.test(text.slice(to, to + 12)),
+  );
   return [...long, ...short];
 }
 
@@ -162,15 +145,33 @@ const ANYONE =
   /(?<!\p{L})(?:an?|each|every|any|no|whoever|anyone|somebody|someone|whichever)(?!\p{L})[^.!?\n]*$/iu;
 
 function pronouns(text: string): Personal[] {
-  const either = places('pronoun', text, EITHER);
-  return places('pronoun', text, PRONOUN).filter(({ from, to }) => {
-    if (either.some((one) => one.from <= from && to <= one.to)) return false;
-    const sentence = text
-      .slice(0, from)
+  const either = new Taken(text.length);
+  for (const one of places('pronoun', text, EITHER)) either.take(one);
+  return places('pronoun', text, PRONOUN).filter((one) => {
+    if (!either.isFree(one)) return false;
+    const sentence = before(text, one.from)
       .split(/[.!?\n]/u)
       .at(-1)!;
     return !ANYONE.test(sentence);
   });
+}
+
+/** Which characters of a text are taken: asked of each place, however many there are. */
+class Taken {
+  private readonly marks: Uint8Array;
+
+  constructor(length: number) {
+    this.marks = new Uint8Array(length);
+  }
+
+  isFree({ from, to }: Personal): boolean {
+    for (let at = from; at < to; at += 1) if (this.marks[at] === 1) return false;
+    return true;
+  }
+
+  take({ from, to }: Personal): void {
+    this.marks.fill(1, from, to);
+  }
 }
 
 const FIRST: readonly PersonalKind[] = ['e-mail', 'birth', 'address', 'phone', 'number', 'name', 'pronoun'];
@@ -191,13 +192,17 @@ export function personalFinder(known: Known, ordinary: ReadonlySet<string>): (te
       ...addresses(text),
       ...findPhones(text),
       ...numbers(text, numbersKnown),
-      ...toldNames(text),
+      ...namesSaid(text, ordinary).map((place) => ({ kind: 'name' as const, ...place })),
       ...namesIn(text),
       ...pronouns(text),
     ].sort((a, b) => FIRST.indexOf(a.kind) - FIRST.indexOf(b.kind) || b.to - b.from - (a.to - a.from));
     const kept: Personal[] = [];
-    for (const one of found)
-      if (kept.every((other) => other.to <= one.from || one.to <= other.from)) kept.push(one);
+    const taken = new Taken(text.length);
+    for (const one of found) {
+      if (!taken.isFree(one)) continue;
+      taken.take(one);
+      kept.push(one);
+    }
     return kept.sort((a, b) => a.from - b.from);
   };
 }

@@ -1,6 +1,7 @@
 import { newField, type EntryContent, type Field } from '#core/entry';
 import { lineText, linesOf, mapLines, type BlankForm, type Passage } from '#core/passage';
 import type { Personal, PersonalKind } from './personalFinder';
+import type { Particular } from './findParticulars';
 import { particularsToFields } from './particularsToFields';
 
 /** A personal detail in an entry: in which wording, part and line (of `linesOf`), and where in that line's text. */
@@ -101,6 +102,38 @@ function personTurned(passage: Passage, fields: Field[], place: PersonalPlace): 
   if (before) return { passage: ofField(turned.passage, made.id, before.id), fields };
   return { passage: turned.passage, fields: [...fields, newField('person', made.id, made.name)] };
 }
+
+/**
+ * A passage with personal details in it turned into blanks: he and she into the person words of one field, everything else asked
+ * for, the same words once. `places` are of its lines, in reading order; `declared` are fields that it has already.
+ */
+export function allToFields(
+  passage: Passage,
+  places: readonly PersonalPlace[],
+  declared: readonly Field[],
+): Turned {
+  const texts = linesOf(passage).map(lineText);
+  const particulars = places.map((place): Particular => {
+    if (place.kind !== 'pronoun') return { ...place, ...fieldOf(place, () => true), form: 'as-is' };
+    // One field for all of them, whichever word it is.
+    return { ...place, ...personForm(texts[place.line]!, place), ...SPOKEN_OF };
+  });
+  const turned = particularsToFields(passage, particulars, declared);
+  if (!places.some(({ kind }) => kind === 'pronoun')) return turned;
+  const known = declared.find(({ kind }) => kind === 'person');
+  const made = turned.fields.find(
+    (field) => !declared.includes(field) && field.name.startsWith(SPOKEN_OF.label),
+  )!;
+  if (known)
+    return {
+      passage: ofField(turned.passage, made.id, known.id),
+      fields: turned.fields.filter((field) => field !== made),
+    };
+  const person = newField('person', made.id, made.name);
+  return { ...turned, fields: turned.fields.map((field) => (field === made ? person : field)) };
+}
+
+const SPOKEN_OF = { label: 'Spoken of as', path: null, words: 'he or she' } as const;
 
 /**
  * The entry with a personal detail turned into a blank of a field: a name into the case's name, unless it has a title or

@@ -30,11 +30,13 @@ function inCaseOf(found: string, put: string): string {
   return /^[^\p{L}]*\p{Lu}/u.test(found) ? withCapital(put) : put;
 }
 
+/** An article and its space are no longer than this. */
+const BESIDE = 40;
 const ARTICLE = /(?<![\p{L}\p{N}])(an?)(\s+)$/iu;
 
 /** The edit with the article before it, where that must be another one before what is `said`: "a hog" is "an otter" then. */
 function withItsArticle(text: string, edit: Place, said: string, language: string): Place {
-  const [whole, article, space] = ARTICLE.exec(text.slice(0, edit.from)) ?? [];
+  const [whole, article, space] = ARTICLE.exec(text.slice(Math.max(0, edit.from - BESIDE), edit.from)) ?? [];
   if (!whole) return edit;
   const wanted = withArticle(said, language).split(' ')[0]!;
   if (!/^an?$/.test(wanted) || wanted === article!.toLowerCase()) return edit;

@@ -1,6 +1,6 @@
 import { eq, inArray } from 'drizzle-orm';
 import type { EntryContent } from '#core/entry';
-import { includedIn, ringOf } from '#core/fill';
+import { includedIn, includedSize, MOST_INCLUDED, ringOf } from '#core/fill';
 import type { Queries } from '../db/openStore';
 import { collections, entries } from '../db/schema';
 import { Refusal } from '../http/refusal';
@@ -56,7 +56,13 @@ export async function mustIncludeSoundly(
     );
   const found = await reached(tx, content);
   const ring = ringOf(id, content, (one) => found.get(one));
-  if (!ring) return;
+  if (!ring) {
+    if (includedSize(content, (one) => found.get(one)) <= MOST_INCLUDED) return;
+    throw new Refusal(
+      'not-valid',
+      'With all the entries within it, this entry is too long to be placed. Take some of them out; nothing was changed.',
+    );
+  }
   // Of what is not shared with this member not even the title is told.
   const shared = await visibleEntries(tx, member, ring);
   const titleOf = (one: string) =>

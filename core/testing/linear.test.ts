@@ -1,0 +1,116 @@
+import { expect, test } from '@jest/globals';
+import { factFinder } from '#core/ageing';
+import { findDates } from '#core/calendar';
+import { touched, readCommand } from '#core/command';
+import { wordDifference } from '#core/difference';
+import { emptyDraft } from '#core/draft';
+import { newEntry, proposeTitle } from '#core/entry';
+import { toHtml, toMarkdown } from '#core/exchange';
+import { gapsOf } from '#core/fill';
+import { findable, nearest, wordsToFind } from '#core/finder';
+import { readWordList } from '#core/glossary';
+import { readEntry } from '#core/notation';
+import { canonical, excerpt, plainPassage, plainText, tidyInlines } from '#core/passage';
+import { repeatedPhrases, worthBanking } from '#core/phrases';
+import { findPattern, compilePatterns } from '#core/pattern';
+import {
+  capture,
+  findEMails,
+  findParticulars,
+  findPhones,
+  personalFinder,
+  personalInCaptured,
+} from '#core/privacy';
+import { emptyRecord, type CaseRecord } from '#core/record';
+import { HouseFinder, TermFinder } from '#core/terms';
+import { odditiesOf } from '#core/workbench';
+import { DEFAULT_CUE_RULES } from '#core/cue';
+import { finished } from './finished';
+import { KINDS_OF_TEXT } from './kindsOfText';
+
+/**
+ * That what reads texts takes time in proportion to their length: an eightfold text takes sixty-four times as long where it goes by
+ * the square. Far apart enough to tell the two on a busy machine, and only where it takes long enough to matter.
+ */
+const [SHORT, LONG] = [2500, 20_000];
+const MOST_RATIO = 28;
+const HARMLESS_MS = 40;
+const TRIES = 4;
+
+const record: CaseRecord = {
+  ...emptyRecord(),
+  details: [
+    { path: 'name', value: { kind: 'text', text: 'Bramble' }, source: 'x', asOf: null },
+    { path: 'birth date', value: { kind: 'date', date: '2025-05-02' }, source: 'x', asOf: null },
+  ],
+};
+const known = { names: ['Bramble', 'Keel', 'Imke Tarrow'], numbers: ['HM-12'] };
+const draft = { placements: {}, record, today: '2026-11-26' };
+const captured = (text: string) => ({ passage: plainPassage(text), fields: [], particulars: [] });
+const find = personalFinder(known, new Set(['bramble']));
+const entry = (text: string) => newEntry('x', 'en-GB', plainPassage(text));
+
+const READERS: Record<string, (text: string) => unknown> = {
+  findEMails,
+  findPhones,
+  findDates,
+  personalFinder: find,
+  findParticulars: (text) => findParticulars(plainPassage(text), record, '2026-11-26'),
+  personalInCaptured: (text) => personalInCaptured(captured(text), find, ({ kind }) => kind === 'name'),
+  factFinder: (text) => factFinder(['Imke Tarrow'])(entry(text)),
+  odditiesOf: (text) => odditiesOf(text, 'en-GB'),
+  words: (text) => wordsToFind(findable('x', entry(text), ',')),
+  nearest: (text) => nearest(text, [findable('x', entry('weighed and fed'), ',')], 8),
+  terms: (text) => new TermFinder([{ from: 'word', to: 'term' }]).in(text, 'en-GB'),
+  houseWords: (text) =>
+    new HouseFinder([
+      { id: 'a', language: '', use: 'hedgehog', avoid: ['hog', 'h. hog'], why: '', together: false },
+    ]).in(entry(text)),
+  wordDifference: (text) => wordDifference(text, `${text.slice(0, -9)} other words`),
+  wordList: readWordList,
+  notation: (text) => [readEntry(`title: x\n\n== wording Main: en\n\n${text}`), readEntry(text)],
+  passage: (text) => {
+    const passage = plainPassage(text);
+    return [canonical(passage), excerpt(passage, 160), plainText(passage), proposeTitle(passage)];
+  },
+  tidy: (text) => tidyInlines([{ type: 'text', text }]),
+  exports: (text) => [toHtml(plainPassage(text)), toMarkdown(plainPassage(text))],
+  gaps: (text) => gapsOf({ ...emptyDraft(), ...plainPassage(text) }),
+  commands: (text) => {
+    const command = readCommand(`${text.slice(0, 20)}\\bw`);
+    return command && touched([text], { block: 0, offset: text.length }, command);
+  },
+  phrases: (text) => {
+    const texts = ['a', 'b'].map((owner) => ({ owner, text }));
+    return finished(
+      worthBanking(texts, finished(repeatedPhrases(texts, { least: 5, inAtLeast: 2, most: 200 }))),
+    );
+  },
+  capture: (text) => capture(plainPassage(text), draft),
+  patterns: (text) => findPattern(PATTERNS, text),
+};
+const PATTERNS = compilePatterns([
+  { entry: 'x', typed: '(\\d+)\\s*(mg|g)', as: 'pattern', rules: DEFAULT_CUE_RULES },
+]);
+
+function quickest(read: (text: string) => unknown, text: string): number {
+  let best = Infinity;
+  for (let at = 0; at < TRIES; at += 1) {
+    const from = performance.now();
+    read(text);
+    best = Math.min(best, performance.now() - from);
+    if (best < 1) break;
+  }
+  return best;
+}
+
+test.each(Object.keys(READERS))('%s takes time in proportion to the text, whatever that is', (name) => {
+  const read = READERS[name]!;
+  const slow = Object.entries(KINDS_OF_TEXT).flatMap(([kind, textOf]) => {
+    const long = quickest(read, textOf(LONG));
+    if (long < HARMLESS_MS) return [];
+    const ratio = long / quickest(read, textOf(SHORT));
+    return ratio > MOST_RATIO ? [`${kind}: ${long.toFixed(0)} ms, ${ratio.toFixed(0)} times as long`] : [];
+  });
+  expect(slow).toEqual([]);
+});

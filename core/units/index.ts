@@ -1,0 +1,1 @@
+export { converted, isKnownUnit, isSameUnit } from './units';
