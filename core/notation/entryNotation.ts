@@ -93,7 +93,8 @@ class EntryReader {
   read(): EntryContent {
     const start = this.lines.findIndex(({ text }) => text.startsWith('== '));
     const end = start < 0 ? this.lines.length : start;
-    for (let at = 0; at < end;) at += this.headLine(this.lines.slice(0, end), at);
+    const head = this.lines.slice(0, end);
+    for (let at = 0; at < end;) at += this.headLine(head, at);
     const fields = this.fields.map(({ field }) => field);
     // Calculations and conditions name fields, which may stand further down: read once all are known.
     this.content.fields = this.fields.map(({ field, calculate }): Field =>

@@ -25,7 +25,18 @@ export function typedCue(entry: Entry, collection: Collection | undefined): stri
   return cue.as ? cue.text : (collection?.leadIn ?? '') + cue.text;
 }
 
-function makeIndex(bank: Bank): BankIndex {
+/**
+ * The bank with each entry once. While one moves, a page may have heard of its new collection and not yet of its old one: where
+ * it came last is where it is.
+ */
+function eachOnce(bank: Bank): Bank {
+  const entries = [...new Map(bank.entries.map((entry) => [entry.id, entry])).values()];
+  return entries.length === bank.entries.length ? bank : { ...bank, entries };
+}
+
+/** What screens ask of a bank, indexed. */
+export function makeIndex(given: Bank): BankIndex {
+  const bank = eachOnce(given);
   const collections = new Map(bank.collections.map((collection) => [collection.id, collection]));
   const entries = new Map(bank.entries.map((entry) => [entry.id, entry]));
   let finder: Finder | null = null;

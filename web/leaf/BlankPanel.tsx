@@ -10,6 +10,7 @@ import { placementsOf } from '../editor/placements';
 import { askedBlanks, stepOn } from '../editor/stepping';
 import { Button, Key } from '../ui';
 import { OTHER_FIELD, pick, stepTo } from './blankKeys';
+import { giveKeys } from './whereKeysGo';
 import { LastAnswer } from './LastAnswer';
 import { Source } from './Source';
 import { TypedHelp } from './TypedHelp';
@@ -61,7 +62,7 @@ function OtherWords({ editor, field, blank }: { editor: Editor; field: ChoiceFie
     event.preventDefault();
     const tr = event.key === 'Escape' ? null : event.shiftKey ? null : stepOn(editor.state);
     if (tr) stepTo(editor.view, tr);
-    else editor.view.focus();
+    else giveKeys(editor.view);
   };
   return (
     <input
@@ -98,7 +99,7 @@ function FromRecord({
       asOf,
     });
     editor.view.dispatch(tr);
-    editor.commands.focus();
+    giveKeys(editor.view);
   };
   return (
     <div className="mt-1 text-[13px] text-soft">

@@ -4,6 +4,7 @@ import type { Field } from '#core/entry';
 import { wordsOf } from '#core/fill';
 import { answer } from '../editor/answering';
 import { Button, Key } from '../ui';
+import { giveKeys } from './whereKeysGo';
 
 interface Props {
   editor: Editor;
@@ -18,7 +19,7 @@ export function LastAnswer({ editor, id, placement, field }: Props) {
   if (!offered || placement.answers[field.id]) return null;
   const take = () => {
     editor.view.dispatch(answer(editor.state, id, field.id, offered));
-    editor.commands.focus();
+    giveKeys(editor.view);
   };
   return (
     <p className="mt-1 text-[13px] text-soft">

@@ -32,7 +32,7 @@ interface Props {
 /** A draft open for writing or finished, with its margin. */
 export function Leaf({ one, draft, copy }: Props) {
   const { member } = useShell();
-  const { keeper, keeping } = useKeeping(draft, member.id);
+  const { keeper, keeping } = useKeeping(draft, member.id, copy);
   const [said, say] = useState<string | null>(null);
   const finishing = useFinishing(draft, keeper);
   const dropDraft = useDropDraft(draft, keeper, say);

@@ -10,6 +10,7 @@ import { entryIn, typedCue } from '../bank/bankIndex';
 import { placementsOf, replaceDraft } from '../editor/placements';
 import { Notice } from '../ui';
 import { BlankPanel } from './BlankPanel';
+import { giveKeys } from './whereKeysGo';
 import { CaptureSlip } from './CaptureSlip';
 import type { DraftKeeper, Keeping } from './draftKeeper';
 import { CommandPanel } from './CommandPanel';
@@ -66,7 +67,7 @@ function AskedFor({ one, editor, placing, offering, slip, closeSlip, say }: Leaf
   const close = (said?: string | null) => {
     closeSlip();
     if (said !== undefined) say(said);
-    editor.commands.focus();
+    giveKeys(editor.view);
   };
   const { preferences, glossaries } = offering;
   switch (slip?.kind) {
@@ -91,10 +92,12 @@ function Standing(props: LeafMarginProps) {
     props;
   const open = finishing.state === 'open';
   const takeTheirs = (theirs: Draft) => {
+    const mine = documentOf(editor);
     // A step of its own for undo, however soon after the last key.
     editor.view.dispatch(closeHistory(replaceDraft(editor.state, theirs.document)));
-    keeper.takenOver(theirs);
-    say('The other text stands here now. Undo brings yours back.');
+    keeper.takenOver(theirs, mine);
+    giveKeys(editor.view);
+    say('The other text is on the leaf now. Yours is among the earlier states, and undo brings it back.');
   };
   return (
     <div className="grid gap-4">
@@ -102,7 +105,7 @@ function Standing(props: LeafMarginProps) {
         keeping={keeping}
         member={member}
         goOn={() => keeper.goOnFrom(keeper.savedVersion)}
-        keepMine={({ version }) => keeper.goOnFrom(version)}
+        keepMine={({ version }) => keeper.saveOver(version)}
         takeTheirs={takeTheirs}
       />
       {finishing.error && <Notice tone="warning" title={inWords(finishing.error)} />}
@@ -137,7 +140,7 @@ function Capture({ one, editor, placing, selected, setSelected, say }: LeafMargi
     setSelected(null);
     const cue = kept && typedCue(kept, index.collections.get(kept.collection));
     say(kept && `Kept: “${kept.content.title}”${cue ? `. Type ${cue} to bring it` : ''}.`);
-    editor.commands.focus();
+    giveKeys(editor.view);
   };
   const keepable = index.bank.collections.filter(({ right }) => right === 'keep');
   const home =

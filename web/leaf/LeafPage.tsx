@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
+import { isSame } from '#core/difference';
 import { call } from '../api/client';
 import { useBank } from '../api/bank';
 import { useCase } from '../api/queries';
@@ -17,7 +18,7 @@ function useDraft(caseId: string, member: string) {
       const draft = await call('openDraft', { params: { case: caseId } });
       const copy = readCopy(member, draft.id);
       if (!copy || draft.state === 'finished') return { draft, copy: null };
-      if (JSON.stringify(copy.document) !== JSON.stringify(draft.document)) return { draft, copy };
+      if (!isSame(copy.document, draft.document)) return { draft, copy };
       dropCopy(member, draft.id);
       return { draft, copy: null };
     },

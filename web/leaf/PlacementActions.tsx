@@ -10,6 +10,7 @@ import type { BankIndex } from '../bank/bankIndex';
 import { DifferenceView } from '../bank/DifferenceView';
 import { NoteForm } from '../notes/NoteForm';
 import { Button, Notice, TextField } from '../ui';
+import { giveKeys } from './whereKeysGo';
 
 interface Props {
   editor: Editor;
@@ -103,7 +104,7 @@ export function PlacementActions({ editor, id, entry, index, changedByHand }: Pr
         entry={entry.id}
         done={() => {
           setNoting(false);
-          editor.commands.focus();
+          giveKeys(editor.view);
         }}
       />
     );
@@ -116,7 +117,7 @@ export function PlacementActions({ editor, id, entry, index, changedByHand }: Pr
         done={(words) => {
           setChange(null);
           setSaid(words);
-          editor.commands.focus();
+          giveKeys(editor.view);
         }}
       />
     );

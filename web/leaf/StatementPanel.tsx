@@ -2,12 +2,13 @@ import type { Editor } from '@tiptap/react';
 import type { Statement } from '../editor/confirming';
 import { Button, Key } from '../ui';
 import { confirm } from './blankKeys';
+import { giveKeys } from './whereKeysGo';
 
 /** Beside a statement that the wording makes and nobody has looked at for this case yet. */
 export function StatementPanel({ editor, statement }: { editor: Editor; statement: Statement }) {
   const takeOut = () => {
     editor.view.dispatch(editor.state.tr.delete(statement.from, statement.to).scrollIntoView());
-    editor.commands.focus();
+    giveKeys(editor.view);
   };
   const stay = (event: React.MouseEvent) => event.preventDefault();
   return (

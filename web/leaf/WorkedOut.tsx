@@ -6,6 +6,7 @@ import { answer } from '../editor/answering';
 import type { BlankAt } from '../editor/blanks';
 import { placementsOf } from '../editor/placements';
 import { Button } from '../ui';
+import { giveKeys } from './whereKeysGo';
 
 interface Props {
   editor: Editor;
@@ -27,7 +28,7 @@ export function WorkedOut({ editor, blank, field }: Props) {
   const from = workedFrom(field, placement.fields).map(({ name }) => name);
   const takeBack = () => {
     editor.view.dispatch(answer(editor.state, id, field.id, null));
-    editor.commands.focus();
+    giveKeys(editor.view);
   };
   return (
     <div className="mt-1 text-[13px] text-soft">

@@ -9,16 +9,15 @@ import { confirmHere } from '../editor/confirming';
 import { placementsOf } from '../editor/placements';
 import { stepOn, stepOut, stepToBlank } from '../editor/stepping';
 import { giveBack } from './cueFiring';
+import { giveKeys } from './whereKeysGo';
 
 /** Id of the line in the margin where words of one's own are typed. */
 export const OTHER_FIELD = 'other-words';
 
-/** Dispatches a step, and gives the keys to the text when the blank it leads to takes no typing. */
+/** Dispatches a step, and gives the keys to where it leads. */
 export function stepTo(view: EditorView, tr: Transaction): void {
   view.dispatch(tr);
-  const blank = currentBlank(view.state);
-  const field = blank && fieldOf(view.state.doc, blank.attrs);
-  if (!field || pickablesOf(field).length > 0) view.focus();
+  giveKeys(view);
 }
 
 /** The answer that the current blank has. */

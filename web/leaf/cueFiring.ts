@@ -7,6 +7,7 @@ import type { PatternMatch } from '#core/pattern';
 import { placementRange } from '../editor/blanks';
 import { isCode, lineBefore } from '../editor/lineBefore';
 import { placeEntry } from '../editor/placing';
+import { giveKeys } from './whereKeysGo';
 
 /** What the leaf gives to cues: those in reach now, and what it takes to place an entry. */
 export interface CueHost {
@@ -133,7 +134,7 @@ function closed(view: EditorView, host: CueHost, closer: 'enter' | 'tab'): boole
 export function giveBack(view: EditorView): boolean {
   if (!key.getState(view.state)?.just) return false;
   const done = undo(view.state, view.dispatch);
-  view.focus();
+  giveKeys(view);
   return done;
 }
 

@@ -12,21 +12,25 @@ const problem = (code: string, status: number, current?: Draft) =>
   new ApiProblem({ type: '', title: '', detail: '', code, status, current });
 
 /** A computer that keeps, a server that answers as it is told, and a page with some words on it. */
-function begin() {
+function begin({ at = 1, copyOf = at, over = [] as boolean[] } = {}) {
   keptHere();
-  const server = { version: 1, text: '', down: null as Error | null, saves: 0 };
+  const server = { version: at, text: at === 1 ? '' : 'theirs', down: null as Error | null, saves: 0 };
   const told: Keeping['kind'][] = [];
   let words = '';
-  const save = (id: string, document: DraftDocument, version: number): Promise<Draft> => {
+  const save = (id: string, document: DraftDocument, version: number, isOver: boolean): Promise<Draft> => {
     server.saves += 1;
+    over.push(isOver);
     if (server.down) return Promise.reject(server.down);
     if (version !== server.version) return Promise.reject(problem('moved-on', 412));
     server.version += 1;
     server.text = plainText(document);
     return Promise.resolve({ id, version: server.version, document, savedAt: 'now' } as Draft);
   };
-  const draft = { id: 'd', version: 1, document: emptyDraft() };
-  const keeper = new DraftKeeper({ member: 'm', save, tell: ({ kind }) => told.push(kind) }, draft);
+  const aside: string[] = [];
+  const setAside = (_: string, document: DraftDocument) => Promise.resolve(aside.push(plainText(document)));
+  const draft = { id: 'd', version: server.version, document: emptyDraft() };
+  const tell = ({ kind }: Keeping) => told.push(kind);
+  const keeper = new DraftKeeper({ member: 'm', save, setAside, tell }, draft, copyOf);
   keeper.readFrom(() => draftOf(words));
   const type = (text: string) => {
     words += text;
@@ -36,7 +40,7 @@ function begin() {
     const found = readCopy('m', 'd');
     return found && plainText(found.document);
   };
-  return { keeper, server, told, type, copy };
+  return { keeper, server, told, type, copy, aside, over };
 }
 
 const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
@@ -115,4 +119,28 @@ test('finishing waits for what is being sent and for what was typed meanwhile', 
   await first;
   await keeper.flush();
   expect([server.text, keeper.isSaved]).toEqual(['ab', true]);
+});
+
+test('a copy that this computer kept of an older version never overwrites what another saved meanwhile', async () => {
+  const { keeper, server, told, type, over } = begin({ at: 7, copyOf: 3 });
+  type('mine, of version 3');
+  await pass(1000);
+  expect([server.text, told.at(-1)]).toEqual(['theirs', 'moved-on']);
+  // Seen and wanted all the same: what is saved over is kept among the earlier states.
+  keeper.saveOver(7);
+  await pass(1000);
+  expect([server.text, told.at(-1), over]).toEqual(['mine, of version 3', 'saved', [false, true]]);
+  type(', and on');
+  await pass(1000);
+  expect(over.at(-1)).toBe(false);
+});
+
+test("where the other's is taken, mine is set aside, and only then no longer kept here", async () => {
+  const { keeper, type, copy, aside } = begin({ at: 7, copyOf: 3 });
+  type('mine');
+  await pass(1000);
+  expect(copy()).toBe('mine');
+  keeper.takenOver({ version: 7, savedAt: 'now' }, draftOf('mine'));
+  await pass(0);
+  expect([aside, copy()]).toEqual([['mine'], null]);
 });

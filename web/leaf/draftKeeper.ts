@@ -15,7 +15,10 @@ export type Keeping =
 /** What the keeper needs of the world outside, so that its own rules can be seen alone. */
 interface Host {
   member: string;
-  save: (id: string, document: DraftDocument, version: number) => Promise<Draft>;
+  /** `over`: another window's text is saved over, which its member has seen. */
+  save: (id: string, document: DraftDocument, version: number, over: boolean) => Promise<Draft>;
+  /** Keeps a text that gives way to another among the draft's earlier states. */
+  setAside: (id: string, document: DraftDocument) => Promise<unknown>;
   tell: (keeping: Keeping) => void;
 }
 
@@ -37,6 +40,7 @@ export class DraftKeeper {
   private refusedAt = -1;
   private keptHere = true;
   private failures = 0;
+  private over = false;
   private copyTimer: ReturnType<typeof setTimeout> | undefined;
   private sendTimer: ReturnType<typeof setTimeout> | undefined;
   private running: Promise<void> | null = null;
@@ -44,8 +48,10 @@ export class DraftKeeper {
   constructor(
     private readonly host: Host,
     private readonly draft: Pick<Draft, 'id' | 'version' | 'document'>,
+    /** The version that what stands on the page was written on: an older one, where this computer kept it. */
+    version = draft.version,
   ) {
-    this.version = draft.version;
+    this.version = version;
     this.read = () => draft.document;
   }
 
@@ -89,19 +95,29 @@ export class DraftKeeper {
     if (!this.isSaved) await this.send();
   }
 
-  /** Goes on from a version the server has meanwhile: after finishing, or to save mine over another's. */
+  /** Goes on from a version the server has meanwhile, as after finishing or signing in again. */
   goOnFrom(version: number): void {
     this.version = version;
     this.failures = 0;
     if (!this.isSaved) void this.flush();
   }
 
+  /** Saves what stands here over what another window saved, which the server keeps among the earlier states. */
+  saveOver(version: number): void {
+    this.over = true;
+    this.goOnFrom(version);
+  }
+
   /** What the server has was taken in place of what stood here: nothing is left to save. */
-  takenOver({ version, savedAt }: Pick<Draft, 'version' | 'savedAt'>): void {
+  takenOver({ version, savedAt }: Pick<Draft, 'version' | 'savedAt'>, mine: DraftDocument): void {
+    // It stays on this computer until the server has it among the earlier states.
+    void this.host
+      .setAside(this.draft.id, mine)
+      .then(() => dropCopy(this.host.member, this.draft.id))
+      .catch(() => undefined);
     this.version = version;
     this.failures = 0;
     this.sent = this.changes;
-    dropCopy(this.host.member, this.draft.id);
     this.host.tell({ kind: 'saved', at: savedAt });
   }
 
@@ -124,7 +140,8 @@ export class DraftKeeper {
     const upTo = this.changes;
     if (this.failures === 0) this.host.tell({ kind: 'saving' });
     try {
-      const saved = await this.host.save(this.draft.id, this.read(), this.version);
+      const saved = await this.host.save(this.draft.id, this.read(), this.version, this.over);
+      this.over = false;
       this.version = saved.version;
       this.sent = upTo;
       this.failures = 0;

@@ -1,34 +1,20 @@
-import type { DraftDocument } from '#core/draft';
+import { z } from 'zod';
+import { DraftDocumentSchema } from '#core/draft';
+import { dropKept, keep, kept } from '../kept/kept';
 
 /** What is kept on this computer until the server has it: the text, and the version it was written on. */
-export interface LocalCopy {
-  version: number;
-  document: DraftDocument;
-}
+const LocalCopySchema = z.object({ version: z.int32().min(1), document: DraftDocumentSchema });
+export type LocalCopy = z.infer<typeof LocalCopySchema>;
 
-const PREFIX = 'elderleaf.draft.';
-const name = (member: string, draft: string) => `${PREFIX}${member}.${draft}`;
+const name = (member: string, draft: string) => `draft.${member}.${draft}`;
 
 /** Keeps a copy of a draft on this computer. Returns false when the browser has no room for it. */
-export function keepCopy(member: string, draft: string, copy: LocalCopy): boolean {
-  try {
-    localStorage.setItem(name(member, draft), JSON.stringify(copy));
-    return true;
-  } catch {
-    return false;
-  }
-}
+export const keepCopy = (member: string, draft: string, copy: LocalCopy): boolean =>
+  keep(name(member, draft), copy);
 
-/** The copy kept on this computer, if the server never got it; null when there is none. */
-export function readCopy(member: string, draft: string): LocalCopy | null {
-  try {
-    return JSON.parse(localStorage.getItem(name(member, draft)) ?? 'null') as LocalCopy | null;
-  } catch {
-    return null;
-  }
-}
+/** The copy kept on this computer, if the server never got it; null when there is none, or none that can be read. */
+export const readCopy = (member: string, draft: string): LocalCopy | null =>
+  kept(name(member, draft), LocalCopySchema);
 
 /** Takes the copy away once the server has the same: personal details stay no longer than they must. */
-export function dropCopy(member: string, draft: string): void {
-  localStorage.removeItem(name(member, draft));
-}
+export const dropCopy = (member: string, draft: string): void => dropKept(name(member, draft));

@@ -90,7 +90,6 @@ export function usePlacing({ id: caseId, kind, record }: Case, member: Member) {
         const { id, revision, content } = entry;
         const request = { ...needs(), entry: { id, revision, content }, wording };
         stepTo(editor.view, renewPlacement(editor.state, placement, request, before));
-        editor.commands.focus();
       },
       /** A placement's entry with what was changed by hand where it was placed; null where nothing was. */
       changedByHand: (editor: Editor, placement: string, content: EntryContent): EntryContent | null =>

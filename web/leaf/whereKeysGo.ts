@@ -1,0 +1,25 @@
+import type { EditorView } from '@tiptap/pm/view';
+
+/** The line on which the current blank is typed into; null where none is, or it takes no typing. */
+export const lineOfBlank = (view: EditorView): HTMLInputElement | HTMLTextAreaElement | null =>
+  view.dom.querySelector('.blank.is-current > input, .blank.is-current > textarea');
+
+/**
+ * Gives the keys to where the eyes are: the line of the current blank, else the text. Never the text while a blank is current
+ * that is typed into: the first letter would take the blank's place.
+ */
+export function giveKeys(view: EditorView): void {
+  const line = lineOfBlank(view);
+  if (line) line.focus({ preventScroll: true });
+  else view.focus();
+}
+
+/** Types words into the line of the current blank, wherever the keys went; false where it has none. */
+export function typeIntoBlank(view: EditorView, words: string): boolean {
+  const line = view.editable ? lineOfBlank(view) : null;
+  if (!line) return false;
+  line.focus({ preventScroll: true });
+  line.setRangeText(words, line.selectionStart ?? 0, line.selectionEnd ?? line.value.length, 'end');
+  line.dispatchEvent(new Event('input', { bubbles: true }));
+  return true;
+}
