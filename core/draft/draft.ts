@@ -52,6 +52,8 @@ export const PlacementSchema = z.object({
   conditions: z.array(NamedConditionSchema).max(200).optional(),
   // The day it was placed: what is computed from today does not move when the draft is opened tomorrow.
   day: CalendarDateSchema.optional(),
+  // The newest revision of its entry that was seen and not wanted: it is not offered again.
+  keptAgainst: z.int32().min(1).optional(),
   // Answered last for the same person, and offered again: by the field's id.
   offered: z.record(KeyIdSchema, AnswerSchema).optional(),
 });

@@ -7,6 +7,8 @@ export type Gap = { placement: string; name: string; question: string } & (
   | { kind: 'answer'; field: string }
   /** The question is how the statement begins. */
   | { kind: 'confirm' }
+  /** A reference to a number that is not there any more; the question is how its line reads. */
+  | { kind: 'reference'; to: string }
 );
 
 /** A statement is named by this many of its letters. */
@@ -19,6 +21,12 @@ const placementOf = (inline: Inline): string => {
   return mark?.type === 'placed' ? mark.attrs.placement : '';
 };
 
+/** How some inlines begin, to be told them by. */
+function shownIn(inlines: readonly Inline[]): string {
+  const words = textOfInlines(inlines, '…').trim();
+  return words.length > NAMED_BY ? `${words.slice(0, NAMED_BY).trimEnd()} …` : words;
+}
+
 /** The statements of a line still to be confirmed: stretches of inlines that carry the mark. */
 function statementsIn(line: Line): Gap[] {
   const statements: Inline[][] = [];
@@ -29,19 +37,41 @@ function statementsIn(line: Line): Gap[] {
     else statements.push([inline]);
   });
   return statements.map((inlines) => {
-    const words = textOfInlines(inlines, '…').trim();
-    const shown = words.length > NAMED_BY ? `${words.slice(0, NAMED_BY).trimEnd()} …` : words;
-    return { kind: 'confirm', placement: placementOf(inlines[0]!), name: 'To be confirmed', question: shown };
+    return {
+      kind: 'confirm',
+      placement: placementOf(inlines[0]!),
+      name: 'To be confirmed',
+      question: shownIn(inlines),
+    };
   });
 }
 
 /**
  * What still has to be done before a draft can be finished: each field without its required answer once, however many
- * blanks ask for it, and each statement not confirmed yet; in the order of the text. What is folded away asks nothing.
+ * blanks ask for it, each statement not confirmed yet, and each reference to a number that is gone; in the order of the text. What
+ * is folded away asks nothing.
  */
 export function gapsOf(draft: DraftDocument): Gap[] {
   const seen = new Set<string>();
-  return linesOf(draft).flatMap((line): Gap[] => {
+  const lines = linesOf(draft);
+  const numbers = new Set(
+    lines.flatMap((line) => line.flatMap((one) => (one.type === 'number' ? [one.attrs.id] : []))),
+  );
+  const lostIn = (line: Line): Gap[] =>
+    line.flatMap((one): Gap[] =>
+      one.type === 'reference' && !numbers.has(one.attrs.to)
+        ? [
+            {
+              kind: 'reference',
+              to: one.attrs.to,
+              placement: placementOf(one),
+              name: 'Reference',
+              question: shownIn(line),
+            },
+          ]
+        : [],
+    );
+  return lines.flatMap((line): Gap[] => {
     const asked = line.flatMap((inline): Gap[] => {
       if (inline.type !== 'blank' || inline.attrs.state !== 'gap') return [];
       const { placement, field } = inline.attrs;
@@ -55,6 +85,6 @@ export function gapsOf(draft: DraftDocument): Gap[] {
         { kind: 'answer', placement: placement ?? '', field, name, question: declared?.question || name },
       ];
     });
-    return [...asked, ...statementsIn(line)];
+    return [...asked, ...statementsIn(line), ...lostIn(line)];
   });
 }

@@ -3,7 +3,7 @@ export type { Placed } from './place';
 export type { PlaceRequest, Writer } from './placeRequest';
 export { refillLine, refillPassage } from './refill';
 export { wordsOf } from './wordsOf';
-export { readAnswer, typedForm } from './readAnswer';
+export { BY_HAND, readAnswer, typedForm } from './readAnswer';
 export { pickablesOf, pickedIn, picking, otherwise, OTHER } from './picking';
 export type { AnswerProblem, Clock } from './readAnswer';
 export { answersFromRecord } from './answersFromRecord';

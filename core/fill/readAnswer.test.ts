@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { addDays } from '#core/calendar';
-import type { Field } from '#core/entry';
+import { FieldSchema, type Field } from '#core/entry';
 import { readAnswer, typedForm, wordsOf } from './index';
 
 const shared = { question: '', hint: '' };
@@ -31,7 +31,8 @@ describe('reading what is typed', () => {
     ['dose', '0.5', 'number-low', true],
     ['dose', '12.5 ml', null, false],
     ['day', 'soonish', 'date-unread', true],
-    ['day', '4/3/1926', 'date-far', false],
+    ['day', '4/3/1866', 'date-far', false],
+    ['day', '4/3/1926', null, false],
     ['hour', 'noonish', 'time-unread', true],
     ['word', 'anything', null, false],
   ])('%s typed as %j: %s', (id, typed, code, unread) => {
@@ -41,6 +42,47 @@ describe('reading what is typed', () => {
     if (unread) expect(answer).toEqual({ kind: 'text', text: typed });
     expect(wordsOf(field(id), answer ?? undefined, 'as-is', 'en-GB') === '').toBe(unread);
   });
+
+  test.each([
+    ['Date of birth', '1/12/2026', 'date-future'],
+    ['Date of birth', '4mar57', null],
+    ['Date of birth', '1/1/1890', 'date-far'],
+    ['Hatched', '1/6/2026', null],
+    ['Next appointment', '24/11/2025', 'date-past'],
+    ['Next appointment', '24/11/2027', null],
+    ['Found on', '30/11/2026', 'date-future'],
+    ['Open day', '24/11/2090', 'date-far'],
+    ['Open day', '24/11/1986', null],
+  ])('a day is implausible by what it is of: %s, %s', (name, typed, code) => {
+    expect(readAnswer({ ...field('day'), name }, typed, clock, 'en-GB').problem?.code ?? null).toBe(code);
+  });
+
+  test.each([
+    ['530', 'g', 530, null],
+    ['530 g', 'g', 530, null],
+    ['0.53 kg', 'kg', 0.53, null],
+    ['5300', 'g', 5300, 'number-unlike'],
+    ['5.3 kg', 'kg', 5.3, 'number-unlike'],
+    ['12', 'g', 12, 'number-unlike'],
+  ])(
+    'an amount of the record given by hand as %j keeps its unit and is of today',
+    (typed, unit, value, code) => {
+      const detail = FieldSchema.parse({ id: 'w', name: 'Weight', kind: 'detail', path: 'weight' });
+      const known = { kind: 'quantity', value: 512, unit: 'g' } as const;
+      const { answer, problem } = readAnswer(detail, typed, clock, 'en-GB', known);
+      expect(answer).toEqual({
+        kind: 'detail',
+        value: { kind: 'quantity', value, unit },
+        source: 'typed here',
+        asOf: clock.today,
+      });
+      expect(problem?.code ?? null).toBe(code);
+      expect(readAnswer(detail, 'heavy', clock, 'en-GB', known).answer).toEqual({
+        kind: 'text',
+        text: 'heavy',
+      });
+    },
+  );
 
   test('an answer is read back from the form in which it is typed again', () => {
     const dates = fc.integer({ min: 0, max: 20_000 }).map((days) => addDays('1990-01-01', days));

@@ -1,15 +1,10 @@
-import {
-  daysBetween,
-  readDate,
-  readTime,
-  timeInWords,
-  type CalendarDate,
-  type TimeOfDay,
-} from '#core/calendar';
+import { readDate, readTime, timeInWords, type CalendarDate, type TimeOfDay } from '#core/calendar';
 import type { Answer } from '#core/draft';
 import type { Field, NumberField } from '#core/entry';
 import { readNumber } from '#core/language';
-import { figures, valueInWords } from '#core/record';
+import { figures, valueInWords, type Value } from '#core/record';
+import { converted, isKnownUnit } from '#core/units';
+import { dayDoubt, isUnlike, type DayDoubt } from './plausible';
 
 /** The day and the time where the writer is. */
 export interface Clock {
@@ -19,7 +14,14 @@ export interface Clock {
 
 /** Something doubtful about what was typed: `unread` leaves a gap, the others let it stand. */
 export interface AnswerProblem {
-  code: 'date-unread' | 'time-unread' | 'number-unread' | 'number-low' | 'number-high' | 'date-far';
+  code:
+    | 'date-unread'
+    | 'time-unread'
+    | 'number-unread'
+    | 'number-low'
+    | 'number-high'
+    | 'number-unlike'
+    | DayDoubt;
   unread: boolean;
 }
 
@@ -29,8 +31,8 @@ export interface ReadAnswer {
   problem: AnswerProblem | null;
 }
 
-/** A date further from today than this many days is more often a slip than meant. */
-const FAR_DAYS = 366 * 40;
+/** Where an answer comes from that was given in place of the record's. */
+export const BY_HAND = 'typed here';
 
 const unread = (text: string, code: AnswerProblem['code']): ReadAnswer => ({
   answer: { kind: 'text', text },
@@ -45,18 +47,52 @@ function readNumberAnswer(field: NumberField, typed: string, language: string): 
   return { answer: { kind: 'number', value }, problem: null };
 }
 
+/** An amount with the unit typed behind it, or the one it had; null when it is none. */
+function readAmount(typed: string, unit: string, language: string): Amount | null {
+  const own = /^(.*\d)\s*(\p{L}[\p{L}/%]*|%|°\p{L})$/u.exec(typed.trim());
+  if (own && isKnownUnit(own[2]!)) {
+    const value = readNumber(own[1]!, language);
+    return value === null ? null : { kind: 'quantity', value, unit: own[2]! };
+  }
+  const value = readNumber(typed, language, unit.split('|')[0]);
+  return value === null ? null : { kind: 'quantity', value, unit };
+}
+type Amount = Extract<Value, { kind: 'quantity' }>;
+
+/** A detail of the record given by hand: of the kind that the record's is. */
+function readByHand(typed: string, clock: Clock, language: string, known: Value | undefined): ReadAnswer {
+  const given = (value: Value): Answer => ({ kind: 'detail', value, source: BY_HAND, asOf: clock.today });
+  if (known?.kind === 'date') {
+    const date = readDate(typed, clock.today, language);
+    return date ? { answer: given({ kind: 'date', date }), problem: null } : unread(typed, 'date-unread');
+  }
+  if (known?.kind !== 'quantity') return { answer: { kind: 'text', text: typed }, problem: null };
+  const amount = readAmount(typed, known.unit, language);
+  if (!amount) return unread(typed, 'number-unread');
+  const before = converted(known.value, known.unit, amount.unit);
+  const unlike = before !== null && isUnlike(amount.value, before);
+  return { answer: given(amount), problem: unlike ? { code: 'number-unlike', unread: false } : null };
+}
+
 /**
  * Reads what was typed into a blank by the kind of its field. What cannot be read, or is outside the field's
- * range, is kept as it was typed, with the problem: nothing typed is ever lost, and no wrong value stands.
+ * range, is kept as it was typed, with the problem: nothing typed is ever lost, and no wrong value stands. `known` is what the
+ * record says: given another value by hand, it stays an amount of its unit, or a day.
  */
-export function readAnswer(field: Field, typed: string, clock: Clock, language: string): ReadAnswer {
+export function readAnswer(
+  field: Field,
+  typed: string,
+  clock: Clock,
+  language: string,
+  known?: Value,
+): ReadAnswer {
   if (typed.trim() === '') return { answer: null, problem: null };
   switch (field.kind) {
     case 'date': {
       const date = readDate(typed, clock.today, language);
       if (!date) return unread(typed, 'date-unread');
-      const far = Math.abs(daysBetween(date, clock.today)) > FAR_DAYS;
-      return { answer: { kind: 'date', date }, problem: far ? { code: 'date-far', unread: false } : null };
+      const doubt = dayDoubt(field, date, clock.today);
+      return { answer: { kind: 'date', date }, problem: doubt && { code: doubt, unread: false } };
     }
     case 'time': {
       const time = readTime(typed, clock.now);
@@ -64,6 +100,8 @@ export function readAnswer(field: Field, typed: string, clock: Clock, language: 
     }
     case 'number':
       return readNumberAnswer(field, typed, language);
+    case 'detail':
+      return readByHand(typed, clock, language, known);
     default:
       return { answer: { kind: 'text', text: typed }, problem: null };
   }

@@ -59,10 +59,12 @@ async function change(
 
 function refusalWords(gaps: readonly Gap[]): string {
   const toConfirm = gaps.filter(({ kind }) => kind === 'confirm').length;
-  const missing = gaps.length - toConfirm;
+  const lost = gaps.filter(({ kind }) => kind === 'reference').length;
+  const missing = gaps.length - toConfirm - lost;
   return [
     ...(missing > 0 ? [`${missing} required answers are missing.`] : []),
     ...(toConfirm > 0 ? [`${toConfirm} statements are not confirmed yet.`] : []),
+    ...(lost > 0 ? [`${lost} references lead to numbers that are not there.`] : []),
   ].join(' ');
 }
 

@@ -83,12 +83,15 @@ export async function call<N extends RouteName>(
   return (response.status === 204 ? undefined : await response.json()) as ResponseOf<N>;
 }
 
+/** An error whose message is for people: what happened, what was kept, what to do. */
+export class ForPeople extends Error {}
+
 /** A file that never reached the server: its message says why, and what was kept. */
-export class UnreadableFile extends Error {}
+export class UnreadableFile extends ForPeople {}
 
 /** What to tell a person about an error, in one sentence or two. */
 export function inWords(error: unknown): string {
-  if (error instanceof ApiProblem || error instanceof Unreachable || error instanceof UnreadableFile)
+  if (error instanceof ApiProblem || error instanceof Unreachable || error instanceof ForPeople)
     return error.message;
   return 'Something went wrong on this page. Reload it; what was saved is safe.';
 }

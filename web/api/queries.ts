@@ -8,7 +8,12 @@ export const queryClient = new QueryClient({
       staleTime: 30_000,
       retry: (count, error) => error instanceof Unreachable && count < 3,
       refetchOnWindowFocus: false,
+      // Without a connection what is asked fails and is told; held back in hiding it would seem to be coming for ever.
+      networkMode: 'always',
+      refetchOnReconnect: true,
     },
+    // Nor is anything done by itself long after it was asked for.
+    mutations: { networkMode: 'always' },
   },
 });
 

@@ -123,11 +123,22 @@ export function answer(
   field: string,
   given: Answer | null,
 ): Transaction {
+  return answerAll(state, placement, { [field]: given });
+}
+
+/** A transaction that answers fields of a placement together, or takes their answers away (null); what depends on them follows. */
+export function answerAll(
+  state: EditorState,
+  placement: string,
+  given: Readonly<Record<string, Answer | null>>,
+): Transaction {
   const placements = placementsOf(state.doc);
   const placed = placements[placement];
   if (!placed) return state.tr;
-  const { [field]: _old, ...others } = placed.answers;
-  const answers = given ? { ...others, [field]: given } : others;
+  const kept = Object.entries({ ...placed.answers, ...given }).filter(
+    (one): one is [string, Answer] => one[1] !== null,
+  );
+  const answers = Object.fromEntries(kept);
   return refillAll(
     setPlacements(state.tr, { ...placements, [placement]: { ...placed, answers } }),
     placement,

@@ -34,6 +34,12 @@ export function fieldOf(doc: EditorNode, { placement, field }: BlankAttrs): Fiel
   return placed?.fields.find(({ id }) => id === field) ?? null;
 }
 
+/** Whether a person is asked for a blank's answer: what is worked out, or goes by turns, comes by itself. */
+export function isAsked(doc: EditorNode, attrs: BlankAttrs): boolean {
+  const kind = fieldOf(doc, attrs)?.kind;
+  return kind !== 'computed' && kind !== 'alternates';
+}
+
 /** From where to where a placement's words and blanks reach; null when none of it is left. */
 export function placementRange(doc: EditorNode, placement: string): { from: number; to: number } | null {
   let from = -1;

@@ -3,7 +3,8 @@ import { NodeSelection, TextSelection, type EditorState, type Transaction } from
 import { followCase, isLine, joinAtCaret } from '#core/passage';
 import type { TypedCase } from '#core/cue';
 import { place, type Placed, type PlaceRequest } from '#core/fill';
-import { attrsOf, blanksIn, placementRange } from './blanks';
+import { attrsOf, blanksIn, isAsked, placementRange } from './blanks';
+import { goingOn } from './goingOn';
 import { placementsOf, setPlacements } from './placements';
 
 /** The text of the caret's line before a position, and after another, as a reader sees it. */
@@ -34,14 +35,16 @@ export function goOnAfter(tr: Transaction, placement: string): Transaction {
   }
   const range = placementRange(tr.doc, placement);
   if (!range) return tr;
-  return tr.setSelection(TextSelection.create(tr.doc, range.to)).setStoredMarks([]).scrollIntoView();
+  return goingOn(tr.setSelection(TextSelection.create(tr.doc, range.to)).setStoredMarks([]).scrollIntoView());
 }
 
-/** Puts the caret on the placement's first gap, or behind it when it has none. */
+/** Puts the caret on the placement's first question without an answer, or behind it when there is none. */
 function stepIn(tr: Transaction, placement: string): Transaction {
-  const gap = blanksIn(tr.doc).find(({ attrs }) => attrs.placement === placement && attrs.state === 'gap');
-  return gap
-    ? tr.setSelection(NodeSelection.create(tr.doc, gap.pos)).scrollIntoView()
+  const open = blanksIn(tr.doc).find(
+    ({ attrs }) => attrs.placement === placement && attrs.state !== 'answered' && isAsked(tr.doc, attrs),
+  );
+  return open
+    ? tr.setSelection(NodeSelection.create(tr.doc, open.pos)).scrollIntoView()
     : goOnAfter(tr, placement);
 }
 

@@ -5,7 +5,7 @@ import type { EntryContent } from '#core/entry';
 import { place, refillPassage, type PlaceRequest } from '#core/fill';
 import { followCase, linesOf, type Passage } from '#core/passage';
 import { placementRange } from './blanks';
-import { placementsOf } from './placements';
+import { placementsOf, setPlacements } from './placements';
 import { putIn } from './placing';
 import { bodyRange, withItsBlocks, withoutBareEnds, wordsStanding } from './standing';
 
@@ -97,4 +97,20 @@ export function changedByHand(
     return { ...one, parts: one.parts.map((part) => (part === last ? { ...part, passage } : part)) };
   });
   return changed ? { ...content, wordings } : null;
+}
+
+/** A transaction that says at which revision of its entry a placement is: that one says what stands here, or is not wanted. */
+export function nowAt(state: EditorState, id: string, revision: number): Transaction {
+  const placements = placementsOf(state.doc);
+  const placed = placements[id];
+  if (!placed) return state.tr;
+  return setPlacements(state.tr, { ...placements, [id]: { ...placed, revision } });
+}
+
+/** A transaction that notes that of a newer revision of its entry the older words are kept. */
+export function keptAgainst(state: EditorState, id: string, revision: number): Transaction {
+  const placements = placementsOf(state.doc);
+  const placed = placements[id];
+  if (!placed) return state.tr;
+  return setPlacements(state.tr, { ...placements, [id]: { ...placed, keptAgainst: revision } });
 }

@@ -1,6 +1,6 @@
 import type { Node as EditorNode } from '@tiptap/pm/model';
 import { NodeSelection, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
-import { blanksIn, currentBlank, fieldOf, type BlankAt } from './blanks';
+import { blanksIn, currentBlank, isAsked, type BlankAt } from './blanks';
 import { placementsOf } from './placements';
 import { statementsIn, stepToStatement } from './confirming';
 import { goOnAfter } from './placing';
@@ -19,8 +19,7 @@ export function askedBlanks(doc: EditorNode): BlankAt[] {
   const seen = new Set<string>();
   return blanksIn(doc).filter(({ attrs }) => {
     const { placement, field } = attrs;
-    const kind = fieldOf(doc, attrs)?.kind;
-    if (kind === 'computed' || kind === 'alternates') return false;
+    if (!isAsked(doc, attrs)) return false;
     const key = `${placement} ${field}`;
     const given = placements[placement ?? '']?.answers[field];
     if (seen.has(key) || given?.kind === 'detail' || (given?.kind === 'person' && given.known)) return false;
@@ -52,16 +51,41 @@ export function stepOn(state: EditorState): Transaction | null {
   return placement === null ? null : goOnAfter(state.tr, placement);
 }
 
-/** Places where something is still to be done, in the order of the text: gaps, and statements to confirm. */
+/** Where references stand whose numbers are gone. */
+function lostReferences(doc: EditorNode): number[] {
+  const numbers = new Set<string>();
+  const references: { pos: number; to: string }[] = [];
+  doc.descendants((node, pos) => {
+    if (node.type.name === 'number') numbers.add(String(node.attrs.id));
+    if (node.type.name === 'reference') references.push({ pos, to: String(node.attrs.to) });
+  });
+  return references.filter(({ to }) => !numbers.has(to)).map(({ pos }) => pos);
+}
+
+/** Onto the first reference to a number that is gone. */
+export function stepToReference(state: EditorState, to: string): Transaction | null {
+  let found = -1;
+  state.doc.descendants((node, pos) => {
+    if (found < 0 && node.type.name === 'reference' && node.attrs.to === to) found = pos;
+  });
+  return found < 0 ? null : stepOnto(state, found);
+}
+
+/** Places where something is still to be done, in the order of the text: gaps, statements to confirm, lost references. */
 function openPlaces(state: EditorState): { pos: number; step: () => Transaction }[] {
-  const gaps = blanksIn(state.doc)
-    .filter(({ attrs }) => attrs.state === 'gap')
-    .map(({ pos }) => ({ pos, step: () => stepOnto(state, pos) }));
+  const open = blanksIn(state.doc).filter(({ attrs }) => attrs.state === 'gap');
+  const asked = open.filter(({ attrs }) => isAsked(state.doc, attrs));
+  // What is worked out follows from what is asked; with nothing left to ask it says itself why it has no value.
+  const gaps = (asked.length > 0 ? asked : open).map(({ pos }) => ({
+    pos,
+    step: () => stepOnto(state, pos),
+  }));
   const statements = statementsIn(state.doc).map((one) => ({
     pos: one.from,
     step: () => stepToStatement(state, one),
   }));
-  return [...gaps, ...statements].sort((a, b) => a.pos - b.pos);
+  const lost = lostReferences(state.doc).map((pos) => ({ pos, step: () => stepOnto(state, pos) }));
+  return [...gaps, ...statements, ...lost].sort((a, b) => a.pos - b.pos);
 }
 
 /** To the first gap of the draft or statement to confirm; null when there is none. */

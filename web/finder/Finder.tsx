@@ -144,7 +144,11 @@ export function Finder() {
     // What had the keys gets them back when the finder closes without having gone anywhere.
     const before = document.activeElement as HTMLElement | null;
     input.current?.focus();
-    return () => before?.focus({ preventScroll: true });
+    return () => {
+      // Where what was chosen took the keys, they stay there.
+      const active = document.activeElement;
+      if (active === document.body || active === input.current) before?.focus({ preventScroll: true });
+    };
   }, []);
   const steer = (event: React.KeyboardEvent) => {
     if (event.key === 'ArrowDown') setAt(Math.min(current + 1, rows.length - 1));

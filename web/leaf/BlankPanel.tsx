@@ -1,10 +1,11 @@
 import type { Editor } from '@tiptap/react';
 import { Check } from 'lucide-react';
 import { optionKeys, type ChoiceField, type Field } from '#core/entry';
-import { otherwise, pickablesOf, pickedIn } from '#core/fill';
+import type { Answer } from '#core/draft';
+import { BY_HAND, otherwise, pickablesOf, pickedIn } from '#core/fill';
 import { lookUp, valueInWords, type CaseRecord } from '#core/record';
 import { calendarToday } from '../clock/calendarToday';
-import { answer } from '../editor/answering';
+import { answer, answerAll } from '../editor/answering';
 import { fieldOf, type BlankAt } from '../editor/blanks';
 import { placementsOf } from '../editor/placements';
 import { askedBlanks, stepOn } from '../editor/stepping';
@@ -34,7 +35,6 @@ function Choices({ editor, field, picked }: { editor: Editor; field: Field; pick
             type="button"
             role={many ? 'checkbox' : 'radio'}
             aria-checked={isPicked}
-            tabIndex={-1}
             onMouseDown={(event) => event.preventDefault()}
             onClick={() => pick(editor.view, field, id)}
             className={`flex w-full items-baseline gap-2 border-b border-hair py-1 pr-1 text-left hover:bg-flower ${isPicked ? 'font-semibold text-elder' : ''}`}
@@ -86,19 +86,25 @@ function FromRecord({
 }: Omit<Props, 'blank'> & { blank: BlankAt; field: Field }) {
   if (field.kind !== 'detail') return null;
   const given = placementsOf(editor.state.doc)[blank.attrs.placement ?? '']?.answers[field.id];
-  if (given?.kind === 'detail')
+  const isByHand = given?.kind === 'detail' && given.source === BY_HAND;
+  if (given?.kind === 'detail' && !isByHand)
     return <Source source={given.source} asOf={given.asOf} ages={given.value.kind === 'quantity'} />;
   const detail = lookUp(record, field.path, calendarToday());
   if (!detail) return <p className="mt-1 text-[13px] text-soft">The record does not say. Type it here.</p>;
   const back = () => {
-    const { value, source, asOf } = detail;
-    const tr = answer(editor.state, blank.attrs.placement!, field.id, {
-      kind: 'detail',
-      value,
-      source,
-      asOf,
-    });
-    editor.view.dispatch(tr);
+    const fromRecord = (path: string): Answer | null => {
+      const found = lookUp(record, path, calendarToday());
+      return found && { kind: 'detail', value: found.value, source: found.source, asOf: found.asOf };
+    };
+    const id = blank.attrs.placement!;
+    // With an amount comes the day on which it was measured.
+    const days = (placementsOf(editor.state.doc)[id]?.fields ?? []).flatMap((one) =>
+      one.kind === 'detail' && one.path === 'weighed' && detail.value.kind === 'quantity'
+        ? [[one.id, fromRecord(one.path)] as const]
+        : [],
+    );
+    const all = { ...Object.fromEntries(days), [field.id]: fromRecord(field.path) };
+    editor.view.dispatch(answerAll(editor.state, id, all));
     giveKeys(editor.view);
   };
   return (
@@ -108,20 +114,20 @@ function FromRecord({
         {valueInWords(detail.value, navigator.language)}.
       </p>
       <Button look="text" onMouseDown={(event) => event.preventDefault()} onClick={back}>
-        Take it from the record
+        Back to the record’s value
       </Button>
     </div>
   );
 }
 
-/** What is asked, and as the how-manieth of the questions this wording asks. */
+/** What is asked, and which of the questions of this wording it is. */
 function Question({ field, number, of }: { field: Field; number: number; of: number }) {
   return (
     <div role="status">
       <p className="eyebrow">
         {field.name}
         {number > 0 && `, ${number} of ${of}`}
-        {!field.required && ', may stay empty'}
+        {!field.required && ', optional'}
       </p>
       <p className="font-book text-[17px] leading-snug">{field.question || field.name}</p>
       {field.hint && <p className="text-[13px] text-soft">{field.hint}</p>}
@@ -150,14 +156,20 @@ export function BlankPanel({ editor, blank, record }: Props) {
       <Question field={field} number={number} of={asked.length} />
       {pickablesOf(field).length > 0 && <Choices editor={editor} field={field} picked={pickedIn(given)} />}
       {field.kind === 'choice' && field.other && <OtherWords editor={editor} field={field} blank={blank} />}
-      <TypedHelp field={field} given={given} language={placement?.language ?? 'en-GB'} />
+      <TypedHelp
+        field={field}
+        given={given}
+        language={placement?.language ?? 'en-GB'}
+        known={field.kind === 'detail' ? lookUp(record, field.path, calendarToday())?.value : undefined}
+      />
       {placement && (
         <LastAnswer editor={editor} id={blank.attrs.placement ?? ''} placement={placement} field={field} />
       )}
       {field.kind === 'computed' && <WorkedOut editor={editor} blank={blank} field={field} />}
       <FromRecord editor={editor} blank={blank} field={field} record={record} />
       <p className="mt-2 text-[12.5px] text-soft">
-        <Key>Tab</Key> next, <Key>Enter</Key> {number === asked.length ? 'goes on with the sentence' : 'next'}
+        <Key>Tab</Key> or <Key>Enter</Key>:{' '}
+        {number === asked.length ? 'go on with the sentence' : 'next question'}
       </p>
     </section>
   );

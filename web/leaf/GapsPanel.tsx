@@ -1,9 +1,15 @@
 import type { Editor } from '@tiptap/react';
 import type { Gap } from '#core/fill';
 import { statementsIn, stepToStatement } from '../editor/confirming';
-import { stepToField } from '../editor/stepping';
+import { stepToField, stepToReference } from '../editor/stepping';
 import { Button, Key, Notice } from '../ui';
 import { stepTo } from './blankKeys';
+
+/** A gap in words. */
+function wordsOf({ kind, question }: Gap): string {
+  if (kind === 'confirm') return `Is this true here? “${question}”`;
+  return kind === 'reference' ? `It refers to a number that was deleted: “${question}”` : question;
+}
 
 /** The statement that the gap names by its beginning. */
 const statementStarting = (editor: Editor, words: string) =>
@@ -12,8 +18,8 @@ const statementStarting = (editor: Editor, words: string) =>
   );
 
 function titleOf(gaps: readonly Gap[]): string {
-  const statements = gaps.filter(({ kind }) => kind === 'confirm').length;
-  const missing = gaps.length - statements;
+  const count = (wanted: Gap['kind']) => gaps.filter(({ kind }) => kind === wanted).length;
+  const [statements, missing, lost] = [count('confirm'), count('answer'), count('reference')];
   const parts = [
     ...(missing > 0 ? [missing === 1 ? 'One gap is left.' : `${missing} gaps are left.`] : []),
     ...(statements > 0
@@ -23,6 +29,7 @@ function titleOf(gaps: readonly Gap[]): string {
             : `${statements} statements are to be confirmed.`,
         ]
       : []),
+    ...(lost > 0 ? [lost === 1 ? 'One reference leads nowhere.' : `${lost} references lead nowhere.`] : []),
   ];
   return parts.join(' ');
 }
@@ -39,9 +46,11 @@ export function GapsPanel({
 }) {
   const go = (gap: Gap) => {
     const statement = gap.kind === 'confirm' && statementStarting(editor, gap.question);
-    const tr = statement
-      ? stepToStatement(editor.state, statement)
-      : gap.kind === 'answer' && stepToField(editor.state, gap.placement, gap.field);
+    if (statement) return stepTo(editor.view, stepToStatement(editor.state, statement));
+    const tr =
+      gap.kind === 'reference'
+        ? stepToReference(editor.state, gap.to)
+        : gap.kind === 'answer' && stepToField(editor.state, gap.placement, gap.field);
     if (tr) stepTo(editor.view, tr);
   };
   return (
@@ -54,7 +63,7 @@ export function GapsPanel({
               className="py-0.5 text-left text-ink hover:text-elder"
               onClick={() => go(gap)}
             >
-              {gap.kind === 'confirm' ? `Is it so? “${gap.question}”` : gap.question}
+              {wordsOf(gap)}
             </button>
           </li>
         ))}
@@ -68,7 +77,7 @@ export function GapsPanel({
         )}
         . Then <Key>F9</Key> finishes.{' '}
         <Button look="text" onClick={close}>
-          Not now
+          Close
         </Button>
       </p>
     </Notice>

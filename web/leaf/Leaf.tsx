@@ -21,6 +21,7 @@ import { useLeafActions } from './useLeafActions';
 import { useLeafState, documentOf } from './useLeafEditor';
 import { useLeafParts } from './useLeafParts';
 import { UnderCaret } from './UnderCaret';
+import { giveKeys } from './whereKeysGo';
 
 interface Props {
   one: Case;
@@ -55,7 +56,10 @@ export function Leaf({ one, draft, copy }: Props) {
   }, [editor, copy, keeper]);
   useEffect(() => {
     editor.setEditable(open, false);
-    if (open) editor.commands.focus('end');
+    if (open) {
+      editor.commands.setTextSelection(editor.state.doc.content.size);
+      giveKeys(editor.view);
+    }
   }, [editor, open]);
   // The desk shows how this draft begins and when it was saved.
   useEffect(() => () => void queryClient.invalidateQueries({ queryKey: KEYS.cases }), []);

@@ -1,5 +1,4 @@
 import { useEditorState, type Editor } from '@tiptap/react';
-import { useState } from 'react';
 import type { Entry } from '#contracts';
 import type { Placement } from '#core/draft';
 import { excerpt } from '#core/passage';
@@ -9,7 +8,8 @@ import { DifferenceView } from '../bank/DifferenceView';
 import { mainPassage } from '../bank/entryFields';
 import { placementRange } from '../editor/blanks';
 import { placementsOf } from '../editor/placements';
-import type { Before } from '../editor/renewing';
+import { keptAgainst, type Before } from '../editor/renewing';
+import { giveKeys } from './whereKeysGo';
 import { Button, Notice } from '../ui';
 
 const EXCERPT = 220;
@@ -22,17 +22,17 @@ interface Props {
 
 /** Says that shared wording on this leaf has changed since it was placed, and offers the new one. */
 export function NewerWording({ editor, index, renew }: Props) {
-  const [kept, setKept] = useState<ReadonlySet<string>>(new Set());
   const newer = useEditorState({
     editor,
     selector: ({ editor: { state } }) =>
       Object.entries(placementsOf(state.doc)).flatMap(([id, placement]) => {
         const entry = entryIn(index, placement.entry);
-        const seen = `${id} ${entry?.id} ${entry?.revision}`;
         // Of an entry that became another, the other is newer whatever its revision.
-        const isNow = entry?.id === placement.entry && entry.revision <= placement.revision;
-        if (!entry || isNow || kept.has(seen) || !placementRange(state.doc, id)) return [];
-        return [{ id, seen, wording: placement.wording, placed: placement, entry }];
+        const seen = Math.max(placement.revision, placement.keptAgainst ?? 0);
+        const isNow = entry?.id === placement.entry && entry.revision <= seen;
+        const isKept = entry?.id !== placement.entry && entry?.revision === placement.keptAgainst;
+        if (!entry || isNow || isKept || !placementRange(state.doc, id)) return [];
+        return [{ id, wording: placement.wording, placed: placement, entry }];
       }),
   });
   const takeAll = async () => {
@@ -47,11 +47,19 @@ export function NewerWording({ editor, index, renew }: Props) {
     <>
       {newer.length > 1 && (
         <p className="mb-3">
-          <Button onClick={() => void takeAll()}>Take over all {newer.length} newer wordings</Button>
+          <Button onClick={() => void takeAll()}>Use the new wording in all {newer.length} places</Button>
         </p>
       )}
       {newer.map((one) => (
-        <Newer key={one.id} {...one} renew={renew} keep={() => setKept(new Set([...kept, one.seen]))} />
+        <Newer
+          key={one.id}
+          {...one}
+          renew={renew}
+          keep={() => {
+            editor.view.dispatch(keptAgainst(editor.state, one.id, one.entry.revision));
+            giveKeys(editor.view);
+          }}
+        />
       ))}
     </>
   );
@@ -85,9 +93,9 @@ function Newer({ id, wording, placed, entry, renew, keep }: NewerProps) {
       </p>
       <p className="mt-1.5 flex flex-wrap gap-2">
         <Button disabled={before.isPending} onClick={() => renew(id, wording, before.data?.content ?? null)}>
-          Take it over
+          Use the new wording
         </Button>
-        <Button onClick={keep}>Keep this one</Button>
+        <Button onClick={keep}>Keep the old one</Button>
       </p>
     </Notice>
   );

@@ -2,12 +2,15 @@ import { useMutation } from '@tanstack/react-query';
 import type { Editor } from '@tiptap/react';
 import { useState } from 'react';
 import type { Entry } from '#contracts';
+import { isSame, mergedEntry } from '#core/difference';
 import type { EntryContent } from '#core/entry';
 import { call, inWords } from '../api/client';
 import { takeKept } from '../api/bank';
 import { KEYS, queryClient, revisionQuery } from '../api/queries';
 import type { BankIndex } from '../bank/bankIndex';
 import { DifferenceView } from '../bank/DifferenceView';
+import { placementsOf } from '../editor/placements';
+import { nowAt } from '../editor/renewing';
 import { NoteForm } from '../notes/NoteForm';
 import { Button, Notice, TextField } from '../ui';
 import { giveKeys } from './whereKeysGo';
@@ -29,11 +32,15 @@ interface Change {
 
 /** The changed words with a why, sent to the keepers, or kept at once by one of them. */
 function ChangeForm({
+  editor,
+  placement,
   entry,
   change,
   keeps,
   done,
 }: {
+  editor: Editor;
+  placement: string;
   entry: Entry;
   change: Change;
   keeps: boolean;
@@ -48,7 +55,11 @@ function ChangeForm({
       return null;
     },
     onSuccess: (kept) => {
-      if (kept) takeKept(kept);
+      if (kept) {
+        takeKept(kept);
+        // What stands here is what was saved: it is no older than that.
+        editor.view.dispatch(nowAt(editor.state, placement, kept.revision));
+      }
       void queryClient.invalidateQueries({ queryKey: KEYS.proposals });
       done(
         kept ? `Saved as revision ${kept.revision}, for all who use it.` : 'Proposed. Its keepers are told.',
@@ -78,7 +89,7 @@ function ChangeForm({
           {keeps ? 'Save for all' : 'Propose'}
         </Button>
         <Button look="text" onClick={() => done(null)}>
-          Leave it
+          Cancel
         </Button>
       </p>
     </form>
@@ -93,10 +104,23 @@ export function PlacementActions({ editor, id, entry, index, changedByHand }: Pr
   const right = index.collections.get(entry.collection)?.right ?? 'read';
   const look = async () => {
     setSaid(null);
-    const before = await queryClient.fetchQuery(revisionQuery(entry.id, entry.revision));
-    const after = changedByHand(editor, id, before.content);
-    if (!after) return setSaid('None of its own words were changed here.');
-    setChange({ before: before.content, after, base: entry.revision });
+    const placed = placementsOf(editor.state.doc)[id];
+    if (!placed) return;
+    try {
+      const { content } = await queryClient.fetchQuery(revisionQuery(placed.entry, placed.revision));
+      const mine = changedByHand(editor, id, content);
+      if (!mine) return setSaid('None of its own words were changed here.');
+      const { content: merged, clashes } = mergedEntry(content, mine, entry.content);
+      // Where both changed the same words a person must say which; here the newer ones are shown first.
+      if (clashes.length > 0)
+        return setSaid(
+          `The shared wording was changed at the same place since it was placed here. Take the newer one first, or open “${entry.content.title}” and combine the two there.`,
+        );
+      if (isSame(merged, entry.content)) return setSaid('The shared wording says the same by now.');
+      setChange({ before: entry.content, after: merged, base: entry.revision });
+    } catch (error) {
+      setSaid(`${inWords(error)} Nothing was changed.`);
+    }
   };
   if (noting)
     return (
@@ -111,6 +135,8 @@ export function PlacementActions({ editor, id, entry, index, changedByHand }: Pr
   if (change)
     return (
       <ChangeForm
+        editor={editor}
+        placement={id}
         entry={entry}
         change={change}
         keeps={right === 'keep'}
@@ -125,11 +151,11 @@ export function PlacementActions({ editor, id, entry, index, changedByHand }: Pr
     <div className="mt-1 grid gap-1 text-[13.5px]">
       {said && <p role="status">{said}</p>}
       <p className="flex flex-wrap gap-x-4">
-        <Button look="text" tabIndex={-1} onClick={() => setNoting(true)}>
-          Note a fault
+        <Button look="text" onClick={() => setNoting(true)}>
+          Report a mistake
         </Button>
         {right !== 'read' && (
-          <Button look="text" tabIndex={-1} onClick={() => void look()}>
+          <Button look="text" onClick={() => void look()}>
             {right === 'keep' ? 'Save what I changed here' : 'Propose what I changed here'}
           </Button>
         )}

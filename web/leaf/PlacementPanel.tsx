@@ -17,7 +17,6 @@ function Answered({ field, placement, step }: { field: Field; placement: Placeme
     <li className="border-b border-hair last:border-0">
       <button
         type="button"
-        tabIndex={-1}
         className="grid w-full grid-cols-[5.5rem_minmax(0,1fr)] items-baseline gap-2 py-0.5 text-left hover:text-elder"
         onMouseDown={(event) => event.preventDefault()}
         onClick={step}
@@ -95,11 +94,7 @@ export function PlacementPanel({ editor, id, brief, content, renew, actions }: P
   return (
     <section aria-label="Placed wording" className="border-l-2 border-leaf py-1 pl-4">
       <p className="flex items-baseline gap-2">
-        <Link
-          to={`/bank/${placement.entry}`}
-          className="min-w-0 break-words font-medium hover:text-elder"
-          tabIndex={-1}
-        >
+        <Link to={`/bank/${placement.entry}`} className="min-w-0 break-words font-medium hover:text-elder">
           {placement.title}
         </Link>
         {placement.cue && <span className="cue shrink-0">{placement.cue}</span>}

@@ -1,12 +1,16 @@
 import type { Answer } from '#core/draft';
 import type { Field, NumberField } from '#core/entry';
-import { readAnswer, typedForm, wordsOf, type AnswerProblem } from '#core/fill';
+import { BY_HAND, readAnswer, typedForm, wordsOf, type AnswerProblem } from '#core/fill';
+import type { Value } from '#core/record';
 import { clockNow } from '../clock/calendarToday';
+
+/** A unit as it is said of many: of "day|days" the second. */
+const unitInWords = (unit: string): string => unit.split('|').at(-1)!.trim();
 
 const DATE_HELP = '4 mar, 4/3/26, today, or days from now: +3, -10, +2w, +1m';
 
 function rangeOf({ min, max, unit }: NumberField): string {
-  const behind = unit && ` ${unit}`;
+  const behind = unit && ` ${unitInWords(unit)}`;
   if (min !== null && max !== null) return `from ${min} to ${max}${behind}`;
   if (min !== null) return `${min}${behind} or more`;
   return max === null ? '' : `${max}${behind} or less`;
@@ -19,7 +23,7 @@ function helpFor(field: Field): string {
     case 'time':
       return '930, 9:30, 2 pm or now';
     case 'number':
-      return rangeOf(field) || (field.unit ? `in ${field.unit}` : 'a number');
+      return rangeOf(field) || (field.unit ? `in ${unitInWords(field.unit)}` : 'a number');
     default:
       return '';
   }
@@ -28,18 +32,24 @@ function helpFor(field: Field): string {
 function problemWords(code: AnswerProblem['code'], field: Field): string {
   switch (code) {
     case 'date-unread':
-      return `That is no date yet. Type ${DATE_HELP}.`;
+      return `Not a date yet. Type ${DATE_HELP}.`;
     case 'time-unread':
-      return 'That is no time yet. Type 930, 9:30, 2 pm or now.';
+      return 'Not a time yet. Type 930, 9:30, 2 pm or now.';
     case 'number-unread':
-      return 'That is no number yet. Type figures, such as 12 or 12.5.';
+      return 'Not a number yet. Type figures, such as 12 or 12.5.';
     case 'number-low':
     case 'number-high': {
       const range = field.kind === 'number' ? rangeOf(field) : '';
-      return `It must be ${range}. What you typed is kept, but does not stand in the sentence.`;
+      return `It must be ${range}. What you typed is kept, but is not used in the sentence.`;
     }
+    case 'date-future':
+      return 'That day is still to come. Is that right?';
+    case 'date-past':
+      return 'That day is long past. Is that right?';
     case 'date-far':
-      return 'That is more than forty years from today. Is it meant?';
+      return 'That day is very far from today. Is that right?';
+    case 'number-unlike':
+      return 'That is very unlike the amount before it. Is that right?';
   }
 }
 
@@ -47,13 +57,17 @@ interface Props {
   field: Field;
   given: Answer | undefined;
   language: string;
+  /** What the record says, where it is a detail of it. */
+  known: Value | undefined;
 }
 
 /** Beneath the question of a blank that is typed into: how it can be typed, how it was read, what is wrong. */
-export function TypedHelp({ field, given, language }: Props) {
+export function TypedHelp({ field, given, language, known }: Props) {
   const help = helpFor(field);
-  if (help === '') return null;
-  const { problem } = readAnswer(field, typedForm(field, given, language), clockNow(), language);
+  const isByHand = given?.kind === 'detail' && given.source === BY_HAND;
+  const isUnread = field.kind === 'detail' && given?.kind === 'text';
+  if (help === '' && !isByHand && !isUnread) return null;
+  const { problem } = readAnswer(field, typedForm(field, given, language), clockNow(), language, known);
   if (problem) {
     return (
       <p role="alert" className="mt-1 text-[13px] text-rust">
@@ -61,6 +75,7 @@ export function TypedHelp({ field, given, language }: Props) {
       </p>
     );
   }
+  if (help === '') return null;
   const read = wordsOf(field, given, field.kind === 'date' ? 'weekday' : 'as-is', language);
   return <p className="mt-1 text-[13px] text-soft">{read || help}</p>;
 }

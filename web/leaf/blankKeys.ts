@@ -7,6 +7,7 @@ import { answer } from '../editor/answering';
 import { currentBlank, fieldOf } from '../editor/blanks';
 import { confirmHere } from '../editor/confirming';
 import { placementsOf } from '../editor/placements';
+import { goOnAfter } from '../editor/placing';
 import { stepOn, stepOut, stepToBlank } from '../editor/stepping';
 import { giveBack } from './cueFiring';
 import { giveKeys } from './whereKeysGo';
@@ -46,17 +47,65 @@ function pickableBy(field: Field, key: string): string | undefined {
   return pickables[letters.indexOf(key.toLocaleLowerCase())]?.id;
 }
 
-/** Letters and numbers where an answer is picked; other letters do nothing there, rather than replace the blank. */
+/** What was typed on a choice of one since its blank became current, and the answer that it had before. */
+interface Typed {
+  blank: string;
+  letters: string;
+  before: Answer | undefined;
+}
+const typedOn = new WeakMap<EditorView, Typed>();
+
+/** The letters typed on the current blank so far; none once another key or the mouse came between. */
+function typedSoFar(view: EditorView, field: Field): Typed {
+  const { attrs } = currentBlank(view.state)!;
+  const blank = `${attrs.placement} ${attrs.field}`;
+  const known = typedOn.get(view);
+  return known?.blank === blank ? known : { blank, letters: '', before: currentAnswer(view, field) };
+}
+
+/**
+ * Goes on behind the placement with what is typed: whoever types on past a choice means the sentence. Letters of the same word
+ * that picked something have not been meant so, and are given back with it.
+ */
+function typePast(view: EditorView, field: Field, key: string): boolean {
+  const { attrs } = currentBlank(view.state)!;
+  const { letters, before } = typedSoFar(view, field);
+  const isWord = letters !== '' && /[\p{L}\p{N}'’-]/u.test(key);
+  const isMany = field.kind === 'choice' && field.many;
+  typedOn.delete(view);
+  if (attrs.placement === null) return true;
+  if (isWord && !isMany) view.dispatch(answer(view.state, attrs.placement, field.id, before ?? null));
+  stepTo(view, goOnAfter(view.state.tr, attrs.placement));
+  for (const letter of isWord && !isMany ? letters + key : key) typeAt(view, letter);
+  return true;
+}
+
+/** Types a character at the caret as its key would: cues and joining hear of it. */
+function typeAt(view: EditorView, text: string): void {
+  const { from, to } = view.state.selection;
+  const insert = () => view.state.tr.insertText(text, from, to);
+  const used = view.someProp('handleTextInput', (handle) => handle(view, from, to, text, insert));
+  if (!used) view.dispatch(insert().scrollIntoView());
+}
+
+/** Letters and numbers where an answer is picked; any other goes on with the sentence. */
 function keyToPick(view: EditorView, field: Field, event: KeyboardEvent): boolean {
   const blank = currentBlank(view.state)!;
   if (event.key === 'Backspace' || event.key === 'Delete') {
+    typedOn.delete(view);
     if (!currentAnswer(view, field)) return false;
     view.dispatch(answer(view.state, blank.attrs.placement ?? '', field.id, null));
     return true;
   }
-  if (event.key.length !== 1) return false;
+  if (event.key.length !== 1) {
+    typedOn.delete(view);
+    return false;
+  }
   const id = pickableBy(field, event.key);
-  if (id) pick(view, field, id);
+  if (!id) return typePast(view, field, event.key);
+  const typed = typedSoFar(view, field);
+  typedOn.set(view, { ...typed, letters: typed.letters + event.key });
+  pick(view, field, id);
   return true;
 }
 

@@ -1,14 +1,40 @@
+import { redo, undo } from '@tiptap/pm/history';
 import type { Node as EditorNode } from '@tiptap/pm/model';
 import type { EditorView, NodeView } from '@tiptap/pm/view';
 import type { Field } from '#core/entry';
-import { pickablesOf, readAnswer, typedForm } from '#core/fill';
+import { BY_HAND, pickablesOf, readAnswer, typedForm } from '#core/fill';
+import type { Value } from '#core/record';
 import { clockNow } from '../clock/calendarToday';
-import { answer } from '../editor/answering';
+import { answerAll } from '../editor/answering';
 import { attrsOf, fieldOf } from '../editor/blanks';
 import { BlankNode } from '../editor/extensions';
 import { placementsOf } from '../editor/placements';
 import { stepOut } from '../editor/stepping';
 import { keyOnBlank, stepTo } from './blankKeys';
+import { giveKeys } from './whereKeysGo';
+
+/** Undo or redo, where a key asks for it. */
+function travelOf(event: KeyboardEvent): typeof undo | null {
+  if (!(event.ctrlKey || event.metaKey) || event.altKey) return null;
+  const key = event.key.toLowerCase();
+  if (key === 'y') return redo;
+  return key === 'z' ? (event.shiftKey ? redo : undo) : null;
+}
+
+/** The days on which the record measured something: once the amount is given by hand, its day is asked for too. */
+function daysOfMeasuring(doc: EditorNode, placement: string): Record<string, null> {
+  const placed = placementsOf(doc)[placement];
+  const days = (placed?.fields ?? []).filter(({ id, ...field }) => {
+    const given = placed!.answers[id];
+    return (
+      field.kind === 'detail' &&
+      field.path === 'weighed' &&
+      given?.kind === 'detail' &&
+      given.source !== BY_HAND
+    );
+  });
+  return Object.fromEntries(days.map(({ id }) => [id, null]));
+}
 
 /** Numbers the visits to blanks: all letters typed in one visit are one step for undo. */
 let visits = 0;
@@ -29,6 +55,8 @@ class BlankView implements NodeView {
   private readonly name = element('span', 'blank-name');
   private input: HTMLInputElement | HTMLTextAreaElement | null = null;
   private visit = 0;
+  /** What the record says here, in whose unit a value is given by hand. */
+  private known: Value | undefined;
 
   constructor(
     private node: EditorNode,
@@ -78,6 +106,8 @@ class BlankView implements NodeView {
     const field = fieldOf(this.view.state.doc, attrsOf(this.node));
     if (!field || pickablesOf(field).length > 0 || !this.view.editable || this.input) return;
     this.visit = visits += 1;
+    const before = placementsOf(this.view.state.doc)[attrsOf(this.node).placement ?? '']?.answers[field.id];
+    if (before?.kind === 'detail') this.known = before.value;
     const long = field.kind === 'text' && field.long;
     const input = document.createElement(long ? 'textarea' : 'input');
     if (input instanceof HTMLTextAreaElement) input.rows = 1;
@@ -97,10 +127,24 @@ class BlankView implements NodeView {
 
   deselectNode(): void {
     this.dom.classList.remove('is-current');
-    this.input?.remove();
-    this.input = null;
+    this.letGo();
     this.words.hidden = false;
     this.measure();
+  }
+
+  destroy(): void {
+    this.letGo();
+  }
+
+  /** Takes the line away. Where it had the keys and nothing else takes them, as after undo, they go to the text. */
+  private letGo(): void {
+    const had = this.input !== null && document.activeElement === this.input;
+    this.input?.remove();
+    this.input = null;
+    if (!had) return;
+    queueMicrotask(() => {
+      if (document.activeElement === document.body && !this.view.isDestroyed) giveKeys(this.view);
+    });
   }
 
   /** The answer as it is typed, which the line's form and tidying may show otherwise on the page. */
@@ -115,12 +159,22 @@ class BlankView implements NodeView {
     const { placement } = attrsOf(this.node);
     const language = placementsOf(this.view.state.doc)[placement ?? '']?.language;
     if (placement === null || language === undefined) return;
-    const { answer: given } = readAnswer(field, text, clockNow(), language);
-    const tr = answer(this.view.state, placement, field.id, given);
+    const { answer: given } = readAnswer(field, text, clockNow(), language, this.known);
+    const companions = given?.kind === 'detail' ? daysOfMeasuring(this.view.state.doc, placement) : {};
+    const tr = answerAll(this.view.state, placement, { ...companions, [field.id]: given });
     this.view.dispatch(tr.setMeta('composition', this.visit));
   }
 
   private key(event: KeyboardEvent, input: HTMLInputElement | HTMLTextAreaElement): void {
+    // One history for all: what was typed on this line is a step of the text's.
+    const travel = !event.isComposing && travelOf(event);
+    if (travel) {
+      event.preventDefault();
+      event.stopPropagation();
+      travel(this.view.state, this.view.dispatch);
+      giveKeys(this.view);
+      return;
+    }
     // In a field of several lines Shift and Enter begin a new one.
     if (event.isComposing || (event.key === 'Enter' && event.shiftKey)) return;
     const atStart = input.selectionStart === 0 && input.selectionEnd === 0;

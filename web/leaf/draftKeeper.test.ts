@@ -12,7 +12,8 @@ const problem = (code: string, status: number, current?: Draft) =>
   new ApiProblem({ type: '', title: '', detail: '', code, status, current });
 
 /** A computer that keeps, a server that answers as it is told, and a page with some words on it. */
-function begin({ at = 1, copyOf = at, over = [] as boolean[] } = {}) {
+function begin({ at = 1, copyOf = 1 } = {}) {
+  const over: boolean[] = [];
   keptHere();
   const server = { version: at, text: at === 1 ? '' : 'theirs', down: null as Error | null, saves: 0 };
   const told: Keeping['kind'][] = [];

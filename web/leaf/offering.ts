@@ -59,6 +59,15 @@ const key = new PluginKey<Offering>('offering');
 /** What is offered now; null for nothing. */
 export const offeredAt = (state: EditorState): Offered | null => key.getState(state)?.offered ?? null;
 
+/** Whether the words right before the caret were typed, and not put down by a cue. */
+function isByHand(state: EditorState): boolean {
+  const { $from } = state.selection;
+  const words = $from.parent.textBetween(0, $from.parentOffset, undefined, '\uFFFC');
+  const end = words.trimEnd().length;
+  const last = $from.parent.childAfter(Math.max(0, end - 1)).node;
+  return !!last && last.isText && !last.marks.some(({ type }) => type.name === 'placed');
+}
+
 const wantedIn = (state: EditorState) => key.getState(state)?.wanted ?? null;
 
 const canOffer = (state: EditorState) =>
@@ -214,7 +223,7 @@ function asking(view: EditorView, host: OfferHost) {
       return;
     }
     const { offers, isWord, missed } = answer;
-    if (missed) host.missed(missed);
+    if (missed && isByHand(view.state)) host.missed(missed);
     const { line: lookedAt, lineStart } = question;
     const offered = { offers, lookedAt, lineStart, isWord, walking: null, readingBack: null };
     if (offers.length > 0 || offeredAt(view.state)) show(view, offers.length > 0 ? offered : null);

@@ -1,12 +1,21 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Draft } from '#contracts';
-import { call } from '../api/client';
+import { call, ForPeople } from '../api/client';
 import { KEYS, queryClient } from '../api/queries';
 import type { DraftKeeper } from './draftKeeper';
 
+/** Without a connection nothing is finished, neither now nor by itself later. */
+class Offline extends ForPeople {
+  constructor() {
+    super(
+      'There is no connection, so the draft is not finished. What you write is kept; finish it once you are online.',
+    );
+  }
+}
+
 /** The text could not be saved, so it could not be finished either; the margin already says why. */
-class NotSaved extends Error {
+class NotSaved extends ForPeople {
   constructor() {
     super('It is not saved yet, so it was not finished. Nothing is lost.');
   }
@@ -23,6 +32,7 @@ export function useFinishing(draft: Draft, keeper: DraftKeeper) {
   const params = { draft: draft.id };
   const finish = useMutation({
     mutationFn: async () => {
+      if (!navigator.onLine) throw new Offline();
       await keeper.flush();
       if (!keeper.isSaved) throw new NotSaved();
       return call('finishDraft', { params, version: keeper.savedVersion });

@@ -9,12 +9,15 @@ import { blanksIn, currentBlank, placementAt, type BlankAt } from '../editor/bla
 import { lineBefore } from '../editor/lineBefore';
 import { fromEditor, placementsOf, toEditor } from '../editor/placements';
 import { passageExtensions } from '../editor/extensions';
+import { joiningOn } from '../editor/goingOn';
 import { leftOutLines } from '../editor/leftOut';
 import { moveBlock } from '../editor/moving';
 import { numbering } from '../editor/numbering';
 import { statementAt, statementsIn, type Statement } from '../editor/confirming';
 import { stepToBlank } from '../editor/stepping';
+import type { EditorView } from '@tiptap/pm/view';
 import { confirm, keyOnBlank, stepTo } from './blankKeys';
+import { typeIntoBlank } from './whereKeysGo';
 import { LiveBlank } from './blankView';
 import { cueFiring, type CueHost } from './cueFiring';
 import { keyCues, type KeyCueHost } from './keyCues';
@@ -38,6 +41,7 @@ const writing = (host: Host) =>
         offerKeys(host),
         keyCues(host),
         cueFiring({ ...host, press }),
+        joiningOn(),
         offering(host),
         pasting(() => crypto.randomUUID()),
         numbering(),
@@ -88,6 +92,12 @@ const leafKeys = (host: Host) =>
     }),
   });
 
+/** A letter pressed while a blank is current that is typed into, and the keys go to the text: it belongs on the blank's line. */
+function typedOverBlank(view: EditorView, event: KeyboardEvent): boolean {
+  if (event.key.length !== 1 || event.ctrlKey || event.metaKey || event.altKey) return false;
+  return typeIntoBlank(view, event.key);
+}
+
 interface Options {
   document: DraftDocument;
   host: Host;
@@ -117,10 +127,14 @@ export function useLeafEditor({ document, host, onChange }: Options): Editor {
           class: 'book prose-leaf with-blanks',
         },
         handleKeyDown: (view, event) => {
-          const used = !event.isComposing && keyOnBlank(view, event, true);
+          const used = !event.isComposing && (typedOverBlank(view, event) || keyOnBlank(view, event, true));
           if (used) event.preventDefault();
           return used;
         },
+        // From an input method, or a keyboard on glass, which tells of no keys.
+        handleTextInput: (view, _from, _to, text) => typeIntoBlank(view, text),
+        handlePaste: (view, event) =>
+          typeIntoBlank(view, event.clipboardData?.getData('text/plain').trim() ?? ''),
       },
     },
     [extensions],

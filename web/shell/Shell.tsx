@@ -18,8 +18,10 @@ import { useLiveEvents } from '../api/useLiveEvents';
 import { NEWEST } from '../news/news';
 import { Button, Failed, Key, Loading, Menu } from '../ui';
 import { liveKeys, useKeyListener, useLiveKeys } from './keys';
+import { Offline } from './Offline';
 import { ShellContext, type Shell as ShellValue } from './ShellContext';
 import { switchTheme } from './theme';
+import { useScreenTitle } from './useScreenTitle';
 
 const NO_SCREEN: ShellValue['screen'] = { place: null, actions: [] };
 
@@ -128,6 +130,7 @@ function SignedIn({ member }: { member: Member }) {
   }, [pathname, isBack]);
   useLiveEvents(member.id);
   useKeyListener();
+  useScreenTitle();
   // Asked for on every screen, so that it is there when the leaf is opened.
   useBank();
   const showKeys = () => {
@@ -145,6 +148,7 @@ function SignedIn({ member }: { member: Member }) {
   return (
     <ShellContext.Provider value={value}>
       <Head member={member} openFinder={() => setFinderOpen(true)} />
+      <Offline />
       <Outlet />
     </ShellContext.Provider>
   );

@@ -33,6 +33,8 @@ export function useKeyListener(): void {
   useEffect(() => {
     const hear = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || event.isComposing) return;
+      // With Shift a key is another, which somebody may have chosen for wording; of a character it is a part.
+      if (event.shiftKey && event.key.length > 1) return;
       const target = event.target as HTMLElement | null;
       const writing = target?.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target?.tagName ?? '');
       // A key that writes a character is live only where nothing is being written.
