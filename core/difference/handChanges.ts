@@ -10,8 +10,9 @@ function asInWording(inline: Inline): Inline {
   const { marks: _, ...bare } = inline;
   const marked = (marks.length > 0 ? { ...bare, marks } : bare) as Inline;
   if (marked.type !== 'blank') return marked;
+  const { tookBefore: _before, tookAfter: _after, put: _put, ...own } = marked.attrs;
   const attrs = {
-    ...marked.attrs,
+    ...own,
     placement: null,
     text: '',
     state: 'gap' as const,

@@ -16,7 +16,7 @@ import { numbered } from '#core/numbering';
 import { answerFromRecord, answersFromRecord } from './answersFromRecord';
 import { finishBlocks } from './finishedPassage';
 import { isAnswered } from './isAnswered';
-import { fit, isMendable, takeSpaces } from './joints';
+import { fit, isMendable, takeMarks, takeSpaces, takeStops } from './joints';
 import { findField, Knowledge } from './knowledge';
 import { prepared } from './place';
 import type { PlaceRequest } from './placeRequest';
@@ -46,14 +46,14 @@ interface PreparedLine {
   /** The words of all pieces, '' for a blank: copied at each filling. */
   texts: readonly string[];
   mendable: readonly boolean[];
+  /** Of which optional passages each piece is. */
+  passages: readonly string[];
   /** Nought for each piece: copied at each filling in which something shows no words. */
   nothingDropped: readonly number[];
   /** Where its blanks stand among the pieces. */
   blanks: readonly number[];
   /** True when all of it is written alike and without breaks, as nearly every line is: one run in the end. */
   isUniform: boolean;
-  /** True when some of its own text is more than spaces: then it is never left out, whatever is answered. */
-  hasWords: boolean;
   hasBreaks: boolean;
   /** The conditions that some piece of it stands under. */
   conditions: readonly string[];
@@ -92,10 +92,10 @@ function lineOf(pieces: readonly Piece[]): PreparedLine {
     pieces,
     texts: pieces.map(({ text }) => text ?? ''),
     mendable: pieces.map(({ mendable }) => mendable),
+    passages: pieces.map(({ conditions }) => [...(conditions ?? [])].sort().join('\n')),
     nothingDropped: pieces.map(() => 0),
     blanks: pieces.flatMap(({ text }, at) => (text === null ? [at] : [])),
     isUniform: pieces.every(({ key, isBreak }) => !isBreak && key === pieces[0]!.key),
-    hasWords: pieces.some(({ text }) => text !== null && !isAllSpace(text)),
     hasBreaks: pieces.some(({ isBreak }) => isBreak),
     conditions: [...new Set(pieces.flatMap(({ conditions }) => conditions ?? []))],
     foldedWays: new Map(),
@@ -182,13 +182,21 @@ function fillPieces(line: PreparedLine, know: Knowledge): { shown: string[]; run
       open.push(at);
     } else empty.push(at);
   }
-  if (empty.length > 0)
-    takeSpaces({ shown, mendable: line.mendable, dropped: line.nothingDropped.slice() }, empty);
+  const { mendable, passages } = line;
+  const joining = { shown, mendable, passages, dropped: [] as number[] };
+  if (empty.length > 0) {
+    const own = { ...joining, dropped: line.nothingDropped.slice() };
+    takeSpaces(own, empty);
+    takeMarks(own, empty);
+  }
   const look = (index: number) => shown[index]!;
   const count = pieces.length;
   // What is open shows its "x" beside others until all are fitted.
   for (const at of blanks)
-    if (shown[at] !== '' && !open.includes(at)) shown[at] = fit(shown[at]!, count, at, look);
+    if (shown[at] !== '' && !open.includes(at)) {
+      shown[at] = fit(shown[at]!, count, at, look);
+      takeStops(joining, [at]);
+    }
   for (const at of open) shown[at] = '';
   return { shown, runsOver };
 }
@@ -244,7 +252,7 @@ function fillLine(prepared: PreparedLine, know: Knowledge): Inline[] | null {
   let words = '';
   for (const one of shown) words += one;
   // Every word was an answer that has been left out, or is still open: so is the line.
-  if (!line.hasWords && blanks.length > 0 && !line.hasBreaks && isAllSpace(words)) return null;
+  if (blanks.length > 0 && !line.hasBreaks && isAllSpace(words)) return null;
   if (!isUniform || runsOver) return writePieces(pieces, shown);
   const marks = pieces[0]?.marks;
   if (words === '') return [];

@@ -47,10 +47,15 @@ export function textAfter(count: number, at: number, shown: Shown): string {
   return '';
 }
 
+/** Whether words begin with an address, which is written as it is wherever it stands. */
+const isAddress = (words: string): boolean =>
+  /^(?:[a-z][a-z0-9+.-]*:|www\.|[^\s@]+@[^\s@]+\.)\S/i.test(words);
+
 /** An answer's words fitted to where they stand: a capital at a sentence's start, one full stop at its end. */
 export function fit(words: string, count: number, at: number, shown: Shown): string {
   let fitted = words;
-  if (startsSentence(at, shown)) fitted = fitted.replace(/^\p{Ll}/u, (letter) => letter.toLocaleUpperCase());
+  if (startsSentence(at, shown) && !isAddress(fitted))
+    fitted = fitted.replace(/^\p{Ll}/u, (letter) => letter.toLocaleUpperCase());
   const last = fitted.charAt(fitted.length - 1);
   if (!',;:.!?'.includes(last)) return fitted;
   const after = textAfter(count, at, shown);
@@ -66,6 +71,8 @@ export interface Joining {
   mendable: readonly boolean[];
   /** 1 where a space was taken before, 2 after, 3 on both sides. */
   dropped: number[];
+  /** Of which optional passages each is: marks are taken only from texts of the same, or they would be folded away with others. */
+  passages: readonly string[];
 }
 
 const BEFORE = 1;
@@ -91,8 +98,11 @@ function takeAfter(joining: Joining, at: number, look: Shown): boolean {
 function takeBefore(joining: Joining, at: number, look: Shown): boolean {
   const left = beside(joining, at, -1);
   if (left < 0 || !joining.shown[left]!.endsWith(' ')) return false;
-  const next = textAfter(joining.shown.length, at, look).charAt(0);
-  if (next !== '' && !CLOSING.includes(next)) return false;
+  const after = textAfter(joining.shown.length, at, look);
+  const next = after.charAt(0);
+  if ((next !== '' && !CLOSING.includes(next)) || /^[.,]\d/.test(after)) return false;
+  // Behind a mark, the mark that comes next goes instead, and what follows it keeps its space.
+  if (next in STRENGTH && joining.shown[left]!.trimEnd().slice(-1) in STRENGTH) return false;
   joining.shown[left] = joining.shown[left]!.slice(0, -1);
   return true;
 }
@@ -123,4 +133,159 @@ export function takeSpaces(joining: Joining, empty: readonly number[]): void {
       changed ||= joining.dropped[at] !== taken;
     }
   }
+}
+
+/** What was taken beside an inline that shows no words, and what was put there: see `Took`. */
+export interface Taken {
+  before: string;
+  after: string;
+  put: string;
+}
+
+/**
+ * The text right beside an index, past others of the stretch that shows nothing and past texts that nothing is left of; -1 for
+ * another thing or the line's end.
+ */
+function nearestText(
+  { shown, mendable }: Joining,
+  at: number,
+  step: 1 | -1,
+  isEmpty: ReadonlySet<number>,
+): number {
+  let index = at + step;
+  while (shown[index] === '' && (isEmpty.has(index) || mendable[index])) index += step;
+  return mendable[index] ? index : -1;
+}
+
+/** As nearestText, where that is of the same optional passages; else -1. */
+function nearestOwn(joining: Joining, at: number, step: 1 | -1, isEmpty: ReadonlySet<number>): number {
+  const found = nearestText(joining, at, step, isEmpty);
+  return found >= 0 && joining.passages[found] === joining.passages[at] ? found : -1;
+}
+
+/** Whether a line begins, or goes on behind a break, where nothing is shown up to an index. */
+function beginsLine({ shown }: Joining, at: number): boolean {
+  for (let index = at - 1; index >= 0; index -= 1)
+    if (shown[index] !== '') return shown[index]!.endsWith('\n') || shown[index]!.trim() === '';
+  return true;
+}
+
+const NONE: ReadonlySet<number> = new Set();
+const PAIRS: Readonly<Record<string, string>> = { '(': ')', '[': ']', '“': '”', '‘': '’' };
+/** Marks by how much they part: of two that meet the stronger stays. */
+const STRENGTH: Readonly<Record<string, number>> = { ',': 1, ':': 2, ';': 3, '.': 4, '…': 4, '!': 5, '?': 5 };
+const isPause = (sign: string) => sign === ',' || sign === ':' || sign === ';';
+
+/** The texts right beside something that shows no words. */
+interface Beside {
+  left: number;
+  right: number;
+  before: string;
+  after: string;
+  /** Whether nothing is shown before it on its line; and nothing after. */
+  isBare: boolean;
+  isLast: boolean;
+}
+
+function besideOf(joining: Joining, at: number, isEmpty: ReadonlySet<number>): Beside {
+  const left = nearestOwn(joining, at, -1, isEmpty);
+  const right = nearestOwn(joining, at, 1, isEmpty);
+  const textAt = (index: number) => (index < 0 ? '' : joining.shown[index]!);
+  return {
+    left,
+    right,
+    before: textAt(left),
+    after: textAt(right),
+    isBare: beginsLine(joining, at),
+    isLast: joining.shown.slice(at).every((words) => words === ''),
+  };
+}
+
+/** How many characters go before it and after it for one thing that makes no sense any more; null where all does. */
+function senseless({ before, after, isBare, isLast }: Beside): { before: number; after: number } | null {
+  const [last, next] = [before.slice(-1), after.charAt(0)];
+  // An ellipsis and a decimal point are their author's.
+  const isOwn = after.startsWith('..') || /^[.,]\d/.test(after);
+  const isMark = next in STRENGTH && !isOwn;
+  if (next !== '' && PAIRS[last] === next) return { before: 1, after: 1 };
+  if (last === ' ' && isLast) return { before: 1, after: 0 };
+  if (next === ' ' && (isBare || last === ' ' || last in PAIRS)) return { before: 0, after: 1 };
+  const told = last === ' ' ? before.trimEnd().slice(-1) : last;
+  if (last === ' ' && (next === ')' || (isMark && !(told in STRENGTH)))) return { before: 1, after: 0 };
+  if (isMark && isBare) return { before: 0, after: 1 };
+  if (!isMark || !(told in STRENGTH)) return null;
+  const isWeaker = isPause(told) && STRENGTH[next]! > STRENGTH[told]!;
+  return isWeaker
+    ? { before: before.length - before.trimEnd().length + 1, after: 0 }
+    : { before: 0, after: 1 };
+}
+
+/** The small letter that begins a sentence now, behind a space perhaps; '' for none. */
+function smallBeginning(after: string): string {
+  const small = /^ ?(\p{Ll})/u.exec(after)?.[1] ?? '';
+  const capital = small.toLocaleUpperCase();
+  // One whose capital does not lead back to it (ß, ſ) would not be known again.
+  return capital.toLocaleLowerCase() === small && !isAddress(after.trimStart()) ? small : '';
+}
+
+/**
+ * Takes away the marks that would be doubled, or enclose nothing, where something shows no words, and gives the word after it the
+ * capital that it would have had: once its spaces are taken. `empty` are the indices of what shows none, in order. Of a stretch of
+ * them the first keeps what is taken before it and the last what is taken after, so that each gives back what is beside it.
+ */
+export function takeMarks(joining: Joining, empty: readonly number[]): Map<number, Taken> {
+  const kept = new Map<number, Taken>();
+  const isEmpty = new Set(empty);
+  const keptBy = (at: number): Taken => {
+    const taken = kept.get(at) ?? { before: '', after: '', put: '' };
+    kept.set(at, taken);
+    return taken;
+  };
+  const look: Shown = (index) => joining.shown[index]!;
+  const firstAfter = (left: number) => empty.find((at) => at > left)!;
+  const lastBefore = (right: number) => empty.findLast((at) => at < right)!;
+  for (const at of empty) {
+    for (;;) {
+      const beside = besideOf(joining, at, isEmpty);
+      const { left, right, before, after } = beside;
+      const goes = senseless(beside);
+      if (!goes) break;
+      if (goes.before > 0) {
+        const taken = keptBy(firstAfter(left));
+        taken.before = before.slice(-goes.before) + taken.before;
+        joining.shown[left] = before.slice(0, -goes.before);
+      }
+      if (goes.after > 0) {
+        keptBy(lastBefore(right)).after += after.slice(0, goes.after);
+        joining.shown[right] = after.slice(goes.after);
+      }
+    }
+  }
+  for (const at of empty) {
+    const right = nearestText(joining, at, 1, isEmpty);
+    const after = right < 0 ? '' : joining.shown[right]!;
+    const small = startsSentence(at, look) ? smallBeginning(after) : '';
+    if (small === '') continue;
+    const put = small.toLocaleUpperCase();
+    keptBy(lastBefore(right)).put = put;
+    joining.shown[right] = after.replace(small, put);
+  }
+  return kept;
+}
+
+/**
+ * Takes the full stop behind an answer that ends its sentence by itself ("really?"). Returns which answers took one; `answered`
+ * are their indices.
+ */
+export function takeStops(joining: Joining, answered: readonly number[]): Map<number, Taken> {
+  const kept = new Map<number, Taken>();
+  for (const at of answered) {
+    if (!/[!?…]["”’')]*$/.test(joining.shown[at]!)) continue;
+    const right = nearestOwn(joining, at, 1, NONE);
+    const after = right < 0 ? '' : joining.shown[right]!;
+    if (!after.startsWith('.') || after.startsWith('..') || /^\.\d/.test(after)) continue;
+    joining.shown[right] = after.slice(1);
+    kept.set(at, { before: '', after: '.', put: '' });
+  }
+  return kept;
 }

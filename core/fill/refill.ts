@@ -11,9 +11,10 @@ import {
   type Line,
   type Mark,
   type Passage,
+  type Took,
 } from '#core/passage';
 import { isAnswered } from './isAnswered';
-import { fit, isMendable, takeSpaces, type Joining } from './joints';
+import { fit, isMendable, takeMarks, takeSpaces, takeStops, type Joining, type Taken } from './joints';
 import { knowledgeOf } from './knowledge';
 import { wordsOf } from './wordsOf';
 
@@ -54,22 +55,71 @@ function spaceBeside(neighbour: Inline | undefined, side: 'before' | 'after', of
 
 const gaveBack = (inline: BlankInline | FoldedInline): Inline =>
   inline.type === 'blank'
-    ? { ...inline, attrs: { ...inline.attrs, dropped: 'none' } }
-    : { ...inline, attrs: { ...inline.attrs, dropped: 'none' } };
+    ? { ...inline, attrs: withTook({ ...inline.attrs, dropped: 'none' as const }, undefined) }
+    : { ...inline, attrs: withTook({ ...inline.attrs, dropped: 'none' as const }, undefined) };
 
-/** The line with all taken spaces given back, unless someone has typed one there since. */
+/** Attributes with what was taken; none of it named where nothing was. */
+function withTook<Attrs extends Took>(attrs: Attrs, taken: Taken | undefined): Attrs {
+  if (!taken && attrs.tookBefore === undefined && attrs.tookAfter === undefined && attrs.put === undefined)
+    return attrs;
+  const { before = '', after = '', put = '' } = taken ?? {};
+  const { tookBefore: _before, tookAfter: _after, put: _put, ...others } = attrs;
+  return {
+    ...(others as Attrs),
+    ...(before !== '' && { tookBefore: before }),
+    ...(after !== '' && { tookAfter: after }),
+    ...(put !== '' && { put }),
+  };
+}
+
+/** What stands beside an inline with the marks given back that it took there; someone may have typed them since. */
+function marksBeside(
+  neighbour: Inline | undefined,
+  side: 'before' | 'after',
+  of: Inline,
+  given: string,
+): Inline[] {
+  if (neighbour?.type === 'text' && isMendable(neighbour)) {
+    const { text } = neighbour;
+    if (side === 'before' ? text.endsWith(given) : text.startsWith(given)) return [neighbour];
+    if (passagesOf(neighbour) === passagesOf(of))
+      return [{ ...neighbour, text: side === 'before' ? text + given : given + text }];
+  }
+  const marks = (of.marks ?? []).filter(({ type }) => type === 'placed' || type === 'when');
+  const text: Inline = { type: 'text', text: given, ...withMarks(marks) };
+  if (!neighbour) return [text];
+  return side === 'before' ? [neighbour, text] : [text, neighbour];
+}
+
+/** The text that took the capital of a sentence's start, with its own small letter again. */
+function madeSmall(neighbour: Inline | undefined, put: string): Inline[] {
+  if (!neighbour) return [];
+  if (neighbour.type !== 'text' || !neighbour.text.trimStart().startsWith(put)) return [neighbour];
+  return [{ ...neighbour, text: neighbour.text.replace(put, put.toLocaleLowerCase()) }];
+}
+
+/** True for what has taken spaces or marks away. */
+const hasTaken = ({ attrs }: BlankInline | FoldedInline): boolean =>
+  attrs.dropped !== 'none' || !!attrs.tookBefore || !!attrs.tookAfter || !!attrs.put;
+
+/** The line with all taken spaces and marks given back, unless someone has typed one there since. */
 function spacesGivenBack(line: Line): Inline[] {
   const out: Inline[] = [];
   const rest = [...line].reverse();
   for (let next = rest.pop(); next; next = rest.pop()) {
-    if (!isLive(next) || next.attrs.dropped === 'none') {
+    if (!isLive(next) || !hasTaken(next)) {
       out.push(next);
       continue;
     }
-    const { dropped } = next.attrs;
-    if (dropped !== 'after') out.push(...spaceBeside(out.pop(), 'before', next));
+    const { dropped, tookBefore = '', tookAfter = '', put = '' } = next.attrs;
+    // Marks were taken last, and come back first.
+    if (tookBefore !== '') out.push(...marksBeside(out.pop(), 'before', next, tookBefore));
+    if (put !== '') rest.push(...madeSmall(rest.pop(), put).reverse());
+    if (tookAfter !== '') rest.push(...marksBeside(rest.pop(), 'after', next, tookAfter).reverse());
+    if (dropped === 'before' || dropped === 'both') out.push(...spaceBeside(out.pop(), 'before', next));
     out.push(gaveBack(next));
-    if (dropped !== 'before') rest.push(...spaceBeside(rest.pop(), 'after', next).reverse());
+    if (dropped === 'after' || dropped === 'both')
+      rest.push(...spaceBeside(rest.pop(), 'after', next).reverse());
   }
   return out;
 }
@@ -89,7 +139,13 @@ function isHidden(inline: Inline, placements: Placements): boolean {
 /** A blank as it is before anything is answered: what it said when it was folded is not kept. */
 const unanswered = (inline: Inline): Inline =>
   inline.type === 'blank'
-    ? { ...inline, attrs: { ...inline.attrs, text: '', state: 'gap', dropped: 'none' } }
+    ? {
+        ...inline,
+        attrs: withTook(
+          { ...inline.attrs, text: '', state: 'gap' as const, dropped: 'none' as const },
+          undefined,
+        ),
+      }
     : inline;
 
 /** What does not stand now is folded: each stretch of it becomes one inline that keeps it. */
@@ -123,6 +179,13 @@ function answered(blank: BlankInline, placements: Placements): BlankInline {
   return { ...blank, attrs: { ...blank.attrs, text, state } };
 }
 
+/** Of which optional passages an inline is; a fold stands where they do not. */
+const passagesOf = (inline: Inline): string =>
+  (inline.marks ?? [])
+    .flatMap((mark) => (mark.type === 'when' ? [mark.attrs.condition] : []))
+    .sort()
+    .join('\n');
+
 const shownOf = (inline: Inline): string =>
   inline.type === 'blank' && inline.attrs.state === 'gap' ? inline.attrs.text || 'x' : wordsOfInline(inline);
 
@@ -132,22 +195,24 @@ function joined(line: readonly Inline[]): Inline[] {
     shown: line.map(shownOf),
     mendable: line.map(isMendable),
     dropped: line.map(() => 0),
+    passages: line.map(passagesOf),
   };
   const { shown, dropped } = joining;
-  takeSpaces(
-    joining,
-    line.flatMap((inline, at) => (isLive(inline) && shown[at] === '' ? [at] : [])),
-  );
+  const empty = line.flatMap((inline, at) => (isLive(inline) && shown[at] === '' ? [at] : []));
+  takeSpaces(joining, empty);
+  const taken = takeMarks(joining, empty);
   const side = (at: number): Dropped => DROPPED[dropped[at]!]!;
   return line.flatMap((inline, at): Inline[] => {
     if (inline.type === 'text') return shown[at] === '' ? [] : [{ ...inline, text: shown[at]! }];
-    if (inline.type === 'folded') return [{ ...inline, attrs: { ...inline.attrs, dropped: side(at) } }];
+    if (inline.type === 'folded')
+      return [{ ...inline, attrs: withTook({ ...inline.attrs, dropped: side(at) }, taken.get(at)) }];
     if (inline.type !== 'blank') return [inline];
     if (inline.attrs.state !== 'answered')
-      return [{ ...inline, attrs: { ...inline.attrs, dropped: side(at) } }];
+      return [{ ...inline, attrs: withTook({ ...inline.attrs, dropped: side(at) }, taken.get(at)) }];
     const text = fit(inline.attrs.text, line.length, at, (index) => shown[index]!);
     shown[at] = text;
-    return [{ ...inline, attrs: { ...inline.attrs, text, dropped: side(at) } }];
+    const stop = takeStops(joining, [at]).get(at);
+    return [{ ...inline, attrs: withTook({ ...inline.attrs, text, dropped: side(at) }, stop) }];
   });
 }
 
@@ -173,8 +238,16 @@ const belongsTo = (inline: Inline, placement: string): boolean =>
 const isInvolved = (inline: Inline): boolean =>
   isLive(inline) || (inline.marks ?? []).some(({ type }) => type === 'when');
 
+/** An editor writes out what a passage leaves out: that nothing was taken. */
+const saysNothing = (key: string, value: unknown): unknown =>
+  value === '' && (key === 'tookBefore' || key === 'tookAfter' || key === 'put') ? undefined : value;
+
 const same = (a: Inline, b: Inline | undefined): boolean =>
-  a === b || (b !== undefined && a.type === b.type && JSON.stringify(a) === JSON.stringify(b));
+  a === b ||
+  (b !== undefined &&
+    a.type === b.type &&
+    (JSON.stringify(a) === JSON.stringify(b) ||
+      (isLive(a) && JSON.stringify(a, saysNothing) === JSON.stringify(b, saysNothing))));
 
 /**
  * A line with its blanks showing what the placements answer now, optional passages there or folded, and spaces,

@@ -1,5 +1,8 @@
 import type { Block, Inline, Mark, Passage } from './passage';
 
+/** What an inline took away: most took nothing. */
+const TOOK = new Set(['tookBefore', 'tookAfter', 'put']);
+
 /** What says nothing: an editor writes it out, and a wording read from its notation has none of it. */
 const SAYS_NOTHING: Record<string, unknown> = { colspan: 1, rowspan: 1, start: 1 };
 
@@ -40,7 +43,8 @@ function canonicalInline(inline: Inline): Inline {
     marks,
   } = inline as { type: string; text?: string; attrs?: Attrs; marks?: Mark[] };
   const own = inline.type === 'folded' ? { ...attrs, content: canonicalLine(inline.attrs.content) } : attrs;
-  return keyed(type, { text, attrs: sorted(own), marks: canonicalMarks(marks) }) as Inline;
+  const isNothing = (key: string, value: unknown) => value === '' && TOOK.has(key);
+  return keyed(type, { text, attrs: sorted(own, isNothing), marks: canonicalMarks(marks) }) as Inline;
 }
 
 function canonicalLine(line: readonly Inline[]): Inline[] {

@@ -9,6 +9,7 @@ export type {
   BreakInline,
   Mark,
   BlankAttrs,
+  Took,
 } from './passage';
 export { readerMarks } from './readerMarks';
 export { DROPPED, BLANK_FORMS, NUMBER_FORMS } from './passage';

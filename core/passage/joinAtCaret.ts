@@ -26,6 +26,14 @@ const withoutLeadingSpace = (inlines: readonly Inline[]): readonly Inline[] => {
   return text === '' ? rest : [{ ...head, text }, ...rest];
 };
 
+/** Without the full stop at its end, where the line goes on with one. */
+function withoutLastStop(inlines: readonly Inline[]): readonly Inline[] {
+  const last = inlines[inlines.length - 1];
+  if (last?.type !== 'text' || !last.text.endsWith('.')) return inlines;
+  const text = last.text.slice(0, -1);
+  return text === '' ? inlines.slice(0, -1) : [...inlines.slice(0, -1), { ...last, text }];
+}
+
 /** Whether words that end with `before` and words that start with `after` need a space between them. */
 function wantsSpace(before: string, after: string): boolean {
   if (before === '' || after === '') return false;
@@ -38,6 +46,7 @@ function joinLine(line: readonly Inline[], before: string, after: string, isFirs
   // A blank that has no answer yet will have words: it joins as a letter does.
   const words = textOfInlines(joined, 'x');
   if (isFirst && wantsSpace(before, words)) joined = addFirst(joined, ' ');
+  if (isLast && /^[.!?]/.test(after) && /[^.]\.$/.test(words)) joined = withoutLastStop(joined);
   if (isLast && wantsSpace(words, after)) joined = addLast(joined, ' ');
   return joined;
 }

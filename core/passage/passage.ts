@@ -86,6 +86,13 @@ export type Mark = z.infer<typeof MarkSchema>;
 
 const marks = z.array(MarkSchema).max(16).optional();
 
+const few = z.string().max(8).optional();
+/**
+ * What an inline that shows no words took away from the text right before and after it besides spaces (a comma that would be
+ * doubled, brackets around nothing), and what it put there instead (a capital), to be given back when it shows words.
+ */
+const took = { tookBefore: few, tookAfter: few, put: few };
+
 const BlankAttrsSchema = z.object({
   field: KeyIdSchema,
   form: z.enum(BLANK_FORMS).default('as-is'),
@@ -95,8 +102,10 @@ const BlankAttrsSchema = z.object({
   state: z.enum(['gap', 'left-out', 'answered']).default('gap'),
   // The neighbouring spaces that it took away when it shows nothing, to be given back when it shows words.
   dropped: z.enum(DROPPED).default('none'),
+  ...took,
 });
 export type BlankAttrs = z.infer<typeof BlankAttrsSchema>;
+export type Took = Partial<Record<keyof typeof took, string | undefined>>;
 
 const TextSchema = z.object({ type: z.literal('text'), text: z.string().min(1), marks });
 const BlankSchema = z.object({ type: z.literal('blank'), attrs: BlankAttrsSchema, marks });
@@ -134,6 +143,7 @@ const FoldedSchema: z.ZodType<FoldedInline> = z.lazy(() =>
     attrs: z.object({
       content: z.array(InlineSchema).min(1),
       dropped: z.enum(DROPPED).default('none'),
+      ...took,
     }),
     marks,
   }),
@@ -159,7 +169,7 @@ export type NumberInline = z.infer<typeof NumberSchema>;
 export type ReferenceInline = z.infer<typeof ReferenceSchema>;
 export interface FoldedInline {
   type: 'folded';
-  attrs: { content: Inline[]; dropped: Dropped };
+  attrs: { content: Inline[]; dropped: Dropped } & Took;
   marks?: Mark[] | undefined;
 }
 export type Inline =

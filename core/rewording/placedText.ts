@@ -64,6 +64,18 @@ export function placedLines(draft: DraftDocument, placement: string, wording: Pa
   return lines.slice(first, last + 1).map((line, at) => {
     // A line within it that is all by hand was written into it.
     const span = has[first + at] ? spanOf(line, placement) : line;
-    return span.map((inline) => textOf(inline, fields)).join('');
+    return textOfLine(span, fields);
   });
+}
+
+/** A line in words, with what was taken beside what shows nothing given back. */
+function textOfLine(line: Line, fields: ReadonlySet<string>): string {
+  return line
+    .map((inline) => {
+      const words = textOf(inline, fields);
+      if (inline.type !== 'blank' && inline.type !== 'folded') return words;
+      const { tookBefore = '', tookAfter = '' } = inline.attrs;
+      return tookBefore + words + tookAfter;
+    })
+    .join('');
 }

@@ -91,8 +91,9 @@ function refillBlock(
     if (index === 0) continue;
     const [oldAt, newAt] = pairs[index - 1]!;
     const [old, fresh] = [line[oldAt] as BlankInline, filled[newAt] as BlankInline];
-    for (const key of ['text', 'state', 'dropped'] as const) {
-      if (old.attrs[key] !== fresh.attrs[key]) tr.setNodeAttribute(starts[oldAt]!, key, fresh.attrs[key]);
+    for (const key of ['text', 'state', 'dropped', 'tookBefore', 'tookAfter', 'put'] as const) {
+      if ((old.attrs[key] ?? '') !== (fresh.attrs[key] ?? ''))
+        tr.setNodeAttribute(starts[oldAt]!, key, fresh.attrs[key] ?? '');
     }
   }
 }

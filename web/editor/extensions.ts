@@ -19,6 +19,9 @@ const BLANK_DEFAULTS: Record<keyof BlankAttrs, unknown> = {
   text: '',
   state: 'gap',
   dropped: 'none',
+  tookBefore: '',
+  tookAfter: '',
+  put: '',
 };
 
 /** Words that came from the bank, and in which placement; what is typed after them does not belong. */
@@ -75,7 +78,13 @@ const inlineAtom = (name: string, defaults: Record<string, unknown>) =>
 /** A place where an answer goes. */
 export const BlankNode = inlineAtom('blank', BLANK_DEFAULTS);
 /** Optional words that do not stand now. */
-const FoldedNode = inlineAtom('folded', { content: [], dropped: 'none' });
+const FoldedNode = inlineAtom('folded', {
+  content: [],
+  dropped: 'none',
+  tookBefore: '',
+  tookAfter: '',
+  put: '',
+});
 /** Another entry's wording, within a wording; a draft has its words instead. */
 export const IncludeNode = inlineAtom('include', { entry: '' });
 /** Where the caret should stand afterwards. */

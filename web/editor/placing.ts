@@ -40,8 +40,12 @@ export function goOnAfter(tr: Transaction, placement: string): Transaction {
 
 /** Puts the caret on the placement's first question without an answer, or behind it when there is none. */
 function stepIn(tr: Transaction, placement: string): Transaction {
+  const answers = placementsOf(tr.doc)[placement]?.answers ?? {};
   const open = blanksIn(tr.doc).find(
-    ({ attrs }) => attrs.placement === placement && attrs.state !== 'answered' && isAsked(tr.doc, attrs),
+    ({ attrs }) =>
+      attrs.placement === placement &&
+      (attrs.state === 'gap' || answers[attrs.field] === undefined) &&
+      isAsked(tr.doc, attrs),
   );
   return open
     ? tr.setSelection(NodeSelection.create(tr.doc, open.pos)).scrollIntoView()
