@@ -3,23 +3,36 @@ import fc from 'fast-check';
 import { commandInWords, pairIn, readCommand, touched } from '.';
 
 test.each([
-  ['a \\d', 'Delete one word to the left'],
-  ['a\\d2wl', 'Delete 2 words to the left'],
-  ['\\s3sr', 'Select 3 sentences to the right'],
-  ['\\mpu', 'Move one paragraph up'],
-  ['\\dsa', 'Delete to the start of the sentence'],
-  ['\\cpz', 'Copy to the end of the paragraph'],
-  ['\\w', 'Swap the two words before the caret'],
-  ['\\jp', 'Join this paragraph to the one before'],
-  ['\\v', 'Paste what was copied last'],
-  ['\\vw', null],
-  ['\\q', null],
-  ['\\d2x', null],
-  ['d2w', null],
-  ['\\d ', null],
+  ['a //erase', 'Delete one word back'],
+  ['a //e', 'Delete one word back'],
+  ['a //e.2.words', 'Delete 2 words back'],
+  ['//m.3.sen.ah', 'Select 3 sentences ahead'],
+  ['//go.p.up', 'Go one paragraph up'],
+  ['//e.s.st', 'Delete to the start of the sentence'],
+  ['//Copy.Paragraph.End', 'Copy to the end of the paragraph'],
+  ['//swap', 'Swap the two words before the caret'],
+  ['//j.p', 'Join this paragraph to the one before'],
+  ['//pa', 'Paste what was copied last'],
+  ['//paste.w', null],
+  // Which of several is meant cannot be told.
+  ['//c', null],
+  ['//e.2.l', null],
+  ['//x', null],
+  ['//e.2x', null],
+  ['e.2.w', null],
+  ['//e ', null],
+  // Within a word it is text: an address, a folder.
+  ['http://e', null],
+  ['a//e', null],
 ])('%j: %s', (line, words) => {
-  const command = readCommand(line);
+  const command = readCommand(line, '//');
   expect(command && commandInWords(command)).toBe(words);
+});
+
+test('the lead-in is one’s own; without one there are no commands', () => {
+  expect(readCommand('Files are in C:\\d', '')).toBeNull();
+  expect(readCommand('//erase', '')).toBeNull();
+  expect(readCommand('see !erase', '!')?.length).toBe(6);
 });
 
 /** A text of paragraphs with the caret as a bar; what a command touches, in brackets. */
@@ -28,7 +41,7 @@ function shown(text: string, typed: string): string | null {
   const block = blocks.findIndex((one) => one.includes('|'));
   const caret = { block, offset: blocks[block]!.indexOf('|') };
   blocks[block] = blocks[block]!.replace('|', '');
-  const range = touched(blocks, caret, readCommand(typed)!);
+  const range = touched(blocks, caret, readCommand(typed, '//')!);
   if (!range) return null;
   const { from, to } = range;
   const put = (at: typeof from, sign: string) => {
@@ -41,22 +54,22 @@ function shown(text: string, typed: string): string | null {
 
 describe('what is touched', () => {
   test.each([
-    ['It was weighed and fed|.', '\\d2', 'It was weighed [and fed].'],
-    ['It was weighed and fed.|', '\\d2', 'It was weighed [and fed.]'],
-    ['It was| weighed.', '\\dr', 'It was[ weighed].'],
-    ['It was wei|ghed.', '\\dwz', 'It was wei[ghed].'],
-    ['It ate. It sle|pt well.', '\\dsa', 'It ate. [It sle]pt well.'],
-    ['It ate. It sle|pt well.', '\\dsz', 'It ate. It sle[pt well.]'],
-    ['One.\n\nTwo.|', '\\s2', '[One.\n\nTwo.]'],
-    ['One.\n\nTwo.|', '\\dpu', 'One.\n\n[Two.]'],
-    ['a\nbc|d', '\\dna', 'a\n[bc]d'],
-    ['swap two words| here', '\\w', 'swap [two words] here'],
-    ['one|', '\\w', null],
-    ['abc|', '\\d2l', 'a[bc]'],
-    ['One.\n\nTw|o.', '\\jp', '[One.\n\nTwo.]'],
-    ['One|', '\\jp', null],
-    ['a|', '\\d99', '[a]'],
-    ['don’t well-known|', '\\d', 'don’t [well-known]'],
+    ['It was weighed and fed|.', '//e.2', 'It was weighed [and fed].'],
+    ['It was weighed and fed.|', '//e.2', 'It was weighed [and fed.]'],
+    ['It was| weighed.', '//e.ah', 'It was[ weighed].'],
+    ['It was wei|ghed.', '//e.w.end', 'It was wei[ghed].'],
+    ['It ate. It sle|pt well.', '//e.s.st', 'It ate. [It sle]pt well.'],
+    ['It ate. It sle|pt well.', '//e.s.end', 'It ate. It sle[pt well.]'],
+    ['One.\n\nTwo.|', '//m.2', '[One.\n\nTwo.]'],
+    ['One.\n\nTwo.|', '//e.p.up', 'One.\n\n[Two.]'],
+    ['a\nbc|d', '//e.li.st', 'a\n[bc]d'],
+    ['swap two words| here', '//s', 'swap [two words] here'],
+    ['one|', '//s', null],
+    ['abc|', '//e.2.le', 'a[bc]'],
+    ['One.\n\nTw|o.', '//j.p', '[One.\n\nTwo.]'],
+    ['One|', '//j.p', null],
+    ['a|', '//e.99', '[a]'],
+    ['don’t well-known|', '//e', 'don’t [well-known]'],
   ])('%j %s', (text, typed, expected) => {
     expect(shown(text, typed)).toBe(expected);
   });
@@ -68,17 +81,17 @@ describe('what is touched', () => {
     );
     const typed = fc
       .tuple(
-        fc.constantFrom(...'mscxdu'),
+        fc.constantFrom('go', 'mark', 'copy', 'cut', 'erase', 'capital'),
         fc.nat(4),
-        fc.constantFrom(...'lwsnp'),
-        fc.constantFrom(...'lrudaz'),
+        fc.constantFrom('letter', 'word', 'sentence', 'line', 'paragraph'),
+        fc.constantFrom('back', 'ahead', 'up', 'down', 'start', 'end'),
       )
-      .map(([verb, count, unit, way]) => `\\${verb}${count}${unit}${way}`);
+      .map((parts) => `//${parts.join('.')}`);
     fc.assert(
       fc.property(text, fc.nat(), fc.nat(), typed, (blocks, a, b, line) => {
         const block = a % blocks.length;
         const caret = { block, offset: b % (blocks[block]!.length + 1) };
-        const { from, to } = touched(blocks, caret, readCommand(line)!)!;
+        const { from, to } = touched(blocks, caret, readCommand(line, '//')!)!;
         expect([JSON.stringify(from), JSON.stringify(to)]).toContain(JSON.stringify(caret));
         expect(from.block < to.block || (from.block === to.block && from.offset <= to.offset)).toBe(true);
         for (const place of [from, to]) expect(place.offset).toBeLessThanOrEqual(blocks[place.block]!.length);

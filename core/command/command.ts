@@ -1,65 +1,70 @@
 /** What a text command does with what it reaches. */
-export const VERBS = {
-  m: 'move',
-  s: 'select',
-  c: 'copy',
-  x: 'cut',
-  d: 'delete',
-  v: 'paste',
-  w: 'swap',
-  j: 'join',
-  u: 'capitalise',
-} as const;
-export type Verb = (typeof VERBS)[keyof typeof VERBS];
+export const VERBS = ['go', 'mark', 'copy', 'cut', 'erase', 'paste', 'swap', 'join', 'capital'] as const;
+export type Verb = (typeof VERBS)[number];
 
 /** By what it counts. A line is what stands between two line breaks of a paragraph. */
-export const UNITS = { l: 'letter', w: 'word', s: 'sentence', n: 'line', p: 'paragraph' } as const;
-export type Unit = (typeof UNITS)[keyof typeof UNITS];
+export const UNITS = ['letter', 'word', 'sentence', 'line', 'paragraph'] as const;
+export type Unit = (typeof UNITS)[number];
 
-/** Which way it goes: so many units, or to the edge of the one the caret is in. */
-export const WAYS = { l: 'left', r: 'right', u: 'up', d: 'down', a: 'start', z: 'end' } as const;
-export type Way = (typeof WAYS)[keyof typeof WAYS];
+/** Which way it goes: so many units back, ahead, up or down, or to the start or end of the one the caret is in. */
+export const WAYS = ['back', 'ahead', 'up', 'down', 'start', 'end'] as const;
+export type Way = (typeof WAYS)[number];
 
 export interface TextCommand {
   verb: Verb;
   count: number;
   unit: Unit;
   way: Way;
-  /** How many characters it is typed with. */
+  /** How many characters it is typed with, its lead-in among them. */
   length: number;
 }
 
-const COMMAND = /\\([mscxdvwju])(\d{0,3})([lwsnp]?)([lrudaz]?)$/;
+/** The one of some words that begins with what was typed; null where none does, or several. */
+function begunBy<Word extends string>(words: readonly Word[], typed: string): Word | null {
+  const found = words.filter((word) => word.startsWith(typed));
+  return found.length === 1 ? found[0]! : null;
+}
 
 /**
- * The text command that a line ends with: a backslash, then verb, count, unit and way, a letter each ("\d2wl": delete two
- * words to the left). What is left out is one, word, left. Null when the line ends with none.
+ * The text command that a line ends with: its lead-in at the start of a word, then verb, count, unit and way in plain words, parted
+ * by full stops, each as short as it is clear: with the lead-in `//`, "//erase.2.words" is "//e.2.w". What is left out is one, word,
+ * back. Null when the line ends with none, and where commands are off (no lead-in).
  */
-export function readCommand(line: string): TextCommand | null {
-  const match = COMMAND.exec(line);
-  if (!match) return null;
-  const [typed, verb, count, unit, way] = match;
-  const paste = verb === 'v';
-  if (paste && typed !== '\\v') return null;
-  return {
-    verb: VERBS[verb as keyof typeof VERBS],
-    count: Math.max(1, Number(count || 1)),
-    unit: UNITS[(unit || 'w') as keyof typeof UNITS],
-    way: WAYS[(way || 'l') as keyof typeof WAYS],
-    length: typed.length,
-  };
+export function readCommand(line: string, leadIn: string): TextCommand | null {
+  const start = leadIn === '' ? -1 : line.lastIndexOf(leadIn);
+  if (start < 0 || (start > 0 && !/\s/.test(line.charAt(start - 1)))) return null;
+  const typed = line.slice(start + leadIn.length).toLowerCase();
+  if (!/^[a-z]+(?:\.(?:\d{1,3}|[a-z]+))*$/.test(typed)) return null;
+  const [first, ...rest] = typed.split('.');
+  const verb = begunBy(VERBS, first!);
+  if (!verb || (verb === 'paste' && rest.length > 0)) return null;
+  const command: TextCommand = { verb, count: 1, unit: 'word', way: 'back', length: line.length - start };
+  const left = [...rest];
+  if (/^\d/.test(left[0] ?? '')) command.count = Math.max(1, Number(left.shift()));
+  // Said of several it has its "s": words, sentences.
+  const unit = left[0] && begunBy(UNITS, left[0].replace(/(?<=.{3})s$/, ''));
+  if (unit) {
+    command.unit = unit;
+    left.shift();
+  }
+  const way = left[0] && begunBy(WAYS, left[0]);
+  if (way) {
+    command.way = way;
+    left.shift();
+  }
+  return left.length === 0 ? command : null;
 }
 
 const SAID: Record<Verb, string> = {
-  move: 'Move',
-  select: 'Select',
+  go: 'Go',
+  mark: 'Select',
   copy: 'Copy',
   cut: 'Cut',
-  delete: 'Delete',
+  erase: 'Delete',
   paste: 'Paste what was copied last',
   swap: 'Swap',
   join: 'Join',
-  capitalise: 'Capitalise',
+  capital: 'Capitalise',
 };
 
 /** A command in words, as it is offered before its closing key. */
@@ -73,5 +78,5 @@ export function commandInWords({ verb, count, unit, way }: TextCommand): string 
       : `Join the two ${unit}s before the caret`;
   if (way === 'start' || way === 'end') return `${said} to the ${way} of the ${unit}`;
   const units = count === 1 ? `one ${unit}` : `${count} ${unit}s`;
-  return `${said} ${units} ${way === 'up' || way === 'down' ? way : `to the ${way}`}`;
+  return `${said} ${units} ${way}`;
 }

@@ -106,7 +106,7 @@ export function touched(blocks: readonly string[], caret: Place, command: TextCo
   const goal =
     way === 'start' || way === 'end'
       ? edgeOf(blocks, caret, unit, way)
-      : way === 'left' || way === 'up'
+      : way === 'back' || way === 'up'
         ? leftOf(blocks, caret, unit, count)
         : rightOf(blocks, caret, unit, count);
   const isBefore = goal.block < caret.block || (goal.block === caret.block && goal.offset < caret.offset);

@@ -16,6 +16,13 @@ export const PreferencesSchema = z.object({
   firstBy: z.enum(['key', 'space']),
   // The rule by which cues are proposed; initials when left out.
   cuesBy: z.enum(CUE_MAKING).optional(),
+  // What text commands begin with at a word's start, such as "//"; they are off when left out.
+  commandLeadIn: z
+    .string()
+    .min(1)
+    .max(3)
+    .regex(/^[^\s\p{L}\p{N}.]+$/u, 'use signs, such as //')
+    .optional(),
   // The number of the last news that the member has looked at; none when left out.
   newsSeen: z.number().int().min(0).optional(),
   // By kind of work.

@@ -77,7 +77,7 @@ const READERS: Record<string, (text: string) => unknown> = {
   exports: (text) => [toHtml(plainPassage(text)), toMarkdown(plainPassage(text))],
   gaps: (text) => gapsOf({ ...emptyDraft(), ...plainPassage(text) }),
   commands: (text) => {
-    const command = readCommand(`${text.slice(0, 20)}\\bw`);
+    const command = readCommand(' //erase.9.words', '//');
     return command && touched([text], { block: 0, offset: text.length }, command);
   },
   phrases: (text) => {

@@ -44,11 +44,9 @@ export function stepOn(state: EditorState): Transaction | null {
   const current = currentBlank(state);
   if (!current) return null;
   const { placement } = current.attrs;
-  const own = askedBlanks(state.doc).filter(({ attrs }) => attrs.placement === placement);
-  // With none ahead, back to a gap that was passed over.
-  const next =
-    own.find(({ pos }) => pos > current.pos) ??
-    own.find(({ pos, attrs }) => pos < current.pos && attrs.state === 'gap');
+  const next = askedBlanks(state.doc).find(
+    ({ pos, attrs }) => pos > current.pos && attrs.placement === placement,
+  );
   if (next) return stepOnto(state, next.pos);
   return placement === null ? null : goOnAfter(state.tr, placement);
 }

@@ -1,6 +1,7 @@
 import type { Preferences } from '#core/glossary';
 import { usePreferences } from '../api/queries';
-import { Notice, Picks } from '../ui';
+import { useState } from 'react';
+import { Notice, Picks, TextField, Tick } from '../ui';
 import { inWords } from '../api/client';
 import { useSavePreferences } from '../offers/useSavePreferences';
 
@@ -13,6 +14,33 @@ const FIRST: [Preferences['firstBy'], string][] = [
   ['key', 'by its own key only, so that nothing is ever taken by accident'],
   ['space', 'by the space after it as well, unless what you typed is a word already'],
 ];
+
+/** Whether text commands are on, and the signs that begin them. */
+function CommandLeadIn({ value, save }: { value: string; save: (leadIn: string) => void }) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const leave = () => {
+    if (typed !== null && /^[^\s\p{L}\p{N}.]{1,3}$/u.test(typed)) save(typed);
+    setTyped(null);
+  };
+  return (
+    <div>
+      <Tick on={value !== ''} toggle={() => save(value === '' ? '//' : '')}>
+        Text commands, typed at the start of a word
+      </Tick>
+      {value !== '' && (
+        <TextField
+          label="They begin with"
+          className="mt-1 max-w-24 font-cue"
+          maxLength={3}
+          value={typed ?? value}
+          onChange={({ target }) => setTyped(target.value)}
+          onBlur={leave}
+          hint={`${value}erase.2.words, or ${value}e.2.w`}
+        />
+      )}
+    </div>
+  );
+}
 
 /** How one likes to be offered things. Saved at once, for this member on every machine. */
 export function PreferencesPanel() {
@@ -32,6 +60,15 @@ export function PreferencesPanel() {
         options={FIRST}
         value={preferences.data?.firstBy ?? null}
         pick={(firstBy) => save.mutate((before) => ({ ...before, firstBy }))}
+      />
+      <CommandLeadIn
+        value={preferences.data?.commandLeadIn ?? ''}
+        save={(commandLeadIn) =>
+          save.mutate(({ commandLeadIn: _, ...before }) => ({
+            ...before,
+            ...(commandLeadIn && { commandLeadIn }),
+          }))
+        }
       />
       {error && <Notice tone="warning" title={inWords(error)} />}
     </section>

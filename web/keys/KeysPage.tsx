@@ -31,16 +31,14 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
     ],
   },
   {
-    title: 'Text commands, typed on a leaf and closed by Space or Enter',
+    title: 'Text commands, once switched on under Glossaries; closed by Space or Enter, called off by Escape',
     keys: [
-      ['\\d2wl', 'A backslash, then verb, count, unit and way: this deletes 2 words to the left'],
-      [
-        'verbs',
-        'm move, s select, c copy, x cut, d delete, v paste what was copied, w swap two, j join two, u capitalise',
-      ],
-      ['units', 'l letter, w word, s sentence, n line (between line breaks), p paragraph'],
-      ['ways', 'l left, r right, u up, d down; a to the start of the unit, z to its end'],
-      ['\\d', 'What is left out is one, word, left: this deletes the word before. \\w swaps two words'],
+      ['//erase.2.words', 'At the start of a word: verb, count, unit and way. This deletes two words back'],
+      ['//e.2.w', 'The same: each word as short as it is clear'],
+      ['verbs', 'go, mark, copy, cut, erase, paste, swap, join, capital'],
+      ['units', 'letter, word, sentence, line (between line breaks), paragraph'],
+      ['ways', 'back, ahead, up, down; start, end (of the unit)'],
+      ['//e', 'What is left out is one, word, back: this deletes the word before'],
     ],
   },
   {

@@ -12,7 +12,7 @@ export function CommandPanel({ told }: { told: CommandTold }) {
         told.words !== '' && <p className="book line-clamp-4 text-[15px]">“{told.words}”</p>
       )}
       <p className="mt-1 text-[12.5px] text-soft">
-        <Key>Space</Key> or <Key>Enter</Key> does it.
+        <Key>Space</Key> or <Key>Enter</Key> does it; <Key>Esc</Key> leaves it as text.
       </p>
     </section>
   );

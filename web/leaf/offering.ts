@@ -15,6 +15,8 @@ export const OFFER_KEYS = ['KeyJ', 'KeyK', 'KeyL', 'Semicolon', 'KeyU', 'KeyI', 
 
 /** What the leaf gives to offers. */
 export interface OfferHost {
+  /** What text commands begin with; '' while they are off. */
+  commandLeadIn: () => string;
   /** Answers what may be offered; another thread does the work. */
   ask: (asked: Asked) => Promise<Answer>;
   /** Whether offers are wanted, and whether a space takes the first. */
@@ -203,7 +205,7 @@ function questionOf(view: EditorView, host: OfferHost, taken: boolean, coming = 
   if (composing || !editable || !host.liked().on) return null;
   const caret = state.selection.from + coming.length;
   const line = lineBefore(state, state.selection.from, coming);
-  if (readCommand(line)) return null;
+  if (readCommand(line, host.commandLeadIn())) return null;
   return { line, lineStart: caret - line.length, taken, ...host.now() };
 }
 

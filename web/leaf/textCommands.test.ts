@@ -4,7 +4,7 @@ import { TextSelection } from '@tiptap/pm/state';
 import { bareView, entryOf, leafOf, readOf, requestOf } from '../testing/leafState';
 import { placeEntry } from '../editor/placing';
 import { cueFiring, giveBack, type CueHost } from './cueFiring';
-import { commandTold, textCommands } from './textCommands';
+import { commandTold, textCommands, type CommandHost } from './textCommands';
 
 const NO_CUES: CueHost = {
   cues: () => null,
@@ -13,7 +13,10 @@ const NO_CUES: CueHost = {
   brought: () => undefined,
   press: () => undefined,
 };
-const leaf = (...lines: string[]) => bareView(leafOf(lines, [history(), cueFiring(NO_CUES), textCommands()]));
+const ran: string[] = [];
+const HOST: CommandHost = { commandLeadIn: () => '//', ran: (does) => void ran.push(does) };
+const leaf = (...lines: string[]) =>
+  bareView(leafOf(lines, [history(), cueFiring(NO_CUES), textCommands(HOST)]));
 
 // A page whose browser gives no clipboard: what is cut is kept by the page itself.
 Object.defineProperty(globalThis, 'navigator', { value: {}, configurable: true });
@@ -30,17 +33,17 @@ function done(lines: string[], command: string): string {
 }
 
 test.each([
-  [['It was weighed and fed|.'], '\\d2', 'It was weighed |.'],
-  [['It was weighed| and fed.'], '\\mwr2', 'It was weighed\\mwr2 | and fed.'],
-  [['It was weighed and| fed.'], '\\m2', 'It was |weighed and fed.'],
-  [['It was weighed| and fed.'], '\\m2wr', 'It was weighed and fed|.'],
-  [['It was weighed| and fed.'], '\\sw', 'It was [weighed] and fed.'],
-  [['It was weighed| and fed.'], '\\s2', 'It [was weighed] and fed.'],
-  [['it was straße| fed.'], '\\u3', 'It Was Straße| fed.'],
-  [['swap two words| here'], '\\w', 'swap words two| here'],
-  [['One. Two|.'], '\\dpu', '|.'],
-  [['One.', 'Two.|'], '\\jp', 'One.Two.|'],
-  [['one|'], '\\w', 'one\\w |'],
+  [['It was weighed and fed |.'], '//e.2', 'It was weighed |.'],
+  [['It was weighed| and fed.'], '//go', 'It was weighed//go | and fed.'],
+  [['It was weighed and |fed.'], '//go.2', 'It was |weighed and fed.'],
+  [['It was weighed |and fed.'], '//g.2.w.ahead', 'It was weighed and fed|.'],
+  [['It was weighed |and fed.'], '//m.w', 'It was [weighed ]and fed.'],
+  [['it was straße |fed.'], '//ca.3', 'It Was Straße |fed.'],
+  [['swap two words |here'], '//s', 'swap words two |here'],
+  [['One. Two |.'], '//e.p.up', '|.'],
+  [['One.', 'Two. |'], '//j.p', 'One.Two. |'],
+  [['one |'], '//s', 'one //s |'],
+  [['Files are in C:|'], '//d', 'Files are in C://d |'],
 ] as const)('%j, then %s: %s', (lines, command, expected) => {
   expect(done([...lines], command)).toBe(expected);
 });
@@ -50,25 +53,37 @@ test('what was cut is put in elsewhere, with its blanks; one undo, or Backspace,
   one.view.dispatch(placeEntry(one.state(), 7, 7, requestOf(entryOf('Fed', 'It ate [food].'), 'p')));
   const end = one.state().doc.child(0).nodeSize - 1;
   one.view.dispatch(one.state().tr.setSelection(TextSelection.create(one.state().doc, end)));
-  one.type('\\x3 ');
+  one.type(' //cut.3 ');
   expect(readOf(one.state())).toBe('Seen. \nThen ');
   one.view.dispatch(one.state().tr.setSelection(TextSelection.atEnd(one.state().doc)));
-  one.type('\\v ');
-  expect(readOf(one.state())).toBe('Seen. \nThen It ate [food].');
+  one.type('//pa ');
+  expect(readOf(one.state())).toBe('Seen. \nThen It ate [food]. ');
   undo(one.state(), one.view.dispatch);
-  expect(readOf(one.state())).toBe('Seen. \nThen \\v');
-  const other = leaf('It was fed|');
-  other.type('\\d ');
+  expect(readOf(one.state())).toBe('Seen. \nThen //pa');
+  const other = leaf('It was fed |');
+  other.type('//e ');
   expect(giveBack(other.view)).toBe(true);
-  expect(readOf(other.state())).toBe('It was fed\\d');
+  expect(readOf(other.state())).toBe('It was fed //e');
 });
 
 test('before it is closed a command tells what it would do, and to which words', () => {
-  const one = leaf('It was weighed and fed|.');
-  one.type('\\d2');
-  expect(commandTold(one.state())).toEqual({ does: 'Delete 2 words to the left', words: 'and fed' });
+  const one = leaf('It was weighed and fed |.');
+  one.type('//e.2');
+  expect(commandTold(one.state())).toEqual({ does: 'Delete 2 words back', words: 'and fed' });
   const nothing = leaf('|');
-  nothing.type('\\w');
+  nothing.type('//s');
   expect(commandTold(nothing.state())?.words).toBeNull();
   expect(commandTold(leaf('no command|').state())).toBeNull();
+});
+
+test('Escape calls a command off: it is text from then on; one that ran says how it is taken back', () => {
+  const one = leaf('It was fed |');
+  one.type('//e');
+  expect(one.press('Escape')).toBe(true);
+  one.type(' ');
+  expect(readOf(one.state())).toBe('It was fed //e ');
+  expect(one.press('Escape')).toBe(false);
+  ran.length = 0;
+  one.type('//e ');
+  expect(ran).toEqual(['Delete one word back']);
 });

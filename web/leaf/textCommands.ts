@@ -1,4 +1,4 @@
-import { Plugin, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
+import { Plugin, PluginKey, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
 import { Decoration, DecorationSet, type EditorView } from '@tiptap/pm/view';
 import { Slice, type Node as EditorNode } from '@tiptap/pm/model';
 import {
@@ -14,6 +14,12 @@ import {
 import { isCode, lineBefore } from '../editor/lineBefore';
 import { broughtBy } from './cueFiring';
 import { OFFER_KEYS } from './offering';
+
+interface CommandState {
+  leadIn: () => string;
+  calledOff: number | null;
+}
+const key = new PluginKey<CommandState>('textCommands');
 
 /** A command that stands before the caret, ready to be closed. */
 interface Ready {
@@ -55,22 +61,24 @@ const charactersOf = (node: EditorNode, from: number, to: number) =>
 const textOf = (node: EditorNode) => charactersOf(node, 0, node.content.size);
 
 function readyAt(state: EditorState): Ready | null {
+  const own = key.getState(state);
   if (!(state.selection instanceof TextSelection) || !state.selection.empty || isCode(state)) return null;
   const end = state.selection.from;
-  const command = readCommand(lineBefore(state, end));
+  const command = readCommand(lineBefore(state, end), own?.leadIn() ?? '');
   if (!command) return null;
   const start = end - command.length;
+  if (own?.calledOff === start) return null;
   const lines = linesOf(state);
   const block = lines.findIndex(
     (line) => line.start <= start && start <= line.start + line.node.content.size,
   );
   // The text as it is without the command's own letters.
-  const own = lines[block]!.start;
+  const begins = lines[block]!.start;
   const blocks = lines.map(({ node }, at) => {
     const text = textOf(node);
-    return at === block ? text.slice(0, start - own) + text.slice(end - own) : text;
+    return at === block ? text.slice(0, start - begins) + text.slice(end - begins) : text;
   });
-  const stretch = touched(blocks, { block, offset: start - own }, command);
+  const stretch = touched(blocks, { block, offset: start - begins }, command);
   const at = ({ block: of, offset }: Place) => {
     const pos = lines[of]!.start + offset;
     return of === block && pos > start ? pos + command.length : pos;
@@ -84,10 +92,7 @@ export function commandTold(state: EditorState): CommandTold | null {
   if (!ready) return null;
   const { command, range } = ready;
   if (!range) return { does: commandInWords(command), words: null };
-  const words = state.doc
-    .textBetween(range.from, range.to, ' … ', '')
-    .replace(/\\\w+$/, '')
-    .trim();
+  const words = state.doc.textBetween(range.from, range.to, ' … ', '').trim();
   return { does: commandInWords(command), words };
 }
 
@@ -136,13 +141,13 @@ const pair: Work = (tr, at) => neighbours(tr, at, at.from, at.to);
 
 /** What each verb does with what it touches. */
 const WORK: Record<Verb, Work> = {
-  move: (tr, { from, to, start }) => select(tr, from < start ? from : to),
-  select: (tr, { from, to }) => select(tr, from, to),
+  go: (tr, { from, to, start }) => select(tr, from < start ? from : to),
+  mark: (tr, { from, to }) => select(tr, from, to),
   copy: () => undefined,
   cut: remove,
-  delete: remove,
+  erase: remove,
   paste: (tr) => void tr.replaceSelection(copied),
-  capitalise: (tr, { from, to }) => capitalise(tr, from, to),
+  capital: (tr, { from, to }) => capitalise(tr, from, to),
   swap: pair,
   join: pair,
 };
@@ -163,16 +168,35 @@ function run(view: EditorView, ready: Ready): void {
 }
 
 /** Runs the command at the caret; false when there is none, or nothing it could touch. */
-function close(view: EditorView): boolean {
+function close(view: EditorView, ran: (does: string) => void): boolean {
   const ready = view.editable && !view.composing ? readyAt(view.state) : null;
   if (!ready?.range) return false;
   run(view, ready);
+  ran(commandInWords(ready.command));
   return true;
 }
 
+/** The place of a command that Escape has called off: it is text from then on. */
+function calledOff(tr: Transaction, before: number | null): number | null {
+  const meta = tr.getMeta(key) as { calledOff: number } | undefined;
+  if (meta) return meta.calledOff;
+  return before === null ? null : tr.mapping.map(before, -1);
+}
+
+/** What text commands need: what they begin with ('' while they are off), and who hears what was done. */
+export interface CommandHost {
+  commandLeadIn: () => string;
+  ran: (does: string) => void;
+}
+
 /** Text commands typed at the caret: shown with what they would touch, run by Space, Enter or the first offer's key. */
-export const textCommands = (): Plugin =>
-  new Plugin({
+export const textCommands = (host: CommandHost): Plugin<CommandState> =>
+  new Plugin<CommandState>({
+    key,
+    state: {
+      init: () => ({ leadIn: host.commandLeadIn, calledOff: null }),
+      apply: (tr, value) => ({ ...value, calledOff: calledOff(tr, value.calledOff) }),
+    },
     props: {
       decorations: (state) => {
         const ready = readyAt(state);
@@ -183,11 +207,16 @@ export const textCommands = (): Plugin =>
           Decoration.inline(ready.start, ready.end, { class: 'command' }),
         ]);
       },
-      handleTextInput: (view, _from, _to, text) => text === ' ' && close(view),
+      handleTextInput: (view, _from, _to, text) => text === ' ' && close(view, host.ran),
       handleKeyDown: (view, event) => {
+        const ready = event.key === 'Escape' && readyAt(view.state);
+        if (ready) {
+          view.dispatch(view.state.tr.setMeta(key, { calledOff: ready.start }));
+          return true;
+        }
         const isFirst = event.altKey && event.code === OFFER_KEYS[0] && !event.getModifierState('AltGraph');
         const isEnter = event.key === 'Enter' && !event.ctrlKey && !event.metaKey && !event.shiftKey;
-        return (isFirst || isEnter) && close(view);
+        return (isFirst || isEnter) && close(view, host.ran);
       },
     },
   });

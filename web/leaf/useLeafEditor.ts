@@ -24,9 +24,12 @@ import { keyCues, type KeyCueHost } from './keyCues';
 import type { LeafSlip } from './leafSlip';
 import { offerKeys, offering, type OfferHost } from './offering';
 import { pasting } from './pasting';
-import { textCommands } from './textCommands';
+import { textCommands, type CommandHost } from './textCommands';
 
-type Host = Omit<CueHost, 'press'> & OfferHost & KeyCueHost & { open: (slip: LeafSlip) => void };
+type Host = Omit<CueHost, 'press'> &
+  CommandHost &
+  OfferHost &
+  KeyCueHost & { open: (slip: LeafSlip) => void };
 
 /** Cues, offers and pasting; asked before the keys of lists and tables. */
 const writing = (host: Host) =>
@@ -37,7 +40,7 @@ const writing = (host: Host) =>
       const { editor } = this;
       const press = (key: string) => void editor.commands.keyboardShortcut(key);
       return [
-        textCommands(),
+        textCommands(host),
         offerKeys(host),
         keyCues(host),
         cueFiring({ ...host, press }),

@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Case, Draft } from '#contracts';
 import type { DraftDocument } from '#core/draft';
 import { useEntriesAtHand } from '../api/bank';
+import { usePreferences } from '../api/queries';
 import { typedCue } from '../bank/bankIndex';
 import { useOffering } from '../offers/useOffering';
 import { useShell } from '../shell/ShellContext';
@@ -27,9 +28,15 @@ export function useLeafParts({ one, draft, document, onChange, say }: Options) {
   // What was placed here may be kept where this page has nothing else of.
   useEntriesAtHand(Object.values(document.attrs.placements).map(({ entry }) => entry));
   const offering = useOffering(placing.index, placing.reach, one);
+  const preferences = usePreferences().data;
   const [slip, openSlip] = useState<LeafSlip | null>(null);
   // What stands in these is set below: the editor needs the host before there is what counts its keys.
-  const later = useRef<{ brought: Brought; missed: (entry: string) => void } | null>(null);
+  const later = useRef<{
+    brought: Brought;
+    missed: (entry: string) => void;
+    ran: (does: string) => void;
+    leadIn: string;
+  } | null>(null);
   const host = useMemo(
     () => ({
       ...placing.host,
@@ -37,6 +44,8 @@ export function useLeafParts({ one, draft, document, onChange, say }: Options) {
       open: openSlip,
       brought: (...all: Parameters<Brought>) => later.current?.brought(...all),
       missed: (entry: string) => later.current?.missed(entry),
+      ran: (does: string) => later.current?.ran(does),
+      commandLeadIn: () => later.current?.leadIn ?? '',
     }),
     [placing.host, offering.host],
   );
@@ -47,6 +56,8 @@ export function useLeafParts({ one, draft, document, onChange, say }: Options) {
   useEffect(() => {
     later.current = {
       brought: counts.brought,
+      ran: (does) => say(`${does}: Ctrl Z takes it back.`),
+      leadIn: preferences?.commandLeadIn ?? '',
       // Once for each entry: a hint that comes again is a nag.
       missed: (id) => {
         const entry = index?.entries.get(id);

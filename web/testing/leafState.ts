@@ -62,6 +62,14 @@ export function bareView(begun: EditorState): BareView {
     editable: true,
     composing: false,
     focus: () => undefined,
+    isDestroyed: false,
+    // Without a page no blank has a line to type on.
+    dom: { querySelector: () => null },
+    someProp: <T>(name: string, use: (prop: never) => T) =>
+      state.plugins
+        .map((plugin) => plugin.props[name as keyof typeof plugin.props])
+        .flatMap((prop) => (prop ? [use(prop as never)] : []))
+        .find(Boolean),
     dispatch: (tr: Transaction) => {
       state = state.apply(tr);
     },
