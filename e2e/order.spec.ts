@@ -30,7 +30,7 @@ test('entries that say nearly the same: found, merged in one act, followed by a 
 
   // Its cue brings the one that is left; the draft that held it says so, and takes it over with its answers.
   const newer = anouk.getByRole('status').filter({ hasText: 'has become “Hedgehog out in daylight”' });
-  await newer.getByRole('button', { name: 'Take it over' }).click();
+  await newer.getByRole('button', { name: 'Use the new wording' }).click();
   await expect.poll(() => words(anouk)).toContain('nearly always needs help');
   await expect(newer).toBeHidden();
   await anouk.getByRole('link', { name: 'Bank' }).click();

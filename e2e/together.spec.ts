@@ -33,7 +33,7 @@ test('a colleague sees what is kept and changed, and is told in the draft that h
   const newer = odile.getByRole('status').filter({ hasText: 'has a newer wording' });
   await expect(newer).toContainText('Fewer hands');
   await expect(newer.getByRole('insertion')).toHaveText(/^\s*Two people at the most\.$/);
-  await newer.getByRole('button', { name: 'Take it over' }).click();
+  await newer.getByRole('button', { name: 'Use the new wording' }).click();
   await expect.poll(() => words(odile)).toContain('combine weighing with cleaning. Two people at the most.');
   await expect(newer).toBeHidden();
 });
@@ -113,7 +113,7 @@ test('a newer wording is taken over with what was changed by hand; a change by h
   await imke.keyboard.type(' Two people at the most.');
   await imke.keyboard.press('F9');
   const newer = odile.getByRole('status').filter({ hasText: 'has a newer wording' });
-  await newer.getByRole('button', { name: 'Take it over' }).click();
+  await newer.getByRole('button', { name: 'Use the new wording' }).click();
   await expect
     .poll(() => words(odile))
     .toContain('combine weighing with thorough cleaning. Two people at the most.');
@@ -131,7 +131,7 @@ test('a newer wording is taken over with what was changed by hand; a change by h
     'with thorough cleaning. Two people at the most.',
   );
   await draftOf(odile).getByText('thorough').click();
-  await placed.getByRole('button', { name: 'Note a fault' }).click();
+  await placed.getByRole('button', { name: 'Report a mistake' }).click();
   await odile.keyboard.type('Overlaps with the wound entry');
   await odile.keyboard.press('Enter');
   const note = imke.getByRole('article', { name: 'Note by Odile Brandt' });

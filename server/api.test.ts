@@ -173,7 +173,7 @@ describe('entries', () => {
       ...wording('Deep', 'x'),
       wordings: [{ id: 'm', name: 'M', language: 'en', parts: [{ id: 't', name: 'T', passage: deep }] }],
     });
-    expect(problem(bomb).detail).toContain('depth');
+    expect(problem(bomb).detail).toContain('levels deep');
   });
 });
 

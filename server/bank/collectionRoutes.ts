@@ -8,7 +8,7 @@ import { bind } from '../http/bind';
 import { notFound, Refusal } from '../http/refusal';
 import { record } from '../people/trail';
 import { deleteCollection } from '../wastebasket/deleting';
-import { placeCollection } from './placeCollection';
+import { mustFindRoom, placeCollection } from './placeCollection';
 import { announceChanges } from './announceEntry';
 import { changing, changingReach, holdTree, mustBeAt, mustKeepIt } from './changingCollections';
 import { rightOn } from './rights';
@@ -33,6 +33,7 @@ export function collectionRoutes(router: Router, context: Context): void {
       await db.transaction(async (tx) => {
         await holdTree(tx);
         await makeCollection(context, tx, member.id, { id, parent, settings });
+        await mustFindRoom(tx);
       });
       return asSeen(db, member.id, id);
     }),

@@ -1,11 +1,11 @@
+import { eq, isNull, max } from 'drizzle-orm';
 import type { CollectionSettings } from '#contracts';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { collectionRevisions, collections } from '../db/schema';
 import { record } from '../people/trail';
 import { mustKeepIt } from './changingCollections';
-import { placeCollection } from './placeCollection';
-import { setGrants } from './sharing';
+import { letKeep } from './sharing';
 
 /** Writes down what the settings of a collection are at a version. */
 export const keepSettings = (
@@ -20,7 +20,10 @@ interface Made {
   settings: CollectionSettings;
 }
 
-/** Makes a collection, last within one that the member keeps or at the top. The tree must be held. */
+/**
+ * Makes a collection, last within one that the member keeps or at the top. The tree must be held; whether it lies too deep is to be
+ * looked at afterwards (`mustFindRoom`).
+ */
 export async function makeCollection(
   context: Context,
   tx: Queries,
@@ -29,11 +32,16 @@ export async function makeCollection(
 ): Promise<void> {
   const around = parent === null ? null : await mustKeepIt(tx, member, parent);
   const ownedBy = around?.ownedBy ?? null;
-  await tx.insert(collections).values({ id, parent, ownedBy, ...settings });
-  await placeCollection(tx, id, { parent, before: null });
+  // Last of those beside it; where all stand is not looked at, since a file may bring hundreds.
+  const [beside] = await tx
+    .select({ last: max(collections.position) })
+    .from(collections)
+    .where(parent === null ? isNull(collections.parent) : eq(collections.parent, parent));
+  const position = (beside?.last ?? -1) + 1;
+  await tx.insert(collections).values({ id, parent, ownedBy, position, ...settings });
   await keepSettings(context, tx, { collection: id, version: 1, settings, savedBy: member, reason: '' });
   // At the top it is for its maker alone, until they share it.
-  if (parent === null) await setGrants(tx, id, [{ to: { kind: 'member', id: member }, right: 'keep' }]);
+  if (parent === null) await letKeep(tx, member, id);
   const done = { by: member, act: 'collection-made' as const, subject: settings.name, collection: id };
   await record(tx, context.now(), done);
 }

@@ -3,15 +3,16 @@ import type { Entry } from '#contracts';
 import type { EntryContent } from '#core/entry';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { collections, cues, entries, entryMoves, revisions } from '../db/schema';
+import { collections, cues, entries, entryMoves } from '../db/schema';
 import { notFound, Refusal } from '../http/refusal';
-import { record } from '../people/trail';
+import { recordAll } from '../people/trail';
 import { depart, holdCollections, nextChange } from './bankChanges';
 import { moveWords } from './entryWords';
 import { rightsFor } from './rights';
-import { indexEntry, isSavedAlready, mustBeSound, tellingClashes, toEntry, typedCues } from './saveEntry';
+import { isSavedAlready, mustBeSound, tellingClashes, toEntry, typedCues } from './saveEntry';
 import { mustIncludeSoundly } from './soundIncludes';
 import { mustVaryAlone } from './soundVariations';
+import { indexAll, saveStates } from './writtenTogether';
 
 type Row = typeof entries.$inferSelect;
 
@@ -127,14 +128,17 @@ export async function moveEntries(
         );
       await moveWords(tx, rows, to);
       const named = places.find((place) => place.id === to)!.name;
-      for (const { content } of rows)
-        await record(tx, context.now(), {
+      await recordAll(
+        tx,
+        context.now(),
+        rows.map(({ content }) => ({
           by: member,
-          act: 'entry-moved',
+          act: 'entry-moved' as const,
           subject: content.title,
           detail: `to ${named}`,
           collection: to,
-        });
+        })),
+      );
       return moved.map(toEntry);
     }),
   );
@@ -186,22 +190,32 @@ export async function changeEntries(
         counts.set(collection, await nextChange(tx, collection));
       // All cues go before any comes: two of these may change places.
       await tx.delete(cues).where(inArray(cues.entry, [...byId.keys()]));
-      const saved: Entry[] = [];
-      for (const { entry: id, revision, content } of changes) {
-        const { collection } = byId.get(id)!;
-        await mustIncludeSoundly(tx, { member, collection, id, content });
-        const state = { content, reason, savedAt, savedBy: member, revision: revision + 1 };
-        const [row] = await tx
-          .update(entries)
-          .set({ ...state, change: counts.get(collection)! })
-          .where(eq(entries.id, id))
-          .returning();
-        await tx.insert(revisions).values({ entry: id, ...state });
-        await indexEntry(tx, collection, id, content);
-        const done = { by: member, act: 'entry-changed' as const, subject: content.title, detail: reason };
-        await record(tx, savedAt, { ...done, collection });
-        saved.push(toEntry(row!));
-      }
+      const states = changes.map(({ entry, revision, content }) => ({
+        entry,
+        revision: revision + 1,
+        content,
+        reason,
+        savedAt,
+        savedBy: member,
+        change: counts.get(byId.get(entry)!.collection)!,
+      }));
+      for (const { entry: id, content } of changes)
+        await mustIncludeSoundly(tx, { member, collection: byId.get(id)!.collection, id, content });
+      await saveStates(tx, states);
+      const now = states.map(({ entry, ...state }) => ({ ...byId.get(entry)!, ...state }));
+      await indexAll(tx, now);
+      await recordAll(
+        tx,
+        savedAt,
+        now.map(({ collection, content }) => ({
+          by: member,
+          act: 'entry-changed' as const,
+          subject: content.title,
+          detail: reason,
+          collection,
+        })),
+      );
+      const saved = now.map(toEntry);
       return saved;
     }),
   );

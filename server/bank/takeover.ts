@@ -4,18 +4,19 @@ import { renamedIncludes } from '#core/fill';
 import { branchesOf, within } from '#core/rights';
 import type { Context } from '../context';
 import type { Database, Queries } from '../db/openStore';
-import { collections, cues, entries, revisions } from '../db/schema';
+import { collections, entries } from '../db/schema';
 import { Refusal } from '../http/refusal';
 import { record } from '../people/trail';
 import { nextChange } from './bankChanges';
 import { holdTree, mustKeepIt } from './changingCollections';
-import { writeWords } from './entryWords';
 import { makeCollection } from './makeCollection';
+import { mustFindRoom } from './placeCollection';
 import { changeEntries } from './manyEntries';
 import { mustKeep, rightsFor, visibleEntries } from './rights';
 import { withIncluded } from './readBank';
-import { mustBeSound, tellingClashes, typedCues } from './saveEntry';
+import { mustBeSound, tellingClashes } from './saveEntry';
 import { includedIds, mustIncludeSoundly } from './soundIncludes';
+import { indexAll, keepRevisions } from './writtenTogether';
 
 /**
  * A collection with those within it that its keeper sees, and all their entries, as a file for another team; what stands
@@ -85,6 +86,7 @@ async function makeTheirs(
     await makeCollection(context, tx, member, { id: ids.get(id)!, parent: around, settings });
     made.add(id);
   }
+  await mustFindRoom(tx);
   return ids;
 }
 
@@ -106,12 +108,11 @@ async function insertAll(
   await tx
     .insert(entries)
     .values(rows.map((row) => ({ ...row, ...saved, change: counts.get(row.collection)! })));
-  await tx.insert(revisions).values(rows.map(({ id, content }) => ({ entry: id, content, ...saved })));
-  const typed = rows.flatMap(({ id, collection, content }) =>
-    typedCues(content).map((text) => ({ collection, typed: text, entry: id })),
+  await keepRevisions(
+    tx,
+    rows.map(({ id, content }) => ({ entry: id, content, ...saved })),
   );
-  if (typed.length > 0) await tx.insert(cues).values(typed);
-  await writeWords(tx, rows);
+  await indexAll(tx, rows);
   for (const { id, collection, content } of rows)
     await mustIncludeSoundly(tx, { member, collection, id, content });
 }

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm';
 import type { Term } from '#core/glossary';
 import type { Queries } from '../db/openStore';
-import { glossaries, terms } from '../db/schema';
+import { glossaries } from '../db/schema';
 
 type Row = typeof glossaries.$inferInsert;
 
@@ -23,13 +23,13 @@ const STEP = 2000;
 /** Writes terms over those with the same text, some thousands at a time. */
 export async function writeTerms(tx: Queries, glossary: string, some: readonly Term[]): Promise<void> {
   for (let at = 0; at < some.length; at += STEP) {
-    await tx
-      .insert(terms)
-      .values(some.slice(at, at + STEP).map((term) => ({ glossary, ...term })))
-      .onConflictDoUpdate({
-        target: [terms.glossary, terms.text],
-        set: { cue: sql`excluded.cue`, weight: sql`excluded.weight`, note: sql`excluded.note` },
-      });
+    const rows = JSON.stringify(some.slice(at, at + STEP));
+    await tx.execute(sql`
+      insert into terms (glossary, text, cue, weight, note)
+      select ${glossary}, term.text, term.cue, term.weight, term.note
+      from jsonb_to_recordset(${rows}::jsonb) as term(text text, cue text, weight int, note text)
+      on conflict (glossary, text) do update
+        set cue = excluded.cue, weight = excluded.weight, note = excluded.note`);
   }
 }
 

@@ -5,7 +5,7 @@ import { heldByKeeper } from '../bank/manyEntries';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { collections, cues, deletions, drafts, entries, entryWords, glossaries } from '../db/schema';
-import { record } from '../people/trail';
+import { record, recordAll } from '../people/trail';
 
 type Deleting = typeof deletions.$inferInsert;
 
@@ -35,13 +35,16 @@ export async function deleteEntries(
     await tx.update(entries).set({ deletion }).where(inArray(entries.id, all));
     await tx.delete(cues).where(inArray(cues.entry, all));
     await tx.delete(entryWords).where(inArray(entryWords.entry, all));
-    for (const { content, collection } of rows)
-      await record(tx, context.now(), {
+    await recordAll(
+      tx,
+      context.now(),
+      rows.map(({ content, collection }) => ({
         by: member,
-        act: 'entry-deleted',
+        act: 'entry-deleted' as const,
         subject: content.title,
         collection,
-      });
+      })),
+    );
     return deletion;
   });
 }

@@ -4,17 +4,42 @@ import { letKeep } from '../bank/sharing';
 import { holdCollections, nextChange } from '../bank/bankChanges';
 import { mustFindRoom, placeCollection } from '../bank/placeCollection';
 import { rightOn } from '../bank/rights';
-import { typedCues, indexEntry } from '../bank/saveEntry';
+import { typedCues } from '../bank/saveEntry';
+import { indexAll, saveStates } from '../bank/writtenTogether';
 import { mustVaryAlone } from '../bank/soundVariations';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { collections, cues, deletions, drafts, entries, glossaries, revisions } from '../db/schema';
+import { collections, cues, deletions, drafts, entries, glossaries } from '../db/schema';
 import { Refusal } from '../http/refusal';
 import { unmerge } from '../order/unmerge';
-import { record } from '../people/trail';
+import { record, recordAll } from '../people/trail';
 
 type DeletionRow = typeof deletions.$inferSelect;
 type EntryRow = typeof entries.$inferSelect;
+
+/** Those of some cues that entries of a collection have by now. */
+async function takenOf(tx: Queries, collection: string, wanted: readonly string[]): Promise<Set<string>> {
+  const rows = await tx
+    .select({ typed: cues.typed })
+    .from(cues)
+    .where(
+      and(
+        eq(cues.collection, collection),
+        sql`${cues.typed} in (select jsonb_array_elements_text(${JSON.stringify(wanted)}::jsonb))`,
+      ),
+    );
+  return new Set(rows.map(({ typed }) => typed));
+}
+
+/** The entry without cues that are taken, in a revision that says so; the very same where none is. */
+function withFreeCues(row: EntryRow, taken: ReadonlySet<string>, lost: Restored['lostCues']): EntryRow {
+  const gone = row.content.cues.filter(({ text }) => taken.has(text.toLowerCase()));
+  if (gone.length === 0) return row;
+  lost.push(...gone.map(({ text }) => ({ title: row.content.title, cue: text })));
+  const reason = `Brought back; ${gone.map(({ text }) => text).join(', ')} brings another entry by now`;
+  const kept = row.content.cues.filter(({ text }) => !taken.has(text.toLowerCase()));
+  return { ...row, reason, revision: row.revision + 1, content: { ...row.content, cues: kept } };
+}
 
 /** Brings entries back with those of their cues that are free; of the others the entry lets go, in a revision that says so. */
 async function restoreEntries(
@@ -38,39 +63,44 @@ async function restoreEntries(
     rows.map(({ id }) => id),
   );
   const lostCues: Restored['lostCues'] = [];
-  for (const row of rows) {
-    const wanted = typedCues(row.content);
-    const taken = new Set(
-      wanted.length === 0
-        ? []
-        : (
-            await tx
-              .select({ typed: cues.typed })
-              .from(cues)
-              .where(and(eq(cues.collection, row.collection), inArray(cues.typed, wanted)))
-          ).map(({ typed }) => typed),
-    );
-    const change = await nextChange(tx, row.collection);
-    const kept = row.content.cues.filter(({ text }) => !taken.has(text.toLowerCase()));
-    const content = taken.size === 0 ? row.content : { ...row.content, cues: kept };
-    const lost = row.content.cues.filter(({ text }) => taken.has(text.toLowerCase()));
-    lostCues.push(...lost.map(({ text }) => ({ title: content.title, cue: text })));
-    const alive = { deletion: null, change };
-    if (lost.length === 0) {
-      await tx.update(entries).set(alive).where(eq(entries.id, row.id));
-    } else {
-      const reason = `Brought back; ${lost.map(({ text }) => text).join(', ')} brings another entry by now`;
-      const state = { content, reason, savedAt: context.now(), savedBy: member, revision: row.revision + 1 };
-      await tx
-        .update(entries)
-        .set({ ...alive, ...state })
-        .where(eq(entries.id, row.id));
-      await tx.insert(revisions).values({ entry: row.id, ...state });
-    }
-    await indexEntry(tx, row.collection, row.id, content);
-    const done = { by: member, act: 'entry-restored' as const, subject: content.title };
-    await record(tx, context.now(), { ...done, collection: row.collection });
+  const back: EntryRow[] = [];
+  for (const collection of new Set(rows.map((row) => row.collection))) {
+    const own = rows.filter((row) => row.collection === collection);
+    const wanted = own.flatMap(({ content }) => typedCues(content));
+    const taken = await takenOf(tx, collection, wanted);
+    const change = await nextChange(tx, collection);
+    for (const row of own) back.push({ ...withFreeCues(row, taken, lostCues), change });
   }
+  const before = new Map(rows.map((row) => [row.id, row]));
+  const less = back.filter((row) => row.content !== before.get(row.id)!.content);
+  await saveStates(
+    tx,
+    less.map(({ id, content, reason, change, revision }) => ({
+      ...{ entry: id, content, reason, change, revision },
+      savedAt: context.now(),
+      savedBy: member,
+    })),
+  );
+  for (const change of new Set(back.map((row) => `${row.collection} ${row.change}`))) {
+    const same = back.filter((row) => `${row.collection} ${row.change}` === change);
+    await tx
+      .update(entries)
+      .set({ deletion: null, change: same[0]!.change })
+      .where(
+        sql`${entries.id} in (select jsonb_array_elements_text(${JSON.stringify(same.map(({ id }) => id))}::jsonb))`,
+      );
+  }
+  await indexAll(tx, back);
+  await recordAll(
+    tx,
+    context.now(),
+    back.map(({ content, collection }) => ({
+      by: member,
+      act: 'entry-restored' as const,
+      subject: content.title,
+      collection,
+    })),
+  );
   return { entries: rows.length, lostCues };
 }
 

@@ -21,7 +21,7 @@ import { useLeafActions } from './useLeafActions';
 import { useLeafState, documentOf } from './useLeafEditor';
 import { useLeafParts } from './useLeafParts';
 import { UnderCaret } from './UnderCaret';
-import { giveKeys } from './whereKeysGo';
+import { giveKeys, goToMargin } from './whereKeysGo';
 
 interface Props {
   one: Case;
@@ -93,6 +93,8 @@ export function Leaf({ one, draft, copy }: Props) {
           { label: 'Go to the next gap', key: 'F8', run: () => goToGap(stepToGap(editor.state)) },
           { label: 'Refer to a number', run: () => openSlip({ kind: 'reference' }) },
           { label: 'Change what is in reach', run: () => openSlip({ kind: 'reach' }) },
+          { label: 'Earlier texts of this draft', run: () => openSlip({ kind: 'earlier' }) },
+          { label: 'Go to the margin', run: () => goToMargin() },
           { label: 'Finish the draft', key: 'F9', run: finishNow },
           {
             label: 'Delete this draft',

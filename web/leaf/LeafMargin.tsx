@@ -13,6 +13,7 @@ import { BlankPanel } from './BlankPanel';
 import { giveKeys } from './whereKeysGo';
 import { CaptureSlip } from './CaptureSlip';
 import type { DraftKeeper, Keeping } from './draftKeeper';
+import { EarlierStates } from './EarlierStates';
 import { CommandPanel } from './CommandPanel';
 import { FinishedPanel } from './FinishedPanel';
 import { GapsPanel } from './GapsPanel';
@@ -63,7 +64,7 @@ export interface LeafMarginProps {
 }
 
 /** The slip that was asked for. */
-function AskedFor({ one, editor, placing, offering, slip, closeSlip, say }: LeafMarginProps) {
+function AskedFor({ one, editor, placing, offering, keeper, slip, closeSlip, say }: LeafMarginProps) {
   const close = (said?: string | null) => {
     closeSlip();
     if (said !== undefined) say(said);
@@ -73,6 +74,8 @@ function AskedFor({ one, editor, placing, offering, slip, closeSlip, say }: Leaf
   switch (slip?.kind) {
     case 'reference':
       return <ReferenceSlip editor={editor} close={close} />;
+    case 'earlier':
+      return <EarlierStates editor={editor} draft={keeper.draftId} close={close} />;
     case 'reach':
       return <ReachSlip kind={one.kind} index={placing.index} glossaries={glossaries} close={close} />;
     case 'term': {
@@ -219,7 +222,13 @@ function OfTheLine(props: LeafMarginProps) {
 export function LeafMargin(props: LeafMarginProps) {
   const { editor, leaf, selected, finishing } = props;
   return (
-    <div className="pt-6">
+    <div
+      className="pt-6"
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape' || event.defaultPrevented) return;
+        giveKeys(editor.view);
+      }}
+    >
       <Standing {...props} />
       {finishing.state === 'open' && (
         <Level editor={editor} pos={selected?.pos ?? leaf.blank?.pos ?? null}>

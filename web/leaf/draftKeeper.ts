@@ -60,6 +60,10 @@ export class DraftKeeper {
     this.read = read;
   }
 
+  get draftId(): string {
+    return this.draft.id;
+  }
+
   /** The version the server has. */
   get savedVersion(): number {
     return this.version;

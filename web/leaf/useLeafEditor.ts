@@ -17,7 +17,7 @@ import { statementAt, statementsIn, type Statement } from '../editor/confirming'
 import { stepToBlank } from '../editor/stepping';
 import type { EditorView } from '@tiptap/pm/view';
 import { confirm, keyOnBlank, stepTo } from './blankKeys';
-import { typeIntoBlank } from './whereKeysGo';
+import { goToMargin, typeIntoBlank } from './whereKeysGo';
 import { LiveBlank } from './blankView';
 import { cueFiring, type CueHost } from './cueFiring';
 import { keyCues, type KeyCueHost } from './keyCues';
@@ -87,6 +87,7 @@ const leafKeys = (host: Host) =>
         host.open({ kind: 'reach' });
         return true;
       },
+      'Alt-b': () => goToMargin(),
       Tab: ({ editor }) => toBlank(editor, 1),
       'Shift-Tab': ({ editor }) => toBlank(editor, -1),
       'Mod-Enter': ({ editor }) => confirm(editor.view),

@@ -23,3 +23,15 @@ export function typeIntoBlank(view: EditorView, words: string): boolean {
   line.dispatchEvent(new Event('input', { bubbles: true }));
   return true;
 }
+
+const REACHED = 'button:not([disabled]), a[href], input, select, textarea, [tabindex="0"]';
+
+/** Gives the keys to the first thing in the margin; false where there is nothing to reach. Escape there gives them back. */
+export function goToMargin(): boolean {
+  const margin = document.querySelector<HTMLElement>('aside');
+  const first = [...(margin?.querySelectorAll<HTMLElement>(REACHED) ?? [])].find(
+    (one) => one.tabIndex >= 0 && one.offsetParent !== null,
+  );
+  first?.focus();
+  return first !== undefined;
+}

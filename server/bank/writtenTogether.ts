@@ -1,0 +1,64 @@
+import { sql } from 'drizzle-orm';
+import type { EntryContent } from '#core/entry';
+import type { Queries } from '../db/openStore';
+import { typedCues } from './saveEntry';
+import { writeWords } from './entryWords';
+
+/**
+ * What belongs to many entries, written in one statement each, however many they are: a statement for each would hold everybody
+ * else up for as long as the way to the store and back takes, and one with a parameter for each value takes 65,535 at the most.
+ */
+
+interface Placed {
+  id: string;
+  collection: string;
+  content: EntryContent;
+}
+
+const WORDS_AT_ONCE = 100;
+
+/** Writes down the cues and words that entries are brought and found by. They must have none written down. */
+export async function indexAll(tx: Queries, all: readonly Placed[]): Promise<void> {
+  const cues = all.flatMap(({ id, collection, content }) =>
+    typedCues(content).map((typed) => ({ collection, typed, entry: id })),
+  );
+  if (cues.length > 0)
+    await tx.execute(sql`
+      insert into cues (collection, typed, entry)
+      select cue.collection, cue.typed, cue.entry
+      from jsonb_to_recordset(${JSON.stringify(cues)}::jsonb) as cue(collection text, typed text, entry text)`);
+  for (let at = 0; at < all.length; at += WORDS_AT_ONCE)
+    await writeWords(tx, all.slice(at, at + WORDS_AT_ONCE));
+}
+
+/** A state of an entry, as its history keeps it. */
+export interface Saved {
+  entry: string;
+  revision: number;
+  content: EntryContent;
+  reason: string;
+  savedAt: Date;
+  savedBy: string;
+}
+
+/** Writes down states of entries in their histories. */
+export async function keepRevisions(tx: Queries, all: readonly Saved[]): Promise<void> {
+  if (all.length === 0) return;
+  await tx.execute(sql`
+    insert into revisions (entry, revision, content, reason, saved_at, saved_by)
+    select one.entry, one.revision, one.content, one.reason, one."savedAt", one."savedBy"
+    from jsonb_to_recordset(${JSON.stringify(all)}::jsonb)
+      as one(entry text, revision int, content jsonb, reason text, "savedAt" timestamptz, "savedBy" text)`);
+}
+
+/** Gives entries their next states, with the count of their collection's changes at which each was saved. */
+export async function saveStates(tx: Queries, all: readonly (Saved & { change: number })[]): Promise<void> {
+  if (all.length === 0) return;
+  await tx.execute(sql`
+    update entries set revision = one.revision, content = one.content, reason = one.reason,
+      saved_at = one."savedAt", saved_by = one."savedBy", change = one.change, deletion = null
+    from jsonb_to_recordset(${JSON.stringify(all)}::jsonb)
+      as one(entry text, revision int, content jsonb, reason text, "savedAt" timestamptz, "savedBy" text, change int)
+    where entries.id = one.entry`);
+  await keepRevisions(tx, all);
+}
