@@ -21,7 +21,7 @@ test('a ward note, from the desk to the finished text, by keyboard alone', async
   await expect(blank).toContainText('How was it found?');
   await expect
     .poll(() => words(page))
-    .toMatch(/^Seen at noon. Bramble, a female hedgehog, was admitted on .+ weighing 512 g\./);
+    .toMatch(/^Seen at noon. Bramble, a female hedgehog, was admitted on .+ weighing 412 g\./);
   await expect(page.getByRole('region', { name: 'Placed wording' })).toContainText(
     /Measurement, \d+ days ago/,
   );

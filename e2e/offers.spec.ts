@@ -178,30 +178,47 @@ test('text commands: told with what they touch before they are closed, and undon
 }) => {
   const page = await signedIn('Ruan Pellow');
   const { keyboard } = page;
+  // Off until they are asked for: what looks like one is text.
   await openCase(page, /interview/i);
-  await keyboard.type('It was weighed and fed. It slept well\\d2');
+  await keyboard.type('It was weighed and fed. It slept well //e.2 ');
+  await reads(page, 'It was weighed and fed. It slept well //e.2 ');
+  for (const _ of '//e.2 ') await keyboard.press('Backspace');
+  await page.getByRole('link', { name: 'Glossaries' }).click();
+  await page.getByRole('checkbox', { name: 'Text commands, typed at the start of a word' }).click();
+  await expect(page.getByLabel('They begin with')).toHaveValue('//');
+  await page.getByRole('link', { name: 'Desk' }).click();
+  await openCase(page, /interview/i);
+  await keyboard.press('Control+End');
+
+  await keyboard.type('//erase.2.words');
   const told = page.getByRole('status', { name: 'Text command' });
-  await expect(told).toContainText('Delete 2 words to the left');
+  await expect(told).toContainText('Delete 2 words back');
   await expect(told).toContainText('“slept well”');
   await expectAccessible(page);
   await keyboard.press('Space');
   await reads(page, 'It was weighed and fed. It ');
   await keyboard.press('Backspace');
-  await reads(page, 'It was weighed and fed. It slept well\\d2');
+  await reads(page, 'It was weighed and fed. It slept well //erase.2.words');
+  // Escape leaves what was typed as text.
+  await keyboard.press('Escape');
   await keyboard.press('Space');
-  await keyboard.type('ate\\w ');
-  await reads(page, 'It was weighed and fed. ate It');
-  await keyboard.type('\\u2 ');
-  await reads(page, 'It was weighed and fed. Ate It');
-  await keyboard.type('\\xsa ');
+  await reads(page, 'It was weighed and fed. It slept well //erase.2.words ');
+  for (const _ of '//erase.2.words ') await keyboard.press('Backspace');
+  await keyboard.type('//e.2 ');
+  await reads(page, 'It was weighed and fed. It ');
+  await keyboard.type('ate //swap ');
+  await reads(page, 'It was weighed and fed. ate It ');
+  await keyboard.type('//cap.2 ');
+  await reads(page, 'It was weighed and fed. Ate It ');
+  await keyboard.type('//cut.s.st ');
   await reads(page, 'It was weighed and fed. ');
   await keyboard.press('Enter');
-  await keyboard.type('\\v ');
+  await keyboard.type('//paste ');
   await reads(page, 'It was weighed and fed. \nAte It');
-  await keyboard.type('\\jp');
+  await keyboard.type(' //join.p');
   await keyboard.press('Enter');
   await reads(page, 'It was weighed and fed. Ate It');
-  await keyboard.type('\\mpa ');
+  await keyboard.type(' //go.p.st ');
   await keyboard.type('Then: ');
   await reads(page, 'Then: It was weighed and fed. Ate It');
 });

@@ -115,6 +115,7 @@ test('a session ended elsewhere asks to sign in; a forgotten password is chosen 
 
   await imke.goto(new URL('/post', imke.url()).href);
   const letter = imke.getByRole('article', { name: 'A new password for Elderleaf' });
+  await letter.getByRole('button', { name: 'Read the letter to odile@hollin.example' }).click();
   const link = (await letter.getByRole('link').getAttribute('href'))!;
   const fresh = await (await browser.newContext()).newPage();
   await fresh.goto(link);

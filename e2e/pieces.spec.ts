@@ -28,9 +28,9 @@ async function placeShortened(page: Page, of: RegExp): Promise<void> {
   });
   await page.keyboard.type(';hrs ');
   await expect(draftOf(page)).toContainText('can rest.');
-  // A Backspace right after the cue would give back what was typed.
+  // A Backspace right after the cue would give back what was typed; what is typed behind it is parted from it by a space.
   await page.keyboard.type('x');
-  for (let letter = 0; letter < 'can rest.x'.length; letter += 1) await page.keyboard.press('Backspace');
+  for (let letter = 0; letter < 'can rest. x'.length; letter += 1) await page.keyboard.press('Backspace');
   await saved;
 }
 

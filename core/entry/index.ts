@@ -27,5 +27,6 @@ export { checkEntry } from './checkEntry';
 export type { EntryProblem } from './checkEntry';
 export { newEntry, newField } from './newEntry';
 export { mergedContent } from './merged';
+export { wordingFor, wordingReplaced } from './wordingReplaced';
 export { optionKeys } from './optionKeys';
 export { proposeTitle } from './proposeTitle';

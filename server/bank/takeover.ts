@@ -1,4 +1,4 @@
-import { asc, eq, inArray, isNull } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import { MOST_HANDED_ON, type CollectionFile, type TakeOver } from '#contracts';
 import { renamedIncludes } from '#core/fill';
 import { branchesOf, within } from '#core/rights';
@@ -35,7 +35,7 @@ export async function handOn(context: Context, member: string, collection: strin
   const rows = await db
     .select({ id: entries.id })
     .from(entries)
-    .where(inArray(entries.collection, [...inside]))
+    .where(and(inArray(entries.collection, [...inside]), isNull(entries.deletion)))
     .orderBy(asc(entries.id));
   if (rows.length > MOST_HANDED_ON)
     throw new Refusal(

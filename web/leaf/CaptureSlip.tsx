@@ -7,6 +7,7 @@ import { PassageView } from '../bank/PassageView';
 import { useShell } from '../shell/ShellContext';
 import { Button, Key, Notice, TextField } from '../ui';
 import { CapturePlace } from './CapturePlace';
+import { InPlaceOf } from './InPlaceOf';
 import { useCaptureSlip, type CaptureProps } from './useCaptureSlip';
 
 function Particulars({
@@ -120,14 +121,7 @@ export function CaptureSlip(props: CaptureProps) {
             begin={slip.setFresh}
           />
         </div>
-        {known && (
-          <Notice title={`“${known.content.title}” is in the bank already.`}>
-            <Button look="text" disabled={pending} onClick={() => slip.replace(known)}>
-              Put this in place of its wording
-            </Button>
-            ; or keep this beside it.
-          </Notice>
-        )}
+        {known && <InPlaceOf known={known} slip={slip} />}
         <Particulars captured={captured} turnedBack={slip.turnedBack} toggle={slip.toggle} />
         <Personal personal={captured.personal} turnedBack={slip.turnedBack} toggle={slip.toggle} />
         <div

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import type { Collection, Entry } from '#contracts';
-import { newEntry, type EntryContent } from '#core/entry';
+import { newEntry, wordingFor, wordingReplaced, type EntryContent } from '#core/entry';
 import type { Captured } from '#core/privacy';
 import { call } from '../api/client';
 import { takeKept } from '../api/bank';
@@ -29,12 +29,11 @@ function contentOf({ title, cue, collection, captured }: Slip): EntryContent {
   };
 }
 
-/** An entry with what was captured as its wording: its title, cues, tags and history stay. */
-const replaced = ({ content }: Entry, slip: Slip): EntryContent => {
-  const { conditions: _, ...rest } = content;
-  const { wordings, fields } = contentOf(slip);
-  return { ...rest, wordings, fields };
-};
+/** An entry with what was captured in place of one of its wordings: which, what it then holds, and what nothing needs any more. */
+export function replaced({ content }: Entry, { collection, captured }: Pick<Slip, 'collection' | 'captured'>) {
+  const wording = wordingFor(content, collection?.language ?? 'en-GB');
+  return { wording, ...wordingReplaced(content, wording.id, captured) };
+}
 
 /** Sends the slip to the bank, and shows the entry on this page without waiting for the live event. */
 export function useKeep(close: (kept: Entry) => void, collectionMade: (made: Collection) => void) {
@@ -45,7 +44,7 @@ export function useKeep(close: (kept: Entry) => void, collectionMade: (made: Col
         return call('saveEntry', {
           params: { entry: replacing.id },
           version: replacing.revision,
-          body: { content: replaced(replacing, slip), reason: 'Captured again from a leaf' },
+          body: { content: replaced(replacing, slip).content, reason: 'Captured again from a leaf' },
         });
       const made = fresh === null ? null : await newCollection(fresh, null, slip.collection ?? null);
       // Made, it is there, whatever becomes of the entry: a second try goes into it.

@@ -86,4 +86,11 @@ test('Escape calls a command off: it is text from then on; one that ran says how
   ran.length = 0;
   one.type('//e ');
   expect(ran).toEqual(['Delete one word back']);
+  const again = leaf('It was fed |');
+  again.type('//e');
+  again.press('Escape');
+  const { from } = again.state().selection;
+  again.view.dispatch(again.state().tr.delete(from - 3, from));
+  again.type('//e ');
+  expect(ran).toHaveLength(2);
 });

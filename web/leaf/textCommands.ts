@@ -176,11 +176,13 @@ function close(view: EditorView, ran: (does: string) => void): boolean {
   return true;
 }
 
-/** The place of a command that Escape has called off: it is text from then on. */
+/** The place of a command that Escape has called off: it is text from then on, until it is deleted. */
 function calledOff(tr: Transaction, before: number | null): number | null {
   const meta = tr.getMeta(key) as { calledOff: number } | undefined;
   if (meta) return meta.calledOff;
-  return before === null ? null : tr.mapping.map(before, -1);
+  if (before === null) return null;
+  const now = tr.mapping.mapResult(before, -1);
+  return now.deletedAfter ? null : now.pos;
 }
 
 /** What text commands need: what they begin with ('' while they are off), and who hears what was done. */
