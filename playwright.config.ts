@@ -10,8 +10,8 @@ export default defineConfig({
   // Generous: a shared machine can stand still for half a minute.
   timeout: 150_000,
   expect: { timeout: 30_000 },
-  // One more try, told as flaky where it is needed: what is to be mended then is the test, before the next change.
-  retries: 1,
+  // A test that needs a second try tells of a fault, in it or in what it tests: none is given.
+  retries: 0,
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

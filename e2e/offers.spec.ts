@@ -214,13 +214,13 @@ test('text commands: told with what they touch before they are closed, and undon
   await reads(page, 'It was weighed and fed. ');
   await keyboard.press('Enter');
   await keyboard.type('//paste ');
-  await reads(page, 'It was weighed and fed. \nAte It');
-  await keyboard.type(' //join.p');
+  await reads(page, 'It was weighed and fed. \nAte It ');
+  await keyboard.type('//join.p');
   await keyboard.press('Enter');
-  await reads(page, 'It was weighed and fed. Ate It');
-  await keyboard.type(' //go.p.st ');
+  await reads(page, 'It was weighed and fed. Ate It ');
+  await keyboard.type('//go.p.st ');
   await keyboard.type('Then: ');
-  await reads(page, 'Then: It was weighed and fed. Ate It');
+  await reads(page, 'Then: It was weighed and fed. Ate It ');
 });
 
 test('what was typed in full though a cue would bring it is told once; what is saved is counted and shown', async ({

@@ -201,23 +201,44 @@ function besideOf(joining: Joining, at: number, isEmpty: ReadonlySet<number>): B
   };
 }
 
-/** How many characters go before it and after it for one thing that makes no sense any more; null where all does. */
-function senseless({ before, after, isBare, isLast }: Beside): { before: number; after: number } | null {
-  const [last, next] = [before.slice(-1), after.charAt(0)];
-  // An ellipsis and a decimal point are their author's.
-  const isOwn = after.startsWith('..') || /^[.,]\d/.test(after);
-  const isMark = next in STRENGTH && !isOwn;
-  if (next !== '' && PAIRS[last] === next) return { before: 1, after: 1 };
-  if (last === ' ' && isLast) return { before: 1, after: 0 };
-  if (next === ' ' && (isBare || last === ' ' || last in PAIRS)) return { before: 0, after: 1 };
-  const told = last === ' ' ? before.trimEnd().slice(-1) : last;
-  if (last === ' ' && (next === ')' || (isMark && !(told in STRENGTH)))) return { before: 1, after: 0 };
-  if (isMark && isBare) return { before: 0, after: 1 };
-  if (!isMark || !(told in STRENGTH)) return null;
+/** How many characters go. */
+interface Goes {
+  before: number;
+  after: number;
+}
+
+/** Of two marks that meet the weaker pause goes, with the space behind it; else the second. */
+function ofTwoMarks(before: string, told: string, next: string): Goes {
   const isWeaker = isPause(told) && STRENGTH[next]! > STRENGTH[told]!;
   return isWeaker
     ? { before: before.length - before.trimEnd().length + 1, after: 0 }
     : { before: 0, after: 1 };
+}
+
+/** Whether a text begins with a mark that could be one too many: an ellipsis and a decimal point are their author's. */
+const beginsWithMark = (after: string): boolean =>
+  after.charAt(0) in STRENGTH && !after.startsWith('..') && !/^[.,]\d/.test(after);
+
+/** Of spaces: at the end of a line, doubled, within brackets, and before a mark that no other mark is before. */
+function spaceTooMany({ before, after, isBare, isLast }: Beside): Goes | null {
+  const [last, next] = [before.slice(-1), after.charAt(0)];
+  if (last === ' ' && isLast) return { before: 1, after: 0 };
+  if (next === ' ') return isBare || last === ' ' || last in PAIRS ? { before: 0, after: 1 } : null;
+  if (last !== ' ') return null;
+  const isParted = beginsWithMark(after) && !(before.trimEnd().slice(-1) in STRENGTH);
+  return next === ')' || isParted ? { before: 1, after: 0 } : null;
+}
+
+/** How many characters go before it and after it for one thing that makes no sense any more; null where all does. */
+function senseless(beside: Beside): Goes | null {
+  const { before, after, isBare } = beside;
+  const next = after.charAt(0);
+  if (next !== '' && PAIRS[before.slice(-1)] === next) return { before: 1, after: 1 };
+  const space = spaceTooMany(beside);
+  if (space || !beginsWithMark(after)) return space;
+  if (isBare) return { before: 0, after: 1 };
+  const told = before.endsWith(' ') ? before.trimEnd().slice(-1) : before.slice(-1);
+  return told in STRENGTH ? ofTwoMarks(before, told, next) : null;
 }
 
 /** The small letter that begins a sentence now, behind a space perhaps; '' for none. */

@@ -30,6 +30,16 @@ const KINDS: Record<Kind, string> = {
   empty: 'nothing',
 };
 
+/** What is said of errors that say nothing more. */
+const PLAIN = {
+  'division-by-zero': 'This divides by nought.',
+  'no-such-date': 'There is no such date.',
+  'no-such-number': 'This gives no number.',
+  'too-long': 'This is too long.',
+  'too-deep': 'Too many brackets stand inside each other.',
+  'not-found': 'It is not found.',
+} as const;
+
 const counted = (count: number) => (count === 1 ? 'one value' : `${count} values`);
 
 function countWords(least: number, most: number): string {
@@ -60,18 +70,8 @@ export function formulaErrorInWords(error: FormulaError): string {
         : `This is in ${error.found}, which is not an amount in ${error.wanted}.`;
     case 'unit-by-hand':
       return `An amount in ${error.found} is multiplied or divided here. For ${error.wanted}, write CONVERT(…; "${error.wanted}") first.`;
-    case 'division-by-zero':
-      return 'This divides by nought.';
-    case 'no-such-date':
-      return 'There is no such date.';
-    case 'no-such-number':
-      return 'This gives no number.';
-    case 'too-long':
-      return 'This is too long.';
-    case 'too-deep':
-      return 'Too many brackets stand inside each other.';
-    case 'not-found':
-      return 'It is not found.';
+    default:
+      return PLAIN[error.code];
   }
 }
 

@@ -157,9 +157,7 @@ describe('uses', () => {
     await tell(entry.id, { day: '2026-01-01' }).expect(422);
     const hidden = (await keep(await server.as('desta'), 'own-desta', wording('Hers', 'x'))).body as Entry;
     await tell(hidden.id).expect(204);
-    const { rows } = (await server.context.db.execute(
-      `select * from uses where list = '${hidden.id}'`,
-    )) as unknown as { rows: unknown[] };
-    expect(rows).toEqual([]);
+    const found = await server.context.db.execute(`select * from uses where list = '${hidden.id}'`);
+    expect(found).toMatchObject({ rows: [] });
   });
 });

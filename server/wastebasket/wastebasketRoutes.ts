@@ -92,6 +92,29 @@ async function undoable(db: Queries, member: Member, only?: string): Promise<Und
   });
 }
 
+/** Deletes for good what was deleted in one act, with its line in the trail. Throws where others keep some of it. */
+async function purgeOne(context: Context, tx: Queries, by: string, known: Undoable['told']): Promise<void> {
+  const [row] = await tx.select().from(deletions).where(eq(deletions.id, known.id)).for('update');
+  if (!row) throw notFound();
+  const isShared = (await tx.select().from(collections).where(eq(collections.deletion, row.id))).some(
+    ({ ownedBy }) => ownedBy === null,
+  );
+  const [all] = await tx.select({ count: count() }).from(entries).where(eq(entries.deletion, row.id));
+  if (row.what === 'entries' && all!.count > known.count)
+    throw new Refusal('not-allowed', 'Some of it is kept by others. It goes by itself when its time is up.');
+  await purge(tx, [row.id]);
+  const done = { by, act: 'wastebasket-emptied' as const, subject: known.title };
+  const home = known.entries[0]?.collection;
+  // One's own drafts are nobody else's to know of. A collection that is no more has nobody who may know its name.
+  if (home && row.what === 'entries') await record(tx, context.now(), { ...done, collection: home });
+  if (row.what === 'glossary') await record(tx, context.now(), done);
+  if (row.what === 'collection' && isShared)
+    await record(tx, context.now(), {
+      ...done,
+      subject: known.count === 1 ? 'A collection with 1 entry' : `A collection with ${known.count} entries`,
+    });
+}
+
 /** Deleting, bringing back, and what is set about it. */
 export function wastebasketRoutes(router: Router, context: Context): void {
   const { db, events } = context;
@@ -171,30 +194,7 @@ export function wastebasketRoutes(router: Router, context: Context): void {
     await one(member, params.deletion);
     await db.transaction(async (tx) => {
       await holdTree(tx);
-      const { told: known } = await one(member, params.deletion, tx);
-      const [row] = await tx.select().from(deletions).where(eq(deletions.id, known.id)).for('update');
-      if (!row) throw notFound();
-      const isShared = (await tx.select().from(collections).where(eq(collections.deletion, row.id))).some(
-        ({ ownedBy }) => ownedBy === null,
-      );
-      const [all] = await tx.select({ count: count() }).from(entries).where(eq(entries.deletion, row.id));
-      if (row.what === 'entries' && all!.count > known.count)
-        throw new Refusal(
-          'not-allowed',
-          'Some of it is kept by others. It goes by itself when its time is up.',
-        );
-      await purge(tx, [row.id]);
-      const done = { by: member.id, act: 'wastebasket-emptied' as const, subject: known.title };
-      const home = known.entries[0]?.collection;
-      // One's own drafts are nobody else's to know of. A collection that is no more has nobody who may know its name.
-      if (home && row.what === 'entries') await record(tx, context.now(), { ...done, collection: home });
-      if (row.what === 'glossary') await record(tx, context.now(), done);
-      if (row.what === 'collection' && isShared)
-        await record(tx, context.now(), {
-          ...done,
-          subject:
-            known.count === 1 ? 'A collection with 1 entry' : `A collection with ${known.count} entries`,
-        });
+      await purgeOne(context, tx, member.id, (await one(member, params.deletion, tx)).told);
     });
     return undefined;
   });

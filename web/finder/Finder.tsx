@@ -143,11 +143,12 @@ export function Finder() {
   useEffect(() => {
     // What had the keys gets them back when the finder closes without having gone anywhere.
     const before = document.activeElement as HTMLElement | null;
-    input.current?.focus();
+    const asked = input.current;
+    asked?.focus();
     return () => {
       // Where what was chosen took the keys, they stay there.
       const active = document.activeElement;
-      if (active === document.body || active === input.current) before?.focus({ preventScroll: true });
+      if (active === document.body || active === asked) before?.focus({ preventScroll: true });
     };
   }, []);
   const steer = (event: React.KeyboardEvent) => {

@@ -9,9 +9,8 @@ import { stepToFirstGap, stepToGap } from '../editor/stepping';
 import { Headpiece } from '../record/Headpiece';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
-import { Button, Key } from '../ui';
 import { stepTo } from './blankKeys';
-import { KeepingLine } from './KeepingLine';
+import { LeafHead } from './LeafHead';
 import { LeafMargin, type Selected } from './LeafMargin';
 import type { LocalCopy } from './localCopy';
 import { useDropDraft } from './useDropDraft';
@@ -130,18 +129,12 @@ export function Leaf({ one, draft, copy }: Props) {
   return (
     <Figure marginLabel="Margin of the leaf" margin={margin}>
       <div className={open ? '' : 'is-finished'}>
-        <header className="flex flex-wrap items-baseline gap-x-4 px-9 pt-5 pb-2 max-[899px]:px-4">
-          <h1 className="min-w-0 font-book text-[26px] leading-tight break-words">{one.title}</h1>
-          {one.number && <span className="text-[13px] text-soft">{one.number}</span>}
-          <span className="ml-auto flex items-baseline gap-4" data-print="no">
-            <KeepingLine keeping={keeping} />
-            {open && (
-              <Button onClick={finishNow} disabled={finishing.finish.isPending} aria-keyshortcuts="F9">
-                Finish <Key>F9</Key>
-              </Button>
-            )}
-          </span>
-        </header>
+        <LeafHead
+          one={one}
+          keeping={keeping}
+          finish={open ? finishNow : null}
+          isFinishing={finishing.finish.isPending}
+        />
         <Headpiece record={one.record} />
         <div className="relative">
           <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />

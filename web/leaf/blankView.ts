@@ -45,6 +45,17 @@ const element = (tag: string, className: string) => {
   return made;
 };
 
+/** On which side of its line a key leaves a blank, when its text ends there; null where it goes on within. */
+function wayOut(
+  event: KeyboardEvent,
+  input: HTMLInputElement | HTMLTextAreaElement,
+): 'before' | 'after' | null {
+  const { selectionStart, selectionEnd, value } = input;
+  if (event.shiftKey || selectionStart !== selectionEnd) return null;
+  if (event.key === 'ArrowLeft' && selectionStart === 0) return 'before';
+  return event.key === 'ArrowRight' && selectionStart === value.length ? 'after' : null;
+}
+
 /**
  * Shows a blank as the ruled line of a paper form. When it is current and takes words, the line is a text
  * field in place; the letters typed are the answer at once, so that the sentence reads right all along.
@@ -177,14 +188,7 @@ class BlankView implements NodeView {
     }
     // In a field of several lines Shift and Enter begin a new one.
     if (event.isComposing || (event.key === 'Enter' && event.shiftKey)) return;
-    const atStart = input.selectionStart === 0 && input.selectionEnd === 0;
-    const atEnd = input.selectionStart === input.value.length && input.selectionEnd === input.value.length;
-    const out =
-      event.key === 'ArrowLeft' && atStart && !event.shiftKey
-        ? 'before'
-        : event.key === 'ArrowRight' && atEnd && !event.shiftKey
-          ? 'after'
-          : null;
+    const out = wayOut(event, input);
     const tr = out && stepOut(this.view.state, out);
     if (tr) stepTo(this.view, tr);
     else if (!keyOnBlank(this.view, event, input.value === '')) return;

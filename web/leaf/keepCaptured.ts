@@ -30,7 +30,10 @@ function contentOf({ title, cue, collection, captured }: Slip): EntryContent {
 }
 
 /** An entry with what was captured in place of one of its wordings: which, what it then holds, and what nothing needs any more. */
-export function replaced({ content }: Entry, { collection, captured }: Pick<Slip, 'collection' | 'captured'>) {
+export function replaced(
+  { content }: Entry,
+  { collection, captured }: Pick<Slip, 'collection' | 'captured'>,
+) {
   const wording = wordingFor(content, collection?.language ?? 'en-GB');
   return { wording, ...wordingReplaced(content, wording.id, captured) };
 }
