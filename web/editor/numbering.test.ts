@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { history, redo, undo } from '@tiptap/pm/history';
 import { EditorState, type Transaction } from '@tiptap/pm/state';
+import type { EditorView } from '@tiptap/pm/view';
 import fc from 'fast-check';
 import { countedOf, numbersOf } from '#core/numbering';
 import type { Inline, NumberInline, ReferenceInline } from '#core/passage';
@@ -93,4 +94,31 @@ test('a number is offered with its line, and a reference to it reads as it does 
   expect(texts(state).filter((text) => text === '2')).toHaveLength(2);
   state = moved(state, 0, null);
   expect(numbersIn(state.doc).map(({ text }) => text)).toEqual(['1']);
+});
+
+test('a text that changes while it is opened is numbered as it stands then', async () => {
+  const plugin = numbering();
+  const refused: Transaction[] = [];
+  let state = EditorState.create({
+    doc: leafDoc({ type: 'doc', content: [{ type: 'paragraph', content: [number('n1', '')] }] }),
+    plugins: [plugin],
+  });
+  const view = {
+    isDestroyed: false,
+    get state() {
+      return state;
+    },
+    dispatch: (tr: Transaction) => {
+      // A transaction made of another text cannot be applied.
+      if (tr.before !== state.doc) refused.push(tr);
+      else state = state.apply(tr);
+    },
+  };
+  plugin.spec.view!(view as unknown as EditorView);
+  // As React does, which gives an editor its words in the moment it is there.
+  view.dispatch(state.tr.insertText('Seen: ', 1));
+  await Promise.resolve();
+  expect(refused).toEqual([]);
+  expect(texts(state)).toEqual(['1']);
+  expect(state.doc.textContent.startsWith('Seen: ')).toBe(true);
 });

@@ -37,8 +37,11 @@ export const numbering = (): Plugin =>
       transactions.some(({ docChanged }) => docChanged) ? renumbered(state) : null,
     // A draft opened from the store, or one whose numbers were never written, is put right at once.
     view: (view) => {
-      const tr = renumbered(view.state);
-      if (tr) queueMicrotask(() => !view.isDestroyed && view.dispatch(tr.setMeta('addToHistory', false)));
+      queueMicrotask(() => {
+        // The text may have changed since: its numbers are read now.
+        const tr = view.isDestroyed ? null : renumbered(view.state);
+        if (tr) view.dispatch(tr.setMeta('addToHistory', false));
+      });
       return {};
     },
   });
