@@ -5,7 +5,7 @@ import { rightsOf, type Grantee } from '#core/rights';
 import { call, inWords } from '../api/client';
 import { KEYS, queryClient, useSharing, useTeam } from '../api/queries';
 import { useShell } from '../shell/ShellContext';
-import { Button, Failed, Loading, Notice, SelectField } from '../ui';
+import { ActingSelect, Button, Failed, Loading, Notice } from '../ui';
 import { Overtaken } from './Overtaken';
 import { useUnsaved } from './useUnsaved';
 
@@ -124,11 +124,11 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
           </li>
         ))}
       </ul>
-      <SelectField
+      <ActingSelect
         label="Share it with"
         value=""
-        onChange={({ target }) => {
-          const one = grantees.get(target.value);
+        act={(key) => {
+          const one = grantees.get(key);
           if (one) setGrants(inOrder([...grants, { to: one.to, right: 'read' }]));
         }}
       >
@@ -138,7 +138,7 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
             {name}
           </option>
         ))}
-      </SelectField>
+      </ActingSelect>
       {lost && (
         <Notice tone="warning" title="You would not keep it any more.">
           Whoever keeps it then can give it back to you.

@@ -1,7 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { call, inWords } from '../api/client';
 import { KEYS, queryClient } from '../api/queries';
-import { Notice, SelectField } from '../ui';
+import { ActingSelect, Notice } from '../ui';
 
 const PERIODS = [
   [7, 'a week'],
@@ -34,11 +34,11 @@ export function EmptyingForm({ isOwner }: { isOwner: boolean }) {
   const listed = days === null || PERIODS.some(([count]) => count === days);
   return (
     <div>
-      <SelectField
+      <ActingSelect
         label="A thing goes for good after"
-        value={days ?? ''}
+        value={days === null ? '' : String(days)}
         disabled={save.isPending}
-        onChange={({ target }) => save.mutate(target.value === '' ? null : Number(target.value))}
+        act={(count) => save.mutate(count === '' ? null : Number(count))}
       >
         {!listed && <option value={days}>{inPeriods(days)}</option>}
         {PERIODS.map(([count, words]) => (
@@ -47,7 +47,7 @@ export function EmptyingForm({ isOwner }: { isOwner: boolean }) {
           </option>
         ))}
         <option value="">never by itself</option>
-      </SelectField>
+      </ActingSelect>
       {save.error && <Notice tone="warning" title={inWords(save.error)} />}
     </div>
   );

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { NEVER_ASKED, type Field, type FieldUses } from '#core/entry';
 import { DETAILS } from '#core/record';
-import { Button, SelectField, SortableRow, TextField, Tick } from '../../ui';
+import { ActingSelect, Button, SortableRow, TextField, Tick } from '../../ui';
 import { asKind } from '../entryFields';
 import { FieldSettings } from './FieldSettings';
 
@@ -85,17 +85,17 @@ function Opened({ field, fields, uses, editable, change, rename, remove }: Omit<
     <fieldset disabled={!editable} className="grid gap-3 border-l-2 border-elder py-2 pl-4">
       <div className="grid grid-cols-2 gap-5">
         <NameField field={field} fields={fields} rename={rename} />
-        <SelectField
+        <ActingSelect
           label="Answered by"
           value={field.kind}
-          onChange={(event) => change(asKind(field, event.target.value as Field['kind']))}
+          act={(kind) => change(asKind(field, kind as Field['kind']))}
         >
           {Object.entries(KINDS).map(([kind, label]) => (
             <option key={kind} value={kind}>
               {label}
             </option>
           ))}
-        </SelectField>
+        </ActingSelect>
       </div>
       {asked && (
         <TextField

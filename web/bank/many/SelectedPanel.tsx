@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Entry } from '#contracts';
-import { Button, Notice, SelectField, TextField } from '../../ui';
+import { ActingSelect, Button, Notice, TextField } from '../../ui';
 import type { BankIndex } from '../bankIndex';
 import { DeleteAsk } from './DeleteAsk';
 import { DoneNotice } from './DoneNotice';
@@ -85,11 +85,11 @@ export function SelectedPanel({ index, selected, select, close }: Props) {
       )}
       <DoneNotice many={many} />
       <fieldset disabled={none} className="grid gap-4 disabled:opacity-60">
-        <SelectField
+        <ActingSelect
           label="Move them to"
           value=""
-          onChange={({ target }) => {
-            const to = index.collections.get(target.value);
+          act={(id) => {
+            const to = index.collections.get(id);
             if (to) run((all) => ACTS.move(all, to.id, to.name));
           }}
         >
@@ -100,7 +100,7 @@ export function SelectedPanel({ index, selected, select, close }: Props) {
               {!own && ' (shared)'}
             </option>
           ))}
-        </SelectField>
+        </ActingSelect>
         <WordAct
           label="Tag them"
           hint="such as winter"
