@@ -1,6 +1,7 @@
 import { Mark, Node, type Extensions } from '@tiptap/core';
 import StarterKit from '@tiptap/starter-kit';
 import { isSafeLink, type BlankAttrs } from '#core/passage';
+import { PastedText } from './pastedText';
 import { NO_PLACEMENTS } from './placements';
 import { tableExtensions } from './tables';
 
@@ -165,4 +166,5 @@ export const passageExtensions = (of: 'wording' | 'draft'): Extensions => [
   }),
   ...tableExtensions,
   PlacedMark,
+  PastedText,
 ];
