@@ -49,6 +49,13 @@ const move = (caller: Caller, id: string, parent: string | null, before: string 
 const to = (id: string, right: GrantedTo['right']): GrantedTo => ({ to: { kind: 'member', id }, right });
 const night = (right: GrantedTo['right']): GrantedTo => ({ to: { kind: 'group', id: 'night' }, right });
 
+test('what is made at the top stands after all that is shared, and before one’s own', async () => {
+  await make(imke, 'Made first');
+  await make(imke, 'Made next');
+  const names = await named(imke);
+  expect(names.slice(-3)).toEqual(['Made first', 'Made next', expect.stringMatching(/own/i)]);
+});
+
 describe('a collection and those within it', () => {
   let outer: Collection;
   let inner: Collection;

@@ -1,4 +1,4 @@
-import { eq, isNull, max } from 'drizzle-orm';
+import { and, eq, isNull, max } from 'drizzle-orm';
 import type { CollectionSettings } from '#contracts';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
@@ -32,11 +32,15 @@ export async function makeCollection(
 ): Promise<void> {
   const around = parent === null ? null : await mustKeepIt(tx, member, parent);
   const ownedBy = around?.ownedBy ?? null;
-  // Last of those beside it; where all stand is not looked at, since a file may bring hundreds.
+  // Last of those beside it, but before one's own; where all stand is not looked at, since a file may bring hundreds.
   const [beside] = await tx
     .select({ last: max(collections.position) })
     .from(collections)
-    .where(parent === null ? isNull(collections.parent) : eq(collections.parent, parent));
+    .where(
+      parent === null
+        ? and(isNull(collections.parent), isNull(collections.ownedBy))
+        : eq(collections.parent, parent),
+    );
   const position = (beside?.last ?? -1) + 1;
   await tx.insert(collections).values({ id, parent, ownedBy, position, ...settings });
   await keepSettings(context, tx, { collection: id, version: 1, settings, savedBy: member, reason: '' });
