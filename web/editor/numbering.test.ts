@@ -1,12 +1,12 @@
 import { expect, test } from '@jest/globals';
 import { history, redo, undo } from '@tiptap/pm/history';
-import { EditorState, type Transaction } from '@tiptap/pm/state';
+import { EditorState, Plugin, type Transaction } from '@tiptap/pm/state';
 import type { EditorView } from '@tiptap/pm/view';
 import fc from 'fast-check';
 import { countedOf, numbersOf } from '#core/numbering';
 import type { Inline, NumberInline, ReferenceInline } from '#core/passage';
 import { leafDoc } from '../testing/leafState';
-import { numbering, numbersIn, referTo } from './numbering';
+import { isNumbering, numbering, numbersIn, referTo } from './numbering';
 
 const LISTS = ['', 'Signs'];
 const number = (id: string, list: string): Inline => ({
@@ -94,6 +94,16 @@ test('a number is offered with its line, and a reference to it reads as it does 
   expect(texts(state).filter((text) => text === '2')).toHaveLength(2);
   state = moved(state, 0, null);
   expect(numbersIn(state.doc).map(({ text }) => text)).toEqual(['1']);
+});
+
+test('where only some changes are let through numbers still are written', () => {
+  const doc = leafDoc({ type: 'doc', content: [{ type: 'paragraph', content: [number('n1', '')] }] });
+  const only = new Plugin({
+    filterTransaction: (tr) => isNumbering(tr) || tr.getMeta('let') === true,
+  });
+  const state = EditorState.create({ doc, plugins: [numbering(), only] });
+  expect(texts(state.apply(state.tr.insertText('x', 1)))).toEqual(['']);
+  expect(texts(state.apply(state.tr.insertText('x', 1).setMeta('let', true)))).toEqual(['1']);
 });
 
 test('a text that changes while it is opened is numbered as it stands then', async () => {

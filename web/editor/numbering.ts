@@ -16,6 +16,11 @@ function countedIn(doc: EditorNode): CountedAt[] {
   return found;
 }
 
+const WRITTEN = 'numbersWritten';
+
+/** Whether a transaction writes numbers and references as they now read, and nothing else. */
+export const isNumbering = (tr: Transaction): boolean => tr.getMeta(WRITTEN) === true;
+
 /** Writes every number and reference anew, in the order of the text; null when all are right. */
 function renumbered(state: EditorState): Transaction | null {
   const found = countedIn(state.doc);
@@ -23,7 +28,7 @@ function renumbered(state: EditorState): Transaction | null {
   const texts = numbersOf(
     found.map(({ node }) => countedOf(node.toJSON() as NumberInline | ReferenceInline)),
   );
-  const { tr } = state;
+  const tr = state.tr.setMeta(WRITTEN, true);
   found.forEach(({ pos, node }, at) => {
     if (node.attrs.text !== texts[at]) tr.setNodeAttribute(pos, 'text', texts[at]);
   });

@@ -3,6 +3,14 @@ import { Button, Notice } from '../ui';
 import { replaced } from './keepCaptured';
 import type { useCaptureSlip } from './useCaptureSlip';
 
+const SHOWN = 6;
+
+/** The first few of some names, and how many more there are. */
+const fewOf = (names: readonly string[]): string =>
+  names.length <= SHOWN + 1
+    ? names.join(', ')
+    : `${names.slice(0, SHOWN).join(', ')} and ${names.length - SHOWN} others`;
+
 /** That an entry of this title is there: what would stay of it and what would go, were this put in its place. */
 export function InPlaceOf({ known, slip }: { known: Entry; slip: ReturnType<typeof useCaptureSlip> }) {
   const { content } = known;
@@ -20,7 +28,7 @@ export function InPlaceOf({ known, slip }: { known: Entry; slip: ReturnType<type
       </Button>
       ; or keep this beside it.
       {stays.length > 0 && ` These stay: ${stays.join(', ')}.`}
-      {gone.length > 0 && ` No longer asked: ${gone.join(', ')}.`} Its title, cues and tags stay.
+      {gone.length > 0 && ` No longer asked: ${fewOf(gone)}.`} Its title, cues and tags stay.
     </Notice>
   );
 }

@@ -10,7 +10,7 @@ import { isAnswering } from '../../editor/answering';
 import { currentBlank } from '../../editor/blanks';
 import { passageExtensions } from '../../editor/extensions';
 import { leftOutLines } from '../../editor/leftOut';
-import { numbering } from '../../editor/numbering';
+import { isNumbering, numbering } from '../../editor/numbering';
 import { placementsOf, replaceDraft, toEditor } from '../../editor/placements';
 import { stepToBlank, stepToField } from '../../editor/stepping';
 import { BlankPanel } from '../../leaf/BlankPanel';
@@ -31,7 +31,7 @@ const answersOnly = Extension.create({
         !tr.docChanged ||
         isAnswering(tr) ||
         isHistoryTransaction(tr) ||
-        tr.getMeta('appendedTransaction') !== undefined ||
+        isNumbering(tr) ||
         tr.getMeta('addToHistory') === false,
     }),
   ],
