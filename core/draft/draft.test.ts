@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { DraftDocumentSchema, earlierUses, emptyDraft, lastAnswers } from '.';
+import { DraftDocumentSchema, earlierUses, emptyDraft, languageOf, lastAnswers } from '.';
 import type { Answer, DraftDocument, EarlierUse, Placement } from '.';
 
 const said = (text: string): Answer => ({ kind: 'text', text });
@@ -60,4 +60,12 @@ test('a draft is checked as a whole: its words and its placements, and what is w
   const paths = bad.error?.issues.map(({ path }) => path.join('.')) ?? [];
   expect(paths.some((path) => path.startsWith('content'))).toBe(true);
   expect(paths).toContain('attrs.placements.a.revision');
+});
+
+test('a draft is in the language that most of its placed words are in, whatever was placed and is gone', () => {
+  const [welsh, english] = [{ ...placed('reply', {}), language: 'cy' }, placed('reply', {})];
+  expect(languageOf(draft({ a: english, b: welsh }, ['a', 'b', 'b']))).toBe('cy');
+  expect(languageOf(draft({ a: english, b: welsh }, ['a']))).toBe('en-GB');
+  expect(languageOf(draft({ b: welsh }, []))).toBeNull();
+  expect(languageOf(draft({ a: english, b: welsh }, ['a', 'b', 'gone']))).toBe('en-GB');
 });

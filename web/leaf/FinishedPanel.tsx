@@ -5,6 +5,8 @@ import { copyPlain, copyRich, DOWNLOADS } from './download';
 
 interface Props {
   passage: Passage;
+  /** The language of the text, as a BCP 47 tag. */
+  language: string;
   title: string;
   reopen: () => void;
   reopening: boolean;
@@ -23,7 +25,7 @@ function boxesOf({ content }: Passage): { name: string; passage: Passage }[] {
 }
 
 /** What can be done with a finished text: take it where it is needed, or open it again. */
-export function FinishedPanel({ passage, title, reopen, reopening }: Props) {
+export function FinishedPanel({ passage, language, title, reopen, reopening }: Props) {
   const [said, setSaid] = useState<{ words: string; failed: boolean } | null>(null);
   const attempt = (words: string, work: Promise<void>) => {
     work.then(
@@ -53,7 +55,7 @@ export function FinishedPanel({ passage, title, reopen, reopening }: Props) {
           trigger={<Button>Download</Button>}
           items={DOWNLOADS.map(({ label, save }) => ({
             label,
-            onSelect: () => attempt(`Downloaded: ${label}.`, save(passage, title)),
+            onSelect: () => attempt(`Downloaded: ${label}.`, save(passage, title, language)),
           }))}
         />
         <Button onClick={reopen} disabled={reopening}>

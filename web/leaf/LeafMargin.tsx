@@ -2,6 +2,7 @@ import { closeHistory } from '@tiptap/pm/history';
 import type { Editor } from '@tiptap/react';
 import type { ReactNode } from 'react';
 import type { Case, Draft, Entry, Member } from '#contracts';
+import { languageOf } from '#core/draft';
 import { finishedPassage } from '#core/fill';
 import { isInReach } from '#core/glossary';
 import type { Passage } from '#core/passage';
@@ -126,6 +127,7 @@ function Standing(props: LeafMarginProps) {
       {!open && (
         <FinishedPanel
           passage={finishedPassage(documentOf(editor))}
+          language={languageOf(documentOf(editor)) ?? 'en-GB'}
           title={one.number ? `${one.title} ${one.number}` : one.title}
           reopen={() => finishing.reopen.mutate()}
           reopening={finishing.reopen.isPending}

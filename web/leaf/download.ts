@@ -2,7 +2,7 @@ import { toHtml, toHtmlPage, toMarkdown } from '#core/exchange';
 import { fileName, offerFile, textFile } from '../api/files';
 import { plainText, type Passage } from '#core/passage';
 
-/** The ways to take a finished text away as a file. */
+/** The ways to take a finished text away as a file, with its title and the language it is in. */
 export const DOWNLOADS = [
   {
     label: 'Word document (docx)',
@@ -19,9 +19,9 @@ export const DOWNLOADS = [
   },
   {
     label: 'Web page (HTML)',
-    save: async (passage: Passage, title: string) =>
+    save: async (passage: Passage, title: string, language: string) =>
       Promise.resolve(
-        offerFile(textFile(toHtmlPage(passage, title, 'en-GB'), 'text/html'), fileName(title, 'html')),
+        offerFile(textFile(toHtmlPage(passage, title, language), 'text/html'), fileName(title, 'html')),
       ),
   },
   {
