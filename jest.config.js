@@ -13,5 +13,6 @@ export default {
   maxWorkers: 2,
   // Generous, for a machine busy with other work: opening a database takes seconds there.
   testTimeout: 60_000,
+  setupFiles: ['<rootDir>/scripts/propertySeed.mjs'],
   globalSetup: '<rootDir>/server/testing/globalSetup.ts',
 };

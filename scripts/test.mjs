@@ -27,7 +27,16 @@ const wants = (part) => !only || only === part;
 if (wants('static')) {
   run('Format', tool('prettier'), ['--check', '--log-level', 'warn', '.']);
   run('Types', tool('tsc'), ['--noEmit']);
-  run('Boundaries', tool('depcruise'), ['core', 'contracts', 'server', 'web', 'demo', 'bench', 'e2e']);
+  run('Boundaries', tool('depcruise'), [
+    'core',
+    'contracts',
+    'server',
+    'web',
+    'demo',
+    'bench',
+    'soak',
+    'e2e',
+  ]);
   run('Lint', tool('eslint'), ['.']);
 }
 

@@ -94,7 +94,8 @@ describe('in an entry', () => {
     fc.assert(
       fc.property(anyEntry, (entry) => {
         const word = entryTexts(entry).flatMap(({ text }) => text.match(/\p{L}{3,}/gu) ?? [])[0];
-        if (!word || word.includes(mark)) return;
+        // What holds the mark already cannot be told from what was changed to it.
+        if (!word || entryTexts(entry).some(({ text }) => text.toLowerCase().includes(mark))) return;
         const there = editTexts(entry, new TermFinder([{ from: word, to: mark }]).inEntry(entry));
         const texts = (one: EntryContent) =>
           // A wrong article is mended on the way.

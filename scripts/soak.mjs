@@ -1,0 +1,23 @@
+/**
+ * `npm run soak -- fuzz [requests] [seed]`: requests of every shape to the built server, on both stores.
+ * `npm run soak -- properties [rounds]`: all properties with other seeds than `npm test` takes.
+ */
+import { build, install, run, tool } from './steps.mjs';
+
+const [what, ...rest] = process.argv.slice(2);
+install();
+if (what === 'fuzz') {
+  build();
+  run('Requests of every shape', tool('tsx'), ['soak/main.ts', ...rest]);
+} else if (what === 'properties') {
+  const rounds = Number(rest[0] ?? 5);
+  for (let round = 0; round < rounds; round += 1) {
+    const seed = String(Math.floor(Math.random() * 2 ** 31));
+    run(`Seed ${seed}`, tool('jest'), ['core', 'contracts', 'web'], {
+      env: { NODE_OPTIONS: '--experimental-vm-modules --no-warnings', SEED: seed },
+    });
+  }
+} else {
+  process.stdout.write('Say what to soak: fuzz or properties.\n');
+  process.exit(1);
+}
