@@ -166,6 +166,10 @@ export class Values {
     }
     const choices = shape.anyOf ?? shape.oneOf ?? shape.enum?.map((value) => ({ const: value }));
     if (choices) return this.of(this.one<Shape>(choices), defs, depth + 1, key);
+    return this.single(shape, defs, depth, key);
+  }
+
+  private single(shape: Shape, defs: Record<string, Shape>, depth: number, key: string): unknown {
     if (shape.allOf)
       return Object.assign({}, ...shape.allOf.map((part) => this.of(part, defs, depth + 1))) as unknown;
     if ('const' in shape) return shape.const;
