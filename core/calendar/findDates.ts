@@ -13,6 +13,8 @@ const MONTHS = 'january february march april may june july august september octo
   ' ',
 );
 const MONTH = MONTHS.map((name) => `${name}|${name.slice(0, 3)}`).join('|') + '|sept';
+const WEEKDAY = '(?:mon|tues|wednes|thurs|fri|satur|sun)day';
+const DAY = '(\\d{1,2})(?:st|nd|rd|th)?';
 const pad = (text: string) => text.padStart(2, '0');
 
 function monthNumber(word: string): string {
@@ -32,15 +34,25 @@ const SHAPES: { pattern: RegExp; form: DateForm; read: (m: RegExpMatchArray) => 
     read: (m) => `${m[3]}-${pad(m[2]!)}-${pad(m[1]!)}`,
   },
   {
-    pattern: new RegExp(`\\b(\\d{1,2})(?:st|nd|rd|th)?\\s+(${MONTH})\\s+(\\d{4})\\b`, 'gi'),
+    pattern: new RegExp(`\\b${WEEKDAY},?\\s+${DAY},?\\s+(${MONTH}),?\\s+(\\d{4})\\b`, 'gi'),
+    form: 'weekday',
+    read: (m) => `${m[3]}-${monthNumber(m[2]!)}-${pad(m[1]!)}`,
+  },
+  {
+    pattern: new RegExp(`(?<!${WEEKDAY},?\\s)\\b${DAY}(?:\\s+of)?\\s+(${MONTH}),?\\s+(\\d{4})\\b`, 'gi'),
     form: 'long',
     read: (m) => `${m[3]}-${monthNumber(m[2]!)}-${pad(m[1]!)}`,
+  },
+  {
+    pattern: new RegExp(`\\b(${MONTH})\\s+${DAY},?\\s+(\\d{4})\\b`, 'gi'),
+    form: 'long',
+    read: (m) => `${m[3]}-${monthNumber(m[1]!)}-${pad(m[2]!)}`,
   },
 ];
 
 /**
- * Every date written in `text`, in order: ISO (2026-03-04), day first with / . or -, and day, month in
- * English words, year. A day that does not exist is passed over.
+ * Every date written in `text`, in order: ISO (2026-03-04), day first with / . or -, and day and month in
+ * English words, either first, with the weekday or without, year. A day that does not exist is passed over.
  */
 export function findDates(text: string): WrittenDate[] {
   const found = SHAPES.flatMap(({ pattern, form, read }) =>

@@ -108,11 +108,13 @@ function findAges(text: string, details: readonly Detail[]): Found[] {
 
 const MONTH =
   'January|February|March|April|May|June|July|August|September|October|November|December|Jan|Feb|Mar|Apr|Jun|Jul|Aug|Sept?|Oct|Nov|Dec';
-/** A day without its year: "16 November", "16th of Nov", "November 16", "on 16/11". */
-const DAY = new RegExp(
-  `(?<![\\p{L}\\p{N}/.-])(?:(?<day>\\d{1,2})(?:st|nd|rd|th)?(?: of)? (?<month>${MONTH})(?!\\p{L}|,? \\d{4})|(?<month2>${MONTH}) (?<day2>\\d{1,2})(?:st|nd|rd|th)?(?![\\p{L}\\p{N}]|,? \\d{4})|(?<=(?:[Oo]n|[Ss]ince|[Ff]rom|[Uu]ntil|[Bb]y|[Bb]efore|[Aa]fter) )(?<day3>\\d{1,2})/(?<month3>\\d{1,2})(?![\\p{N}/]))`,
-  'gu',
-);
+const WEEKDAY = '(?:(?:Mon|Tues|Wednes|Thurs|Fri|Satur|Sun)day,? )?';
+const DAY_FIRST = `${WEEKDAY}(?<day>\\d{1,2})(?:st|nd|rd|th)?(?: of)? (?<month>${MONTH})(?!\\p{L}|,? \\d{4})`;
+const MONTH_FIRST = `${WEEKDAY}(?<month2>${MONTH}) (?<day2>\\d{1,2})(?:st|nd|rd|th)?(?![\\p{L}\\p{N}]|,? \\d{4})`;
+const IN_FIGURES =
+  '(?<=(?:[Oo]n|[Ss]ince|[Ff]rom|[Uu]ntil|[Bb]y|[Bb]efore|[Aa]fter) )(?<day3>\\d{1,2})/(?<month3>\\d{1,2})(?![\\p{N}/])';
+/** A day without its year: "16 November", "16th of Nov", "Monday 16 November", "November 16", "on 16/11". */
+const DAY = new RegExp(`(?<![\\p{L}\\p{N}/.-])(?:${DAY_FIRST}|${MONTH_FIRST}|${IN_FIGURES})`, 'gu');
 const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ');
 
 /** Days that are written without their year, with the detail of the record that is that day of the year. */

@@ -6,5 +6,5 @@ export type { Known, Personal, PersonalKind } from './personalFinder';
 export { personalInEntry, personalToField } from './personalInEntry';
 export type { PersonalPlace } from './personalInEntry';
 export { addOrdinaryWords } from './ordinaryWords';
-export { personalInCaptured } from './personalInCaptured';
-export type { CapturedPersonal } from './personalInCaptured';
+export { captureForBank, personalInCaptured } from './personalInCaptured';
+export type { CapturedForBank, CapturedPersonal } from './personalInCaptured';

@@ -1,6 +1,7 @@
 import { findDates } from '#core/calendar';
 import { Literals, type LiteralPlace } from '#core/finder';
-import { isTitle, namesSaid } from './namesSaid';
+import { namesSaid } from './namesSaid';
+import { isTitle, PERSON_DID } from './personWords';
 
 /** What sort of personal detail: a person's or an animal's name, a day of birth, a way to reach somebody, a number of a case, he or she of one case. */
 export type PersonalKind = 'name' | 'birth' | 'phone' | 'e-mail' | 'address' | 'number' | 'pronoun';
@@ -38,8 +39,10 @@ const OF_A_MONTH =
   /(?:\d(?:st|nd|rd|th)?|[Ii]n|[Ss]ince|[Uu]ntil|[Tt]ill|[Bb]y|[Oo]f|[Ee]arly|[Ll]ate|[Mm]id|[Ll]ast|[Nn]ext|[Tt]his|[Ee]very|[Ee]ach|[Bb]efore|[Aa]fter|[Ff]rom|[Tt]o|through|during|and|or|[Tt]hroughout)[ -]$/u;
 const MONTHS = new Set(['April', 'May', 'June', 'August']);
 /** What follows a name that begins a sentence, but seldom the word that it is as well. */
-const DOES =
-  /^(?:['’]s(?!\p{L})| (?:is|was|has|had|does|did|ate|drank|weighed|weighs|came|went|gained|lost|seems|seemed|looks|looked|needs|slept|took|will be|arrived|called|rang|wrote|asked|says|said|died|lives|lived)(?!\p{L}))/u;
+const DOES = new RegExp(
+  `^(?:['’]s(?!\\p{L})| (?:is|was|has|had|does|did|ate|drank|weighed|weighs|gained|lost|seems|seemed|looks|needs|slept|will be|died|lives|${PERSON_DID})(?!\\p{L}))`,
+  'u',
+);
 
 const beginsSentence = (text: string, from: number) =>
   /(?:^|[.!?:;\n•–—-]\s*|["“‘(]\s*)$/u.test(before(text, from));
@@ -113,9 +116,9 @@ export function findPhones(text: string): Personal[] {
 }
 
 const STREET =
-  /(?<![\p{L}\p{N}])(?:(?:Flat|Unit) \d+\w?,? )?\d{1,4}[a-zA-Z]?,? (?:\p{Lu}[\p{L}'’]+ ){1,3}(?:Street|St|Road|Rd|Lane|Avenue|Ave|Close|Drive|Way|Terrace|Court|Crescent|Gardens|Row|Hill|Green|Square|Place|Mews|Grove|Walk|Cottages?)(?!\p{L})/gu;
+  /(?<![\p{L}\p{N}])(?:(?:Flat|Unit) \d+\w?,? )?\d{1,4}[a-zA-Z]?,? (?:\p{Lu}[\p{L}'’]+ ){1,3}(?:Street|St|Road|Rd|Lane|Avenue|Ave|Close|Drive|Way|Terrace|Court|Crescent|Gardens|Row|Hill|Green|Square|Place|Mews|Grove|Walk|Cottages?|Quay|Parade|View|Rise)(?!\p{L})(?:,? [A-Z]{1,2}\d[A-Z\d]? \d[A-Z]{2}(?![\p{L}\p{N}]))?/gu;
 const NAMED_HOUSE =
-  /(?<!\p{L})(?:lives|living|staying|stays|found|posted|send it|sent|address:?|[Cc]ollect(?:ed)? (?:it )?from)(?: is)?(?: at| to)? ((?:\p{Lu}[\p{L}'’]+ ){1,2}(?:Cottage|House|Farm|Lodge|Barn|Mill))(?!\p{L})/gu;
+  /(?<!\p{L})(?:live|lives|lived|living|staying|stays?|found|posted|send it|sent|delivered?|address:?|[Cc]ollect(?:ed)? (?:it )?from)(?: it)?(?: is)?(?: at| to)? ((?:\p{Lu}[\p{L}'’]+ ){1,2}(?:Cottage|House|Farm|Lodge|Barn|Mill))(?!\p{L})/gu;
 const POSTCODE = /(?<![\p{L}\p{N}])[A-Z]{1,2}\d[A-Z\d]? \d[A-Z]{2}(?![\p{L}\p{N}])/gu;
 
 const addresses = (text: string): Personal[] => [
@@ -124,9 +127,9 @@ const addresses = (text: string): Personal[] => [
   ...places('address', text, POSTCODE),
 ];
 
-const CODE = /(?<![\p{L}\p{N}/-])[A-Z]{1,4}[-/ ]?\d{3,}(?:[-/]\d+)?(?![\p{L}\p{N}])/gu;
+const CODE = /(?<![\p{L}\p{N}/-])[A-Z]{1,4}[-/ ]?\d{3,}(?:[-/]\d+)*(?![\p{L}\p{N}])/gu;
 const NUMBERED =
-  /(?<!\p{L})(?:[Cc]ase|[Pp]atient|[Aa]dmission|[Aa]ccount|[Mm]embership|[Mm]icrochip|[Cc]hip|[Rr]ing|[Rr]ef(?:erence)?|[Pp]assport|[Ii]nsurance|[Oo]rder|[Tt]icket)(?: (?:no\.?|number|code))?:? #?([A-Z]{0,4}[-/]?\d[\d-]{3,})(?![\p{L}\p{N}]|[.,]\d)/gu;
+  /(?<!\p{L})(?:[Cc]ase|[Pp]atient|[Aa]dmission|[Aa]ccount|[Mm]embership|[Mm]icrochip|[Cc]hip|[Rr]ing|[Rr]ef(?:erence)?|[Pp]assport|[Ii]nsurance|[Oo]rder|[Tt]icket|[Cc]andidate|[Ss]tudent|[Ii]nvoice|[Rr]eceipt|[Pp]olicy|[Pp]ermit|[Ll]icence|[Bb]ooking|[Pp]arcel|[Tt]racking|[Ss]erial|[Dd]onation|[Ss]ubmission|[Ff]ile|[Cc]laim|[Ee]xt(?:ension)?\.?|[Hh]ospital)(?: (?:no\.?|number|code))?(?: is| was| reads|:)? #?([A-Z]{0,4}[-/ ]?\d(?:[\d/-]{3,}| ?\d{3}(?: \d{3})+)(?:-[A-Z0-9]{1,3})?)(?![\p{L}\p{N}]|[.,]\d)/gu;
 
 /** Names of standards and sizes of paper, which look like the number of a case. */
 const NO_CASE = /^(?:PO|ISO|BS|EN|RFC|A|B)[ -]?\d{1,5}$/;

@@ -5,7 +5,7 @@ import type { Placements } from '#core/draft';
 import { proposeTitle } from '#core/entry';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
 import type { Passage } from '#core/passage';
-import { capture, personalInCaptured, type CapturedPersonal } from '#core/privacy';
+import { captureForBank } from '#core/privacy';
 import { useAtHand } from '../api/bank';
 import { isProblem } from '../api/client';
 import { usePreferences } from '../api/queries';
@@ -28,17 +28,10 @@ export interface CaptureProps {
 export function useCaptureSlip({ words, placements, needs, index, home, close }: CaptureProps) {
   const [turnedBack, setTurnedBack] = useState<ReadonlySet<string>>(new Set());
   const find = usePersonalFinder(index);
-  const captured = useMemo(() => {
-    const own = capture(words, { placements, ...needs }, turnedBack);
-    // He and she may well be meant of any: of these one says so; of all else one says where it may stand.
-    const isWanted = ({ words: said, kind }: CapturedPersonal) =>
-      turnedBack.has(said) === (kind === 'pronoun');
-    if (!find) return { ...own, personal: [] };
-    // What the record knows was asked about above.
-    const asked = new Set(own.particulars.map((one) => one.words));
-    const others = (text: string) => find(text).filter(({ from, to }) => !asked.has(text.slice(from, to)));
-    return personalInCaptured(own, others, isWanted);
-  }, [words, placements, needs, turnedBack, find]);
+  const captured = useMemo(
+    () => captureForBank(words, { placements, ...needs }, find, turnedBack),
+    [words, placements, needs, turnedBack, find],
+  );
   const [made, setMade] = useState<Collection | null>(null);
   const kept = index.bank.collections.filter(({ right }) => right === 'keep');
   const keepable = made && !kept.some(({ id }) => id === made.id) ? [...kept, made] : kept;
