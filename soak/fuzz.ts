@@ -140,7 +140,7 @@ class Asker {
   private body(shape: Shape | null): string {
     const { values } = this;
     let value = shape ? values.of(shape) : values.anything();
-    for (let at = values.one([0, 0, 1, 1, 2]); at > 0; at -= 1) value = values.spoilt(value);
+    for (let at = values.one([0, 0, 0, 1, 1, 2]); at > 0; at -= 1) value = values.spoilt(value);
     const text = JSON.stringify(value) ?? '';
     return values.chance(0.02) ? text.slice(0, values.below(text.length + 1)) : text;
   }

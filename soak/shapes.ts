@@ -94,12 +94,14 @@ const OTHERS = [
 const MOST_KNOWN = 60;
 /** Whether a value that an answer told has no key that a shape does not know. */
 const isOf = (value: unknown, { type, properties = {} }: Shape): boolean =>
-  type === 'array'
-    ? Array.isArray(value)
-    : type === 'object' &&
-      Boolean(value) &&
-      !Array.isArray(value) &&
-      Object.keys(value as object).every((key) => key in properties);
+  type === undefined
+    ? true
+    : type === 'array'
+      ? Array.isArray(value)
+      : type === 'object' &&
+        Boolean(value) &&
+        !Array.isArray(value) &&
+        Object.keys(value as object).every((key) => key in properties);
 const singular = (key: string) => key.replace(/ies$/, 'y').replace(/s$/, '');
 
 /** What answers told: ids by what they are of, the version each was last seen in, whole values by where they stood. */
@@ -119,7 +121,7 @@ export class Known {
       if (typeof at === 'number') this.versions.set(id, at);
     }
     for (const [key, value] of Object.entries(answer)) {
-      if (['content', 'document', 'grants', 'record', 'terms', 'review'].includes(key))
+      if (['content', 'document', 'passage', 'grants', 'record', 'terms', 'review'].includes(key))
         this.keep(this.values, key, value);
       if (typeof value === 'string' && ['entry', 'collection', 'member', 'draft', 'token'].includes(key))
         this.keep(this.ids, key, value);
@@ -184,7 +186,7 @@ export class Values {
         return this.text(shape, key);
       case 'integer':
       case 'number':
-        return this.number(shape);
+        return key === 'revision' && this.chance(0.8) ? 1 + this.below(3) : this.number(shape);
       case 'boolean':
         return this.chance(0.5);
       case 'null':
@@ -216,6 +218,7 @@ export class Values {
 
   private text(shape: Shape, key: string): string {
     if (shape.format === 'date' || shape.pattern?.includes('\\d{4}')) return this.day();
+    if (shape.format === 'uuid') return `6f1c2a52-7d0e-4c55-9d83-0a4b8f8b1a0${this.below(9)}`;
     if (shape.format === 'email' || key === 'email') return `guest${this.below(9999)}@hollin.example`;
     const words = this.known.ids.has(singular(key))
       ? this.id(key)
@@ -226,7 +229,8 @@ export class Values {
 
   private day(): string {
     const two = (value: number) => String(value).padStart(2, '0');
-    return `${1900 + this.below(301)}-${two(1 + this.below(12))}-${two(1 + this.below(28))}`;
+    const year = this.chance(0.5) ? 2026 : 1900 + this.below(301);
+    return `${year}-${two(1 + this.below(12))}-${two(1 + this.below(28))}`;
   }
 
   private number({ type, minimum = 0, maximum = 1000 }: Shape): number {
