@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { LanguageTagSchema } from '#core/language';
-import { CueRulesSchema } from '#core/cue';
+import { CUE_MAKING, CueRulesSchema, DEFAULT_CUE_MAKING } from '#core/cue';
 import { GranteeSchema, RightSchema } from '#core/rights';
 
 /** What the keepers of a collection set. */
@@ -8,6 +8,8 @@ export const CollectionSettingsSchema = z.object({
   name: z.string().trim().min(1, 'a collection needs a name').max(80),
   leadIn: z.string().max(4).regex(/^\S*$/u, 'a lead-in has no spaces'),
   cueRules: CueRulesSchema,
+  // The rule by which cues are proposed, so that they can be worked out; files of earlier versions do not say.
+  cuesBy: z.enum(CUE_MAKING).default(DEFAULT_CUE_MAKING),
   // Kinds of work it is in reach for; none for all.
   kindsOfWork: z.array(z.string().max(40)).max(20),
   language: LanguageTagSchema,

@@ -1,4 +1,4 @@
-import { DEFAULT_CUE_RULES } from '#core/cue';
+import { DEFAULT_CUE_MAKING, DEFAULT_CUE_RULES } from '#core/cue';
 import { readFhirBundle } from '#core/exchange';
 import { ownCollection } from '../server/bank/ownCollection';
 import { insertEntry } from '../server/bank/saveEntry';
@@ -54,7 +54,7 @@ async function loadCollection(
     .insert(grants)
     .values(rights.map(([member, right]) => ({ collection: id, member, right })));
   const keeper = rights.find(([, right]) => right === 'keep')![0];
-  const settings = { name, leadIn, cueRules, kindsOfWork, language: 'en-GB' };
+  const settings = { name, leadIn, cueRules, cuesBy: DEFAULT_CUE_MAKING, kindsOfWork, language: 'en-GB' };
   const saved = { savedAt: context.now(), savedBy: keeper, reason: 'Start of the bank' };
   await context.db.insert(collectionRevisions).values({ collection: id, version: 1, settings, ...saved });
   for (const entry of collection.entries) {

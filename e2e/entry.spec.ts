@@ -24,7 +24,7 @@ test('an entry written from nothing: blanks, a choice, a cue of its own rules; t
   await cue.getByLabel('the key is kept').check();
   await expect(page.getByRole('region', { name: 'How it reads' })).toContainText('Worms');
   await page.getByRole('button', { name: /^Save/ }).click();
-  await expect(page.getByText('Saved as revision 1. ,ss brings it.')).toBeVisible();
+  await expect(page.getByText('Saved as revision 1. Type ,ss and Space to place it.')).toBeVisible();
 
   await page.getByRole('link', { name: 'Desk' }).click();
   await openCase(page, /Dune/);

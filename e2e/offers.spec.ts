@@ -230,7 +230,7 @@ test('what was typed in full though a cue would bring it is told once; what is s
   const { keyboard } = page;
   await openCase(page, /Owlet/);
   await keyboard.type('With kind regards from all at Hollin Marsh');
-  await expect(page.getByRole('status').filter({ hasText: ';so brings it' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: ';so and Space brings it' })).toBeVisible();
   await keyboard.press('Control+a');
   await keyboard.press('Delete');
   const counted = page.waitForResponse(

@@ -32,7 +32,7 @@ const cue = ({ typed, in: id = 'ward', kinds = ['admission'], leadIn = '', rules
   typed,
   title: typed.toUpperCase(),
   leadIn,
-  collection: { id, name: id, kindsOfWork: kinds },
+  collection: { id, name: id, kindsOfWork: kinds, own: false, cuesBy: 'initials' },
   rules: { ...DEFAULT_CUE_RULES, fires: 'last', ...rules },
 });
 const codes = (...made: Made[]) =>
@@ -41,6 +41,9 @@ const codes = (...made: Made[]) =>
   );
 
 test.each<[string, Made[], string[]]>([
+  ['a number', [{ typed: '1' }], ['number 1 ']],
+  ['a mark', [{ typed: '.' }], ['mark . ']],
+  ['a small word that no glossary need know', [{ typed: 'on' }], ['word on on']],
   [
     'nothing',
     [

@@ -1,10 +1,14 @@
 import type { CueRules, ResolvedCue } from './cue';
+import type { CueMaking } from './proposeCue';
+import { SHORT_WORDS } from './shortWords';
 
 /** A cue of the bank, with what is needed to say where it stands. Of two typed alike, the one given first wins. */
 export interface BankCue extends ResolvedCue {
   title: string;
   leadIn: string;
-  collection: { id: string; name: string; kindsOfWork: readonly string[] };
+  collection: { id: string; name: string; kindsOfWork: readonly string[]; own: boolean; cuesBy: CueMaking };
+  /** Being written now, and not kept yet: of two in one collection it is the one to change. */
+  isWritten?: boolean;
 }
 
 /** The words that people write, as far as the glossaries know them. All in small letters. */
@@ -18,7 +22,15 @@ export interface Lexicon {
 
 /** What a cue comes into conflict with. */
 export type ClashCode =
-  'taken' | 'two-collections' | 'begins' | 'word' | 'begins-word' | 'ends-word' | 'usual-lead-in';
+  | 'taken'
+  | 'two-collections'
+  | 'begins'
+  | 'word'
+  | 'begins-word'
+  | 'ends-word'
+  | 'number'
+  | 'mark'
+  | 'usual-lead-in';
 
 /** Something that mends a clash: another cue, without its lead-in, or another rule. */
 export interface Mend {
@@ -59,10 +71,14 @@ function withWords(cue: BankCue, lexicon: Lexicon, mend: () => Mend): Clash[] {
   const found: Clash[] = [];
   if (isUsual(cue.leadIn) && cue.leadIn !== '')
     found.push({ code: 'usual-lead-in', cue, mend: { leadIn: ';' } });
+  // Figures and marks stand in any text, whatever glossaries hold.
+  if (/^\p{N}+$/u.test(typed)) return [...found, { code: 'number', cue, mend: mend() }];
+  if (/^[.,;:!?'’"“”()[\]/–—-]+$/u.test(typed)) return [...found, { code: 'mark', cue, mend: mend() }];
   if (!/^\p{L}+$/u.test(typed)) return found;
   const isExact = cue.rules.letters === 'exact' && cue.typed !== typed;
   if (isExact) return found;
-  if (lexicon.isWord(typed)) found.push({ code: 'word', cue, word: typed, mend: mend() });
+  if (SHORT_WORDS.has(typed) || lexicon.isWord(typed))
+    found.push({ code: 'word', cue, word: typed, mend: mend() });
   else if (cue.rules.fires === 'last') {
     const word = lexicon.longer(typed);
     if (word) found.push({ code: 'begins-word', cue, word, mend: { rules: { fires: 'closing' } } });
@@ -105,7 +121,8 @@ export function clashesOf(
         const isOne = one.cue.collection.id === other.cue.collection.id;
         // The one given first wins; the other is what must change.
         const code = isOne ? 'taken' : 'two-collections';
-        clashes.push({ code, cue: other.cue, other: one.cue, mend: mend(other.cue)() });
+        const [wins, loses] = isOne && one.cue.isWritten ? [other.cue, one.cue] : [one.cue, other.cue];
+        clashes.push({ code, cue: loses, other: wins, mend: mend(loses)() });
       } else if (one.cue.rules.fires === 'last') {
         clashes.push({
           code: 'begins',
@@ -131,6 +148,10 @@ export function clashInWords({ code, cue, other, word }: Clash): string {
       return `${cue.typed} fires at once, so that ${other!.typed} (“${other!.title}”) can never be typed.`;
     case 'word':
       return `${cue.typed} is an ordinary word: it would bring “${cue.title}” wherever it is written.`;
+    case 'number':
+      return `${cue.typed} is a number: it would bring “${cue.title}” wherever that number is written.`;
+    case 'mark':
+      return `${cue.typed} is an ordinary mark: it would bring “${cue.title}” in the middle of any sentence.`;
     case 'begins-word':
       return `${cue.typed} fires at once where a word begins so, as “${word}”.`;
     case 'ends-word':

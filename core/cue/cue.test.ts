@@ -1,15 +1,19 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
+  CUE_MAKING,
   CueIndex,
   DEFAULT_CUE_RULES,
   explainCue,
+  keysInWords,
   proposeCue,
+  resolveCue,
   typedCase,
   type Closer,
   type CueRules,
   type ResolvedCue,
 } from './index';
+import { SHORT_WORDS } from './shortWords';
 
 const cue = (typed: string, rules: Partial<CueRules> = {}): ResolvedCue => ({
   entry: typed,
@@ -154,4 +158,39 @@ describe('a line tried out', () => {
       'cue' in found ? found.cue.typed : 'match' in found ? found.match.cue.typed : undefined,
     ]).toEqual([code, typed]);
   });
+});
+
+describe('a proposed cue', () => {
+  test.each([
+    ['In the nest', 'initials', 'nest'],
+    ['Is never', 'initials', 'isn'],
+    ['Owl talk', 'topic', 'owl1'],
+    ['It is so', 'initials', 'iso'],
+  ] as const)('for %s by %s is no word', (title, by, not) => {
+    const proposed = proposeCue(title, [], by, (word) => word === not);
+    expect(proposed).not.toBe(not);
+    expect(proposed).not.toMatch(/^(?:in|is|it|on|of|no)$/);
+    expect(proposed.length).toBeGreaterThan(1);
+  });
+
+  test('is never one of the small words of English, whatever the title', () => {
+    fc.assert(
+      fc.property(fc.lorem({ maxCount: 5 }), fc.constantFrom(...CUE_MAKING), (title, by) => {
+        expect(SHORT_WORDS.has(proposeCue(title, [], by))).toBe(false);
+      }),
+    );
+    for (const word of SHORT_WORDS) {
+      const title = [...word].map((letter) => `${letter}xq`).join(' ');
+      expect(proposeCue(title, [])).not.toBe(word);
+    }
+  });
+});
+
+test.each([
+  [{ fires: 'last' }, ';wt'],
+  [{ fires: 'closing' }, ';wt and Space'],
+  [{ fires: 'closing', closers: ['punctuation', 'enter'] }, ';wt and Enter'],
+] as const)('the keys of a cue that %j are %s', (rules, keys) => {
+  const cue = { text: 'wt', rules: rules as Partial<CueRules> };
+  expect(keysInWords(resolveCue('e', cue, { leadIn: ';', cueRules: DEFAULT_CUE_RULES }))).toBe(keys);
 });

@@ -2,7 +2,7 @@ export { CUE_KINDS, CueSchema, CueRulesSchema, DEFAULT_CUE_RULES, resolveCue } f
 export type { Cue, CueKind, CueRules, ResolvedCue, Closer } from './cue';
 export { CueIndex, typedCase } from './cueIndex';
 export type { CueMatch, TypedCase } from './cueIndex';
-export { CUE_MAKING, proposeCue } from './proposeCue';
+export { CUE_MAKING, DEFAULT_CUE_MAKING, proposeCue } from './proposeCue';
 export type { CueMaking } from './proposeCue';
 export { nearCues } from './nearCues';
 export type { NearCue } from './nearCues';
@@ -10,5 +10,8 @@ export { clashesOf, clashInWords, mendInWords } from './clashes';
 export type { BankCue, Clash, ClashCode, Lexicon, Mend } from './clashes';
 export { keyCueProblem, keyCueProblemInWords, keysOf } from './keyCue';
 export type { KeyPress } from './keyCue';
+export { byPrecedence } from './precedence';
+export type { CueRank } from './precedence';
+export { closingKey, keysInWords } from './keysInWords';
 export { explainCue } from './explainCue';
 export type { Explanation } from './explainCue';

@@ -1,3 +1,5 @@
+import { SHORT_WORDS } from './shortWords';
+
 const SMALL_WORDS = new Set('a an and as at by for from in is of on or the to with'.split(' '));
 
 const plain = (title: string) =>
@@ -10,6 +12,7 @@ const plain = (title: string) =>
 /** The rules by which cues can be made of a title, so that they can be worked out instead of memorised. */
 export const CUE_MAKING = ['initials', 'consonants', 'topic'] as const;
 export type CueMaking = (typeof CUE_MAKING)[number];
+export const DEFAULT_CUE_MAKING: CueMaking = 'initials';
 
 /** "hedgehog": "hdgh": the first letter and the consonants that follow, four letters in all. */
 const consonants = (word: string) => (word.charAt(0) + word.slice(1).replace(/[aeiou]/g, '')).slice(0, 4);
@@ -45,19 +48,28 @@ function* candidates(title: string, by: CueMaking): Generator<string> {
   for (let number = 2; ; number += 1) yield base + number;
 }
 
+const never = () => false;
+
 /**
  * A free cue (without lead-in) for a title, by a rule: the initials of its telling words, else the starts of its first
  * words, else with a number; a word's consonants; or the beginning of its topic and a number. It neither equals nor begins nor continues a taken one, so that neither can
- * fire in the middle of the other; '' when short cues already begin everything, since a cue can wait.
+ * fire in the middle of the other; nor is it a word, as the small ones of English are and those that `isWord` knows (asked in
+ * small letters). '' when short cues already begin everything, since a cue can wait.
  */
-export function proposeCue(title: string, taken: Iterable<string>, by: CueMaking = 'initials'): string {
+export function proposeCue(
+  title: string,
+  taken: Iterable<string>,
+  by: CueMaking = DEFAULT_CUE_MAKING,
+  isWord: (cue: string) => boolean = never,
+): string {
   const others = [...taken].map((cue) => cue.toLowerCase());
   const free = (cue: string) => !others.some((other) => other.startsWith(cue) || cue.startsWith(other));
   // A number can be refused by a short cue that begins everything here, so such words give way to an x.
   for (const lead of ['', 'x', 'z', 'q']) {
     let tries = 0;
     for (const cue of candidates(title, by)) {
-      if (free(lead + cue) && cue.length > 1) return lead + cue;
+      const whole = lead + cue;
+      if (free(whole) && cue.length > 1 && !SHORT_WORDS.has(whole) && !isWord(whole)) return whole;
       if ((tries += 1) > others.length + 5) break;
     }
   }

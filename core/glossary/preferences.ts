@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { CUE_MAKING } from '#core/cue';
 
 /** Which lists (collections and glossaries, by id) a member switched in or out for a kind of work. */
 const ReachSchema = z.object({
@@ -14,8 +13,6 @@ export const PreferencesSchema = z.object({
   offers: z.enum(['margin', 'caret', 'off']),
   // What takes the first offer besides its own key: nothing, or a space after it, which costs no key at all.
   firstBy: z.enum(['key', 'space']),
-  // The rule by which cues are proposed; initials when left out.
-  cuesBy: z.enum(CUE_MAKING).optional(),
   // What text commands begin with at a word's start, such as "//"; they are off when left out.
   commandLeadIn: z
     .string()

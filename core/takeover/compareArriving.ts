@@ -56,7 +56,7 @@ export interface SettledCues {
 }
 
 /** The content with cues that none of `taken` (in lower case) has; made by the rule that its new team makes cues by. */
-export function settleCues(content: EntryContent, taken: ReadonlySet<string>, by: CueMaking): SettledCues {
+export function settleCues(content: EntryContent, taken: ReadonlySet<string>, by?: CueMaking): SettledCues {
   const used = new Set(taken);
   const changed: SettledCues['changed'] = [];
   const cues = content.cues.flatMap((cue) => {

@@ -6,7 +6,7 @@ import { checkEntry, type EntryContent } from '#core/entry';
 import { patternProblem } from '#core/pattern';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { cues, entries, revisions } from '../db/schema';
+import { collections, cues, entries, revisions } from '../db/schema';
 import { Refusal } from '../http/refusal';
 import { record } from '../people/trail';
 import { nextChange } from './bankChanges';
@@ -85,6 +85,10 @@ async function mustBeFree(
     .orderBy(asc(cues.typed));
   if (!taken) return;
   const all = await tx.select({ typed: cues.typed }).from(cues).where(eq(cues.collection, collection));
+  const [home] = await tx
+    .select({ cuesBy: collections.cuesBy })
+    .from(collections)
+    .where(eq(collections.id, collection));
   throw new Refusal(
     'cue-taken',
     `The cue ${taken.typed} already brings “${taken.content.title}” in this collection.`,
@@ -92,6 +96,7 @@ async function mustBeFree(
       proposed: proposeCue(
         content.title,
         all.map((cue) => cue.typed),
+        home?.cuesBy,
       ),
     },
   );

@@ -57,10 +57,10 @@ export async function handOn(context: Context, member: string, collection: strin
   return {
     format: 'elderleaf-collection',
     version: 1,
-    collections: branches.map(({ id, parent, name, leadIn, cueRules, kindsOfWork, language }) => ({
+    collections: branches.map(({ id, parent, name, leadIn, cueRules, cuesBy, kindsOfWork, language }) => ({
       id,
       parent: id === collection ? null : parent,
-      ...{ name, leadIn, cueRules, kindsOfWork, language },
+      ...{ name, leadIn, cueRules, cuesBy, kindsOfWork, language },
     })),
     entries: whole.map(({ id, collection: at, content }) => ({
       id,

@@ -1,3 +1,4 @@
+import { CueShown } from './CueShown';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
@@ -8,7 +9,7 @@ import { call } from '../api/client';
 import { KEYS } from '../api/queries';
 import { Figure } from '../shell/Figure';
 import { Button, Failed, Loading } from '../ui';
-import { typedCue, useBankIndex, type BankIndex } from './bankIndex';
+import { firstCue, useBankIndex, type BankIndex } from './bankIndex';
 import { useBeginEntry } from './useBeginEntry';
 import { WithWords } from './WithWords';
 
@@ -39,7 +40,7 @@ function Found({ index, near: { entry, words } }: { index: BankIndex; near: Near
         <Link to={`/bank/${entry.id}`} className="font-book text-[17px] break-words text-ink">
           <WithWords text={title} words={shared} />
         </Link>
-        <span className="cue">{typedCue(entry, collection)}</span>
+        <CueShown cue={firstCue(entry, collection)} />
         <span className="text-[13px] text-soft">{collection?.name}</span>
       </p>
       {purpose && (

@@ -1,3 +1,4 @@
+import { DEFAULT_CUE_RULES, keysInWords, resolveCue, type ResolvedCue } from '#core/cue';
 import { useMemo } from 'react';
 import type { Bank, Collection, Entry } from '#contracts';
 import { findable, Finder } from '#core/finder';
@@ -18,11 +19,20 @@ export interface BankIndex {
   readonly ordinary: ReadonlySet<string>;
 }
 
-/** The cue an entry is brought by, with its lead-in; null when it has none. */
-export function typedCue(entry: Entry, collection: Collection | undefined): string | null {
+/** The cue an entry is brought by, its rules settled; null when it has none. */
+export function firstCue(entry: Entry, collection: Collection | undefined): ResolvedCue | null {
   const [cue] = entry.content.cues;
-  if (!cue) return null;
-  return cue.as ? cue.text : (collection?.leadIn ?? '') + cue.text;
+  return cue ? resolveCue(entry.id, cue, collection ?? { leadIn: '', cueRules: DEFAULT_CUE_RULES }) : null;
+}
+
+/** The cue an entry is brought by, with its lead-in; null when it has none. */
+export const typedCue = (entry: Entry, collection: Collection | undefined): string | null =>
+  firstCue(entry, collection)?.typed ?? null;
+
+/** The keys that bring an entry, as they are said; null when it has no cue. */
+export function keysOfEntry(entry: Entry, collection: Collection | undefined): string | null {
+  const cue = firstCue(entry, collection);
+  return cue && keysInWords(cue);
 }
 
 /**

@@ -4,11 +4,9 @@ import { useLocation, useNavigate } from 'react-router';
 import type { Collection, Entry } from '#contracts';
 import { proposeCue } from '#core/cue';
 import { newEntry, proposeTitle, type Condition, type EntryContent, type NamedCondition } from '#core/entry';
-import { DEFAULT_PREFERENCES } from '#core/glossary';
 import type { DoubtPlace } from '#core/workbench';
-import { usePreferences } from '../api/queries';
 import { useShell } from '../shell/ShellContext';
-import { typedCue, type BankIndex } from './bankIndex';
+import { keysOfEntry, type BankIndex } from './bankIndex';
 import { calendarToday } from '../clock/calendarToday';
 import { at, fieldFromWords, mainPassage, type WordingPlace } from './entryFields';
 import { firstTest } from './wording/ConditionEditor';
@@ -22,14 +20,13 @@ import { insertBlank, selectedWords } from './wording/WordingBar';
 const PROPOSED = 'Proposed. Its keepers are told, and you are when they answer.';
 
 function savedInWords(kept: Entry, collection: Collection | undefined): string {
-  const cue = typedCue(kept, collection);
-  return `Saved as revision ${kept.revision}${cue ? `. ${cue} brings it` : ''}.`;
+  const keys = keysOfEntry(kept, collection);
+  return `Saved as revision ${kept.revision}${keys ? `. Type ${keys} to place it` : ''}.`;
 }
 
 /** All that the page of an entry does: what is changed, what is saved, blanks and cues being made. */
 export function useEntryEditing(index: BankIndex, target: Target) {
   const { member } = useShell();
-  const preferences = usePreferences().data ?? DEFAULT_PREFERENCES;
   const navigate = useNavigate();
   const entry = 'entry' in target ? target.entry : null;
   const collectionId = 'entry' in target ? target.entry.collection : target.collection;
@@ -136,7 +133,9 @@ export function useEntryEditing(index: BankIndex, target: Target) {
       const title = content.title || proposeTitle(mainPassage(content));
       const taken = takenCues(index, collection?.leadIn ?? '', entry?.id);
       return title
-        ? proposeCue(title, [...taken, ...content.cues.map(({ text }) => text)], preferences.cuesBy)
+        ? proposeCue(title, [...taken, ...content.cues.map(({ text }) => text)], collection?.cuesBy, (word) =>
+            index.ordinary.has(word),
+          )
         : '';
     },
   };

@@ -5,21 +5,27 @@ import { call } from '../api/client';
 import { KEYS } from '../api/queries';
 import { languageName } from '../bank/wording/languages';
 import { instantInWords } from '../clock/calendarToday';
+import { BEFORE, CLOSERS, FIRES, LETTERS, MAKING_IN_WORDS } from '../cues/ruleWords';
 import { kindsInWords } from '../reach/kindsOfWork';
 import { Button, Failed } from '../ui';
 
 /** Settings in lines that can be told from those of another time. */
-function linesOf({ name, leadIn, cueRules, kindsOfWork, language }: CollectionSettings): [string, string][] {
+function linesOf(settings: CollectionSettings): [string, string][] {
+  const { name, leadIn, cueRules, cuesBy, kindsOfWork, language } = settings;
   const { before, fires, closers, keepCloser, letters } = cueRules;
   return [
     ['Name', name],
     ['Lead-in', leadIn || 'none'],
     ['Kinds of work', kindsInWords(kindsOfWork)],
     ['Language', languageName(language)],
-    ['Before a cue', before],
-    ['Fires', fires === 'last' ? 'at its last character' : `at a closing key: ${closers.join(', ')}`],
+    ['Before a cue', BEFORE[before]],
+    [
+      'Fires',
+      fires === 'last' ? FIRES.last : `at a closing key: ${closers.map((one) => CLOSERS[one]).join(', ')}`,
+    ],
     ['The closing key', keepCloser ? 'is kept' : 'is dropped'],
-    ['Capitals', letters],
+    ['Capitals', LETTERS[letters]],
+    ['New cues are made from', MAKING_IN_WORDS[cuesBy]],
   ];
 }
 

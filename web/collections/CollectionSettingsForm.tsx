@@ -1,20 +1,29 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Collection, CollectionSettings } from '#contracts';
-import type { Cue } from '#core/cue';
+import { CUE_MAKING, type Cue, type CueMaking } from '#core/cue';
 import { call, inWords } from '../api/client';
 import { KEYS, queryClient } from '../api/queries';
 import { ClosingKeys, CueRulesOf } from '../cues/CueRulesFields';
+import { MAKING_IN_WORDS } from '../cues/ruleWords';
 import { KindsOfWorkField } from '../reach/KindsOfWorkField';
 import { Button, Notice, SelectField, TextField } from '../ui';
 import { Overtaken } from './Overtaken';
 import { mergedSettings, useUnsaved } from './useUnsaved';
 import { languageName, LANGUAGES } from '../bank/wording/languages';
 
-const settingsOf = ({ name, leadIn, cueRules, kindsOfWork, language }: Collection): CollectionSettings => ({
+const settingsOf = ({
   name,
   leadIn,
   cueRules,
+  cuesBy,
+  kindsOfWork,
+  language,
+}: Collection): CollectionSettings => ({
+  name,
+  leadIn,
+  cueRules,
+  cuesBy,
   kindsOfWork,
   language,
 });
@@ -101,6 +110,17 @@ export function CollectionSettingsForm({ collection, broughtBack }: Props) {
         <legend className="eyebrow">Its cues, unless one says otherwise</legend>
         <CueRulesOf {...rules} />
         <ClosingKeys {...rules} />
+        <SelectField
+          label="New cues are made from"
+          value={settings.cuesBy}
+          onChange={({ target }) => put({ cuesBy: target.value as CueMaking })}
+        >
+          {CUE_MAKING.map((one) => (
+            <option key={one} value={one}>
+              {MAKING_IN_WORDS[one]}
+            </option>
+          ))}
+        </SelectField>
       </fieldset>
       <KindsOfWorkField kinds={settings.kindsOfWork} change={(kindsOfWork) => put({ kindsOfWork })} />
       {unsaved.changed && (

@@ -1,5 +1,5 @@
 import type { Collection } from '#contracts';
-import { DEFAULT_CUE_RULES } from '#core/cue';
+import { DEFAULT_CUE_MAKING, DEFAULT_CUE_RULES } from '#core/cue';
 import { call } from '../api/client';
 import { KEYS, queryClient } from '../api/queries';
 
@@ -15,6 +15,7 @@ export async function newCollection(
       parent,
       leadIn: like?.leadIn ?? ';',
       cueRules: like?.cueRules ?? DEFAULT_CUE_RULES,
+      cuesBy: like?.cuesBy ?? DEFAULT_CUE_MAKING,
       kindsOfWork: like?.kindsOfWork ?? [],
       language: like?.language ?? 'en-GB',
     },

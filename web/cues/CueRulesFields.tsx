@@ -1,21 +1,6 @@
 import type { Collection } from '#contracts';
 import { DEFAULT_CUE_RULES, type Closer, type Cue, type CueRules } from '#core/cue';
-
-/** The rules of cues, as people are told them. */
-export const FIRES: Record<CueRules['fires'], string> = {
-  last: 'at its last character',
-  closing: 'on a closing key',
-};
-export const BEFORE: Record<CueRules['before'], string> = {
-  space: 'a space or line start',
-  boundary: 'no letter or digit',
-  anything: 'anything',
-};
-export const LETTERS: Record<CueRules['letters'], string> = {
-  ignored: 'do not matter',
-  exact: 'must be as typed here',
-  followed: 'carry over to the wording',
-};
+import { BEFORE, CLOSERS, FIRES, LETTERS } from './ruleWords';
 
 interface RuleProps<K extends 'fires' | 'before' | 'letters'> {
   rule: K;
@@ -63,13 +48,6 @@ function Rule<K extends 'fires' | 'before' | 'letters'>({
     </label>
   );
 }
-
-const CLOSERS: Record<Closer, string> = {
-  space: 'Space',
-  enter: 'Enter',
-  tab: 'Tab',
-  punctuation: 'punctuation',
-};
 
 /** For a cue that waits for a closing key: which keys close it, and what becomes of the key. */
 export function ClosingKeys({

@@ -1,23 +1,15 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { CUE_MAKING, type BankCue, type CueMaking } from '#core/cue';
+import type { BankCue } from '#core/cue';
 import { useBank } from '../api/bank';
-import { usePreferences } from '../api/queries';
 import { useBankIndex, type BankIndex } from '../bank/bankIndex';
-import { useSavePreferences } from '../offers/useSavePreferences';
 import { Figure } from '../shell/Figure';
-import { Button, Failed, Loading, Picks } from '../ui';
+import { Button, Failed, Loading } from '../ui';
 import { bankCues } from './bankCues';
 import { ClashList } from './ClashList';
-import { BEFORE, FIRES, LETTERS } from './CueRulesFields';
+import { BEFORE, FIRES, LETTERS } from './ruleWords';
 import { TryOut } from './TryOut';
 import { useClashes } from './useClashes';
-
-const MAKING: Record<CueMaking, string> = {
-  initials: 'the initials of its title',
-  consonants: 'the consonants of its first word',
-  topic: 'the beginning of its topic, and a number',
-};
 
 /** Drawing tens of thousands takes a moment, and few want them. */
 const LISTED_FIRST = 300;
@@ -58,19 +50,6 @@ function CueList({ cues }: { cues: readonly BankCue[] }) {
   );
 }
 
-function Making() {
-  const preferences = usePreferences().data;
-  const save = useSavePreferences();
-  return (
-    <Picks
-      legend="A cue is proposed from"
-      options={CUE_MAKING.map((one) => [one, MAKING[one]])}
-      value={preferences ? (preferences.cuesBy ?? 'initials') : null}
-      pick={(cuesBy) => save.mutate((before) => ({ ...before, cuesBy }))}
-    />
-  );
-}
-
 /** How cues work, said where they can be tried. */
 function HowCuesWork() {
   return (
@@ -79,6 +58,9 @@ function HowCuesWork() {
       <p>
         A cue begins with the lead-in of its collection. It fires at its last character, or waits for a
         closing key: Space, Enter, Tab or punctuation, kept or dropped.
+      </p>
+      <p>
+        Each collection says what its new cues are made from, so that they can be worked out: on its own page.
       </p>
       <p>
         Of two that fit, the longest wins; of two typed alike, your own before a shared one. One Backspace
@@ -94,14 +76,12 @@ function HowCuesWork() {
 
 function Known({ index }: { index: BankIndex }) {
   const cues = useMemo(() => bankCues(index), [index]);
-  const preferences = usePreferences().data;
-  const clashes = useClashes(cues, preferences?.cuesBy);
+  const clashes = useClashes(cues);
   return (
     <Figure
       marginLabel="About cues"
       margin={
         <div className="grid gap-7 pt-6">
-          <Making />
           <HowCuesWork />
         </div>
       }

@@ -1,6 +1,5 @@
 import { useDeferredValue, useMemo } from 'react';
 import { clashInWords, mendInWords, type Clash, type Cue } from '#core/cue';
-import { usePreferences } from '../api/queries';
 import type { BankIndex } from '../bank/bankIndex';
 import { Button } from '../ui';
 import { bankCues, withWritten, type WrittenCues } from './bankCues';
@@ -17,7 +16,7 @@ export function WrittenClashes({ index, written, change }: Props) {
   const settled = useDeferredValue(written);
   const all = useMemo(() => bankCues(index), [index]);
   const cues = useMemo(() => withWritten(all, settled), [all, settled]);
-  const clashes = useClashes(cues, usePreferences().data?.cuesBy) ?? [];
+  const clashes = useClashes(cues) ?? [];
   const own = clashes.filter(
     ({ cue, other }) => cue.entry === settled.entry || other?.entry === settled.entry,
   );

@@ -1,13 +1,23 @@
 import type { Collection, Entry } from '#contracts';
-import { resolveCue, type BankCue, type Cue } from '#core/cue';
-import { inOrder } from '#core/language';
+import { byPrecedence, resolveCue, type BankCue, type Cue } from '#core/cue';
 import type { BankIndex } from '../bank/bankIndex';
 
 /** A cue of the bank as it is told of in clashes. */
 function toBankCue(entry: Pick<Entry, 'id'>, title: string, cue: Cue, collection: Collection): BankCue {
-  const { id, name, kindsOfWork, leadIn } = collection;
-  return { ...resolveCue(entry.id, cue, collection), title, leadIn, collection: { id, name, kindsOfWork } };
+  const { id, name, kindsOfWork, leadIn, own, cuesBy } = collection;
+  return {
+    ...resolveCue(entry.id, cue, collection),
+    title,
+    leadIn,
+    collection: { id, name, kindsOfWork, own, cuesBy },
+  };
 }
+
+const inPrecedence = (cues: readonly BankCue[]): BankCue[] =>
+  cues
+    .map((cue) => ({ cue, rank: { own: cue.collection.own, title: cue.title, entry: cue.entry } }))
+    .sort((a, b) => byPrecedence(a.rank, b.rank))
+    .map(({ cue }) => cue);
 
 /** An entry that is being written: its cues as they stand on the page. */
 export interface WrittenCues {
@@ -18,25 +28,29 @@ export interface WrittenCues {
   collection: Collection | undefined;
 }
 
-/** All cues with those of one entry as they are being written. Last, so that of two alike it is the one to change. */
+/**
+ * All cues with those of one entry as they are being written, in the order in which they win. Where one of its own collection
+ * has the same cue, the written one is the one to change.
+ */
 export function withWritten(
   all: readonly BankCue[],
   { entry, title, cues, collection }: WrittenCues,
 ): BankCue[] {
   const others = all.filter((cue) => cue.entry !== entry);
   if (!collection) return others;
-  const written = cues.filter(({ text }) => text !== '');
-  return [...others, ...written.map((cue) => toBankCue({ id: entry }, title, cue, collection))];
+  const written = cues
+    .filter(({ text }) => text !== '')
+    .map((cue) => ({ ...toBankCue({ id: entry }, title, cue, collection), isWritten: true }));
+  return inPrecedence([...others, ...written]);
 }
 
-/** All cues that one sees, one's own before shared ones, as they win on a leaf. */
+/** All cues that one sees, in the order in which they win on a leaf. */
 export function bankCues({ bank, collections }: BankIndex): BankCue[] {
-  const own = (id: string) => (collections.get(id)?.own ? 0 : 1);
-  return [...bank.entries]
-    .sort((a, b) => own(a.collection) - own(b.collection) || inOrder(a.content.title, b.content.title))
-    .flatMap((entry) => {
+  return inPrecedence(
+    bank.entries.flatMap((entry) => {
       const collection = collections.get(entry.collection);
       if (!collection || entry.content.retired) return [];
       return entry.content.cues.map((cue) => toBankCue(entry, entry.content.title, cue, collection));
-    });
+    }),
+  );
 }

@@ -1,10 +1,12 @@
+import { CueShown } from '../bank/CueShown';
+import type { ResolvedCue } from '#core/cue';
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Entry } from '#contracts';
 import { excerpt } from '#core/passage';
 import { takeWhole } from '../api/bank';
 import { mainPassage } from '../bank/entryFields';
-import { typedCue, useBankIndex, type BankIndex } from '../bank/bankIndex';
+import { firstCue, useBankIndex, type BankIndex } from '../bank/bankIndex';
 import { NotAllSearched } from '../bank/NotAllSearched';
 import { useFoundAway } from '../bank/useFoundAway';
 import { useShell, type Action } from '../shell/ShellContext';
@@ -21,7 +23,7 @@ const begins = (label: string, query: string) => label.toLowerCase().startsWith(
 interface Row {
   id: string;
   title: string;
-  cue: string | null;
+  cue: ResolvedCue | null;
   detail: string;
   run: () => void;
 }
@@ -48,7 +50,7 @@ function entryRows(
   const row = (entry: Entry, run: () => void): Row => ({
     id: entry.id,
     title: entry.content.title,
-    cue: typedCue(entry, index.collections.get(entry.collection)),
+    cue: firstCue(entry, index.collections.get(entry.collection)),
     detail: excerpt(mainPassage(entry.content), 90),
     run,
   });
@@ -123,7 +125,7 @@ function Line({ row, current, id }: { row: Row; current: boolean; id: string }) 
     >
       <span className="flex items-baseline gap-2">
         <span className="min-w-0 truncate font-medium">{row.title}</span>
-        {row.cue && <span className="cue ml-auto shrink-0">{row.cue}</span>}
+        <CueShown cue={row.cue} className="ml-auto shrink-0" />
       </span>
       <span className="line-clamp-1 text-[13px] text-soft">{row.detail}</span>
     </li>

@@ -7,7 +7,7 @@ import { finishedPassage } from '#core/fill';
 import { isInReach } from '#core/glossary';
 import type { Passage } from '#core/passage';
 import { inWords } from '../api/client';
-import { entryIn, typedCue } from '../bank/bankIndex';
+import { entryIn, keysOfEntry } from '../bank/bankIndex';
 import { placementsOf, replaceDraft } from '../editor/placements';
 import { Notice } from '../ui';
 import { BlankPanel } from './BlankPanel';
@@ -21,6 +21,7 @@ import { GapsPanel } from './GapsPanel';
 import { LettersPanel } from './LettersPanel';
 import { KeepingNotice } from './KeepingNotice';
 import { Level } from './Level';
+import { OutOfReach } from './OutOfReach';
 import { OffersPanel } from './OffersPanel';
 import { takeOffer, type OfferHost } from './offering';
 import { NewerWording } from './NewerWording';
@@ -143,8 +144,8 @@ function Capture({ one, editor, placing, selected, setSelected, say }: LeafMargi
   if (!selected || !index) return null;
   const close = (kept: Entry | null) => {
     setSelected(null);
-    const cue = kept && typedCue(kept, index.collections.get(kept.collection));
-    say(kept && `Kept: “${kept.content.title}”${cue ? `. Type ${cue} to bring it` : ''}.`);
+    const keys = kept && keysOfEntry(kept, index.collections.get(kept.collection));
+    say(kept && `Kept: “${kept.content.title}”${keys ? `. Type ${keys} to place it` : ''}.`);
     giveKeys(editor.view);
   };
   const keepable = index.bank.collections.filter(({ right }) => right === 'keep');
@@ -163,10 +164,25 @@ function Capture({ one, editor, placing, selected, setSelected, say }: LeafMargi
 }
 
 /** What speaks of what is being typed: a text command, keys begun, offers; with none, of the text at the caret. */
-function OfTheTyped({ editor, placing, offering, children }: LeafMarginProps & { children: ReactNode }) {
-  const { command, begun, offered } = useTyped(editor);
+function OfTheTyped(props: LeafMarginProps & { children: ReactNode }) {
+  const { one, editor, placing, offering, children } = props;
+  const { index, reach, host } = placing;
+  const { command, begun, offered, outside } = useTyped(editor, reach?.outside ?? null);
   if (command) return <CommandPanel told={command} />;
   if (begun) return <LettersPanel begun={begun} index={placing.index} />;
+  if (outside && index)
+    return (
+      <>
+        <OutOfReach
+          editor={editor}
+          cue={outside}
+          kind={one.kind}
+          index={index}
+          placeAt={(entry, from, to) => host.placeAt(editor, entry, outside.typed, from, to)}
+        />
+        {children}
+      </>
+    );
   if (!offered) return children;
   const take = (at: number) => takeOffer(editor.view, offering.host, at);
   return <OffersPanel offered={offered} sourceOf={offering.sourceOf} take={take} />;
@@ -190,6 +206,12 @@ function OfTheText({ one, editor, leaf, placing }: LeafMarginProps) {
           brief={leaf.blank !== null}
           content={(index && entryIn(index, leaf.placed.entry)?.content) ?? undefined}
           renew={(id, wording) => host.renew(editor, id, wording)}
+          rivals={host.rivals(leaf.placed).flatMap((id) => {
+            const other = index?.entries.get(id);
+            const collection = other && index?.collections.get(other.collection);
+            return collection ? [{ id, title: other.content.title, collection: collection.name }] : [];
+          })}
+          replace={(entry) => host.replace(editor, leaf.placement!, entry)}
           actions={
             entry &&
             index && (

@@ -45,6 +45,9 @@ interface Props {
   content: EntryContent | undefined;
   /** Puts another of the entry's wordings in its place, with the answers given so far. */
   renew: (placement: string, wording: string) => void;
+  /** What else its cue brings, and putting that in its place. */
+  rivals: readonly { id: string; title: string; collection: string }[];
+  replace: (entry: string) => void;
   /** What can be done about the entry from here. */
   actions: ReactNode;
 }
@@ -55,7 +58,7 @@ function Wordings({
   placement,
   content,
   renew,
-}: Omit<Props, 'editor' | 'brief' | 'actions'> & { placement: Placement }) {
+}: Pick<Props, 'id' | 'content' | 'renew'> & { placement: Placement }) {
   if (!content || content.wordings.length < 2) return null;
   return (
     <div role="radiogroup" aria-label="Wording" className="mt-1 flex flex-wrap gap-x-3 text-[13.5px]">
@@ -80,8 +83,31 @@ function Wordings({
   );
 }
 
+/** Another entry that the same cue brings, one step away. */
+function AlsoBrought({ cue, rivals, replace }: { cue: string } & Pick<Props, 'rivals' | 'replace'>) {
+  return (
+    <p className="mt-1 text-[13.5px] text-soft">
+      <span className="cue">{cue}</span> also brings{' '}
+      {rivals.map(({ id, title, collection }, at) => (
+        <span key={id}>
+          {at > 0 && ', '}
+          <button
+            type="button"
+            className="text-elder underline"
+            title={`Take it instead, from ${collection}`}
+            onMouseDown={(event) => event.preventDefault()}
+            onClick={() => replace(id)}
+          >
+            {title}
+          </button>
+        </span>
+      ))}
+    </p>
+  );
+}
+
 /** What the caret stands in: which entry, which revision, by which cue, and its answers with their sources. */
-export function PlacementPanel({ editor, id, brief, content, renew, actions }: Props) {
+export function PlacementPanel({ editor, id, brief, content, renew, rivals, replace, actions }: Props) {
   const placement = placementsOf(editor.state.doc)[id];
   if (!placement) return null;
   const step = (field: string) => {
@@ -100,6 +126,7 @@ export function PlacementPanel({ editor, id, brief, content, renew, actions }: P
         {placement.cue && <span className="cue shrink-0">{placement.cue}</span>}
         <span className="ml-auto shrink-0 text-[12.5px] text-soft">revision {placement.revision}</span>
       </p>
+      {placement.cue && rivals.length > 0 && <AlsoBrought {...{ cue: placement.cue, rivals, replace }} />}
       <Wordings {...{ id, placement, content, renew }} />
       <ul className="mt-0.5">
         {fields.map((field) => (

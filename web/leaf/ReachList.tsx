@@ -1,10 +1,11 @@
+import { CueShown } from '../bank/CueShown';
 import { mainPassage } from '../bank/entryFields';
 import { useMemo, useState } from 'react';
 import type { Entry, OwnUses } from '#contracts';
 import { useOwnUses } from '../api/queries';
 import { Link } from 'react-router';
 import { excerpt } from '#core/passage';
-import { typedCue, type BankIndex } from '../bank/bankIndex';
+import { firstCue, type BankIndex } from '../bank/bankIndex';
 import type { Reach } from '../bank/reach';
 import { Button, Key } from '../ui';
 
@@ -60,7 +61,7 @@ export function ReachList({ kind, index, reach, place }: Props) {
   const shown = all ? reach.entries : usualFirst.slice(0, SHOWN);
   return (
     <section aria-label="Wording in reach">
-      <h2 className="eyebrow">Type a cue, and its wording stands here</h2>
+      <h2 className="eyebrow">Type one of these to place it</h2>
       <ul className="mt-1">
         {shown.map((entry) => (
           <li key={entry.id} className="border-b border-hair">
@@ -72,8 +73,8 @@ export function ReachList({ kind, index, reach, place }: Props) {
               onClick={() => place(entry.id)}
               className="grid w-full grid-cols-[4.5rem_1fr] items-baseline gap-3 py-1 text-left hover:text-elder"
             >
-              <span className="cue truncate">
-                {typedCue(entry, index.collections.get(entry.collection)) ?? ''}
+              <span className="truncate">
+                <CueShown cue={firstCue(entry, index.collections.get(entry.collection))} />
               </span>
               <span className="truncate text-[14px]">{entry.content.title}</span>
             </button>

@@ -8,7 +8,7 @@ const GAP_PX = 6;
 
 /** The first few offers right under the caret, for those who do not want to look away. Read-only: the margin has them all. */
 export function UnderCaret({ editor }: { editor: Editor }) {
-  const { offered } = useTyped(editor);
+  const { offered } = useTyped(editor, null);
   const box = useRef<HTMLDivElement>(null);
   useLayoutEffect(() => {
     const own = box.current;

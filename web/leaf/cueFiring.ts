@@ -90,7 +90,8 @@ function fire(view: EditorView, host: CueHost, match: Match, from: number, kept:
   return true;
 }
 
-const closerOf = (text: string): Closer | null =>
+/** Which closing key a character is; null for none. */
+export const closerOf = (text: string): Closer | null =>
   text === ' ' ? 'space' : /^[.,;:!?)\]]$/.test(text) ? 'punctuation' : null;
 
 /** A character typed: fires a cue that it completes, or one that it closes. */

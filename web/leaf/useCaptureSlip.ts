@@ -3,12 +3,10 @@ import type { Collection, Entry } from '#contracts';
 import { proposeCue } from '#core/cue';
 import type { Placements } from '#core/draft';
 import { proposeTitle } from '#core/entry';
-import { DEFAULT_PREFERENCES } from '#core/glossary';
 import type { Passage } from '#core/passage';
 import { captureForBank } from '#core/privacy';
 import { useAtHand } from '../api/bank';
 import { isProblem } from '../api/client';
-import { usePreferences } from '../api/queries';
 import type { BankIndex } from '../bank/bankIndex';
 import { usePersonalFinder } from '../bank/usePersonalFinder';
 import { takenCues } from '../bank/takenCues';
@@ -44,10 +42,12 @@ export function useCaptureSlip({ words, placements, needs, index, home, close }:
   // Until one is written, of what has become no field: nobody's details get into a title, nor into the cue made of it.
   const [ownTitle, setTitle] = useState<string | null>(null);
   const title = ownTitle ?? proposeTitle(captured.passage);
-  const preferences = usePreferences().data ?? DEFAULT_PREFERENCES;
   const [ownCue, setOwnCue] = useState<string | null>(null);
   const cue =
-    ownCue ?? (title.trim() === '' ? '' : proposeCue(title, takenCues(index, leadIn), preferences.cuesBy));
+    ownCue ??
+    (title.trim() === ''
+      ? ''
+      : proposeCue(title, takenCues(index, leadIn), collection?.cuesBy, (word) => index.ordinary.has(word)));
   const [key] = useState(() => crypto.randomUUID());
   const keep = useKeep(close, (one) => {
     setMade(one);

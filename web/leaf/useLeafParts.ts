@@ -3,7 +3,7 @@ import type { Case, Draft } from '#contracts';
 import type { DraftDocument } from '#core/draft';
 import { useEntriesAtHand } from '../api/bank';
 import { usePreferences } from '../api/queries';
-import { typedCue } from '../bank/bankIndex';
+import { keysOfEntry } from '../bank/bankIndex';
 import { useOffering } from '../offers/useOffering';
 import { useShell } from '../shell/ShellContext';
 import type { LeafSlip } from './leafSlip';
@@ -61,10 +61,10 @@ export function useLeafParts({ one, draft, document, onChange, say }: Options) {
       // Once for each entry: a hint that comes again is a nag.
       missed: (id) => {
         const entry = index?.entries.get(id);
-        const cue = entry && typedCue(entry, index?.collections.get(entry.collection));
-        if (!cue || told.current.has(id)) return;
+        const keys = entry && keysOfEntry(entry, index?.collections.get(entry.collection));
+        if (!keys || told.current.has(id)) return;
         told.current.add(id);
-        say(`What you just typed is “${entry.content.title}”: ${cue} brings it.`);
+        say(`What you just typed is “${entry.content.title}”: ${keys} brings it.`);
       },
     };
   });

@@ -2,7 +2,7 @@ import type { Editor } from '@tiptap/react';
 import { useEffect, useMemo, useRef } from 'react';
 import type { Case, Member } from '#contracts';
 import type { EntryContent } from '#core/entry';
-import { earlierUses, lastAnswers } from '#core/draft';
+import { earlierUses, lastAnswers, type Placement } from '#core/draft';
 import type { Closer } from '#core/cue';
 import { answersFromGroups, type PlaceRequest } from '#core/fill';
 import type { PatternMatch } from '#core/pattern';
@@ -12,7 +12,7 @@ import { entryIn, useBankIndex } from '../bank/bankIndex';
 import { useReach } from '../bank/reach';
 import { variationOf } from '../bank/variations/inPlace';
 import { calendarToday, clockNow } from '../clock/calendarToday';
-import { currentBlank } from '../editor/blanks';
+import { currentBlank, placementRange } from '../editor/blanks';
 import { fromEditor, placementsOf } from '../editor/placements';
 import { placeEntry } from '../editor/placing';
 import { changedByHand, renewPlacement, type Before } from '../editor/renewing';
@@ -52,7 +52,7 @@ export function usePlacing({ id: caseId, kind, record }: Case, member: Member) {
       ...now.current.earlier,
       ...earlierUses(fromEditor(editor.state.doc)),
     ];
-    return {
+    const host = {
       cues: () => now.current.reach?.cues ?? null,
       now: () => ({ today: calendarToday(), language: navigator.language || 'en-GB' }),
       pattern: (line: string, closer: Closer) => now.current.pattern(line, closer),
@@ -91,10 +91,27 @@ export function usePlacing({ id: caseId, kind, record }: Case, member: Member) {
         const request = { ...needs(), entry: { id, revision, content }, wording };
         stepTo(editor.view, renewPlacement(editor.state, placement, request, before));
       },
+      /** Other entries in reach that the cue of a placement brings as well; none for one that no cue brought. */
+      rivals: ({ cue, entry }: Placement): string[] =>
+        (cue === null ? [] : (now.current.reach?.byTyped.get(cue.toLowerCase()) ?? [])).filter(
+          (id) => id !== entry,
+        ),
+      /** Puts another entry in the place of a placement, as its cue would have brought it. */
+      replace: (editor: Editor, placement: string, entry: string) => {
+        const range = placementRange(editor.state.doc, placement);
+        const cue = placementsOf(editor.state.doc)[placement]?.cue ?? null;
+        if (range) host.placeAt(editor, entry, cue, range.from, range.to);
+      },
+      /** Puts an entry in the place of a stretch of the text. */
+      placeAt: (editor: Editor, entry: string, cue: string | null, from: number, to: number) => {
+        const request = host.request(entry, cue, editor);
+        if (request && editor.isEditable) stepTo(editor.view, placeEntry(editor.state, from, to, request));
+      },
       /** A placement's entry with what was changed by hand where it was placed; null where nothing was. */
       changedByHand: (editor: Editor, placement: string, content: EntryContent): EntryContent | null =>
         changedByHand(editor.state, placement, { ...needs(), content }),
     };
+    return host;
   }, [record]);
   // Gives the id of the placement; null when nothing could be placed.
   const placeIn = useMemo(

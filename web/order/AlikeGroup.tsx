@@ -1,7 +1,8 @@
+import { CueShown } from '../bank/CueShown';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Entry, Uses } from '#contracts';
-import { typedCue, type BankIndex } from '../bank/bankIndex';
+import { firstCue, type BankIndex } from '../bank/bankIndex';
 import { DifferenceView } from '../bank/DifferenceView';
 import { WordingsView } from '../bank/WordingsView';
 import { DoneNotice } from '../bank/many/DoneNotice';
@@ -55,7 +56,7 @@ export function AlikeGroup({ index, entries, count, uses }: Props) {
           const collection = index.collections.get(entry.collection);
           const { title } = entry.content;
           const isLeft = entry.id === left;
-          const cue = typedCue(entry, collection);
+          const cue = firstCue(entry, collection);
           return (
             <section key={entry.id} aria-label={title} className="grid gap-1.5">
               <p className="flex items-baseline gap-x-3">
@@ -73,7 +74,7 @@ export function AlikeGroup({ index, entries, count, uses }: Props) {
                   <Link to={`/bank/${entry.id}`} className="font-book text-[17px] break-words text-ink">
                     {title}
                   </Link>
-                  {cue && <span className="cue">{cue}</span>}
+                  <CueShown cue={cue} />
                   <span className="text-[13px] text-soft">
                     {collection?.name}, {timesInWords(uses[entry.id])}
                   </span>

@@ -2,10 +2,9 @@ import { useMutation } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { CollectionFile } from '#contracts';
-import { DEFAULT_PREFERENCES } from '#core/glossary';
 import { renewCollection, useAtHand, useBank } from '../api/bank';
 import { call } from '../api/client';
-import { KEYS, queryClient, usePreferences } from '../api/queries';
+import { KEYS, queryClient } from '../api/queries';
 import { useBankIndex, type BankIndex } from '../bank/bankIndex';
 import { Figure } from '../shell/Figure';
 import { Button, Failed, FileDrop, Loading, Notice, Refused, SelectField } from '../ui';
@@ -25,12 +24,12 @@ interface ArrivedProps {
 function Arrived({ index, file, done }: ArrivedProps) {
   const [into, setInto] = useState('');
   const [choices, setChoices] = useState<ReadonlyMap<string, Choice>>(new Map());
-  const cuesBy = (usePreferences().data ?? DEFAULT_PREFERENCES).cuesBy;
+  const home = index.collections.get(into) ?? null;
   const isHere = useAtHand(into === '' ? [] : [into]);
   const { arrivals, body } = useMemo(() => {
     const there = into === '' ? [] : index.bank.entries.filter(({ collection }) => collection === into);
-    return planTakeOver(file, into === '' ? null : into, there, choices, cuesBy ?? 'initials');
-  }, [file, into, index, choices, cuesBy]);
+    return planTakeOver(file, home, there, choices);
+  }, [file, into, home, index, choices]);
   const take = useMutation({
     mutationFn: () => call('takeOverFile', { body }),
     onSuccess: async ({ collection, made, changed }) => {

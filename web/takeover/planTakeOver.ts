@@ -1,5 +1,4 @@
-import type { CollectionFile, Entry, TakeOver } from '#contracts';
-import type { CueMaking } from '#core/cue';
+import type { Collection, CollectionFile, Entry, TakeOver } from '#contracts';
 import { compareArriving, settleCues, type Arrival, type SettledCues } from '#core/takeover';
 
 /** What becomes of an arriving entry: it comes as a new one, as the next revision of its like, or not at all. */
@@ -25,10 +24,9 @@ const cuesOf = ({ content: { cues, retired } }: Pick<Entry, 'content'>) =>
 /** What taking a file over comes to, as chosen, into a collection with the entries that stand there (none for the file's own). */
 export function planTakeOver(
   file: CollectionFile,
-  into: string | null,
+  into: Pick<Collection, 'id' | 'cuesBy'> | null,
   there: readonly Entry[],
   choices: ReadonlyMap<string, Choice>,
-  cuesBy: CueMaking,
 ): Plan {
   const places = new Map(file.entries.map(({ id, collection }) => [id, collection]));
   const found = compareArriving(file.entries, there).map((one) => ({
@@ -55,12 +53,13 @@ export function planTakeOver(
       return { ...one, cues: [] };
     }
     const collection = places.get(id)!;
-    const used = takenIn(into ?? collection);
-    const { content, changed } = settleCues(one.content, used, cuesBy);
+    const used = takenIn(into?.id ?? collection);
+    const home = into ?? file.collections.find(({ id: own }) => own === collection);
+    const { content, changed } = settleCues(one.content, used, home?.cuesBy);
     for (const cue of cuesOf({ content })) used.add(cue);
     const replaces = choice === 'replace' ? { entry: standing!.id, revision: standing!.revision } : null;
     entries.push({ id, collection, content, replaces });
     return { ...one, cues: changed };
   });
-  return { arrivals, body: { into, collections: file.collections, entries, known } };
+  return { arrivals, body: { into: into?.id ?? null, collections: file.collections, entries, known } };
 }

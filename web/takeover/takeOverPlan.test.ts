@@ -47,7 +47,12 @@ const there = [
   standing('u', content('Fluids', 'Given.', 'fl')),
 ];
 const plan = (into: string | null, choices: [string, Choice][] = []) =>
-  planTakeOver(file, into, into === null ? [] : there, new Map(choices), 'initials');
+  planTakeOver(
+    file,
+    into === null ? null : { id: into, cuesBy: 'initials' },
+    into === null ? [] : there,
+    new Map(choices),
+  );
 const coming = ({ body }: ReturnType<typeof plan>) =>
   body.entries.map(({ id, replaces, content: { cues } }) => [id, replaces?.entry ?? null, cues[0]?.text]);
 

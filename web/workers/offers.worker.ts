@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { clashesOf, proposeCue, type BankCue, type Clash, type CueMaking } from '#core/cue';
+import { clashesOf, proposeCue, type BankCue, type Clash } from '#core/cue';
 import {
   Offering,
   readWordList,
@@ -70,8 +70,8 @@ export class OfferService {
     this.offering.setUsed(used);
   }
 
-  /** Everything in which the cues of the bank are in conflict; proposals by the rule the member likes. */
-  clashes(cues: readonly BankCue[], by: CueMaking | undefined): Clash[] {
+  /** Everything in which the cues of the bank are in conflict; proposals by the rules of their collections. */
+  clashes(cues: readonly BankCue[]): Clash[] {
     const taken = new Map<string, string[]>();
     for (const { leadIn } of cues) {
       if (taken.has(leadIn)) continue;
@@ -81,9 +81,10 @@ export class OfferService {
         alike.map(({ typed }) => typed.slice(leadIn.length)),
       );
     }
-    return clashesOf(cues, this.offering.lexicon, ({ title, leadIn }) => {
+    const { lexicon } = this.offering;
+    return clashesOf(cues, lexicon, ({ title, leadIn, collection }) => {
       const others = taken.get(leadIn)!;
-      const proposed = proposeCue(title, others, by);
+      const proposed = proposeCue(title, others, collection.cuesBy, lexicon.isWord);
       // Two that are told to change must not be told the same.
       others.push(proposed);
       return proposed;

@@ -11,7 +11,7 @@ import {
   type AnyPgColumn,
 } from 'drizzle-orm/pg-core';
 import type { CollectionSettings } from '#contracts';
-import type { CueRules } from '#core/cue';
+import type { CueMaking, CueRules } from '#core/cue';
 import { members, groups } from './people';
 import { saved } from './saved';
 import { deletions } from './wastebasket';
@@ -25,6 +25,8 @@ export const collections = pgTable('collections', {
   ownedBy: text('owned_by').references(() => members.id, { onDelete: 'cascade' }),
   leadIn: text('lead_in').notNull(),
   cueRules: jsonb('cue_rules').$type<CueRules>().notNull(),
+  // The rule by which cues are proposed.
+  cuesBy: text('cues_by').$type<CueMaking>().notNull().default('initials'),
   kindsOfWork: jsonb('kinds_of_work').$type<string[]>().notNull(),
   language: text('language').notNull(),
   position: integer('position').notNull().default(0),

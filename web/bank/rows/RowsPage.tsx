@@ -2,11 +2,9 @@ import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { proposeCue } from '#core/cue';
 import { newEntry, proposeTitle } from '#core/entry';
-import { DEFAULT_PREFERENCES } from '#core/glossary';
 import { plainPassage } from '#core/passage';
 import { call, inWords, isProblem } from '../../api/client';
 import { takeKept, useAtHand, useBank } from '../../api/bank';
-import { usePreferences } from '../../api/queries';
 import { Figure } from '../../shell/Figure';
 import { useShell } from '../../shell/ShellContext';
 import { Button, Failed, Key, Loading, Notice, SelectField } from '../../ui';
@@ -155,7 +153,6 @@ function Line({ row, number, leadIn, put, done, propose, drop }: LineProps) {
 
 function Rows({ index }: { index: BankIndex }) {
   const { keepable, home, collection, rows, put, send, setCollection, drop } = useSitting(index);
-  const preferences = usePreferences().data ?? DEFAULT_PREFERENCES;
   useAtHand(home ? [home.id] : []);
   const list = useRef<HTMLOListElement>(null);
   const leadIn = home?.leadIn ?? '';
@@ -170,7 +167,8 @@ function Rows({ index }: { index: BankIndex }) {
     proposeCue(
       title,
       [...takenCues(index, leadIn), ...rows.map(({ cue }) => cue).filter(Boolean)],
-      preferences.cuesBy,
+      home?.cuesBy,
+      (word) => index.ordinary.has(word),
     );
   const kept = rows.filter(({ state }) => state === 'kept').length;
   const waiting = rows.filter((row) => row.state !== 'kept' && !isEmptyRow(row)).length;

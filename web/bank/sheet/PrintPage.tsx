@@ -1,3 +1,5 @@
+import { CueShown } from '../CueShown';
+import type { ResolvedCue } from '#core/cue';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useLocation, useSearchParams } from 'react-router';
 import type { Collection, Entry } from '#contracts';
@@ -7,7 +9,7 @@ import { usePlaced } from '../../api/queries';
 import { calendarToday, dayInWords } from '../../clock/calendarToday';
 import { useShell } from '../../shell/ShellContext';
 import { Button, Failed, Loading, SelectField, Tick } from '../../ui';
-import { typedCue, useBankIndex, type BankIndex } from '../bankIndex';
+import { firstCue, useBankIndex, type BankIndex } from '../bankIndex';
 import { mainPassage } from '../entryFields';
 import { PassageView } from '../PassageView';
 import { ORDERS, type Order } from './orders';
@@ -19,7 +21,7 @@ const ON_A_CARD = 60;
 interface Printed {
   entry: Entry;
   collection: Collection;
-  cue: string | null;
+  cue: ResolvedCue | null;
 }
 
 interface Layout {
@@ -42,7 +44,7 @@ function printedOf(
       index.bank.entries
         .filter((entry) => entry.collection === collection.id && (!ids || ids.has(entry.id)))
         .sort(ORDERS[order].compare)
-        .map((entry) => ({ entry, collection, cue: typedCue(entry, collection) })),
+        .map((entry) => ({ entry, collection, cue: firstCue(entry, collection) })),
     )
     .filter(({ length }) => length > 0);
 }
@@ -63,7 +65,9 @@ function SheetOnPaper({ sections, columns }: { sections: readonly Printed[][]; c
           <h2>{section[0]!.collection.name}</h2>
           {section.map(({ entry, cue }) => (
             <article key={entry.id} className="paper-entry">
-              <p className="paper-cue">{cue ?? ''}</p>
+              <p className="paper-cue">
+                <CueShown cue={cue} />
+              </p>
               <div>
                 <h3>
                   {entry.content.title}
@@ -86,7 +90,9 @@ const CueList = ({ printed }: { printed: readonly Printed[] }) => (
   <dl>
     {printed.map(({ entry, cue }) => (
       <div key={entry.id}>
-        <dt className="paper-cue">{cue}</dt>
+        <dt className="paper-cue">
+          <CueShown cue={cue} />
+        </dt>
         <dd>{entry.content.title}</dd>
       </div>
     ))}

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import type { Entry } from '#contracts';
 import { renewCollection, takeEntries } from '../../api/bank';
 import { Button } from '../../ui';
-import { typedCue, type BankIndex } from '../bankIndex';
+import type { BankIndex } from '../bankIndex';
 import type { SheetLook } from './look';
 import { RowEditor } from './RowEditor';
 import { SheetRow } from './SheetRow';
@@ -188,7 +188,7 @@ export function SheetLines({ lines, selecting, look, times, due, index }: Props)
                     <SheetRow
                       key={entry.id}
                       entry={entry}
-                      cue={typedCue(entry, collection)}
+                      collection={collection}
                       selected={selecting.ids ? selecting.ids.has(entry.id) : null}
                       toggle={selecting.toggle}
                       at={at}

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { sheetTable } from '#core/exchange';
 import { Button } from '../../ui';
-import { typedCue } from '../bankIndex';
+import { keysOfEntry } from '../bankIndex';
 import { mainPassage } from '../entryFields';
 import { setFilters } from './narrowing';
 import type { Asked, SheetLine } from './useSheetLines';
@@ -16,7 +16,7 @@ function tableOf(lines: readonly SheetLine[]) {
       return [
         {
           collection: line.collection.name,
-          cue: typedCue(line.entry, line.collection) ?? '',
+          cue: keysOfEntry(line.entry, line.collection) ?? '',
           title: content.title,
           wording: mainPassage(content),
           purpose: content.purpose,

@@ -1,15 +1,17 @@
 import { memo } from 'react';
 import { Link } from 'react-router';
-import type { Entry } from '#contracts';
+import type { Collection, Entry } from '#contracts';
 import { dayInWords, instantInWords } from '../../clock/calendarToday';
 import { Button } from '../../ui';
+import { firstCue } from '../bankIndex';
+import { CueShown } from '../CueShown';
 import { mainPassage } from '../entryFields';
 import { PassageView } from '../PassageView';
 import type { SheetLook } from './look';
 
 interface RowProps {
   entry: Entry;
-  cue: string | null;
+  collection: Collection;
   /** Whether it is selected; null where nothing is being selected. */
   selected: boolean | null;
   toggle: (entry: Entry) => void;
@@ -57,7 +59,7 @@ function Besides({ entry, look, isDue }: Pick<RowProps, 'entry' | 'look' | 'isDu
 /** An entry on the sheet: its cue beside its wording. Drawn again only when it is another: scrolling must keep up. */
 export const SheetRow = memo(function SheetRow({
   entry,
-  cue,
+  collection,
   selected,
   toggle,
   at,
@@ -70,6 +72,7 @@ export const SheetRow = memo(function SheetRow({
   edit,
 }: RowProps) {
   const { title, fields } = entry.content;
+  const cue = firstCue(entry, collection);
   return (
     <li
       ref={measure}
@@ -92,7 +95,9 @@ export const SheetRow = memo(function SheetRow({
         title={`Saved ${instantInWords(entry.savedAt)}`}
         className={`group grid min-w-0 grow gap-x-5 px-7 max-[899px]:grid-cols-[4rem_minmax(0,1fr)] max-[899px]:px-4 ${look.dense ? 'py-1' : 'py-2.5'} ${look.times || look.saved ? 'grid-cols-[5.5rem_minmax(0,1fr)_7.5rem]' : 'grid-cols-[5.5rem_minmax(0,1fr)]'}`}
       >
-        <div className="cue pt-px break-words">{cue ?? <span className="text-soft">–</span>}</div>
+        <div className="pt-px break-words">
+          {cue ? <CueShown cue={cue} /> : <span className="cue text-soft">–</span>}
+        </div>
         <div className="min-w-0">
           <div className="break-words text-[14px] font-semibold group-hover:text-elder">
             {title}
