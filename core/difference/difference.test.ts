@@ -84,7 +84,7 @@ describe('entries', () => {
         const differs = entryDifference(one, later);
         expect(differs.length > 0).toBe(writeEntry(one) !== writeEntry(later));
         const about = {
-          wordings: ['wording', 'language'],
+          wordings: ['wording', 'language', 'joins'],
           fields: ['field', 'order', 'wording', 'condition'],
         };
         const may = about[changed as 'fields'] ?? [changed];

@@ -66,10 +66,12 @@ export function mergedEntry(base: EntryContent, mine: EntryContent, theirs: Entr
     if (!my || !their) return mergedOne(was, my, their, clash('wording', (my ?? their ?? was)!.name));
     const [w, m, t] = [was ?? their, my, their];
     const parts = mergedList([w.parts, m.parts, t.parts], ({ id }) => id, part(m.name, m.parts.length === 1));
+    const joins = mergedOne(w.joins, m.joins, t.joins, clash('joins', m.name));
     return {
       id: m.id,
       name: mergedOne(w.name, m.name, t.name, clash('wording', m.name)),
       language: mergedOne(w.language, m.language, t.language, clash('language', m.name)),
+      ...(joins && { joins }),
       // A wording has a part at least.
       parts: parts.length > 0 ? parts : m.parts,
     };

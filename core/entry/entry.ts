@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { LanguageTagSchema } from '#core/language';
-import { PassageSchema } from '#core/passage';
+import { PassageSchema, JOINS } from '#core/passage';
 import { CueSchema } from '#core/cue';
 import { NamedConditionSchema } from './condition';
 import { FieldSchema } from './field';
@@ -16,6 +16,8 @@ export const WordingSchema = z.object({
   id: z.string().min(1).max(60),
   name: z.string().min(1).max(60),
   language: LanguageTagSchema,
+  // How it joins what stands beside it where it is placed; by what it is when left out (`joinOf`).
+  joins: z.enum(JOINS).optional(),
   parts: z.array(PartSchema).min(1).max(20),
 });
 

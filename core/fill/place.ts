@@ -1,6 +1,15 @@
 import type { Answers, Placement } from '#core/draft';
 import type { EntryContent, Field, Wording } from '#core/entry';
-import { mapLines, tidyInlines, type Inline, type Mark, type Passage } from '#core/passage';
+import {
+  joinOf,
+  mapLines,
+  tidyInlines,
+  type Inline,
+  type Join,
+  type Line,
+  type Mark,
+  type Passage,
+} from '#core/passage';
 import type { CaseRecord } from '#core/record';
 import { answersFromRecord } from './answersFromRecord';
 import { withIncludes } from './includes';
@@ -15,6 +24,8 @@ export interface Placed {
   placement: Placement;
   /** What goes to boxes of its own, such as Subject: all parts but the last, which is the passage. */
   boxes: readonly { name: string; passage: Passage }[];
+  /** How it joins what stands beside it. */
+  joins: Join;
 }
 
 function marked(inline: Inline, placement: string): Inline {
@@ -99,10 +110,12 @@ export function place(request: PlaceRequest): Placed {
     ...(conditions?.length ? { conditions } : {}),
     ...offeredTo(fields, request.last),
   };
+  const joins = wording.joins ?? joinOf(wording.parts.at(-1)!.passage);
+  const tidied = joins === 'as-is' ? (line: Line) => line : tidyInlines;
   const passages = wording.parts.map(({ name, passage }) => {
     const blocks = recordBlocks(passage, fields, placement.answers, { record, language: wording.language });
-    const own = mapLines(blocks, (line) => tidyInlines(line).map((inline) => marked(inline, id)));
+    const own = mapLines(blocks, (line) => tidied(line).map((inline) => marked(inline, id)));
     return { name, passage: refillPassage(own, { [id]: placement }) };
   });
-  return { passage: passages.at(-1)!.passage, placement, boxes: passages.slice(0, -1) };
+  return { passage: passages.at(-1)!.passage, placement, boxes: passages.slice(0, -1), joins };
 }

@@ -1,4 +1,5 @@
 import type { EntryContent } from '#core/entry';
+import { JOINS_IN_WORDS } from '#core/passage';
 import { writeCondition } from './conditionNotation';
 import { cueLine } from './cueNotation';
 import { writeField } from './fieldNotation';
@@ -17,6 +18,7 @@ export interface Chapter {
     | 'order'
     | 'condition'
     | 'language'
+    | 'joins'
     | 'wording';
   /** What a field or wording is called; empty for what there is one of. */
   name: string;
@@ -41,6 +43,7 @@ export function chaptersOf(content: EntryContent): Map<string, Chapter> {
   put('cues', 'cues', cues.map((cue) => cueLine(cue).replace(/^cue:? ?/, '')).join('\n'));
   for (const wording of wordings) {
     put(`language ${wording.id}`, 'language', wording.language, wording.name);
+    put(`joins ${wording.id}`, 'joins', wording.joins ? JOINS_IN_WORDS[wording.joins] : '', wording.name);
     for (const part of wording.parts) {
       const name = wording.parts.length > 1 ? `${wording.name}, ${part.name}` : wording.name;
       put(

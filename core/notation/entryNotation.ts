@@ -13,7 +13,7 @@ import { Cursor } from './cursor';
 import { named, unescaped, valueOf } from './escapes';
 import { writeField } from './fieldNotation';
 import { NotationFault, notationErrorInWords, type NotationError } from './notationError';
-import type { Passage } from '#core/passage';
+import { JOINS, type Join, type Passage } from '#core/passage';
 import { freeId } from './freeId';
 import { keyed, readField, type ReadField } from './readField';
 import type { Reading } from './readInlines';
@@ -31,9 +31,9 @@ function nameAndId({ name, id }: { name: string; id: string }, before: readonly 
 
 function wordingLines(wording: Wording, at: number, content: EntryContent): string[] {
   const known = { fields: content.fields, conditions: content.conditions ?? [] };
-  const { parts, language } = wording;
+  const { parts, language, joins } = wording;
   return [
-    `== wording ${nameAndId(wording, content.wordings.slice(0, at))}: ${valueOf(language)}`,
+    `== wording ${nameAndId(wording, content.wordings.slice(0, at))}: ${valueOf(language)}${joins ? ` joins=${joins}` : ''}`,
     ...parts.flatMap((part, index) => [
       `-- part ${nameAndId(part, parts.slice(0, index))}`,
       '',
@@ -182,8 +182,16 @@ class EntryReader {
     const name = cursor.name();
     const taken = new Set(this.content.wordings.map(({ id }) => id));
     const id = bracketed(cursor) ?? freeId(name, taken);
-    const language = cursor.spaces().take(/:/) === null ? 'en-GB' : unescaped(cursor.spaces().rest);
-    return { id, name, language, parts: [] };
+    if (cursor.spaces().take(/:/) === null) return { id, name, language: 'en-GB', parts: [] };
+    const [language = '', joins] = unescaped(cursor.spaces().rest).split(/ +joins=/);
+    if (joins === undefined) return { id, name, language, parts: [] };
+    if (!(JOINS as readonly string[]).includes(joins))
+      refuse(line, line.text.indexOf(joins), {
+        code: 'wanted',
+        wanted: `joins=${JOINS.join(', ')}`,
+        found: joins,
+      });
+    return { id, name, language, joins: joins as Join, parts: [] };
   }
 
   private reading(): Reading {

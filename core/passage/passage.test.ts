@@ -5,6 +5,8 @@ import {
   followCase,
   isSafeLink,
   joinAtCaret,
+  joinOf,
+  type Join,
   LIMITS,
   PassageSchema,
   plainPassage,
@@ -68,6 +70,29 @@ describe('joining at the caret', () => {
     ['half-', 'hourly', '', 'half-hourly'],
   ])('%j + %j + %j', (before, words, after, expected) => {
     expect(before + plainText(joinAtCaret(plainPassage(words), before, after)) + after).toBe(expected);
+  });
+
+  test.each<[string, string, string, Join, boolean, string]>([
+    ['bandag', 'ing', '', 'words', true, 'bandaging'],
+    ['2026_11_26', '-Marsh', '', 'closely', false, '2026_11_26-Marsh'],
+    ['2026_11_26', '-Marsh', '_bill', 'closely', false, '2026_11_26-Marsh_bill'],
+    ['Seen', ' it.', '.', 'as-is', false, 'Seen it..'],
+    ['bandag', 'ing', 'today', 'words', true, 'bandaging today'],
+  ])('%j + %j + %j joins %s, within a word %s', (before, words, after, join, inWord, expected) => {
+    const joined = joinAtCaret(plainPassage(words), before, after, join, inWord);
+    expect(before + plainText(joined) + after).toBe(expected);
+  });
+
+  test.each<[string, Join]>([
+    ['-Marsh', 'closely'],
+    ['_Water_bill', 'closely'],
+    ['2026/', 'closely'],
+    ['It ate.', 'words'],
+    ['- a dash, then words', 'words'],
+    ['well', 'words'],
+    ['2026-11-26', 'words'],
+  ])('%s joins by itself: %s', (words, join) => {
+    expect(joinOf(plainPassage(words))).toBe(join);
   });
 
   test('what joins as it is comes back as the same object', () => {

@@ -8,6 +8,7 @@ import {
   type EntryContent,
   type Field,
 } from '#core/entry';
+import { JOINS } from '#core/passage';
 import { anyPassage } from './anyPassage';
 import { someWords, words } from './anyWords';
 
@@ -175,12 +176,15 @@ export const anyEntry: fc.Arbitrary<EntryContent> = anyFields.chain((fields) =>
         passage: anyPassage({ fields, conditions: ids }),
       });
     const wording = (id: string) =>
-      fc.record({
-        id: fc.constant(id),
-        name: someWords.map((text) => text.slice(0, 60)),
-        language: fc.constantFrom('en-GB', 'cy', 'de'),
-        parts: fc.oneof(fc.tuple(part('text')), fc.tuple(part('subject'), part('message'))),
-      });
+      fc
+        .record({
+          id: fc.constant(id),
+          name: someWords.map((text) => text.slice(0, 60)),
+          language: fc.constantFrom('en-GB', 'cy', 'de'),
+          joins: fc.constantFrom(undefined, undefined, ...JOINS),
+          parts: fc.oneof(fc.tuple(part('text')), fc.tuple(part('subject'), part('message'))),
+        })
+        .map(({ joins, ...wording }) => (joins ? { ...wording, joins } : wording));
     const conditions = fc.tuple(...ids.map((id) => condition(fields, 2).map((when) => ({ id, when }))));
     return fc
       .record({

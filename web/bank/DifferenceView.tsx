@@ -26,6 +26,8 @@ export function titleOf({ about, name }: Pick<Change, 'about' | 'name'>): string
       return 'Order of the fields';
     case 'condition':
       return 'When a passage stands';
+    case 'joins':
+      return `How ${name} joins`;
     case 'language':
       return `Language of ${name}`;
     case 'wording':

@@ -74,7 +74,7 @@ function putInBoxes(tr: Transaction, boxes: Placed['boxes'], placement: string):
 
 /**
  * A transaction that puts an entry in place of [from, to): its words join the line there, its blanks are
- * filled as far as is known, and the caret stands on the first gap.
+ * filled as far as is known, and the caret stands on the first gap. `inWord` where it goes on with the word before it.
  */
 export function placeEntry(
   state: EditorState,
@@ -82,8 +82,9 @@ export function placeEntry(
   to: number,
   request: PlaceRequest,
   typed: TypedCase = 'as-is',
+  inWord = false,
 ): Transaction {
-  return putIn(state, from, to, request.id, place(request), typed);
+  return putIn(state, from, to, request.id, place(request), typed, inWord);
 }
 
 /** Puts what was placed in place of [from, to). */
@@ -92,14 +93,15 @@ export function putIn(
   from: number,
   to: number,
   id: string,
-  { passage, placement, boxes }: Placed,
+  { passage, placement, boxes, joins }: Placed,
   typed: TypedCase = 'as-is',
+  inWord = false,
 ): Transaction {
   const $from = state.doc.resolve(from);
   // Whole blocks are replaced, or a stretch of lines.
   const areBlocks = !$from.parent.inlineContent;
   const { before, after } = areBlocks ? { before: '', after: '' } : lineAround(state, from, to);
-  const joined = joinAtCaret(followCase(passage, typed), before, after);
+  const joined = joinAtCaret(followCase(passage, typed), before, after, joins, inWord);
   const fragment = Fragment.fromJSON(state.schema, joined.content);
   const open = (index: number) => (isLine(joined.content.at(index)!) ? 1 : 0);
   const wholeBlock =

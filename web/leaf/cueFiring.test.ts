@@ -8,6 +8,7 @@ const ENTRIES: Record<string, string> = {
   fed: 'it was fed.',
   fedwell: 'It was fed well.',
   asked: 'It ate [food].',
+  ng: 'ing',
 };
 
 /** A leaf with the caret at |, on which the cues of those entries fire, each after a semicolon. */
@@ -39,6 +40,9 @@ const CASES: [line: string, typed: string, rules: Partial<CueRules>, read: strin
   ['|', ';fedwell ', {}, 'It was fed well.'],
   ['a|', ';fed ', {}, 'a;fed '],
   ['a|', ';fed ', { before: 'anything' }, 'a it was fed.'],
+  // An ending goes on with its word.
+  ['bandag|', ';ng ', { before: 'anything' }, 'bandaging'],
+  ['bandag |', ';ng ', { before: 'anything' }, 'bandag ing'],
   ['a|', 'b;fed ', { before: 'space' }, 'ab;fed '],
   ['|', ';FED ', {}, 'it was fed.'],
   ['|', ';FED ', { letters: 'exact' }, ';FED '],

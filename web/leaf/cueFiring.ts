@@ -3,6 +3,7 @@ import { Plugin, PluginKey, TextSelection, type EditorState, type Transaction } 
 import type { EditorView } from '@tiptap/pm/view';
 import { typedCase, type Closer, type CueIndex, type CueMatch } from '#core/cue';
 import type { PlaceRequest } from '#core/fill';
+import { isInWord } from '#core/passage';
 import type { PatternMatch } from '#core/pattern';
 import { placementRange } from '../editor/blanks';
 import { isCode, lineBefore } from '../editor/lineBefore';
@@ -76,7 +77,9 @@ function fire(view: EditorView, host: CueHost, match: Match, from: number, kept:
   const request = host.request(match.cue.entry, match.typed, view, match.groups);
   if (!request) return false;
   const { state } = view;
-  const tr = placeEntry(state, from, state.selection.from, request, typedCase(match));
+  // A cue that may stand after anything and was typed behind a letter goes on with that word.
+  const inWord = match.cue.rules.before === 'anything' && isInWord(lineBefore(state, from));
+  const tr = placeEntry(state, from, state.selection.from, request, typedCase(match), inWord);
   const range = kept && placementRange(tr.doc, request.id);
   if (range) {
     const onBlank = !(tr.selection instanceof TextSelection);

@@ -1,6 +1,7 @@
 import { X } from 'lucide-react';
 import type { EntryContent, Part, Wording } from '#core/entry';
 import { Button } from '../../ui';
+import { joinOf, JOINS, JOINS_IN_WORDS, type Join } from '#core/passage';
 import { languageName, LANGUAGES } from './languages';
 import type { WordingPlace } from '../entryFields';
 
@@ -91,6 +92,25 @@ function Settings({ content, wording, part, go, put }: SettingsProps) {
           {languages.map((language) => (
             <option key={language} value={language}>
               {languageName(language)}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="flex items-baseline gap-2">
+        joins
+        <select
+          aria-label="Joins what stands beside it"
+          className="input w-auto bg-page text-ink"
+          value={wording.joins ?? ''}
+          onChange={({ target }) => {
+            const { joins: _, ...others } = wording;
+            set(target.value === '' ? others : { ...others, joins: target.value as Join });
+          }}
+        >
+          <option value="">{JOINS_IN_WORDS[joinOf(wording.parts.at(-1)!.passage)]}, by what it is</option>
+          {JOINS.map((join) => (
+            <option key={join} value={join}>
+              {JOINS_IN_WORDS[join]}
             </option>
           ))}
         </select>
@@ -192,7 +212,7 @@ export function WordingsBar({ content, place, editable, go, put }: Props) {
           </span>
         )}
       </div>
-      {editable && several && <Settings {...{ content, wording, part, editable, go, put }} />}
+      {editable && <Settings {...{ content, wording, part, editable, go, put }} />}
     </div>
   );
 }
