@@ -66,7 +66,7 @@ test('a taken cue and an empty wording are told, and the slip keeps what was wri
   await page.keyboard.press('Enter');
   await expect(slip.getByRole('alert')).toContainText('already brings “Hedgehog admission”');
   await slip.getByRole('button', { name: /^Use ,/ }).click();
-  await slip.getByRole('button', { name: 'Keep' }).click();
+  await slip.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('complementary')).toContainText('Kept: “Fed by hand at dusk”');
 
   await page.getByRole('link', { name: 'Bank' }).click();

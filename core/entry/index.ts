@@ -29,4 +29,5 @@ export { newEntry, newField } from './newEntry';
 export { mergedContent } from './merged';
 export { wordingFor, wordingReplaced } from './wordingReplaced';
 export { optionKeys } from './optionKeys';
+export { asStatements, findingsIn } from './findings';
 export { proposeTitle } from './proposeTitle';

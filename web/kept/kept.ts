@@ -2,20 +2,24 @@ import type { z } from 'zod';
 
 const PREFIX = 'elderleaf.';
 
-/** Keeps a value on this computer under a name. Returns false when the browser has no room for it, or allows none. */
-export function keep(name: string, value: unknown): boolean {
+/** Where something is kept: on this computer, or in this tab alone and no longer than it is open. */
+export type Where = 'computer' | 'tab';
+const storageOf = (where: Where): Storage => (where === 'tab' ? sessionStorage : localStorage);
+
+/** Keeps a value under a name. Returns false when the browser has no room for it, or allows none. */
+export function keep(name: string, value: unknown, where: Where = 'computer'): boolean {
   try {
-    localStorage.setItem(PREFIX + name, JSON.stringify(value));
+    storageOf(where).setItem(PREFIX + name, JSON.stringify(value));
     return true;
   } catch {
     return false;
   }
 }
 
-/** What is kept on this computer under a name; null where nothing is, or something that is not of this form. */
-export function kept<Value>(name: string, schema: z.ZodType<Value>): Value | null {
+/** What is kept under a name; null where nothing is, or something that is not of this form. */
+export function kept<Value>(name: string, schema: z.ZodType<Value>, where: Where = 'computer'): Value | null {
   try {
-    const read = schema.safeParse(JSON.parse(localStorage.getItem(PREFIX + name) ?? 'null'));
+    const read = schema.safeParse(JSON.parse(storageOf(where).getItem(PREFIX + name) ?? 'null'));
     return read.success ? read.data : null;
   } catch {
     return null;
@@ -23,9 +27,9 @@ export function kept<Value>(name: string, schema: z.ZodType<Value>): Value | nul
 }
 
 /** Takes away what is kept under a name. */
-export function dropKept(name: string): void {
+export function dropKept(name: string, where: Where = 'computer'): void {
   try {
-    localStorage.removeItem(PREFIX + name);
+    storageOf(where).removeItem(PREFIX + name);
   } catch {
     // The browser allows nothing to be kept: then nothing is.
   }

@@ -11,7 +11,9 @@ import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
 import { stepTo } from './blankKeys';
 import { LeafHead } from './LeafHead';
-import { LeafMargin, type Selected } from './LeafMargin';
+import { EMPTY_SLIP } from './keptSlip';
+import { LeafMargin } from './LeafMargin';
+import { useKeptSlip } from './useKeptSlip';
 import type { LocalCopy } from './localCopy';
 import { useDropDraft } from './useDropDraft';
 import { useFinishing } from './useFinishing';
@@ -44,7 +46,7 @@ export function Leaf({ one, draft, copy }: Props) {
     say,
   });
   const leaf = useLeafState(editor);
-  const [selected, setSelected] = useState<Selected | null>(null);
+  const [selected, setSelected] = useKeptSlip(draft.id, editor);
   const [gapsShown, showGaps] = useState(false);
   const open = finishing.state === 'open';
 
@@ -65,7 +67,7 @@ export function Leaf({ one, draft, copy }: Props) {
 
   const keepWords = () => {
     const words = selectedPassage(editor.state);
-    if (words) setSelected({ words, pos: editor.state.selection.from });
+    if (words) setSelected({ words, pos: editor.state.selection.from, fields: EMPTY_SLIP });
     say(words ? null : 'Select the words to keep first, then press F4.');
   };
   // The browser tells of a selection made by keys a moment after the key: a quick F4 must not miss it.

@@ -1,11 +1,10 @@
 import { closeHistory } from '@tiptap/pm/history';
 import type { Editor } from '@tiptap/react';
-import type { ReactNode } from 'react';
+import type { Dispatch, ReactNode, SetStateAction } from 'react';
 import type { Case, Draft, Entry, Member } from '#contracts';
 import { languageOf } from '#core/draft';
 import { finishedPassage } from '#core/fill';
 import { isInReach } from '#core/glossary';
-import type { Passage } from '#core/passage';
 import { inWords } from '../api/client';
 import { entryIn, keysOfEntry } from '../bank/bankIndex';
 import { placementsOf, replaceDraft } from '../editor/placements';
@@ -33,17 +32,12 @@ import { TermSlip } from './TermSlip';
 import { StatementPanel } from './StatementPanel';
 import { ReachList } from './ReachList';
 import type { useFinishing } from './useFinishing';
+import type { KeptSlip } from './keptSlip';
 import type { LeafSlip } from './leafSlip';
 import { documentOf, type LeafState } from './useLeafEditor';
 import type { useOffering } from '../offers/useOffering';
 import type { usePlacing } from './usePlacing';
 import { useTyped } from './useTyped';
-
-/** Words being kept: taken once, so that typing on does not change what is on the slip. */
-export interface Selected {
-  words: Passage;
-  pos: number;
-}
 
 export interface LeafMarginProps {
   one: Case;
@@ -55,8 +49,9 @@ export interface LeafMarginProps {
   keeper: DraftKeeper;
   keeping: Keeping;
   finishing: ReturnType<typeof useFinishing>;
-  selected: Selected | null;
-  setSelected: (selected: Selected | null) => void;
+  /** Words being kept: taken once, so that typing on does not change what is on the slip. */
+  selected: KeptSlip | null;
+  setSelected: Dispatch<SetStateAction<KeptSlip | null>>;
   said: string | null;
   say: (words: string | null) => void;
   gapsShown: boolean;
@@ -158,6 +153,8 @@ function Capture({ one, editor, placing, selected, setSelected, say }: LeafMargi
       needs={caseToday}
       index={index}
       home={home?.id ?? ''}
+      fields={selected.fields}
+      put={(change) => setSelected((now) => now && { ...now, fields: { ...now.fields, ...change } })}
       close={close}
     />
   );

@@ -1,7 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import type { Collection, Entry } from '#contracts';
-import { newEntry, wordingFor, wordingReplaced, type EntryContent } from '#core/entry';
-import type { Captured } from '#core/privacy';
+import { wordingFor, wordingReplaced, type EntryContent } from '#core/entry';
 import { call } from '../api/client';
 import { takeKept } from '../api/bank';
 import type { BankIndex } from '../bank/bankIndex';
@@ -9,10 +8,8 @@ import { newCollection } from '../collections/newCollection';
 
 /** What is on the slip, to be kept. */
 export interface Slip {
-  title: string;
-  cue: string;
+  content: EntryContent;
   collection: Collection | undefined;
-  captured: Captured;
   /** The name of a collection that is to be made for it, like the one at hand; null where there is one. */
   fresh: string | null;
   /** Names what is kept: sent again, since the answer was lost, it is no second entry. */
@@ -21,21 +18,11 @@ export interface Slip {
   replacing: Entry | null;
 }
 
-function contentOf({ title, cue, collection, captured }: Slip): EntryContent {
-  return {
-    ...newEntry(title.trim(), collection?.language ?? 'en-GB', captured.passage),
-    fields: captured.fields,
-    cues: cue.trim() === '' ? [] : [{ text: cue.trim() }],
-  };
-}
-
 /** An entry with what was captured in place of one of its wordings: which, what it then holds, and what nothing needs any more. */
-export function replaced(
-  { content }: Entry,
-  { collection, captured }: Pick<Slip, 'collection' | 'captured'>,
-) {
-  const wording = wordingFor(content, collection?.language ?? 'en-GB');
-  return { wording, ...wordingReplaced(content, wording.id, captured) };
+export function replaced(entry: Entry, { collection, content }: Pick<Slip, 'collection' | 'content'>) {
+  const wording = wordingFor(entry.content, collection?.language ?? 'en-GB');
+  const captured = { passage: content.wordings[0]!.parts[0]!.passage, fields: content.fields };
+  return { wording, ...wordingReplaced(entry.content, wording.id, captured) };
 }
 
 /** Sends the slip to the bank, and shows the entry on this page without waiting for the live event. */
@@ -54,7 +41,7 @@ export function useKeep(close: (kept: Entry) => void, collectionMade: (made: Col
       if (made) collectionMade(made);
       const body = {
         collection: made?.id ?? slip.collection?.id ?? '',
-        content: contentOf(slip),
+        content: slip.content,
         reason: 'Kept from a leaf',
         key: slip.key,
       };

@@ -22,6 +22,8 @@ export function outsideCueAt(state: EditorState, outside: CueIndex | null): Outs
   const atOnce = outside.find(line) ?? outside.find(line, 'space');
   const match = atOnce ?? (closer && outside.find(line.slice(0, -1), closer));
   if (!match || /^[\p{L}\p{N}]/u.test(match.typed)) return null;
-  const to = caret - (atOnce ? 0 : 1);
-  return { entry: match.cue.entry, typed: match.typed, from: to - match.typed.length, to };
+  const end = caret - (atOnce ? 0 : 1);
+  // The space that would have closed it goes with it; a mark stays.
+  const to = closer === 'space' ? caret : end;
+  return { entry: match.cue.entry, typed: match.typed, from: end - match.typed.length, to };
 }

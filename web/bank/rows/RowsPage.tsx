@@ -1,10 +1,12 @@
 import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { proposeCue } from '#core/cue';
+import type { Collection } from '#contracts';
+import { proposeCue, type Cue } from '#core/cue';
 import { newEntry, proposeTitle } from '#core/entry';
 import { plainPassage } from '#core/passage';
 import { call, inWords, isProblem } from '../../api/client';
 import { takeKept, useAtHand, useBank } from '../../api/bank';
+import { WrittenClashes } from '../../cues/WrittenClashes';
 import { Figure } from '../../shell/Figure';
 import { useShell } from '../../shell/ShellContext';
 import { Button, Failed, Key, Loading, Notice, SelectField } from '../../ui';
@@ -46,10 +48,9 @@ function useSitting(index: BankIndex) {
         why: 'It needs a wording, and a title if the wording gives none.',
       });
     put(row.key, { state: 'sending', why: undefined, proposed: undefined, title });
-    const cue = row.cue.trim();
     const content = {
       ...newEntry(title, home?.language ?? 'en-GB', plainPassage(row.wording.trim())),
-      cues: cue === '' ? [] : [{ text: cue }],
+      cues: cuesOf(row),
     };
     try {
       const body = { collection, content, reason: 'Written row by row', key: row.key };
@@ -73,7 +74,13 @@ function useSitting(index: BankIndex) {
   };
 }
 
+/** The cue of a row, as its entry has it. */
+const cuesOf = ({ cue, rules }: Row): Cue[] =>
+  cue.trim() === '' ? [] : [{ text: cue.trim(), ...(rules && { rules }) }];
+
 interface LineProps {
+  index: BankIndex;
+  home: Collection | undefined;
   row: Row;
   number: number;
   leadIn: string;
@@ -84,7 +91,9 @@ interface LineProps {
   drop: () => void;
 }
 
-function Line({ row, number, leadIn, put, done, propose, drop }: LineProps) {
+function Line({ index, home, row, number, leadIn, put, done, propose, drop }: LineProps) {
+  // What a cue clashes with is worked out for the row at hand alone.
+  const [atHand, setAtHand] = useState(false);
   const settled = row.state === 'kept' || row.state === 'sending';
   const field = (name: 'title' | 'cue', label: string, length: number) => (
     <input
@@ -102,6 +111,8 @@ function Line({ row, number, leadIn, put, done, propose, drop }: LineProps) {
   return (
     <li
       className="border-b border-hair px-7 py-2 max-[899px]:px-4"
+      onFocus={() => setAtHand(true)}
+      onBlur={({ currentTarget, relatedTarget }) => setAtHand(currentTarget.contains(relatedTarget))}
       onKeyDown={(event) => {
         if (event.key !== 'Enter' || event.shiftKey || event.nativeEvent.isComposing) return;
         if ((event.target as HTMLElement).tagName === 'BUTTON') return;
@@ -125,6 +136,13 @@ function Line({ row, number, leadIn, put, done, propose, drop }: LineProps) {
           onChange={({ target }) => put({ wording: target.value, state: 'writing' })}
         />
       </div>
+      {atHand && !settled && row.cue !== '' && (
+        <WrittenClashes
+          index={index}
+          written={{ entry: '', title: row.title, cues: cuesOf(row), collection: home }}
+          change={([cue]) => put({ cue: cue?.text ?? '', rules: cue?.rules, state: 'writing' })}
+        />
+      )}
       {row.state !== 'writing' && (
         <p className={`text-[13px] ${row.state === 'refused' ? 'text-rust' : 'text-soft'}`} role="status">
           {row.entry ? (
@@ -226,6 +244,8 @@ function Rows({ index }: { index: BankIndex }) {
         {rows.map((row, at) => (
           <Line
             key={row.key}
+            index={index}
+            home={home}
             row={row}
             number={at + 1}
             leadIn={leadIn}

@@ -1,9 +1,13 @@
+import type { Cue } from '#core/cue';
+
 /** One short entry being written: kept on this computer until the server has it. */
 export interface Row {
   /** Names it: sent again, since the answer was lost, it is no second entry. */
   key: string;
   title: string;
   cue: string;
+  /** Rules of its own that the cue has. */
+  rules?: Cue['rules'];
   wording: string;
   /** What became of it. */
   state: 'writing' | 'sending' | 'kept' | 'refused';
