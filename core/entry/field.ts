@@ -16,7 +16,7 @@ const shared = {
   offerLast: z.boolean().optional(),
 };
 
-const ChoiceOptionSchema = z.object({
+export const ChoiceOptionSchema = z.object({
   id,
   label: z.string().trim().min(1, 'an option needs a label').max(120),
   // What the option puts down; the label itself when null.
@@ -40,9 +40,12 @@ const ChoiceFieldSchema = z.object({
   other: z.boolean().optional(),
   // What "none of these" puts down; absent where it cannot be picked.
   none: words.optional(),
-  options: z.array(ChoiceOptionSchema).min(1, 'a choice needs at least one option').max(200),
+  options: z
+    .array(ChoiceOptionSchema)
+    .min(1, 'a choice needs at least one option')
+    .max(1000, 'a choice has at most 1,000 options'),
   // Ids of the options that stand there until others are chosen, where the field is not required.
-  starting: z.array(id).max(200).optional(),
+  starting: z.array(id).max(1000).optional(),
 });
 const DetailFieldSchema = z.object({ ...shared, kind: z.literal('detail'), path: z.string().min(1).max(60) });
 

@@ -29,5 +29,6 @@ export { newEntry, newField } from './newEntry';
 export { mergedContent } from './merged';
 export { wordingFor, wordingReplaced } from './wordingReplaced';
 export { optionKeys } from './optionKeys';
+export { linesOfOptions, MOST_OPTIONS, optionOfWords, optionsFromLines } from './optionLines';
 export { asStatements, findingsIn } from './findings';
 export { proposeTitle } from './proposeTitle';

@@ -35,6 +35,23 @@ export function pickablesOf(field: Field): readonly Pickable[] {
   return [...field.options, ...none, ...other];
 }
 
+/** More than so many have no letters of their own to be picked by: they are looked for. */
+export const MOST_BY_KEY = 26;
+
+const folded = (text: string) => text.normalize('NFKD').replace(/\p{M}/gu, '').toLocaleLowerCase();
+
+/** The pickables that hold every word asked for, accents and capitals aside; those that begin with what was asked first. */
+export function matchingPickables(pickables: readonly Pickable[], asked: string): readonly Pickable[] {
+  const whole = folded(asked.trim());
+  if (whole === '') return pickables;
+  const words = whole.split(/\s+/u);
+  const held = pickables
+    .map((one) => ({ one, label: folded(one.label) }))
+    .filter(({ label }) => words.every((word) => label.includes(word)));
+  const rank = (label: string) => (label.startsWith(whole) ? 0 : label.includes(` ${whole}`) ? 1 : 2);
+  return held.sort((a, b) => rank(a.label) - rank(b.label)).map(({ one }) => one);
+}
+
 /** What of a choice was chosen. */
 interface Chosen {
   options: readonly string[];

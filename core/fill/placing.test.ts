@@ -3,7 +3,7 @@ import { lastAnswers, type Answers } from '#core/draft';
 import { readEntry } from '#core/notation';
 import { plainText } from '#core/passage';
 import { emptyRecord, type CaseRecord } from '#core/record';
-import { finishedPassage, place, type PlaceRequest } from '.';
+import { finishedPassage, matchingPickables, place, type PlaceRequest } from '.';
 
 /** An entry as people type it. */
 function entry(source: string) {
@@ -169,5 +169,22 @@ describe('wordings, parts and entries within entries', () => {
   test('a ring of entries ends, should one ever be stored', () => {
     const ring = entry('== wording M\nOne [include e]');
     expect(reads('== wording M\nOne [include e]', { find: () => ring }).startsWith('One One')).toBe(true);
+  });
+});
+
+describe('looking for one of many options', () => {
+  const sites = ['Salt marsh', 'Marsh edge', 'Old quay', 'Étang', 'Saltpan hide', 'North salt marsh'].map(
+    (label, at) => ({ id: `o${at}`, label }),
+  );
+  test.each<[string, string[]]>([
+    ['', sites.map(({ label }) => label)],
+    ['salt', ['Salt marsh', 'Saltpan hide', 'North salt marsh']],
+    ['marsh', ['Marsh edge', 'Salt marsh', 'North salt marsh']],
+    ['marsh no', ['North salt marsh']],
+    ['etang', ['Étang']],
+    ['  QUAY ', ['Old quay']],
+    ['heath', []],
+  ])('%j finds %j', (asked, found) => {
+    expect(matchingPickables(sites, asked).map(({ label }) => label)).toEqual(found);
   });
 });

@@ -31,7 +31,9 @@ const holds = (all: ReadonlySet<string>, some: ReadonlySet<string>) =>
  * Pairs of options of which one says all that the other says ("mild" and "mild or moderate", "Ticks" and "ticks"): whoever
  * answers cannot tell which is meant. By their words alone, so a pair it does not tell of may still overlap.
  */
-export function overlappingOptions({ options }: Pick<ChoiceField, 'options'>): [string, string][] {
+export function overlappingOptions({ options: all }: Pick<ChoiceField, 'options'>): [string, string][] {
+  // One that is still being written says nothing.
+  const options = all.filter(({ label }) => label.trim() !== '');
   const meanings = options.map(({ label }) => meaning(label));
   return options.flatMap((one, at) =>
     options.slice(at + 1).flatMap((other, index): [string, string][] => {

@@ -248,6 +248,7 @@ export function EntryLeaf({ index, target, setCollection }: Props) {
           </h2>
           <FieldsEditor
             fields={content.fields}
+            madeFrom={editing.madeFrom}
             uses={fieldUses(content)}
             open={openField}
             editable={editable}

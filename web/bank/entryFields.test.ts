@@ -67,3 +67,16 @@ test('a passage is put where it belongs and nowhere else; of what is gone the fi
   expect(mainPassage(changed, 'w2')).toEqual(plainPassage('It slept.'));
   expect(at(changed, { wording: 'gone', part: 'gone' }).wording).toBe(main);
 });
+
+test('the words a field was made of are what it puts down first, whole, as they stood', () => {
+  const field = fieldFromWords('calm', []);
+  expect(field.name).toBe('Calm');
+  expect(asKind(field, 'choice', 'calm')).toMatchObject({ options: [{ label: 'calm', words: null }] });
+  const long = 'it eats a little and has to be coaxed with warm food, twice a day';
+  expect(asKind(fieldFromWords(long, []), 'choice', long)).toMatchObject({
+    options: [{ label: long, words: null }],
+  });
+  expect(asKind(field, 'alternates', 'calm')).toMatchObject({ alternates: [{ words: 'calm' }] });
+  expect(asKind(field, 'yes-no', 'calm')).toMatchObject({ yes: 'calm', no: '' });
+  expect(asKind(field, 'choice')).toMatchObject({ options: [{ label: 'Calm' }] });
+});

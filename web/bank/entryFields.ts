@@ -1,4 +1,4 @@
-import { newField, type EntryContent, type Field, type Part, type Wording } from '#core/entry';
+import { newField, optionOfWords, type EntryContent, type Field, type Part, type Wording } from '#core/entry';
 import { cutTo } from '#core/language';
 import type { Passage } from '#core/passage';
 
@@ -20,11 +20,25 @@ export function fieldFromWords(words: string, fields: readonly Field[]): Field {
   return newField('text', `f${number}`, name);
 }
 
-/** The same field as another kind: what both have in common is kept. */
-export function asKind(field: Field, kind: Field['kind']): Field {
+/**
+ * The same field as another kind: what both have in common is kept. `madeFrom` are the words of the wording that it was made of:
+ * they are what it puts down first, as they stood there.
+ */
+export function asKind(field: Field, kind: Field['kind'], madeFrom = ''): Field {
   if (field.kind === kind) return field;
   const { id, name, question, hint, required } = field;
-  return { ...newField(kind, id, name), question, hint, required };
+  const fresh = { ...newField(kind, id, name), question, hint, required };
+  if (madeFrom.trim() === '') return fresh;
+  switch (fresh.kind) {
+    case 'choice':
+      return { ...fresh, options: [optionOfWords(madeFrom)] };
+    case 'alternates':
+      return { ...fresh, alternates: [{ words: madeFrom }] };
+    case 'yes-no':
+      return { ...fresh, yes: madeFrom, no: '' };
+    default:
+      return fresh;
+  }
 }
 
 /** Which part of which wording is at hand. */

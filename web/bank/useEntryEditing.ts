@@ -62,10 +62,12 @@ export function useEntryEditing(index: BankIndex, target: Target) {
     latest.current.content = { ...latest.current.content, ...change };
     latest.current.setContent(latest.current.content);
   };
+  const [madeFrom, setMadeFrom] = useState<ReadonlyMap<string, string>>(new Map());
   const newField = (words: string) => {
     const { fields } = latest.current.content;
     const field = fieldFromWords(words, fields);
     put({ fields: [...fields, field] });
+    setMadeFrom((before) => new Map([...before, [field.id, words]]));
     setOpenField(field.id);
     return field.id;
   };
@@ -109,6 +111,8 @@ export function useEntryEditing(index: BankIndex, target: Target) {
     openField,
     setOpenField,
     newField,
+    /** The words that fields of this sitting were made of. */
+    madeFrom,
     addOptional,
     changeCondition: (id: string, when: Condition) => {
       const { conditions = [] } = latest.current.content;

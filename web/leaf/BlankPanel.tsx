@@ -2,7 +2,7 @@ import type { Editor } from '@tiptap/react';
 import { Check } from 'lucide-react';
 import { optionKeys, type ChoiceField, type Field } from '#core/entry';
 import type { Answer } from '#core/draft';
-import { BY_HAND, otherwise, pickablesOf, pickedIn } from '#core/fill';
+import { BY_HAND, MOST_BY_KEY, otherwise, pickablesOf, pickedIn } from '#core/fill';
 import { lookUp, valueInWords, type CaseRecord } from '#core/record';
 import { calendarToday } from '../clock/calendarToday';
 import { answer, answerAll } from '../editor/answering';
@@ -12,6 +12,7 @@ import { askedBlanks, stepOn } from '../editor/stepping';
 import { Button, Key } from '../ui';
 import { OTHER_FIELD, pick, stepTo } from './blankKeys';
 import { giveKeys } from './whereKeysGo';
+import { LargeChoice } from './LargeChoice';
 import { LastAnswer } from './LastAnswer';
 import { Source } from './Source';
 import { TypedHelp } from './TypedHelp';
@@ -154,7 +155,16 @@ export function BlankPanel({ editor, blank, record }: Props) {
   return (
     <section aria-label="Current blank" className="slip">
       <Question field={field} number={number} of={asked.length} />
-      {pickablesOf(field).length > 0 && <Choices editor={editor} field={field} picked={pickedIn(given)} />}
+      {pickablesOf(field).length > MOST_BY_KEY ? (
+        <LargeChoice
+          key={`${blank.attrs.placement} ${field.id}`}
+          editor={editor}
+          field={field}
+          picked={pickedIn(given)}
+        />
+      ) : (
+        pickablesOf(field).length > 0 && <Choices editor={editor} field={field} picked={pickedIn(given)} />
+      )}
       {field.kind === 'choice' && field.other && <OtherWords editor={editor} field={field} blank={blank} />}
       <TypedHelp
         field={field}

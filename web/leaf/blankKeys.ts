@@ -2,7 +2,7 @@ import type { Transaction } from '@tiptap/pm/state';
 import type { EditorView } from '@tiptap/pm/view';
 import type { Answer } from '#core/draft';
 import { optionKeys, type Field } from '#core/entry';
-import { OTHER, pickablesOf, pickedIn, picking } from '#core/fill';
+import { MOST_BY_KEY, OTHER, pickablesOf, pickedIn, picking } from '#core/fill';
 import { answer } from '../editor/answering';
 import { currentBlank, fieldOf } from '../editor/blanks';
 import { confirmHere } from '../editor/confirming';
@@ -14,6 +14,9 @@ import { giveKeys } from './whereKeysGo';
 
 /** Id of the line in the margin where words of one's own are typed. */
 export const OTHER_FIELD = 'other-words';
+
+/** Id of the line in the margin where a choice of many is looked for. */
+export const CHOICE_FILTER = 'choice-filter';
 
 /** Dispatches a step, and gives the keys to where it leads. */
 export function stepTo(view: EditorView, tr: Transaction): void {
@@ -88,6 +91,18 @@ function typeAt(view: EditorView, text: string): void {
   if (!used) view.dispatch(insert().scrollIntoView());
 }
 
+/** Goes on typing in the margin, where the options are looked for: at once, or as soon as that is drawn. */
+function goToFilter(view: EditorView, key: string): void {
+  const line = document.getElementById(CHOICE_FILTER);
+  if (!line) {
+    if (currentBlank(view.state)) requestAnimationFrame(() => goToFilter(view, key));
+    return;
+  }
+  line.focus();
+  // As typed there: undo in the line, and what listens to it, hear of it.
+  document.execCommand('insertText', false, key);
+}
+
 /** Letters and numbers where an answer is picked; any other goes on with the sentence. */
 function keyToPick(view: EditorView, field: Field, event: KeyboardEvent): boolean {
   const blank = currentBlank(view.state)!;
@@ -100,6 +115,10 @@ function keyToPick(view: EditorView, field: Field, event: KeyboardEvent): boolea
   if (event.key.length !== 1) {
     typedOn.delete(view);
     return false;
+  }
+  if (pickablesOf(field).length > MOST_BY_KEY) {
+    goToFilter(view, event.key);
+    return true;
   }
   const id = pickableBy(field, event.key);
   if (!id) return typePast(view, field, event.key);

@@ -22,6 +22,8 @@ const KINDS: Record<Field['kind'], string> = {
 interface Props {
   field: Field;
   fields: readonly Field[];
+  /** The words it was made of. */
+  madeFrom: string | undefined;
   uses: FieldUses;
   open: boolean;
   editable: boolean;
@@ -78,7 +80,16 @@ function saidOf(field: Field): string {
   return field.kind === 'writer' ? field.detail : field.question;
 }
 
-function Opened({ field, fields, uses, editable, change, rename, remove }: Omit<Props, 'open' | 'toggle'>) {
+function Opened({
+  field,
+  fields,
+  madeFrom,
+  uses,
+  editable,
+  change,
+  rename,
+  remove,
+}: Omit<Props, 'open' | 'toggle'>) {
   // To what is never asked, "must be answered" and "offer my last answer" mean nothing.
   const asked = !NEVER_ASKED.has(field.kind);
   return (
@@ -88,7 +99,7 @@ function Opened({ field, fields, uses, editable, change, rename, remove }: Omit<
         <ActingSelect
           label="Answered by"
           value={field.kind}
-          act={(kind) => change(asKind(field, kind as Field['kind']))}
+          act={(kind) => change(asKind(field, kind as Field['kind'], madeFrom))}
         >
           {Object.entries(KINDS).map(([kind, label]) => (
             <option key={kind} value={kind}>

@@ -4,6 +4,8 @@ import { FieldEditor } from './FieldEditor';
 
 interface Props {
   fields: readonly Field[];
+  /** The words of the wording that fields were made of, by their ids. */
+  madeFrom: ReadonlyMap<string, string>;
   uses: ReadonlyMap<string, FieldUses>;
   open: string | null;
   editable: boolean;
@@ -16,7 +18,7 @@ interface Props {
 const UNUSED: FieldUses = { blanks: 0, elsewhere: 0 };
 
 /** The fields of an entry, in the order they were put in; a field still in use cannot be removed by accident. */
-export function FieldsEditor({ fields, uses, open, editable, setOpen, change, add }: Props) {
+export function FieldsEditor({ fields, madeFrom, uses, open, editable, setOpen, change, add }: Props) {
   return (
     <>
       {fields.length === 0 && (
@@ -31,6 +33,7 @@ export function FieldsEditor({ fields, uses, open, editable, setOpen, change, ad
               key={field.id}
               field={field}
               fields={fields}
+              madeFrom={madeFrom.get(field.id)}
               uses={uses.get(field.id) ?? UNUSED}
               open={open === field.id}
               editable={editable}

@@ -1,6 +1,12 @@
 import { X } from 'lucide-react';
-import { useRef } from 'react';
-import type { ChoiceField, ChoiceOption } from '#core/entry';
+import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import {
+  linesOfOptions,
+  MOST_OPTIONS,
+  optionsFromLines,
+  type ChoiceField,
+  type ChoiceOption,
+} from '#core/entry';
 import { overlappingOptions } from '#core/workbench';
 import { Button, moved, Sortable, SortableRow, Tick } from '../../ui';
 
@@ -81,6 +87,7 @@ function OptionRow({
   set,
   remove,
   addBelow,
+  pasteLines,
 }: {
   option: ChoiceOption;
   index: number;
@@ -88,6 +95,8 @@ function OptionRow({
   set: (option: ChoiceOption) => void;
   remove: () => void;
   addBelow: () => void;
+  /** Several lines pasted: an option each, from this row on. */
+  pasteLines: (text: string) => void;
 }) {
   return (
     <SortableRow id={option.id} label={`Move option ${index + 1}`}>
@@ -98,6 +107,12 @@ function OptionRow({
           value={option.label}
           maxLength={120}
           onChange={(event) => set({ ...option, label: event.target.value })}
+          onPaste={(event) => {
+            const text = event.clipboardData.getData('text/plain');
+            if (!/\S\s*\n\s*\S/u.test(text)) return;
+            event.preventDefault();
+            pasteLines(text);
+          }}
           onKeyDown={(event) => {
             if (event.key !== 'Enter') return;
             event.preventDefault();
@@ -125,62 +140,134 @@ function OptionRow({
   );
 }
 
+const OVERLAPS_SHOWN = 8;
+
 /** Options that say nearly the same, pointed out where they are made. */
 function Overlaps({ field }: { field: ChoiceField }) {
-  const overlaps = overlappingOptions(field);
+  const settled = useDeferredValue(field.options);
+  const overlaps = useMemo(() => overlappingOptions({ options: settled }), [settled]);
   if (overlaps.length === 0) return null;
   return (
     <ul className="mt-1 text-[13px] text-rust">
-      {overlaps.map(([one, other]) => (
-        <li key={one + other}>
+      {overlaps.slice(0, OVERLAPS_SHOWN).map(([one, other], at) => (
+        // By place: two pairs may read alike.
+        <li key={at}>
           “{one}” and “{other}” overlap: which of them is meant?
         </li>
       ))}
+      {overlaps.length > OVERLAPS_SHOWN && (
+        <li>And {(overlaps.length - OVERLAPS_SHOWN).toLocaleString()} more pairs.</li>
+      )}
     </ul>
   );
 }
 
-/** The options of a choice: written row by row, Enter for the next; put in order by drag or keys. */
+/** All options at once as lines: for long lists, and for those that are pasted. */
+function OptionLines({ field, change }: Props) {
+  const [text, setText] = useState(() => linesOfOptions(field.options));
+  const { over } = optionsFromLines(text, field.options);
+  return (
+    <label className="block text-[12.5px] text-soft">
+      One option a line; words that differ behind “ = ”
+      <textarea
+        className="input h-72 resize-y font-book text-[15px] text-ink"
+        spellCheck
+        value={text}
+        onChange={({ target }) => {
+          setText(target.value);
+          const { options } = optionsFromLines(target.value, field.options);
+          // A choice has one option at the least: until a line is written, what was there stays.
+          if (options.length > 0) change({ ...field, options, starting: startingOf(field, options) });
+        }}
+      />
+      {over > 0 && (
+        <span role="alert" className="text-rust">
+          A choice has at most {MOST_OPTIONS.toLocaleString()} options: the last {over.toLocaleString()} lines
+          are not taken.
+        </span>
+      )}
+    </label>
+  );
+}
+
+/** Of the options that stood there until others are chosen, those that are left. */
+function startingOf({ starting }: ChoiceField, options: readonly ChoiceOption[]): string[] | undefined {
+  const left = starting?.filter((id) => options.some((option) => option.id === id));
+  return left?.length ? left : undefined;
+}
+
+/** Rows of so many are slow to go through, and to draw. */
+const ROWS_AT_MOST = 60;
+
+/** The options of a choice: row by row, put in order by drag or keys; or as lines, as long lists are. */
 export function OptionsEditor({ field, change }: Props) {
   const { options } = field;
   const rows = useRef<HTMLDivElement>(null);
+  const [asLines, setAsLines] = useState(options.length > ROWS_AT_MOST);
+  const [said, setSaid] = useState<string | null>(null);
+  const focusRow = (at: number) =>
+    // The row is there once the change has been drawn.
+    requestAnimationFrame(() =>
+      rows.current?.querySelector<HTMLInputElement>(`[aria-label="Option ${at + 1}"]`)?.focus(),
+    );
   const add = (at: number) => {
     const ids = new Set(options.map(({ id }) => id));
     let number = options.length + 1;
     while (ids.has(`o${number}`)) number += 1;
     const fresh = { id: `o${number}`, label: '', words: null };
     change({ ...field, options: [...options.slice(0, at), fresh, ...options.slice(at)] });
-    // The row is there once the change has been drawn.
-    requestAnimationFrame(() =>
-      rows.current?.querySelector<HTMLInputElement>(`[aria-label="Option ${at + 1}"]`)?.focus(),
+    focusRow(at);
+  };
+  const pasteLines = (at: number, text: string) => {
+    const before = options[at]!.label.trim() === '' ? options.slice(0, at) : options.slice(0, at + 1);
+    const lines = [linesOfOptions(before), text, linesOfOptions(options.slice(at + 1))];
+    const { options: all, over } = optionsFromLines(lines.join('\n'), options);
+    change({ ...field, options: all, starting: startingOf(field, all) });
+    setSaid(
+      `${optionsFromLines(text, []).options.length.toLocaleString()} options were pasted.${over > 0 ? ` ${over.toLocaleString()} lines more than a choice can have were left out.` : ''}`,
     );
+    if (all.length > ROWS_AT_MOST) setAsLines(true);
+    else focusRow(all.length - 1);
   };
   return (
     <fieldset className="mt-3">
       <legend className="eyebrow">Options, and the words each puts down where they differ</legend>
-      <div ref={rows}>
-        <Sortable
-          ids={options.map(({ id }) => id)}
-          move={(from, to) => change({ ...field, options: moved(options, from, to) })}
-        >
-          {options.map((option, index) => (
-            <OptionRow
-              key={option.id}
-              option={option}
-              index={index}
-              only={options.length === 1}
-              set={(changed) =>
-                change({ ...field, options: options.map((one, at) => (at === index ? changed : one)) })
-              }
-              remove={() => change({ ...field, options: options.filter((_, at) => at !== index) })}
-              addBelow={() => add(index + 1)}
-            />
-          ))}
-        </Sortable>
-      </div>
+      {asLines ? (
+        <OptionLines key={said} field={field} change={change} />
+      ) : (
+        <div ref={rows}>
+          <Sortable
+            ids={options.map(({ id }) => id)}
+            move={(from, to) => change({ ...field, options: moved(options, from, to) })}
+          >
+            {options.map((option, index) => (
+              <OptionRow
+                key={option.id}
+                option={option}
+                index={index}
+                only={options.length === 1}
+                set={(changed) =>
+                  change({ ...field, options: options.map((one, at) => (at === index ? changed : one)) })
+                }
+                remove={() => change({ ...field, options: options.filter((_, at) => at !== index) })}
+                addBelow={() => add(index + 1)}
+                pasteLines={(text) => pasteLines(index, text)}
+              />
+            ))}
+          </Sortable>
+        </div>
+      )}
+      {said && (
+        <p role="status" className="mt-1 text-[13px] text-leaf">
+          {said}
+        </p>
+      )}
       <Overlaps field={field} />
       <div className="mt-2 flex flex-wrap items-center gap-x-5 gap-y-2 text-[14px]">
-        <Button onClick={() => add(options.length)}>Add an option</Button>
+        {!asLines && <Button onClick={() => add(options.length)}>Add an option</Button>}
+        <Button look="text" onClick={() => setAsLines(!asLines)}>
+          {asLines ? 'Edit row by row' : 'Edit as lines'}
+        </Button>
         <ChoiceRules field={field} change={change} />
         {!field.required && <Starting field={field} change={change} />}
       </div>
