@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { EntryContentSchema } from '#core/entry';
 import { CollectionSettingsSchema } from './collections';
 import { storedRevision } from './limits';
+import { StepSchema } from './steps';
 
 const id = z.string().min(1).max(60);
 const MOST_COLLECTIONS = 500;
@@ -48,4 +49,6 @@ export const TakenOverFileSchema = z.object({
   collection: z.string(),
   made: z.number().int(),
   changed: z.number().int(),
+  /** What takes all of it back. */
+  undo: z.array(StepSchema),
 });

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SteppedSchema, StepsSchema } from './steps';
 import { define } from './route';
 import {
   ChangedEntriesSchema,
@@ -31,6 +32,16 @@ export const WASTEBASKET_ROUTES = define({
     status: 200,
     body: MovedSchema,
     response: EntriesSchema,
+  },
+  takeSteps: {
+    method: 'post',
+    path: '/api/entries/steps',
+    access: 'member',
+    summary:
+      'Takes steps that belong together, as an act on many entries and its undo do: all of them, or none.',
+    status: 200,
+    body: StepsSchema,
+    response: SteppedSchema,
   },
   touched: {
     method: 'post',

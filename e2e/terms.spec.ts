@@ -28,7 +28,14 @@ test('a term changed everywhere: every place shown, one left, the others changed
   await show(page, 'urchin', 'hedgehog');
   await expect(ticks).toHaveCount(all - 1);
   await page.getByRole('button', { name: `Change ${all - 1} places` }).click();
+  // Gone elsewhere and come back, the undo is still there.
+  await page.getByRole('link', { name: 'Desk' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Undo' })).toHaveCount(0);
+  await page.keyboard.press('F2');
+  await page.keyboard.type('change a term');
+  await page.keyboard.press('Enter');
   await show(page, 'hedgehog', 'urchin');
   await expect(ticks).toHaveCount(1);
 });
@@ -89,6 +96,7 @@ test('words of the house: settled, pointed out while an entry is written, and ov
   await page.getByRole('button', { name: 'Change one place' }).click();
   await page.getByRole('button', { name: 'Look again' }).click();
   await expect(page.getByText(/something else is said in none/)).toBeVisible();
+  await page.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: 'Drop hedgehog' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('list', { name: 'Words of the house' }).getByRole('listitem')).toHaveCount(1);

@@ -4,9 +4,7 @@ import { expect, test } from '@jest/globals';
 import { wordsOf } from '#core/finder';
 import { plainPassage } from '#core/passage';
 import { emptyRecord, type CaseRecord } from '#core/record';
-import { HELD_OUT } from '../testing/heldOutSentences';
-import { KNOWN } from '../testing/personalSentences';
-import { TRIED } from '../testing/triedSentences';
+import { HELD_OUT, KNOWN, TRIED } from '../testing';
 import { captureForBank, personalFinder } from './index';
 
 const TODAY = '2026-11-25';

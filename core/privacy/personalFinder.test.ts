@@ -3,7 +3,7 @@ import { checkEntry, newEntry, type EntryContent } from '#core/entry';
 import { writeEntry } from '#core/notation';
 import { plainPassage } from '#core/passage';
 import { personalFinder, personalInEntry, personalToField } from './index';
-import { KNOWN, ORDINARY, SENTENCES, UNSEEN } from '../testing/personalSentences';
+import { KNOWN, ORDINARY, SENTENCES, UNSEEN } from '../testing';
 
 /** A line of the table: the sentence, and what is to be found in it. */
 function read(line: string): { text: string; wanted: string[] } {

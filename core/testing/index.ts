@@ -1,3 +1,6 @@
 export { anyEntry } from './anyEntry';
 export { anyAnswers } from './anyAnswers';
 export { finished } from './finished';
+export { HELD_OUT } from './heldOutSentences';
+export { KNOWN, ORDINARY, SENTENCES, UNSEEN } from './personalSentences';
+export { TRIED } from './triedSentences';

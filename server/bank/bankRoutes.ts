@@ -13,6 +13,7 @@ import { makeEntry } from './makeEntry';
 import { holdAgainst, toEntry, updateEntry } from './saveEntry';
 import { nearestTo } from './nearestTo';
 import { search } from './search';
+import { takeSteps } from './steps';
 
 const revisionColumns = {
   revision: revisions.revision,
@@ -55,6 +56,8 @@ export function bankRoutes(router: Router, context: Context): void {
     await announceChanges(context, [...moved, ...moved.map(({ id }) => before.get(id)!)]);
     return { entries: moved };
   });
+
+  bind(router, context, 'takeSteps', ({ member, body }) => takeSteps(context, member, body.steps));
 
   bind(router, context, 'entry', async ({ member, params }) =>
     toEntry(await visibleEntry(db, member.id, params.entry)),

@@ -6,8 +6,7 @@ import type { Queries } from '../db/openStore';
 import { collections } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound, Refusal } from '../http/refusal';
-import { record } from '../people/trail';
-import { deleteCollection } from '../wastebasket/deleting';
+import { dropHeld } from '../wastebasket/deleting';
 import { mustFindRoom, placeCollection } from './placeCollection';
 import { announceChanges } from './announceEntry';
 import { changing, changingReach, holdTree, mustBeAt, mustKeepIt } from './changingCollections';
@@ -94,11 +93,7 @@ export function collectionRoutes(router: Router, context: Context): void {
         await holdTree(tx);
         const row = await mustKeepIt(tx, member.id, params.collection);
         mustBeAt(row.version, version);
-        if (row.ownedBy !== null && row.parent === null)
-          throw new Refusal('not-valid', 'Everyone has a collection of their own. Nothing was deleted.');
-        await deleteCollection(context, tx, member.id, row);
-        const done = { by: member.id, act: 'collection-deleted' as const, subject: row.name };
-        await record(tx, context.now(), { ...done, collection: row.id });
+        await dropHeld(context, tx, member.id, row);
       });
       return undefined;
     }),
@@ -107,9 +102,9 @@ export function collectionRoutes(router: Router, context: Context): void {
   bind(router, context, 'handOn', ({ member, params }) => handOn(context, member.id, params.collection));
 
   bind(router, context, 'takeOverFile', async ({ member, body }) => {
-    const { collection, made, changed, isNew } = await takeOver(context, member.id, body);
+    const { collection, made, changed, isNew, undo } = await takeOver(context, member.id, body);
     if (isNew) await context.events.reachChanged();
     await announceChanges(context, [{ collection }, ...changed]);
-    return { collection, made, changed: changed.length };
+    return { collection, made: made.length, changed: changed.length, undo };
   });
 }

@@ -1,4 +1,3 @@
-import { isDeepStrictEqual } from 'node:util';
 import { and, desc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import { alias } from 'drizzle-orm/pg-core';
 import type { Router } from 'express';
@@ -10,8 +9,9 @@ import { drafts, entries, members, proposals } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound, Refusal } from '../http/refusal';
 import { announceEntry } from './announceEntry';
-import { rightOn, rightsFor, visibleEntry } from './rights';
-import { mustBeSound, updateEntry } from './saveEntry';
+import { heldOpen, mustBeOpen, propose, tellOfProposal, withdraw } from './proposing';
+import { rightsFor } from './rights';
+import { updateEntry } from './saveEntry';
 
 /** So many of one's own are shown, newest first. */
 const OWN_SHOWN = 100;
@@ -77,47 +77,11 @@ async function oneSeen(db: Queries, member: string, id: string): Promise<Proposa
   return found;
 }
 
-/** The open proposal of just this by the member: it is sent again, because the answer to the first was lost. */
-async function proposedBefore(
-  db: Queries,
-  member: string,
-  entry: string,
-  { base, content }: Pick<Proposal, 'base' | 'content'>,
-): Promise<string | undefined> {
-  const open = await db
-    .select({ id: proposals.id, content: proposals.content })
-    .from(proposals)
-    .where(
-      and(
-        eq(proposals.entry, entry),
-        eq(proposals.proposedBy, member),
-        eq(proposals.base, base),
-        eq(proposals.state, 'open'),
-      ),
-    );
-  return open.find((one) => isDeepStrictEqual(one.content, content))?.id;
-}
-
 /** Proposals: made by those who may not change an entry, answered by those who may. */
 export function proposalRoutes(router: Router, context: Context): void {
-  const { db, events } = context;
+  const { db } = context;
 
-  /** Tells who may answer a proposal, and who made it. */
-  async function tell(entry: string, by: string): Promise<void> {
-    const [row] = await db
-      .select({ collection: entries.collection })
-      .from(entries)
-      .where(eq(entries.id, entry));
-    if (row) await events.tellKeepers(row.collection, { type: 'proposals-changed' });
-    await events.tell(by, { type: 'proposals-changed' });
-  }
-
-  /** The proposal, held for this transaction, so that of two answers at once the second sees the first. */
-  async function heldOpen(tx: Queries, id: string) {
-    const [row] = await tx.select().from(proposals).where(eq(proposals.id, id)).for('update');
-    if (!row) throw notFound();
-    return row;
-  }
+  const tell = (entry: string, by: string) => tellOfProposal(context, entry, by);
 
   bind(router, context, 'proposals', async ({ member }) => {
     const rights = await rightsFor(db, member.id);
@@ -140,34 +104,10 @@ export function proposalRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'propose', async ({ member, params, body }) => {
-    const entry = await visibleEntry(db, member.id, params.entry);
-    if ((await rightOn(db, member.id, entry.collection)) === 'read')
-      throw new Refusal(
-        'not-allowed',
-        'You may use this wording, but not propose changes to it. Ask one of its keepers for that.',
-      );
-    mustBeSound(body.content);
-    if (body.base > entry.revision)
-      throw new Refusal('bad-request', 'The change was made to a revision that is not there.');
-    const before = await proposedBefore(db, member.id, entry.id, body);
-    if (before !== undefined) return oneSeen(db, member.id, before);
-    const id = context.newId();
-    await db.insert(proposals).values({
-      id,
-      entry: entry.id,
-      ...body,
-      proposedBy: member.id,
-      proposedAt: context.now(),
-      state: 'open',
-    });
-    await tell(entry.id, member.id);
+    const id = await db.transaction((tx) => propose(context, tx, member.id, params.entry, body));
+    await tell(params.entry, member.id);
     return oneSeen(db, member.id, id);
   });
-
-  const mustBeOpen = (state: string) => {
-    if (state !== 'open')
-      throw new Refusal('moved-on', 'It was answered, or taken back, a moment ago. Nothing was changed.');
-  };
 
   /** Accepts: the entry and the answer are saved together, or neither is. */
   const accept = async (
@@ -210,13 +150,9 @@ export function proposalRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'withdrawProposal', async ({ member, params }) => {
-    const seen = await oneSeen(db, member.id, params.proposal);
-    if (!seen.own) throw new Refusal('not-allowed', 'Only who proposed it takes it back.');
-    await db.transaction(async (tx) => {
-      mustBeOpen((await heldOpen(tx, seen.id)).state);
-      await tx.update(proposals).set({ state: 'withdrawn' }).where(eq(proposals.id, seen.id));
-    });
-    await tell(seen.entry, member.id);
+    const { entry } = await oneSeen(db, member.id, params.proposal);
+    await db.transaction((tx) => withdraw(tx, member.id, params.proposal));
+    await tell(entry, member.id);
     return undefined;
   });
 }

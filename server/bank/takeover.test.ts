@@ -85,7 +85,7 @@ test('a collection goes to another team whole: those within it, cues, entries wi
     'Weighed',
   ]);
   const taken = (await takeOver(odile, all(file, null)).expect(201)).body as { collection: string };
-  expect(taken).toEqual({ collection: expect.any(String), made: 4, changed: 0 });
+  expect(taken).toMatchObject({ collection: expect.any(String), made: 4, changed: 0 });
   expect(asRead(await fileOf(odile, taken.collection))).toEqual(asRead(file));
   // Until its taker shares it, it is theirs alone.
   const desta = await elsewhere.as('desta');
@@ -111,7 +111,11 @@ test('merged into a collection: new entries, next revisions, what is known by an
     ],
     known: { [first.id]: there.id },
   };
-  expect((await takeOver(odile, body).expect(201)).body).toEqual({ collection: into, made: 1, changed: 1 });
+  expect((await takeOver(odile, body).expect(201)).body).toMatchObject({
+    collection: into,
+    made: 1,
+    changed: 1,
+  });
   const bank = await bankOf(odile);
   const another = bank.entries.find(({ content }) => content.title === 'Another round')!;
   expect(JSON.stringify(another.content)).toContain(`"entry":"${there.id}"`);

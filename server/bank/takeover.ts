@@ -1,5 +1,5 @@
 import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
-import { MOST_HANDED_ON, type CollectionFile, type TakeOver } from '#contracts';
+import { MOST_HANDED_ON, type CollectionFile, type Step, type TakeOver } from '#contracts';
 import { renamedIncludes } from '#core/fill';
 import { branchesOf, within } from '#core/rights';
 import type { Context } from '../context';
@@ -168,7 +168,23 @@ export async function takeOver(context: Context, member: string, body: TakeOver)
         detail: `${fresh.length} new, ${changed.length} changed, from “${from}”`,
         collection: root,
       });
-      return { collection: root, made: fresh.length, changed, isNew: places !== null };
+      const made = fresh.map(({ id }) => ids.get(id)!);
+      // New ones first: their cues are free then for those that have them again.
+      const undo: Step[] = places
+        ? [{ do: 'drop', collection: root }]
+        : [
+            ...(made.length > 0 ? [{ do: 'delete' as const, entries: made }] : []),
+            ...(changed.length > 0
+              ? [
+                  {
+                    do: 'revert' as const,
+                    entries: changed.map(({ id, revision }) => ({ entry: id, revision, to: revision - 1 })),
+                    reason: `Taken back: ${reason}`,
+                  },
+                ]
+              : []),
+          ];
+      return { collection: root, made, changed, isNew: places !== null, undo };
     }),
   );
 }

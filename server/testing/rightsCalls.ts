@@ -119,6 +119,7 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
   moveCollection: () => onCollection({ parent: 'ward', before: null }),
   dropCollection: () => onCollection(),
   handOn: () => onCollection(),
+  takeSteps: async () => ({ body: { steps: [{ do: 'delete', entries: [(await entry()).id] }] } }),
   takeOverFile: async () => {
     const { id } = await collection();
     const theirs = { id: 'theirs', parent: null, ...settings() };

@@ -53,6 +53,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   termInBank: members,
   sharedEnds: members,
   rewordedInDrafts: members,
+  takeSteps: keepers,
   houseWords: members,
   // Whoever keeps anything shared, which each of these members does; who does not is refused (order.test.ts).
   makeHouseWord: members,

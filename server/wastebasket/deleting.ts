@@ -5,6 +5,7 @@ import { heldByKeeper } from '../bank/manyEntries';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { collections, cues, deletions, drafts, entries, entryWords, glossaries } from '../db/schema';
+import { Refusal } from '../http/refusal';
 import { record, recordAll } from '../people/trail';
 
 type Deleting = typeof deletions.$inferInsert;
@@ -69,6 +70,20 @@ export async function deleteCollection(
   if (gone.length === 0) return;
   await tx.delete(cues).where(inArray(cues.collection, inside));
   await tx.delete(entryWords).where(inArray(entryWords.collection, inside));
+}
+
+/** Puts a collection that is held, and whose keeper asks, into the wastebasket, with its line in the trail. A member's own stays. */
+export async function dropHeld(
+  context: Context,
+  tx: Queries,
+  member: string,
+  row: typeof collections.$inferSelect,
+): Promise<void> {
+  if (row.ownedBy !== null && row.parent === null)
+    throw new Refusal('not-valid', 'Everyone has a collection of their own. Nothing was deleted.');
+  await deleteCollection(context, tx, member, row);
+  const done = { by: member, act: 'collection-deleted' as const, subject: row.name };
+  await record(tx, context.now(), { ...done, collection: row.id });
 }
 
 /** Puts a glossary into the wastebasket with its terms, for all who use it. Its keeper must have been asked for, and it be held. */

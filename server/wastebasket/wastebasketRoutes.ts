@@ -1,99 +1,23 @@
-import { and, asc, count, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, count, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Router } from 'express';
-import type { Deletion, Member } from '#contracts';
+import type { Deletion } from '#contracts';
 import { announceChanges } from '../bank/announceEntry';
 import { holdTree } from '../bank/changingCollections';
 import { includedIds } from '../bank/soundIncludes';
 import { rightsFor, visibleEntries } from '../bank/rights';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
-import { collections, deletions, drafts, entries, glossaries, members, teamSettings } from '../db/schema';
+import { collections, deletions, drafts, entries, teamSettings } from '../db/schema';
 import { ownDraft } from '../cases/caseAccess';
-import { keepsGlossary } from '../glossaries/keepsGlossary';
 import { bind } from '../http/bind';
 import { notFound, Refusal } from '../http/refusal';
 import { record } from '../people/trail';
 import { deleteDraft, deleteEntries } from './deleting';
-import { emptyWastebasket, goesAt, purge, settingsOf } from './emptying';
-import { restore } from './restoring';
-
-/** So many titles are shown of what was deleted together. */
-const SHOWN = 50;
-
-type Entries = Deletion['entries'];
-
-/** A deletion as it is told, and all of its entries that its teller may bring back. */
-interface Undoable {
-  told: Deletion;
-  all: Entries;
-}
-
-/** The deletions a member can undo: of what they would keep, were it there, glossaries too; and of their own drafts. Newest first. */
-async function undoable(db: Queries, member: Member, only?: string): Promise<Undoable[]> {
-  const rights = await rightsFor(db, member.id, { evenDeleted: true });
-  const kept = [...rights].flatMap(([id, right]) => (right === 'keep' ? [id] : []));
-  const rows = await db
-    .select({ deletion: deletions, by: members.name })
-    .from(deletions)
-    .innerJoin(members, eq(members.id, deletions.by))
-    .where(only === undefined ? undefined : eq(deletions.id, only))
-    .orderBy(desc(deletions.at), desc(deletions.id));
-  const ids = rows.map(({ deletion }) => deletion.id);
-  if (ids.length === 0 || kept.length === 0) return [];
-  const places = await db
-    .select({ id: collections.id, parent: collections.parent, deletion: collections.deletion })
-    .from(collections)
-    .where(inArray(collections.deletion, ids));
-  // Who keeps a collection within one that was deleted does not keep what lay around it: the outermost decides.
-  const isRoot = (place: (typeof places)[number]) =>
-    !places.some(({ id, deletion }) => id === place.parent && deletion === place.deletion);
-  const keptRoots = new Set(
-    places.flatMap((place) => (rights.get(place.id) === 'keep' && isRoot(place) ? [place.deletion] : [])),
-  );
-  const titles = await db
-    .select({
-      id: entries.id,
-      deletion: entries.deletion,
-      title: sql<string>`${entries.content} ->> 'title'`,
-      collection: entries.collection,
-    })
-    .from(entries)
-    .where(and(inArray(entries.deletion, ids), inArray(entries.collection, kept)))
-    .orderBy(asc(entries.id));
-  const own = await db
-    .select({ deletion: drafts.deletion })
-    .from(drafts)
-    .where(and(inArray(drafts.deletion, ids), eq(drafts.author, member.id)));
-  const lists = await db.select().from(glossaries).where(inArray(glossaries.deletion, ids));
-  const settings = await settingsOf(db);
-  return rows.flatMap(({ deletion: { id, what, title, at }, by }) => {
-    const mine = titles.filter(({ deletion }) => deletion === id);
-    const seen = {
-      entries: mine.length > 0,
-      collection: keptRoots.has(id),
-      draft: own.some(({ deletion }) => deletion === id),
-      glossary: lists.some((list) => list.deletion === id && keepsGlossary(list, member)),
-    }[what];
-    if (!seen) return [];
-    // Of what was deleted together, only what this member keeps is theirs to know of.
-    const shown = what === 'entries' && mine.length === 1 ? mine[0]!.title : title;
-    const all = mine.map(({ deletion: _, ...entry }) => entry);
-    const told = {
-      id,
-      what,
-      title: what === 'entries' && mine.length > 1 ? `${mine.length} entries` : shown,
-      by,
-      at: at.toISOString(),
-      until: goesAt(at, settings)?.toISOString() ?? null,
-      entries: all.slice(0, SHOWN),
-      count: mine.length,
-    };
-    return [{ told, all }];
-  });
-}
+import { emptyWastebasket, purge, settingsOf } from './emptying';
+import { oneUndoable, restoreFor, undoable } from './undoable';
 
 /** Deletes for good what was deleted in one act, with its line in the trail. Throws where others keep some of it. */
-async function purgeOne(context: Context, tx: Queries, by: string, known: Undoable['told']): Promise<void> {
+async function purgeOne(context: Context, tx: Queries, by: string, known: Deletion): Promise<void> {
   const [row] = await tx.select().from(deletions).where(eq(deletions.id, known.id)).for('update');
   if (!row) throw notFound();
   const isShared = (await tx.select().from(collections).where(eq(collections.deletion, row.id))).some(
@@ -119,12 +43,6 @@ async function purgeOne(context: Context, tx: Queries, by: string, known: Undoab
 export function wastebasketRoutes(router: Router, context: Context): void {
   const { db, events } = context;
 
-  const one = async (member: Member, id: string, inside: Queries = db): Promise<Undoable> => {
-    const [found] = await undoable(inside, member, id);
-    if (!found) throw notFound();
-    return found;
-  };
-
   bind(router, context, 'touched', async ({ member, body }) => {
     const wanted = new Set(body.entries);
     const rights = await rightsFor(db, member.id);
@@ -148,7 +66,7 @@ export function wastebasketRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'deleteEntries', async ({ member, body }) => {
     const id = await deleteEntries(context, member.id, body.entries);
-    const { told, all } = await one(member, id);
+    const { told, all } = await oneUndoable(db, member, id);
     await announceChanges(context, all);
     return told;
   });
@@ -162,7 +80,7 @@ export function wastebasketRoutes(router: Router, context: Context): void {
         'This draft was saved from another window meanwhile. It was not deleted.',
       );
     await events.tell(member.id, { type: 'case-added', case: draft.case });
-    return (await one(member, id)).told;
+    return (await oneUndoable(db, member, id)).told;
   });
 
   bind(router, context, 'wastebasket', async ({ member }) =>
@@ -170,31 +88,22 @@ export function wastebasketRoutes(router: Router, context: Context): void {
   );
 
   bind(router, context, 'restore', async ({ member, params, body }) => {
-    await one(member, params.deletion);
-    const { restored, all, lists } = await db.transaction(async (tx) => {
-      await holdTree(tx);
-      // Asked again now that nothing can change meanwhile.
-      const { told: known, all } = await one(member, params.deletion, tx);
-      const allowed = new Set(all.map(({ id }) => id));
-      const lists = await tx.select().from(glossaries).where(eq(glossaries.deletion, known.id));
-      const [row] = await tx.select().from(deletions).where(eq(deletions.id, known.id)).for('update');
-      if (!row) throw notFound();
-      const only =
-        row.what === 'entries' ? (body.entries ?? [...allowed]).filter((id) => allowed.has(id)) : null;
-      return { restored: await restore(context, tx, member.id, row, only), all, lists };
-    });
+    await oneUndoable(db, member, params.deletion);
+    const { restored, all, lists } = await db.transaction((tx) =>
+      restoreFor(context, tx, member, params.deletion, body.entries),
+    );
     await events.reachChanged();
     await announceChanges(context, all);
     await events.tell(member.id, { type: 'case-added', case: '' });
-    for (const { id } of lists) await events.tellAll({ type: 'glossary-changed', glossary: id });
+    for (const id of lists) await events.tellAll({ type: 'glossary-changed', glossary: id });
     return restored;
   });
 
   bind(router, context, 'purge', async ({ member, params }) => {
-    await one(member, params.deletion);
+    await oneUndoable(db, member, params.deletion);
     await db.transaction(async (tx) => {
       await holdTree(tx);
-      await purgeOne(context, tx, member.id, (await one(member, params.deletion, tx)).told);
+      await purgeOne(context, tx, member.id, (await oneUndoable(tx, member, params.deletion)).told);
     });
     return undefined;
   });

@@ -34,3 +34,15 @@ export function dropKept(name: string, where: Where = 'computer'): void {
     // The browser allows nothing to be kept: then nothing is.
   }
 }
+
+/** The tab is this member's from now on: what it keeps of somebody else goes. Null when nobody is signed in. */
+export function ownTab(member: string | null): void {
+  try {
+    if (sessionStorage.getItem(`${PREFIX}member`) === member) return;
+    const names = Object.keys(sessionStorage).filter((name) => name.startsWith(PREFIX));
+    for (const name of names) sessionStorage.removeItem(name);
+    if (member !== null) sessionStorage.setItem(`${PREFIX}member`, member);
+  } catch {
+    // The browser allows nothing to be kept: then nothing is.
+  }
+}

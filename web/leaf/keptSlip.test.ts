@@ -1,19 +1,10 @@
 import { expect, test } from '@jest/globals';
 import { plainPassage } from '#core/passage';
+import { keptInTab } from '../testing/keptHere';
 import { dropSlip, EMPTY_SLIP, keepSlip, readSlip } from './keptSlip';
 
-function tab() {
-  const held = new Map<string, string>();
-  globalThis.sessionStorage = {
-    getItem: (key: string) => held.get(key) ?? null,
-    setItem: (key: string, value: string) => void held.set(key, value),
-    removeItem: (key: string) => void held.delete(key),
-  } as unknown as Storage;
-  return held;
-}
-
 test('a half-filled slip is there again on its own draft alone, until it is closed', () => {
-  const held = tab();
+  const held = keptInTab();
   const slip = {
     words: plainPassage('No wound is open.'),
     pos: 12,
@@ -34,7 +25,7 @@ test('a half-filled slip is there again on its own draft alone, until it is clos
 });
 
 test('what is no slip is none, and a browser that keeps nothing says so', () => {
-  tab().set('elderleaf.slip.one', '{"words":{"type":"doc"},"pos":-1}');
+  keptInTab().set('elderleaf.slip.one', '{"words":{"type":"doc"},"pos":-1}');
   expect(readSlip('one')).toBeNull();
   globalThis.sessionStorage = undefined as unknown as Storage;
   expect(keepSlip('one', { words: plainPassage('x'), pos: 0, fields: EMPTY_SLIP })).toBe(false);

@@ -1,12 +1,11 @@
 import { useState } from 'react';
 import type { Entry, PersonalInBank } from '#contracts';
-import type { EntryContent } from '#core/entry';
 import { personalToField } from '#core/privacy';
-import { call } from '../api/client';
 import type { BankIndex } from '../bank/bankIndex';
 import { useIsOfTeam } from '../bank/usePersonalFinder';
 import { DoneNotice } from '../bank/many/DoneNotice';
-import { useMany, type DoneToMany } from '../bank/many/useMany';
+import type { DoneToMany } from '../bank/many/lastDone';
+import { takeSteps, takingBack, useMany } from '../bank/many/useMany';
 import { Button } from '../ui';
 import { EntryHead } from './EntryHead';
 import { InItsText } from './InItsText';
@@ -66,21 +65,16 @@ async function makeField(
   isOfTeam: (name: string) => boolean,
 ): Promise<DoneToMany> {
   const { words } = place;
-  const save = (next: EntryContent, reason: string, version: number) =>
-    call('saveEntry', { params: { entry: id }, body: { content: next, reason }, version });
-  const kept = await save(personalToField(content, place, isOfTeam), `“${words}” is a field now`, revision);
-  return {
-    said: `“${words}” is a field now.`,
-    undo: () => save(content, `Taken back: “${words}” stands again`, kept.revision),
-  };
+  const next = personalToField(content, place, isOfTeam);
+  const reason = `“${words}” is a field now`;
+  await takeSteps([{ do: 'change', changes: [{ entry: id, revision, content: next }], reason }]);
+  return { said: `${reason}.`, undo: [takingBack([{ id, revision }], reason)] };
 }
 
 /** Lets words stand in an entry. Throws what `call` does. */
 async function letStand({ id }: Entry, words: string, why: string): Promise<DoneToMany> {
-  const allow = (reason: string | null) =>
-    call('allowDetail', { params: { entry: id }, body: { words, why: reason } });
-  await allow(why);
-  return { said: `“${words}” may stand: ${why}`, undo: () => allow(null) };
+  await takeSteps([{ do: 'allow', entry: id, words, why }]);
+  return { said: `“${words}” may stand: ${why}`, undo: [{ do: 'allow', entry: id, words, why: null }] };
 }
 
 interface OfEntryProps {

@@ -1,9 +1,9 @@
-import type { Entry, RewordedInDrafts } from '#contracts';
+import type { RewordedInDrafts } from '#contracts';
 import { reworded } from '#core/rewording';
-import { call } from '../api/client';
 import type { BankIndex } from '../bank/bankIndex';
 import { DoneNotice } from '../bank/many/DoneNotice';
-import { useMany, type DoneToMany } from '../bank/many/useMany';
+import type { DoneToMany } from '../bank/many/lastDone';
+import { takeSteps, takingBack, useMany } from '../bank/many/useMany';
 import { Button } from '../ui';
 import { EntryHead } from './EntryHead';
 import { InItsText } from './InItsText';
@@ -27,24 +27,16 @@ async function takeOver(
 ): Promise<DoneToMany> {
   const content = reworded(entry.content, { wording, part }, change);
   const reason = 'As it is usually changed after placing';
-  const params = { entry: entry.id };
+  const { id, revision } = entry;
   if (isProposal) {
-    const { id } = await call('propose', { params, body: { content, reason, base: entry.revision } });
+    const { proposals } = await takeSteps([{ do: 'propose', entry: id, content, reason, base: revision }]);
     return {
       said: 'The change is proposed to its keepers.',
-      undo: () => call('withdrawProposal', { params: { proposal: id } }),
+      undo: proposals.map((proposal) => ({ do: 'withdraw', proposal })),
     };
   }
-  const kept: Entry = await call('saveEntry', { params, body: { content, reason }, version: entry.revision });
-  return {
-    said: `“${entry.content.title}” reads so now.`,
-    undo: () =>
-      call('saveEntry', {
-        params,
-        body: { content: entry.content, reason: `Taken back: ${reason}` },
-        version: kept.revision,
-      }),
-  };
+  await takeSteps([{ do: 'change', changes: [{ entry: id, revision, content }], reason }]);
+  return { said: `“${entry.content.title}” reads so now.`, undo: [takingBack([entry], reason)] };
 }
 
 function OfEntry({ index, found }: { index: BankIndex; found: Found }) {

@@ -1,11 +1,11 @@
 import { afterEach, expect, test } from '@jest/globals';
-import type { Collection, Entry } from '#contracts';
+import type { Collection, Entry, Step, Stepped } from '#contracts';
 import { newEntry, type EntryContent } from '#core/entry';
 import { TermFinder } from '#core/terms';
 import { ApiProblem } from '../api/client';
 import type { BankIndex } from '../bank/bankIndex';
 import { ACTS } from '../bank/many/useMany';
-import { answering, refusal } from '../testing/answering';
+import { answering, refusal, type Sent } from '../testing/answering';
 import { changeTerm, placeKey, takenPlaces } from './changeTerm';
 import { makePiece, type End } from './makePiece';
 import { cuesTaken, mergeAlike } from './mergeAlike';
@@ -22,7 +22,8 @@ function server(answers: Record<string, ReturnType<typeof refusal>>) {
   restore = stood.restore;
   return stood.sent;
 }
-const NONE = { status: 204, json: null };
+const came = (what: Partial<Stepped>) => ({ json: { entries: [], deletions: [], proposals: [], ...what } });
+const stepsOf = (one: Sent | undefined) => (one!.body as { steps: Step[] }).steps;
 
 const passage = (...lines: string[]) => ({
   type: 'doc' as const,
@@ -65,35 +66,35 @@ test('a place that is left is not changed, and an entry of which none is taken s
   ]);
 });
 
-test('a term: what one keeps is changed in one act, the rest proposed; the undo takes both back', async () => {
-  const sent = server({
-    'POST /api/entries/changed': { json: [] },
-    'POST /api/entries/lesson/proposals': { status: 201, json: { id: 'p1' } },
-    'DELETE /api/proposals/p1': NONE,
-  });
+test('a term: what one keeps is changed and the rest proposed in one act; the undo takes both back in one', async () => {
+  const sent = server({ 'POST /api/entries/steps': came({ proposals: ['p1'] }) });
   const { said, undo } = await changeTerm([found(kept), found(theirs)], collections, 'Pens are runs');
   expect(said).toBe('One entry changed. One change proposed.');
-  const [change, proposal] = sent as { to: string; body: never }[];
-  const { changes } = change!.body as {
-    changes: { entry: string; revision: number; content: EntryContent }[];
-  };
-  expect(changes.map(({ entry: id, revision, content }) => [id, revision, linesOf(content)])).toEqual([
+  expect(sent).toHaveLength(1);
+  const [change, proposal] = stepsOf(sent[0]);
+  if (change?.do !== 'change') throw new Error('It changes nothing.');
+  expect(change.changes.map(({ entry: id, revision, content }) => [id, revision, linesOf(content)])).toEqual([
     ['round', 3, ['Run 4 is dry.', 'The run was cleaned.']],
   ]);
-  expect(proposal!.body).toMatchObject({ base: 7, reason: 'Pens are runs' });
-
-  sent.length = 0;
-  await undo();
-  expect(sent.map(({ to }) => to)).toEqual(['POST /api/entries/changed', 'DELETE /api/proposals/p1']);
-  expect(sent[0]!.body).toMatchObject({ changes: [{ entry: 'round', revision: 4, content: kept.content }] });
+  expect(proposal).toMatchObject({ do: 'propose', entry: 'lesson', base: 7, reason: 'Pens are runs' });
+  expect(undo).toEqual([
+    {
+      do: 'revert',
+      entries: [{ entry: 'round', revision: 4, to: 3 }],
+      reason: 'Taken back: Pens are runs',
+    },
+    { do: 'withdraw', proposal: 'p1' },
+  ]);
 });
 
-test('a term: where nothing at all was changed it fails; where something was, what was not is told', async () => {
-  const refused = refusal('not-allowed', 'You may not propose here.');
-  server({ 'POST /api/entries/lesson/proposals': refused, 'POST /api/entries/changed': { json: [] } });
-  await expect(changeTerm([found(theirs)], collections, 'x')).rejects.toThrow('You may not propose here.');
-  const { said } = await changeTerm([found(kept), found(theirs)], collections, 'x');
-  expect(said).toBe('One entry changed. 1 could not be proposed: look again.');
+test('a term: refused in one place, it is changed in none', async () => {
+  const sent = server({
+    'POST /api/entries/steps': refusal('not-allowed', 'You may not propose here.'),
+  });
+  await expect(changeTerm([found(kept), found(theirs)], collections, 'x')).rejects.toThrow(
+    'You may not propose here.',
+  );
+  expect(sent).toHaveLength(1);
 });
 
 const opening = passage('Thank you for ringing us.').content;
@@ -114,39 +115,33 @@ const end: End = {
   piece: null,
 };
 
-test('a piece is made, put into all that had the words, and taken out and away again', async () => {
-  const sent = server({
-    'POST /api/entries/changed': { json: [] },
-    'POST /api/entries/deleted': { status: 201, json: { id: 'd1' } },
-    'POST /api/entries': { status: 201, json: entry('thanks', ['Thank you for ringing us.']) },
-  });
+test('a piece is made and put into all that had the words, in one act; the undo takes it out and away', async () => {
+  const piece = entry('thanks', ['Thank you for ringing us.']);
+  const sent = server({ 'POST /api/entries/steps': came({ entries: [piece, ...thanks] }) });
   const { undo } = await makePiece(end);
-  const { changes } = sent[1]!.body as { changes: { content: EntryContent }[] };
-  expect(changes.map(({ content }) => linesOf(content))).toEqual([
+  const [make, change] = stepsOf(sent[0]);
+  expect(make).toMatchObject({ do: 'make', collection: 'ward' });
+  if (make?.do !== 'make' || change?.do !== 'change') throw new Error('It makes no piece.');
+  expect(change.changes.map(({ content }) => linesOf(content))).toEqual([
     ['[include]', 'Owls sleep by day.'],
     ['[include]', 'Foxes dig.'],
   ]);
-  sent.length = 0;
-  await undo();
-  expect(sent.map(({ to }) => to)).toEqual(['POST /api/entries/changed', 'POST /api/entries/deleted']);
-  expect(sent[1]!.body).toEqual({ entries: ['thanks'] });
+  // Within the others it goes by the name it is made by.
+  expect(JSON.stringify(change.changes)).toContain(`"entry":"${make.name}"`);
+  expect(undo.map((step) => step.do)).toEqual(['revert', 'delete']);
+  expect(undo[1]).toEqual({ do: 'delete', entries: ['thanks'] });
 });
 
-test('a piece that cannot be put in is not left behind; one that was there before is never dropped', async () => {
-  const answers = {
-    'POST /api/entries/changed': refusal('moved-on', 'Somebody saved one of them.'),
-    'POST /api/entries/deleted': { status: 201, json: { id: 'd1' } },
-    'POST /api/entries': { status: 201, json: entry('thanks', ['Thank you for ringing us.']) },
-  };
-  let sent = server(answers);
-  await expect(makePiece(end)).rejects.toBeInstanceOf(ApiProblem);
-  expect(sent.at(-1)).toEqual({ to: 'POST /api/entries/deleted', body: { entries: ['thanks'] } });
+test('a piece that was there before is put in, and never made or dropped', async () => {
+  const known = entry('known', ['Thank you.']);
+  const sent = server({ 'POST /api/entries/steps': came({ entries: thanks }) });
+  const { undo } = await makePiece({ ...end, piece: known });
+  expect(stepsOf(sent[0]).map((step) => step.do)).toEqual(['change']);
+  expect(JSON.stringify(sent[0]!.body)).toContain('"entry":"known"');
+  expect(undo.map((step) => step.do)).toEqual(['revert']);
   restore();
-  sent = server(answers);
-  await expect(makePiece({ ...end, piece: entry('known', ['Thank you.']) })).rejects.toThrow(
-    'Somebody saved',
-  );
-  expect(sent.map(({ to }) => to)).toEqual(['POST /api/entries/changed']);
+  server({ 'POST /api/entries/steps': refusal('moved-on', 'Somebody saved one of them.') });
+  await expect(makePiece(end)).rejects.toBeInstanceOf(ApiProblem);
 });
 
 const cued = (id: string, cue: string, more: Partial<Entry> = {}, over: Partial<EntryContent> = {}) =>
@@ -167,38 +162,32 @@ test('of merged entries a cue stays away only where another entry beside them fi
 
   const sent = server({
     'POST /api/entries/merged': { json: { entry: { ...into, revision: 4 }, deletion: 'd1' } },
-    'POST /api/entries/changed': { json: [] },
-    'POST /api/wastebasket/d1/restored': { json: { restored: 4 } },
   });
   const { undo } = await mergeAlike(index, into, others);
   const { into: made } = sent[0]!.body as { into: { content: EntryContent; revision: number } };
   expect(made.revision).toBe(3);
   expect(made.content.cues.map(({ text }) => text)).toEqual(['a', 'gone', 'far', 'free']);
   // The cues must be free before those come back that had them.
-  sent.length = 0;
-  await undo();
-  expect(sent.map(({ to }) => to)).toEqual([
-    'POST /api/entries/changed',
-    'POST /api/wastebasket/d1/restored',
+  expect(undo).toMatchObject([
+    { do: 'revert', entries: [{ entry: 'into', revision: 4, to: 3 }] },
+    { do: 'restore', deletion: 'd1' },
   ]);
-  expect(sent[0]!.body).toMatchObject({ changes: [{ entry: 'into', revision: 4, content: into.content }] });
 });
 
 test('many at once: moved back to where each came from; what is so already is not saved again', async () => {
-  const sent = server({ 'POST /api/entries/moved': { json: [] }, 'POST /api/entries/changed': { json: [] } });
+  const sent = server({ 'POST /api/entries/steps': came({}) });
   const some = [kept, theirs, entry('third', ['x'], { collection: 'archive' })];
   const { undo } = await ACTS.move(some, 'archive', 'Archive');
-  sent.length = 0;
-  await undo();
-  expect(sent.map(({ body }) => body)).toEqual([
-    { entries: ['round'], to: 'ward' },
-    { entries: ['lesson'], to: 'school' },
+  expect(undo).toEqual([
+    { do: 'move', entries: ['round'], to: 'ward' },
+    { do: 'move', entries: ['lesson'], to: 'school' },
   ]);
   sent.length = 0;
   const retired = cued('old', 'x', {}, { retired: true });
-  await (await ACTS.retire([retired])).undo();
+  expect((await ACTS.retire([retired])).undo).toEqual([]);
   expect(sent).toEqual([]);
   await ACTS.retire([retired, kept]);
-  expect(sent[0]!.body).toMatchObject({ changes: [{ entry: 'round', content: { retired: true } }] });
-  expect((sent[0]!.body as { changes: unknown[] }).changes).toHaveLength(1);
+  const [change] = stepsOf(sent[0]);
+  if (change?.do !== 'change') throw new Error('It changes nothing.');
+  expect(change.changes.map(({ entry: id, content }) => [id, content.retired])).toEqual([['round', true]]);
 });

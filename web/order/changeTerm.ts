@@ -1,7 +1,7 @@
-import type { Collection, Entry, TermFound } from '#contracts';
+import type { Collection, Entry, Step, TermFound } from '#contracts';
 import { editTexts, type TermPlace } from '#core/terms';
-import { call } from '../api/client';
-import type { DoneToMany } from '../bank/many/useMany';
+import type { DoneToMany } from '../bank/many/lastDone';
+import { takeSteps, takingBack } from '../bank/many/useMany';
 
 export type TermEntry = TermFound['entries'][number];
 
@@ -24,8 +24,8 @@ export function takenPlaces(
 const inNumber = (count: number, one: string, many: string) => (count === 1 ? one : `${count} ${many}`);
 
 /**
- * Changes the places that are taken: entries that one keeps all at once or none, of the others each is proposed. Throws what
- * `call` does where nothing was changed.
+ * Changes the places that are taken, all of them or none: entries that one keeps are changed, of the others each change is
+ * proposed. Throws what `call` does.
  */
 export async function changeTerm(
   taken: readonly { entry: Entry; places: readonly TermPlace[] }[],
@@ -36,41 +36,34 @@ export async function changeTerm(
   const kept = taken.filter(({ entry }) => rightOn(entry) === 'keep');
   const asked = taken.filter(({ entry }) => rightOn(entry) === 'contribute');
   const changed = ({ entry, places }: (typeof taken)[number]) => editTexts(entry.content, places);
-  if (kept.length > 0) {
-    const changes = kept.map((one) => ({
-      entry: one.entry.id,
-      revision: one.entry.revision,
-      content: changed(one),
-    }));
-    await call('changeEntries', { body: { changes, reason } });
-  }
-  const proposals = await Promise.allSettled(
-    asked.map((one) =>
-      call('propose', {
-        params: { entry: one.entry.id },
-        body: { content: changed(one), reason, base: one.entry.revision },
-      }),
-    ),
-  );
-  const made = proposals.flatMap((one) => (one.status === 'fulfilled' ? [one.value.id] : []));
-  const refused = proposals.find(({ status }) => status === 'rejected') as PromiseRejectedResult | undefined;
-  if (refused && kept.length === 0 && made.length === 0) throw refused.reason;
+  const steps: Step[] = asked.map((one) => ({
+    do: 'propose',
+    entry: one.entry.id,
+    content: changed(one),
+    reason,
+    base: one.entry.revision,
+  }));
+  if (kept.length > 0)
+    steps.unshift({
+      do: 'change',
+      changes: kept.map((one) => ({
+        entry: one.entry.id,
+        revision: one.entry.revision,
+        content: changed(one),
+      })),
+      reason,
+    });
+  const { proposals } = await takeSteps(steps);
   const said = [
     kept.length > 0 && `${inNumber(kept.length, 'One entry', 'entries')} changed.`,
-    made.length > 0 && `${inNumber(made.length, 'One change', 'changes')} proposed.`,
-    made.length < asked.length && `${asked.length - made.length} could not be proposed: look again.`,
+    asked.length > 0 && `${inNumber(asked.length, 'One change', 'changes')} proposed.`,
   ];
+  const back = kept.map(({ entry }) => entry);
   return {
     said: said.filter(Boolean).join(' '),
-    undo: async () => {
-      const back = kept.map(({ entry: { id, revision, content } }) => ({
-        entry: id,
-        revision: revision + 1,
-        content,
-      }));
-      if (back.length > 0)
-        await call('changeEntries', { body: { changes: back, reason: `Taken back: ${reason}` } });
-      for (const proposal of made) await call('withdrawProposal', { params: { proposal } });
-    },
+    undo: [
+      ...(back.length > 0 ? [takingBack(back, reason)] : []),
+      ...proposals.map((proposal): Step => ({ do: 'withdraw', proposal })),
+    ],
   };
 }

@@ -1,8 +1,8 @@
-import type { Entry, SharedEndsFound } from '#contracts';
+import type { Entry, SharedEndsFound, Step } from '#contracts';
 import { pieceOf, withPiece } from '#core/pieces';
-import { call } from '../api/client';
 import { takeKept } from '../api/bank';
-import type { DoneToMany } from '../bank/many/useMany';
+import type { DoneToMany } from '../bank/many/lastDone';
+import { takeSteps, takingBack } from '../bank/many/useMany';
 
 export type End = SharedEndsFound['ends'][number];
 
@@ -17,42 +17,34 @@ function changed({ at, kind, passage }: End, piece: string): { entry: Entry; con
   return [...byId.values()];
 }
 
-/** Makes an entry of what others share, unless there is one, and puts it into them. Throws what `call` does. */
+const MADE = 'the-piece';
+
+/** Makes an entry of what others share, unless there is one, and puts it into them: all of it, or nothing. Throws what `call` does. */
 export async function makePiece(end: End): Promise<DoneToMany> {
   const { collection, passage } = end;
   const content = pieceOf({ ...end, blocks: passage.content, at: [], piece: null });
   const reason = 'What several entries share, once for all';
-  const piece = end.piece ?? (await call('makeEntry', { body: { collection, content, reason } }));
-  const made = end.piece === null ? piece : null;
-  const drop = () => call('deleteEntries', { body: { entries: [piece.id] } });
-  const all = changed(end, piece.id);
-  try {
-    await call('changeEntries', {
-      body: {
-        changes: all.map(({ entry, content: next }) => ({
-          entry: entry.id,
-          revision: entry.revision,
-          content: next,
-        })),
-        reason,
-      },
-    });
-  } catch (error) {
-    // Without the others it is of no use: all of it, or nothing.
-    if (made) await drop();
-    throw error;
-  }
-  if (made) takeKept(made);
+  const all = changed(end, end.piece?.id ?? MADE);
+  const changes = all.map(({ entry, content: next }) => ({
+    entry: entry.id,
+    revision: entry.revision,
+    content: next,
+  }));
+  const { entries } = await takeSteps([
+    ...(end.piece ? [] : [{ do: 'make' as const, name: MADE, collection, content, reason }]),
+    { do: 'change', changes, reason },
+  ]);
+  const put = new Set(all.map(({ entry }) => entry.id));
+  const made = entries.filter(({ id }) => !put.has(id));
+  for (const entry of made) takeKept(entry);
   return {
-    said: `${all.length} entries hold “${piece.content.title}” now: changed once, it is changed in all.`,
-    undo: async () => {
-      const back = all.map(({ entry }) => ({
-        entry: entry.id,
-        revision: entry.revision + 1,
-        content: entry.content,
-      }));
-      await call('changeEntries', { body: { changes: back, reason: `Taken back: ${reason}` } });
-      if (made) await drop();
-    },
+    said: `${all.length} entries hold “${(end.piece?.content ?? content).title}” now: changed once, it is changed in all.`,
+    undo: [
+      takingBack(
+        all.map(({ entry }) => entry),
+        reason,
+      ),
+      ...made.map(({ id }): Step => ({ do: 'delete', entries: [id] })),
+    ],
   };
 }

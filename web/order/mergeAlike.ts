@@ -2,7 +2,8 @@ import type { Entry } from '#contracts';
 import { mergedContent } from '#core/entry';
 import { call } from '../api/client';
 import { typedCue, type BankIndex } from '../bank/bankIndex';
-import type { DoneToMany } from '../bank/many/useMany';
+import type { DoneToMany } from '../bank/many/lastDone';
+import { takingBack } from '../bank/many/useMany';
 
 /** Cues of entries that another in the collection of the one that is left has already. */
 export function cuesTaken(index: BankIndex, into: Entry, others: readonly Entry[]): string[] {
@@ -42,13 +43,10 @@ export async function mergeAlike(
   const cue = typedCue(entry, index.collections.get(entry.collection));
   return {
     said: `${titles} went into “${entry.content.title}”${cue ? `, which ${cue} brings` : ''}.`,
-    undo: async () => {
+    undo: [
       // First, so that the cues are free for those that come back.
-      const changes = [{ ...at(entry), content: into.content }];
-      await call('changeEntries', {
-        body: { changes, reason: `Taken apart again: ${titles}`.slice(0, 300) },
-      });
-      await call('restore', { params: { deletion }, body: { entries: null } });
-    },
+      takingBack([{ id: into.id, revision: entry.revision - 1 }], `merged with ${titles}`),
+      { do: 'restore', deletion },
+    ],
   };
 }

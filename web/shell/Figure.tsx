@@ -1,4 +1,6 @@
 import type { ReactNode, Ref } from 'react';
+import { useLocation } from 'react-router';
+import { DoneElsewhere } from '../bank/many/DoneElsewhere';
 import { Finder } from '../finder/Finder';
 import { useShell } from './ShellContext';
 
@@ -12,9 +14,12 @@ interface Props {
 /** The figure every main screen is built on: a leaf, and the margin beside it, where the finder opens too. */
 export function Figure({ children, margin, marginLabel, marginRef }: Props) {
   const { finderOpen } = useShell();
+  const { pathname } = useLocation();
   return (
     <div className="figure-grid">
       <main className="leaf-page" id="leaf" tabIndex={-1}>
+        {/* On a leaf nothing stands above what one writes. */}
+        {!pathname.startsWith('/cases') && <DoneElsewhere />}
         {children}
       </main>
       <aside ref={marginRef} aria-label={marginLabel} className="relative min-w-0" data-print="no">

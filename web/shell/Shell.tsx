@@ -16,6 +16,7 @@ import { useBank } from '../api/bank';
 import { usePreferences, useSession } from '../api/queries';
 import { useLiveEvents } from '../api/useLiveEvents';
 import { NEWEST } from '../news/news';
+import { ownTab } from '../kept/kept';
 import { Button, Failed, Key, Loading, Menu } from '../ui';
 import { liveKeys, useKeyListener, useLiveKeys } from './keys';
 import { Offline } from './Offline';
@@ -116,6 +117,8 @@ function Head({ member, openFinder }: { member: Member; openFinder: () => void }
 }
 
 function SignedIn({ member }: { member: Member }) {
+  // Before anything reads what the tab keeps.
+  useState(() => ownTab(member.id));
   // The finder belongs to the address it was opened at: going elsewhere closes it.
   const [finderAt, setFinderAt] = useState<string | null>(null);
   const [screen, setScreen] = useState(NO_SCREEN);

@@ -5,9 +5,10 @@ import type { CollectionFile } from '#contracts';
 import { renewCollection, useAtHand, useBank } from '../api/bank';
 import { call } from '../api/client';
 import { KEYS, queryClient } from '../api/queries';
+import { setDone } from '../bank/many/lastDone';
 import { useBankIndex, type BankIndex } from '../bank/bankIndex';
 import { Figure } from '../shell/Figure';
-import { Button, Failed, FileDrop, Loading, Notice, Refused, SelectField } from '../ui';
+import { Button, Failed, FileDrop, Loading, Refused, SelectField } from '../ui';
 import { ArrivalsList } from './ArrivalsList';
 import { planTakeOver, type Choice } from './planTakeOver';
 import { readCollectionFile } from './readCollectionFile';
@@ -17,7 +18,7 @@ const entriesInWords = (count: number) => (count === 1 ? 'one entry' : `${count.
 interface ArrivedProps {
   index: BankIndex;
   file: CollectionFile;
-  done: (collection: string, said: string) => void;
+  done: (collection: string) => void;
 }
 
 /** What a file brings, what it finds, and the choice of what becomes of it. */
@@ -32,10 +33,12 @@ function Arrived({ index, file, done }: ArrivedProps) {
   }, [file, into, home, index, choices]);
   const take = useMutation({
     mutationFn: () => call('takeOverFile', { body }),
-    onSuccess: async ({ collection, made, changed }) => {
+    onSuccess: async ({ collection, made, changed, undo }) => {
       if (body.into === null) await queryClient.invalidateQueries({ queryKey: KEYS.bank });
       else await renewCollection(collection);
-      done(collection, `${entriesInWords(made)} came, and ${entriesInWords(changed)} changed.`);
+      // Told at the head of this page and of those one goes to, with its undo.
+      setDone({ said: `${entriesInWords(made)} came, and ${entriesInWords(changed)} changed.`, undo });
+      done(collection);
     },
   });
   const [root] = file.collections;
@@ -100,7 +103,7 @@ export function TakeOverPage() {
   const bank = useBank();
   const index = useBankIndex();
   const read = useMutation({ mutationFn: readCollectionFile });
-  const [taken, setTaken] = useState<{ collection: string; said: string } | null>(null);
+  const [taken, setTaken] = useState<string | null>(null);
   return (
     <Figure
       marginLabel="About taking over"
@@ -128,21 +131,16 @@ export function TakeOverPage() {
         />
         {read.error && <Refused error={read.error} />}
         {taken && (
-          <Notice title={taken.said}>
-            <Link to={`/bank?in=${taken.collection}`} className="text-elder underline">
+          <p>
+            <Link to={`/bank?in=${taken}`} className="text-elder underline">
               See it in the bank
             </Link>
-          </Notice>
+          </p>
         )}
       </div>
       {bank.isError && <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />}
       {read.data && index && !taken && (
-        <Arrived
-          key={read.submittedAt}
-          index={index}
-          file={read.data}
-          done={(collection, said) => setTaken({ collection, said })}
-        />
+        <Arrived key={read.submittedAt} index={index} file={read.data} done={setTaken} />
       )}
     </Figure>
   );

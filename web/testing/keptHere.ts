@@ -11,3 +11,18 @@ export function keptHere(): { kept: Map<string, string>; isFull: boolean } {
   } as unknown as Storage;
   return computer;
 }
+
+/** What a tab keeps, in the place of the browser's own storage. */
+export function keptInTab(): Map<string, string> {
+  const held = new Map<string, string>();
+  const storage = {
+    getItem: (key: string) => held.get(key) ?? null,
+    setItem: (key: string, value: string) => void held.set(key, value),
+    removeItem: (key: string) => void held.delete(key),
+  };
+  globalThis.sessionStorage = new Proxy(storage, {
+    ownKeys: () => [...held.keys()],
+    getOwnPropertyDescriptor: () => ({ enumerable: true, configurable: true }),
+  }) as unknown as Storage;
+  return held;
+}

@@ -1,8 +1,11 @@
-import { afterEach, expect, test } from '@jest/globals';
-import type { Entry } from '#contracts';
+import { afterEach, describe, expect, test } from '@jest/globals';
+import type { Entry, Step } from '#contracts';
 import type { EntryContent } from '#core/entry';
 import { answering, refusal, type Sent } from '../../testing/answering';
 import { entryOf } from '../../testing/leafState';
+import { ownTab } from '../../kept/kept';
+import { keptInTab } from '../../testing/keptHere';
+import { lastDone, releaseDone, setDone } from './lastDone';
 import { ACTS } from './useMany';
 
 let sent: Sent[];
@@ -10,18 +13,22 @@ let restore = () => {};
 afterEach(() => restore());
 /** A server that takes everything, or refuses everything. */
 function server(refuses = false): void {
-  const stood = answering((to) =>
+  const stood = answering(() =>
     refuses
       ? refusal('moved-on', 'Someone saved “Fed” meanwhile.')
-      : { status: to.includes('deleted') ? 201 : 200, json: { id: 'd1', entries: [] } },
+      : { json: { entries: [], deletions: ['d1'], proposals: [] } },
   );
   ({ sent, restore } = stood);
 }
 
 const entry = (id: string, collection = 'ward', over: Partial<EntryContent> = {}) =>
   ({ id, collection, revision: 3, content: { ...entryOf(id, 'It was fed.'), ...over } }) as Entry;
-type Changes = { changes: { entry: string; revision: number; content: EntryContent }[] };
-const changesOf = (one: Sent | undefined) => (one!.body as Changes).changes;
+const stepOf = (one: Sent | undefined) => (one!.body as { steps: Step[] }).steps[0]!;
+function changesOf(one: Sent | undefined) {
+  const step = stepOf(one);
+  if (step.do !== 'change') throw new Error('It changes nothing.');
+  return step.changes;
+}
 
 test('tagged: those that have the tag are left alone; the undo saves what they were over what was saved', async () => {
   server();
@@ -29,15 +36,14 @@ test('tagged: those that have the tag are left alone; the undo saves what they w
   const { said, undo } = await ACTS.tag(all, 'wing');
   expect(said).toBe('One entry changed: tagged wing.');
   expect(changesOf(sent[0])).toMatchObject([{ entry: 'a', revision: 3, content: { tags: ['wing'] } }]);
-  await undo();
-  expect(changesOf(sent[1])).toMatchObject([{ entry: 'a', revision: 4, content: { tags: [] } }]);
+  expect(undo).toMatchObject([{ do: 'revert', entries: [{ entry: 'a', revision: 4, to: 3 }] }]);
 });
 
 test('where nothing is to be changed nothing is sent', async () => {
   server();
   const { said, undo } = await ACTS.takeUp([entry('a'), entry('b')]);
   expect(said).toBe('They are so already.');
-  await undo();
+  expect(undo).toEqual([]);
   expect(sent).toEqual([]);
 });
 
@@ -55,29 +61,53 @@ test('a lead is put before cues that are typed, not before keys and patterns', a
 test('moved together, each goes back to where it was; what was there already stays', async () => {
   server();
   const { undo } = await ACTS.move([entry('a'), entry('b', 'school'), entry('c', 'new')], 'new', 'New');
-  expect(sent[0]!.body).toEqual({ entries: ['a', 'b', 'c'], to: 'new' });
-  await undo();
-  expect(sent.slice(1).map(({ body }) => body)).toEqual([
-    { entries: ['a'], to: 'ward' },
-    { entries: ['b'], to: 'school' },
+  expect(stepOf(sent[0])).toEqual({ do: 'move', entries: ['a', 'b', 'c'], to: 'new' });
+  expect(undo).toEqual([
+    { do: 'move', entries: ['a'], to: 'ward' },
+    { do: 'move', entries: ['b'], to: 'school' },
   ]);
 });
 
 test('deleted as one, brought back as one; out of use and in again', async () => {
   server();
   const { undo } = await ACTS.remove([entry('a'), entry('b')]);
-  await undo();
-  expect(sent.map(({ to }) => to)).toEqual([
-    'POST /api/entries/deleted',
-    'POST /api/wastebasket/d1/restored',
-  ]);
+  expect(stepOf(sent[0])).toEqual({ do: 'delete', entries: ['a', 'b'] });
+  expect(undo).toEqual([{ do: 'restore', deletion: 'd1' }]);
   await ACTS.retire([entry('a')]);
-  expect(changesOf(sent[2])[0]!.content.retired).toBe(true);
+  expect(changesOf(sent[1])[0]!.content.retired).toBe(true);
   await ACTS.takeUp([entry('a', 'ward', { retired: true })]);
-  expect('retired' in changesOf(sent[3])[0]!.content).toBe(false);
+  expect('retired' in changesOf(sent[2])[0]!.content).toBe(false);
 });
 
 test('refused, it says why', async () => {
   server(true);
   await expect(ACTS.tag([entry('a')], 'wing')).rejects.toThrow('Someone saved “Fed” meanwhile.');
+});
+
+describe('what was done last', () => {
+  const done = { said: 'Two entries moved.', undo: [{ do: 'move' as const, entries: ['a'], to: 'ward' }] };
+  const elsewhere = () => (lastDone().toldBy === null ? lastDone().done : null);
+
+  test('is told where it was done, and by the page around once that part is gone', () => {
+    keptInTab();
+    const part = {};
+    setDone(done, part);
+    expect(elsewhere()).toBeNull();
+    releaseDone({});
+    expect(elsewhere()).toBeNull();
+    releaseDone(part);
+    expect(elsewhere()).toBe(done);
+    setDone(null);
+    expect(elsewhere()).toBeNull();
+  });
+
+  test('goes with its tab’s member: nobody takes back what another did', () => {
+    const tab = keptInTab();
+    ownTab('imke');
+    setDone(done);
+    ownTab('imke');
+    expect([...tab.keys()]).toContain('elderleaf.done');
+    ownTab('odile');
+    expect([...tab.keys()]).toEqual(['elderleaf.member']);
+  });
 });

@@ -1,31 +1,36 @@
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
-import type { Entry } from '#contracts';
+import { useEffect, useState } from 'react';
+import type { Entry, Step } from '#contracts';
+import { isSame } from '#core/difference';
 import type { EntryContent } from '#core/entry';
 import { call } from '../../api/client';
 import { KEYS, queryClient } from '../../api/queries';
-
-/** What was done to many, in words, and what takes it back. */
-export interface DoneToMany {
-  said: string;
-  undo: () => Promise<unknown>;
-}
+import { quietly, releaseDone, setDone, useLastDone, type DoneToMany } from './lastDone';
 
 const countInWords = (count: number) => (count === 1 ? 'One entry' : `${count} entries`);
 
 const idsOf = (entries: readonly Pick<Entry, 'id'>[]) => entries.map(({ id }) => id);
 
+/** Takes steps that belong together: all of them, or none. Throws what `call` does. */
+export const takeSteps = (steps: Step[]) => call('takeSteps', { body: { steps } });
+
+/** The step that takes back one change of each of some entries, which they had at these revisions. */
+export const takingBack = (changed: readonly Pick<Entry, 'id' | 'revision'>[], reason: string): Step => ({
+  do: 'revert',
+  entries: changed.map(({ id, revision }) => ({ entry: id, revision: revision + 1, to: revision })),
+  reason: `Taken back: ${reason}`.slice(0, 300),
+});
+
 async function move(entries: readonly Entry[], to: string, name: string): Promise<DoneToMany> {
-  await call('moveEntries', { body: { entries: idsOf(entries), to } });
+  await takeSteps([{ do: 'move', entries: idsOf(entries), to }]);
   const homes = [...new Set(entries.map(({ collection }) => collection))].filter((home) => home !== to);
   return {
     said: `${countInWords(entries.length)} moved to “${name}”.`,
-    undo: async () => {
-      for (const home of homes) {
-        const back = entries.filter(({ collection }) => collection === home);
-        await call('moveEntries', { body: { entries: idsOf(back), to: home } });
-      }
-    },
+    undo: homes.map((home) => ({
+      do: 'move',
+      entries: idsOf(entries.filter(({ collection }) => collection === home)),
+      to: home,
+    })),
   };
 }
 
@@ -34,22 +39,21 @@ async function change(
   said: string,
   to: (content: EntryContent) => EntryContent,
 ): Promise<DoneToMany> {
-  const changed = entries.filter(({ content }) => JSON.stringify(to(content)) !== JSON.stringify(content));
-  if (changed.length === 0) return { said: 'They are so already.', undo: () => Promise.resolve() };
+  const changed = entries.filter(({ content }) => !isSame(to(content), content));
+  if (changed.length === 0) return { said: 'They are so already.', undo: [] };
   const changes = changed.map(({ id, revision, content }) => ({ entry: id, revision, content: to(content) }));
-  await call('changeEntries', { body: { changes, reason: said } });
-  const back = changed.map(({ id, revision, content }) => ({ entry: id, revision: revision + 1, content }));
+  await takeSteps([{ do: 'change', changes, reason: said }]);
   return {
     said: `${countInWords(changed.length)} changed: ${said.toLowerCase()}.`,
-    undo: () => call('changeEntries', { body: { changes: back, reason: `Taken back: ${said}` } }),
+    undo: [takingBack(changed, said)],
   };
 }
 
 async function remove(entries: readonly Entry[]): Promise<DoneToMany> {
-  const { id } = await call('deleteEntries', { body: { entries: idsOf(entries) } });
+  const { deletions } = await takeSteps([{ do: 'delete', entries: idsOf(entries) }]);
   return {
     said: `${countInWords(entries.length)} put into the wastebasket.`,
-    undo: () => call('restore', { params: { deletion: id }, body: { entries: null } }),
+    undo: deletions.map((deletion) => ({ do: 'restore', deletion })),
   };
 }
 
@@ -82,30 +86,77 @@ const settled = () => {
   for (const queryKey of [KEYS.bank, KEYS.wastebasket]) void queryClient.invalidateQueries({ queryKey });
 };
 
-/** Does things to many entries; keeps what takes the last of them back. */
+/** Takes back what was done last. */
+function useTakingBack() {
+  return useMutation({
+    mutationFn: async ({ undo }: DoneToMany) => {
+      if (undo.length > 0) await takeSteps(undo);
+    },
+    onSuccess: () => setDone(null),
+    onSettled: settled,
+  });
+}
+
+/** A part of the page that tells what was done by it, as long as it is there. */
+class Teller {
+  isHere = false;
+
+  /** It is there; what comes back is done when it goes. */
+  appear(): () => void {
+    this.isHere = true;
+    return () => {
+      this.isHere = false;
+      releaseDone(this);
+    };
+  }
+}
+
+/** Does things to many entries. What takes the last of them back is told here, and stays at hand when one goes elsewhere. */
 export function useMany(after: () => void) {
-  const [done, setDone] = useState<DoneToMany | null>(null);
+  const [me] = useState(() => new Teller());
+  const { done, toldBy } = useLastDone();
+  useEffect(() => me.appear(), [me]);
+  const back = useTakingBack();
   const act = useMutation({
-    mutationFn: (work: () => Promise<DoneToMany>) => work(),
+    mutationFn: async (work: () => Promise<DoneToMany>) => {
+      const again = quietly();
+      try {
+        return await work();
+      } catch (error) {
+        again();
+        throw error;
+      }
+    },
     onSuccess: (what) => {
-      setDone(what);
+      // Done only after one has left, it is told by the page around.
+      setDone(what, me.isHere ? me : null);
       after();
     },
     onSettled: settled,
   });
-  const back = useMutation({
-    mutationFn: (what: DoneToMany) => what.undo(),
-    onSuccess: () => setDone(null),
-    onSettled: settled,
-  });
+  const own = toldBy === me ? done : null;
   return {
-    done,
+    done: own,
     run: (work: () => Promise<DoneToMany>) => {
       back.reset();
       act.mutate(work);
     },
-    undo: () => done && back.mutate(done),
+    undo: () => own && back.mutate(own),
     pending: act.isPending || back.isPending,
     error: act.error ?? back.error,
+  };
+}
+
+/** What was done last by a part of a page that one has left, and its undo; done null where there is none. */
+export function useDoneElsewhere() {
+  const { done, toldBy } = useLastDone();
+  const back = useTakingBack();
+  const shown = toldBy === null ? done : null;
+  return {
+    done: shown,
+    undo: () => shown && back.mutate(shown),
+    pending: back.isPending,
+    error: back.error,
+    putAway: () => setDone(null),
   };
 }
