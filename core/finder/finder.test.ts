@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { slips } from '#core/difference';
-import { Finder, nearest, nearWords, slackOf, type Findable } from './index';
+import { Finder, nearest, nearWords, plainWord, slackOf, stemOf, type Findable } from './index';
 
 const entry = (id: string, title: string, wording: string, cue: string, purpose = ''): Findable => ({
   id,
@@ -40,14 +40,61 @@ test.each([
 
 // What people see, in order, and the words it is told by.
 test.each([
-  ['The hedgehog we admitted was weighing very little', [['adm', 'admitted hedgehog little was weighing']]],
-  ['Is your CAFE open? It was shut at dusk.', [['cafe', 'cafe dusk open']]],
+  ['The hedgehog we admitted was weighing very little', [['adm', 'admit hedgehog littl was weigh']]],
+  ['Is your CAFE open? It was shut at dusk.', [['cafe', 'caf dusk open']]],
   ['mouth', [['fl', 'mouth']]],
   ['An owl on the motorway', []],
   ['', []],
 ])('nearest to %j', (text, expected) => {
   const found = nearest(text, all, 2).map(({ id, words }) => [id, [...words].sort().join(' ')]);
   expect(found.slice(0, Math.max(1, expected.length))).toEqual(expected);
+});
+
+test.each([
+  ['volunteering', 'volunteers', 'volunteer'],
+  ['bathe', 'bathing', 'bathed', 'baths'],
+  ['running', 'runs', 'run'],
+  ['worries', 'worried', 'worry', 'worrying'],
+  ['wormed', 'worming', 'worm'],
+  ['weighs', 'weighing', 'weigh'],
+  ['Opening', 'opened', 'opens'],
+])('%s, %s … have one stem', (...forms) => {
+  expect(new Set(forms.map(stemOf)).size).toBe(1);
+});
+
+test.each([
+  ['wing', 'wings'],
+  ['red', 'reds'],
+  ['bed', 'beds'],
+])('%s is no form of another word, and has one stem with %s', (one, many) => {
+  expect(stemOf(one)).toBe(one);
+  expect(stemOf(many)).toBe(one);
+});
+
+test('a stem begins every word it is of, whatever the word', () => {
+  fc.assert(
+    fc.property(
+      fc.string({ unit: fc.constantFrom(...'abdegilnrsyéŴ'), minLength: 1, maxLength: 12 }),
+      (word) => {
+        expect(plainWord(word).startsWith(stemOf(word))).toBe(true);
+        expect(stemOf(word)).not.toBe('');
+      },
+    ),
+  );
+});
+
+test('one word in common is enough where few entries are about it', () => {
+  const about = (id: string, title: string, wording: string): Findable => ({
+    ...{ id, title, wording, purpose: '', cues: [], tags: [] },
+  });
+  const bank = [
+    about('vol', 'Thanks for offering to volunteer', 'We are glad of help at weekends.'),
+    ...['Opening hours', 'Visits', 'Owlets', 'Gifts', 'Hedgehogs', 'Swans', 'Seals', 'Bats'].map(
+      (title, at) => about(`e${at}`, title, 'We look after it and call on Saturday.'),
+    ),
+  ];
+  expect(nearest('wants to volunteer on Saturdays', bank, 3)[0]).toMatchObject({ id: 'vol' });
+  expect(nearest('a bus came on Saturday', bank, 3)).toEqual([]);
 });
 
 test('words that a misspelt one may have been meant for: all within its slack, and no others', () => {

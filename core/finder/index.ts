@@ -4,5 +4,6 @@ export { isNamed } from './isNamed';
 export { nearWords } from './nearWords';
 export { nearest, type Near } from './nearest';
 export { plainWord, slackOf, wordsOf } from './words';
+export { stemOf } from './stem';
 export { Literals } from './literals';
 export type { LiteralPlace } from './literals';

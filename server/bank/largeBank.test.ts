@@ -186,3 +186,12 @@ test('the nearest to a whole message, of those one may see', async () => {
   expect(others.map(({ entry }) => entry.content.title)).not.toContain('Swan of mine');
   for (const nothing of ['qqq www', '...', "'"]) expect(await ask(nothing)).toEqual([]);
 });
+
+test('the nearest to a sentence in other forms of its words', async () => {
+  const near = async (text: string) =>
+    ((await imke.post('/api/bank/nearest').send({ text }).expect(200)).body as Nearest).entries.map(
+      ({ entry }) => entry.content.title,
+    );
+  expect((await near('Someone wants to volunteer on Saturdays'))[0]).toBe('Thanks for offering to volunteer');
+  expect((await near('She is keen on volunteering'))[0]).toBe('Thanks for offering to volunteer');
+});

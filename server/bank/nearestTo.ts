@@ -1,6 +1,6 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Nearest } from '#contracts';
-import { findable, nearest, plainWord, wordsOf } from '#core/finder';
+import { findable, nearest, stemOf, wordsOf } from '#core/finder';
 import type { Database } from '../db/openStore';
 import { collections, entries } from '../db/schema';
 import { rightsFor } from './rights';
@@ -17,14 +17,14 @@ const COUNTED = 3000;
 /** A longer one is no word, and no text search of the store takes it. */
 const LONGEST_WORD = 60;
 
-/** Words of a text by how few of the entries in some collections have them; those that none has are left out. */
+/** Words of a text, by their stems, by how few of the entries in some collections have them; those that none has are left out. */
 async function rarest(db: Database, words: readonly string[], seen: string): Promise<string[]> {
   const { rows } = (await db.execute(sql`
     with seen as materialized (select jsonb_array_elements_text(${seen}::jsonb) as id)
     select word, (
       select count(*)::int from (
         select from entry_words
-        where words @@ quote_literal(word)::tsquery and collection in (select id from seen)
+        where words @@ (quote_literal(word) || ':*')::tsquery and collection in (select id from seen)
         limit ${COUNTED}
       ) as having_it
     ) as count
@@ -43,14 +43,14 @@ async function rarest(db: Database, words: readonly string[], seen: string): Pro
  */
 export async function nearestTo(db: Database, member: string, text: string): Promise<Nearest> {
   const rights = await rightsFor(db, member);
-  const words = [...new Set(wordsOf(text).slice(0, MOST_READ).map(plainWord))].filter(
+  const words = [...new Set(wordsOf(text).slice(0, MOST_READ).map(stemOf))].filter(
     ({ length }) => length > 2 && length <= LONGEST_WORD,
   );
   if (words.length === 0 || rights.size === 0) return { entries: [] };
   const seen = JSON.stringify([...rights.keys()]);
   const asked = (await rarest(db, words, seen)).slice(0, MOST_ASKED);
   if (asked.length === 0) return { entries: [] };
-  const query = anyOf(asked.map(quoted));
+  const query = anyOf(asked.map((word) => `${quoted(word)}:*`));
   const { rows: having } = (await db.execute(sql`
     select entry from entry_words
     where words @@ ${query}::tsquery and collection in (select jsonb_array_elements_text(${seen}::jsonb))
