@@ -1,4 +1,4 @@
-import type { EntryContent } from '#core/entry';
+import type { EntryContent, Field } from '#core/entry';
 import { plainText } from '#core/passage';
 import { plainWord, wordsOf } from './words';
 
@@ -12,14 +12,31 @@ export interface Findable {
   tags: string[];
 }
 
+/** What a field puts down by being picked: it stands in no wording, and is looked for all the same. */
+function wordsToPick(field: Field): string[] {
+  switch (field.kind) {
+    case 'choice':
+      return field.options.flatMap(({ label, words }) => (words === null ? [label] : [label, words]));
+    case 'yes-no':
+      return [field.yes, field.no];
+    case 'alternates':
+      return field.alternates.map(({ words }) => words);
+    default:
+      return [];
+  }
+}
+
 /** An entry as the finder knows it; `leadIn` is that of its collection, which its cues are typed after. */
 export function findable(id: string, content: EntryContent, leadIn: string): Findable {
-  const { title, purpose, tags, wordings, cues } = content;
+  const { title, purpose, tags, wordings, cues, fields } = content;
   return {
     id,
     title,
     purpose,
-    wording: wordings.flatMap(({ parts }) => parts.map(({ passage }) => plainText(passage))).join('\n'),
+    wording: [
+      ...wordings.flatMap(({ parts }) => parts.map(({ passage }) => plainText(passage))),
+      ...fields.flatMap(wordsToPick),
+    ].join('\n'),
     cues: cues.flatMap(({ text }) => [text, leadIn + text]),
     tags,
   };

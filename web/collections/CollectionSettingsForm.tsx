@@ -8,6 +8,8 @@ import { ClosingKeys, CueRulesOf } from '../cues/CueRulesFields';
 import { MAKING_IN_WORDS } from '../cues/ruleWords';
 import { KindsOfWorkField } from '../reach/KindsOfWorkField';
 import { Button, Notice, SelectField, TextField } from '../ui';
+import { useBankIndex } from '../bank/bankIndex';
+import { sameName } from './sameName';
 import { Overtaken } from './Overtaken';
 import { mergedSettings, useUnsaved } from './useUnsaved';
 import { languageName, LANGUAGES } from '../bank/wording/languages';
@@ -27,6 +29,39 @@ const settingsOf = ({
   kindsOfWork,
   language,
 });
+
+interface CueProps {
+  settings: CollectionSettings;
+  put: (change: Partial<CollectionSettings>) => void;
+}
+
+/** How the cues of a collection are, unless one says otherwise, and what new ones are made from. */
+function CueSettings({ settings, put }: CueProps) {
+  // The rules of a collection are told by the fields that tell those of one cue.
+  const rules = {
+    cue: { text: 'x', rules: settings.cueRules },
+    collection: undefined,
+    change: (next: Cue) => put({ cueRules: { ...settings.cueRules, ...next.rules } }),
+  };
+  return (
+    <fieldset className="grid grid-cols-3 gap-x-5 gap-y-3 max-[899px]:grid-cols-1">
+      <legend className="eyebrow">Its cues, unless one says otherwise</legend>
+      <CueRulesOf {...rules} />
+      <ClosingKeys {...rules} />
+      <SelectField
+        label="New cues are made from"
+        value={settings.cuesBy}
+        onChange={({ target }) => put({ cuesBy: target.value as CueMaking })}
+      >
+        {CUE_MAKING.map((one) => (
+          <option key={one} value={one}>
+            {MAKING_IN_WORDS[one]}
+          </option>
+        ))}
+      </SelectField>
+    </fieldset>
+  );
+}
 
 interface Props {
   collection: Collection;
@@ -58,12 +93,7 @@ export function CollectionSettingsForm({ collection, broughtBack }: Props) {
       void queryClient.invalidateQueries({ queryKey: KEYS.bank });
     },
   });
-  // The rules of a collection are told by the fields that tell those of one cue.
-  const rules = {
-    cue: { text: 'x', rules: settings.cueRules },
-    collection: undefined,
-    change: (next: Cue) => put({ cueRules: { ...settings.cueRules, ...next.rules } }),
-  };
+  const alike = sameName(settings.name, useBankIndex()?.bank.collections ?? [], collection.id);
   const languages = [...new Set([settings.language, ...LANGUAGES])];
   return (
     <form
@@ -100,28 +130,18 @@ export function CollectionSettingsForm({ collection, broughtBack }: Props) {
           ))}
         </SelectField>
       </div>
+      {alike && (
+        <p role="status" className="-mt-3 text-[13px] text-rust">
+          {alike}
+        </p>
+      )}
       {settings.leadIn !== collection.leadIn && (
         <p className="-mt-3 text-[13px] text-rust">
           Every cue of this collection will begin with {settings.leadIn || 'nothing'}, from the moment you
           save, for all who use it.
         </p>
       )}
-      <fieldset className="grid grid-cols-3 gap-x-5 gap-y-3 max-[899px]:grid-cols-1">
-        <legend className="eyebrow">Its cues, unless one says otherwise</legend>
-        <CueRulesOf {...rules} />
-        <ClosingKeys {...rules} />
-        <SelectField
-          label="New cues are made from"
-          value={settings.cuesBy}
-          onChange={({ target }) => put({ cuesBy: target.value as CueMaking })}
-        >
-          {CUE_MAKING.map((one) => (
-            <option key={one} value={one}>
-              {MAKING_IN_WORDS[one]}
-            </option>
-          ))}
-        </SelectField>
-      </fieldset>
+      <CueSettings settings={settings} put={put} />
       <KindsOfWorkField kinds={settings.kindsOfWork} change={(kindsOfWork) => put({ kindsOfWork })} />
       {unsaved.changed && (
         <TextField

@@ -2,12 +2,15 @@ import { useMutation } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import type { Collection } from '#contracts';
 import { inWords } from '../api/client';
+import { useBankIndex } from '../bank/bankIndex';
 import { NameForm } from '../ui';
 import { newCollection } from './newCollection';
+import { sameName } from './sameName';
 
 /** A name, and there is a collection: at the top, or within another, whose lead-in and rules it begins with. */
 export function MakeCollection({ within }: { within: Collection | null }) {
   const navigate = useNavigate();
+  const index = useBankIndex();
   const make = useMutation({
     mutationFn: (name: string) => newCollection(name, within?.id ?? null, within),
     onSuccess: ({ id }) => void navigate(`/collections/${id}`),
@@ -17,6 +20,7 @@ export function MakeCollection({ within }: { within: Collection | null }) {
       label={within ? 'A new collection in it' : 'A new collection'}
       error={make.error ? inWords(make.error) : undefined}
       pending={make.isPending}
+      noteOn={(name) => sameName(name, index?.bank.collections ?? [])}
       make={make.mutate}
     />
   );

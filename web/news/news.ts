@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 7,
+    day: '2026-11-27',
+    title: 'Cues that say more, long choices, undo that stays',
+    words:
+      'Each collection says what its new cues are made from. A cue that also brings another entry offers it, and one that is out of reach says so on the leaf. A choice of many options is found by typing, and lists are pasted as options. What you keep from a leaf is checked for its cue, house style and findings. An undo of many entries stays at hand on every page.',
+    at: { label: 'Cues', to: '/cues' },
+  },
+  {
     number: 6,
     day: '2026-11-26',
     title: 'The sheet, printed and narrowed; words of the house; practice',
