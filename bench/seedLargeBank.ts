@@ -71,7 +71,13 @@ async function seedPeople({ db }: Store): Promise<string[]> {
 
 async function seedCollections({ db }: Store): Promise<string[]> {
   const each = (SIZES.collections - SIZES.members) / SIZES.branches;
-  const settings = { leadIn: ';', cueRules: DEFAULT_CUE_RULES, cuesBy: 'initials' as const, kindsOfWork: [], language: 'en-GB' };
+  const settings = {
+    leadIn: ';',
+    cueRules: DEFAULT_CUE_RULES,
+    cuesBy: 'initials' as const,
+    kindsOfWork: [],
+    language: 'en-GB',
+  };
   const rows = Array.from({ length: SIZES.branches }, (_, branch) =>
     Array.from({ length: each }, (_unused, at) => ({
       ...settings,
