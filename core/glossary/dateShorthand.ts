@@ -12,14 +12,15 @@ const FORMS: DateForm[] = ['long', 'short', 'iso'];
 const ENGLISH_MONTHS =
   'january february march april may june july august september october november december'.split(' ');
 
-/** A day and a month's first letters (4m, 12sep), or so many days, weeks, months from today (+3, -2w). */
-const SHORTHAND = /(?:^|[\s(])((\d{1,2})([a-z]{1,9})|[+-]\d{1,3}[dwm]?)$/i;
+/** A day and a month's first letters (4m, 12sep), with a year or without (4mar57), or so many days, weeks, months from today (+3, -2w). */
+const SHORTHAND = /(?:^|[\s(])((\d{1,2})([a-z]{1,9})(\d{4}|\d{2})?|[+-]\d{1,3}[dwm]?)$/i;
 
 /** The dates a shorthand may mean: each month that begins so, when more than one does. */
 function meant(
   typed: string,
   day: string | undefined,
   letters: string | undefined,
+  year: string | undefined,
   today: CalendarDate,
   language: string,
 ) {
@@ -27,7 +28,7 @@ function meant(
   if (date) return [date];
   if (!day || !letters) return [];
   return ENGLISH_MONTHS.filter((month) => month.startsWith(letters.toLowerCase())).flatMap(
-    (month) => readDate(`${day} ${month}`, today, language) ?? [],
+    (month) => readDate([day, month, year].filter(Boolean).join(' '), today, language) ?? [],
   );
 }
 
@@ -38,9 +39,9 @@ function meant(
 export function dateOffers(line: string, today: CalendarDate, language: string): DateOffer[] {
   const match = SHORTHAND.exec(line);
   if (!match) return [];
-  const [, typed, day, letters] = match;
+  const [, typed, day, letters, year] = match;
   const from = line.length - typed!.length;
-  const dates = meant(typed!, day, letters, today, language);
+  const dates = meant(typed!, day, letters, year, today, language);
   const forms = dates.length > 1 ? FORMS.slice(0, 1) : FORMS;
   return dates.flatMap((date) =>
     forms.map((form) => ({ text: dateInWords(date, form, language), from, form })),
