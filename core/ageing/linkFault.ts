@@ -31,6 +31,8 @@ export function linkFault(address: string): LinkFault | null {
   if (/\s/.test(trimmed)) return 'space';
   if ((trimmed.match(/https?:\/\//gi)?.length ?? 0) > 1) return 'two-addresses';
   if (/[,;.!]$/.test(trimmed)) return 'stray-end';
+  // What browsers mend in silence is a slip all the same.
+  if (/^https?:(?!\/\/[^/])/i.test(trimmed)) return 'not-an-address';
   const scheme = /^([a-z][a-z+-]*):/i.exec(trimmed)?.[1]?.toLowerCase();
   switch (scheme) {
     case 'mailto':

@@ -65,6 +65,25 @@ export const houseWordsFor = async (db: Queries, member: string) => ({
 const inWords = ({ use, avoid }: HouseWordGiven) =>
   use === '' ? `not ${avoid.join(', ')}` : `${use}, not ${avoid.join(', ')}`;
 
+const isOneLanguage = (a: string, b: string) => a === '' || b === '' || a.split('-')[0] === b.split('-')[0];
+
+/** Refuses what another word of the house says the other way round: nothing could then be written right. */
+async function mustAgree(tx: Queries, given: HouseWordGiven, id: string | undefined): Promise<void> {
+  const avoids = (one: HouseWordGiven, word: string) =>
+    word !== '' && one.avoid.some((avoided) => avoided.toLowerCase() === word.toLowerCase());
+  const other = (await wordsOfHouse(tx)).find(
+    (one) =>
+      one.id !== id &&
+      isOneLanguage(one.language, given.language) &&
+      (avoids(one, given.use) || avoids(given, one.use)),
+  );
+  if (other)
+    throw new Refusal(
+      'not-valid',
+      `The house says otherwise already: ${inWords(other)}. Nothing was changed; change or drop that first.`,
+    );
+}
+
 /** Makes a word of the house, or (with an id) changes it. Throws a Refusal where the member may not, or there is none. */
 export async function keepHouseWord(
   { db, now }: Context,
@@ -77,6 +96,7 @@ export async function keepHouseWord(
     throw new Refusal('not-valid', `“${given.use}” cannot be said and avoided at once. Nothing was changed.`);
   return db.transaction(async (tx) => {
     await mustRule(tx, member);
+    await mustAgree(tx, given, id);
     const row = { ...given, by: member, at: now() };
     const [kept] =
       id === undefined

@@ -101,6 +101,13 @@ describe('words of the house', () => {
       .send({ ...given, together: true })
       .expect(200);
     expect(await told(imke)).toEqual({ places: [], count: undefined });
+    // The other way round nothing could be written right; in another language it says nothing of this one.
+    const turned = { ...given, use: 'Peaky', avoid: ['unwell'] };
+    const contrary = await imke.post('/api/house-words').send(turned);
+    expect([contrary.status, problem(contrary).detail]).toEqual([
+      422,
+      'The house says otherwise already: unwell, not peaky. Nothing was changed; change or drop that first.',
+    ]);
     await imke.delete(`/api/house-words/${id}`).expect(204);
     expect(problem(await imke.delete(`/api/house-words/${id}`)).code).toBe('not-found');
     expect((await desta.get('/api/house-words').expect(200)).body).toEqual({ words: [], mayChange: true });
