@@ -1,6 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { Entry } from '#contracts';
+import { isSame } from '#core/difference';
 import { withoutUnusedConditions, type EntryContent } from '#core/entry';
 import { call, isProblem } from '../api/client';
 import { takeKept } from '../api/bank';
@@ -39,7 +40,27 @@ export function keepUnsaved(key: string, change: EntryChange): void {
 /** Lets go of an unsaved change for good. */
 export const dropUnsaved = (key: string) => localStorage.removeItem(PREFIX + key);
 
-const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+/** A long entry is compared only when the keys rest. */
+const AT_REST_MS = 400;
+
+/** Whether a change says nothing that is not kept already: the same words, whatever the order in which a store gives them back. */
+export const saysNothing = (
+  { content, reason, base, proposal, sent }: EntryChange,
+  start: Pick<EntryChange, 'content' | 'base'>,
+): boolean => reason === '' && base === start.base && !proposal && !sent && isSame(content, start.content);
+
+/** Written and taken back again, there is nothing to save: the change goes once the keys rest. */
+function useLettingGoOfNothing(
+  change: EntryChange | null,
+  { content, base }: EntryChange,
+  setChange: (change: null) => void,
+): void {
+  useEffect(() => {
+    if (!change) return;
+    const rest = setTimeout(() => saysNothing(change, { content, base }) && setChange(null), AT_REST_MS);
+    return () => clearTimeout(rest);
+  }, [change, content, base, setChange]);
+}
 
 /** Where a new entry goes, or which entry is changed. */
 export type Target = { entry: Entry } | { collection: string };
@@ -70,16 +91,8 @@ export function useEntryChange(
       // No room on this computer: the page itself still holds the change.
     }
   }, [change, key]);
-  const put = (next: EntryChange) =>
-    setChange(
-      same(next.content, start.content) &&
-        next.reason === '' &&
-        next.base === start.base &&
-        !next.proposal &&
-        !next.sent
-        ? null
-        : next,
-    );
+  useLettingGoOfNothing(change, start, setChange);
+  const put = (next: EntryChange) => setChange(next);
 
   const save = useMutation({
     mutationFn: async (base: number) => {
@@ -117,7 +130,11 @@ export function useEntryChange(
     setReason: (reason: string) => put({ ...now, reason }),
     bringBack: (content: EntryContent, revision: number) =>
       put({ ...now, content, reason: `Revision ${revision} brought back` }),
-    save: () => save.mutate(now.base),
+    save: () => {
+      // Nothing makes no revision.
+      if (saysNothing(now, start)) setChange(null);
+      else save.mutate(now.base);
+    },
     saving: save.isPending,
     error: refusedFor ? null : save.error,
     /** What someone else saved since this change was begun; null when nobody did. */
