@@ -66,7 +66,7 @@ test('a ward note, from the desk to the finished text, by keyboard alone', async
   await slip.getByRole('textbox', { name: 'Title' }).fill('Moved outdoors');
   await slip.getByRole('textbox', { name: /^Cue/ }).fill('mvo');
   await press('Enter');
-  await expect(page.getByRole('complementary')).toContainText('Type ,mvo and Space to place it');
+  await expect(page.getByRole('complementary')).toContainText('Type ,mvo to place it');
   await expect(draftOf(page)).toBeFocused();
   await press('Control+End', 'Enter');
   await keyboard.type(',mvo');

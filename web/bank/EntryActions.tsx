@@ -64,7 +64,7 @@ export function EntryActions({ entry, keeps, isChanged }: Props) {
           go={() =>
             many.run(async () => {
               const done = await ACTS.remove([entry]);
-              void navigate('/bank', { state: { said: done.said } });
+              void navigate('/bank');
               return done;
             })
           }

@@ -212,6 +212,25 @@ function questionOf(view: EditorView, host: OfferHost, taken: boolean, coming = 
 const isSame = (one: Question, other: Question) =>
   one.line === other.line && one.lineStart === other.lineStart && one.taken === other.taken;
 
+/**
+ * Where in the list one is, when it is told anew of the same words, as when another glossary has come: on the same offer, if it
+ * is still there. A key that was pressed once for it is not asked for a second time.
+ */
+export function keptOf(
+  before: Offered | null,
+  { line, lineStart }: Pick<Question, 'line' | 'lineStart'>,
+  offers: readonly Offer[],
+): Pick<Offered, 'walking' | 'readingBack'> {
+  if (!before || before.lookedAt !== line || before.lineStart !== lineStart)
+    return { walking: null, readingBack: null };
+  const now = (at: number | null) => {
+    const was = at === null ? undefined : before.offers[at];
+    const found = was ? offers.findIndex(({ text, list }) => text === was.text && list === was.list) : -1;
+    return found < 0 ? null : found;
+  };
+  return { walking: now(before.walking), readingBack: now(before.readingBack) };
+}
+
 /** Asks for each key and shows what comes back, as long as it is of what stands there. */
 function asking(view: EditorView, host: OfferHost) {
   // What was asked of a letter still on its way into the text, and what was answered before it stood there.
@@ -227,7 +246,13 @@ function asking(view: EditorView, host: OfferHost) {
     const { offers, isWord, missed } = answer;
     if (missed && isByHand(view.state)) host.missed(missed);
     const { line: lookedAt, lineStart } = question;
-    const offered = { offers, lookedAt, lineStart, isWord, walking: null, readingBack: null };
+    const offered = {
+      offers,
+      lookedAt,
+      lineStart,
+      isWord,
+      ...keptOf(offeredAt(view.state), question, offers),
+    };
     if (offers.length > 0 || offeredAt(view.state)) show(view, offers.length > 0 ? offered : null);
   };
   const asker = new Asker(host.ask, tell);

@@ -1,5 +1,5 @@
 import { useDeferredValue, useMemo, useState } from 'react';
-import { Link, useLocation, useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import { useBank } from '../../api/bank';
 import { usePlaced } from '../../api/queries';
 import { CollectionTree } from '../../collections/CollectionTree';
@@ -9,7 +9,7 @@ import { ReviewsWaiting } from '../../order/ReviewsWaiting';
 import { ProposalsWaiting } from '../../proposals/ProposalsWaiting';
 import { Figure } from '../../shell/Figure';
 import { useShell } from '../../shell/ShellContext';
-import { Button, Failed, Key, Loading, Notice, SelectField, TextField } from '../../ui';
+import { Button, Failed, Key, Loading, SelectField, TextField } from '../../ui';
 import { useBankIndex, type BankIndex } from '../bankIndex';
 import { NotAllSearched } from '../NotAllSearched';
 import { SelectedPanel } from '../many/SelectedPanel';
@@ -169,8 +169,6 @@ export function Sheet() {
   const [order, setOrder] = useState<Order>('title');
   const [narrowing, narrow] = useState(ALL);
   const selecting = useSelecting();
-  // What was done on the page one came from.
-  const said = (useLocation().state as { said?: string } | null)?.said;
   // Narrowing a long sheet may take longer than a key: the field itself never waits for it.
   const asked = useDeferredValue(
     useMemo(() => ({ query, collection, order, narrowing }), [query, collection, order, narrowing]),
@@ -206,15 +204,6 @@ export function Sheet() {
           ))}
         </SelectField>
       </div>
-      {said && (
-        <div className="px-7 pb-2 max-[899px]:px-4">
-          <Notice title={said}>
-            <Link to="/wastebasket" className="text-elder underline">
-              To the wastebasket
-            </Link>
-          </Notice>
-        </div>
-      )}
       {bank.isPending && <Loading what="the bank" />}
       {bank.isError && <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />}
       {index && <Narrowed {...{ index, asked, narrow, selecting }} />}

@@ -1,0 +1,29 @@
+import { expect, test } from '@jest/globals';
+import type { Offer } from '#core/glossary';
+import { keptOf, type Offered } from './offering';
+
+const offer = (text: string): Offer => ({
+  ...{ kind: 'term', text, list: 'medicines', by: 'beginning', from: 5, times: 0, readBack: null },
+});
+const before: Offered = {
+  offers: [offer('ketamine 50 mg/ml'), offer('ketamine 100 mg/ml')],
+  lookedAt: 'Gave keta',
+  lineStart: 1,
+  isWord: false,
+  walking: 1,
+  readingBack: 0,
+};
+const question = { line: 'Gave keta', lineStart: 1 };
+
+test('told anew of the same words, one stays on the offer that waits to be confirmed, wherever it is now', () => {
+  const more = [offer('ketoprofen'), ...before.offers];
+  expect(keptOf(before, question, more)).toEqual({ walking: 2, readingBack: 1 });
+  expect(keptOf(before, question, [offer('ketoprofen')])).toEqual({ walking: null, readingBack: null });
+});
+
+test('of other words nothing is confirmed', () => {
+  const none = { walking: null, readingBack: null };
+  expect(keptOf(before, { ...question, line: 'Gave ketam' }, before.offers)).toEqual(none);
+  expect(keptOf(before, { ...question, lineStart: 40 }, before.offers)).toEqual(none);
+  expect(keptOf(null, question, before.offers)).toEqual(none);
+});
