@@ -100,6 +100,9 @@ function isOrdinary(said: string, ordinary: ReadonlySet<string>): boolean {
   );
 }
 
+/** Endings of what is done and of what ails somebody: "Examination found" speaks of nobody. */
+const THING = /(?:tion|sion|ness|ement|ology|graphy|scopy|itis|osis|aemia)s?$/u;
+
 /** A name without words at its start or end that are nobody's: "Ask Odile Monday" names Odile. */
 function cut(words: string, isNobody: (word: string) => boolean): { skipped: number; name: string } {
   let name = words;
@@ -120,7 +123,7 @@ function cut(words: string, isNobody: (word: string) => boolean): { skipped: num
 function maybeName(name: string, sure: 'word' | 'words', ordinary: ReadonlySet<string>): boolean {
   if (PLACE.test(name)) return false;
   const words = name.split(' ').filter((word) => !isTitle(word) && word.length > 2);
-  const isName = (word: string) => !isOrdinary(word, ordinary) && !NOBODY.test(word);
+  const isName = (word: string) => !isOrdinary(word, ordinary) && !NOBODY.test(word) && !THING.test(word);
   return sure === 'word' ? words.some(isName) : words.length > 1 && words.every(isName);
 }
 

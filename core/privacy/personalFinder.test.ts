@@ -92,6 +92,14 @@ describe('in an entry', () => {
     expect(kinds('Rang Mrs Sorrel.')).toEqual(['text']);
   });
 
+  test.each([
+    'Examination found mites.',
+    'Radiography showed a break.',
+    'Dermatitis was treated; Vaccination asked.',
+  ])('%s speaks of nobody', (text) => {
+    expect(finds(entry(text))).toEqual([]);
+  });
+
   test('what may stand all the same is not told again', () => {
     const content = entry('Ring 01632 960 112 or Keel.');
     const told = personalInEntry(content, find, new Set(['01632 960 112']));

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { X } from 'lucide-react';
 import type { EntryContent, Part, Wording } from '#core/entry';
 import { Button } from '../../ui';
@@ -176,6 +177,10 @@ export function WordingsBar({ content, place, editable, go, put }: Props) {
     put(wordings.map((one) => (one.id === wording.id ? { ...one, parts } : one)));
     go({ wording: wording.id, part: id });
   };
+  // Of one wording alone there is little to set: how it joins, for those who ask, and where it is not as of others.
+  const [asked, setAsked] = useState(false);
+  const isPlain = wording.joins === undefined && joinOf(wording.parts.at(-1)!.passage) === 'words';
+  const settings = several || asked || !isPlain;
   if (!several && !editable) return null;
   return (
     <div className="mb-3 border-b border-hair pb-2">
@@ -209,10 +214,15 @@ export function WordingsBar({ content, place, editable, go, put }: Props) {
             <Button look="text" onClick={addPart} title="A part with a box of its own, such as Subject">
               Add a part
             </Button>
+            {!settings && (
+              <Button look="text" onClick={() => setAsked(true)} title="With a space, closely, or as it is">
+                How it joins
+              </Button>
+            )}
           </span>
         )}
       </div>
-      {editable && <Settings {...{ content, wording, part, editable, go, put }} />}
+      {editable && settings && <Settings {...{ content, wording, part, editable, go, put }} />}
     </div>
   );
 }
