@@ -17,6 +17,8 @@ const isHost = (host: string) => host === 'localhost' || HOST.test(host) || /(?:
 
 /** Of an address of the web, with its scheme or without. */
 function webFault(address: string, scheme: string | undefined): LinkFault | null {
+  // What browsers mend in silence is a slip all the same.
+  if (scheme && !/^https?:\/\/[^/]/i.test(address)) return 'not-an-address';
   try {
     const { hostname } = new URL(scheme ? address : `https://${address}`);
     return isHost(hostname) ? null : 'no-host';
@@ -31,8 +33,6 @@ export function linkFault(address: string): LinkFault | null {
   if (/\s/.test(trimmed)) return 'space';
   if ((trimmed.match(/https?:\/\//gi)?.length ?? 0) > 1) return 'two-addresses';
   if (/[,;.!]$/.test(trimmed)) return 'stray-end';
-  // What browsers mend in silence is a slip all the same.
-  if (/^https?:(?!\/\/[^/])/i.test(trimmed)) return 'not-an-address';
   const scheme = /^([a-z][a-z+-]*):/i.exec(trimmed)?.[1]?.toLowerCase();
   switch (scheme) {
     case 'mailto':
