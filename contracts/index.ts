@@ -41,7 +41,6 @@ export type {
 export { CollectionFileSchema, MOST_HANDED_ON } from './takeover';
 export type { CollectionFile, TakeOver } from './takeover';
 export type { Proposal } from './proposals';
-export { StepSchema } from './steps';
 export type { Step, Stepped } from './steps';
 export type {
   Case,
