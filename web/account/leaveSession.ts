@@ -1,9 +1,11 @@
 import { forgetBanks } from '../api/bankCache';
+import { ownTab } from '../kept/kept';
 import { queryClient } from '../api/queries';
 
 /** Goes to the first page, a session having ended; nothing of the bank stays on a shared computer. */
 export async function leaveSession(): Promise<void> {
   await forgetBanks();
+  ownTab(null);
   queryClient.clear();
   window.location.assign('/sign-in');
 }

@@ -13,11 +13,7 @@ function toBankCue(entry: Pick<Entry, 'id'>, title: string, cue: Cue, collection
   };
 }
 
-const inPrecedence = (cues: readonly BankCue[]): BankCue[] =>
-  cues
-    .map((cue) => ({ cue, rank: { own: cue.collection.own, title: cue.title, entry: cue.entry } }))
-    .sort((a, b) => byPrecedence(a.rank, b.rank))
-    .map(({ cue }) => cue);
+const rankOf = ({ collection, title, entry }: BankCue) => ({ own: collection.own, title, entry });
 
 /** An entry that is being written: its cues as they stand on the page. */
 export interface WrittenCues {
@@ -41,16 +37,22 @@ export function withWritten(
   const written = cues
     .filter(({ text }) => text !== '')
     .map((cue) => ({ ...toBankCue({ id: entry }, title, cue, collection), isWritten: true }));
-  return inPrecedence([...others, ...written]);
+  const [first] = written;
+  if (!first) return others;
+  // Put where they belong: all others are in order, and to sort them anew would cost with every key.
+  const after = others.findIndex((cue) => byPrecedence(rankOf(cue), rankOf(first)) > 0);
+  return after < 0
+    ? [...others, ...written]
+    : [...others.slice(0, after), ...written, ...others.slice(after)];
 }
 
 /** All cues that one sees, in the order in which they win on a leaf. */
 export function bankCues({ bank, collections }: BankIndex): BankCue[] {
-  return inPrecedence(
-    bank.entries.flatMap((entry) => {
+  return bank.entries
+    .flatMap((entry) => {
       const collection = collections.get(entry.collection);
       if (!collection || entry.content.retired) return [];
       return entry.content.cues.map((cue) => toBankCue(entry, entry.content.title, cue, collection));
-    }),
-  );
+    })
+    .sort((a, b) => byPrecedence(rankOf(a), rankOf(b)));
 }
