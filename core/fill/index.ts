@@ -4,6 +4,7 @@ export type { PlaceRequest, Writer } from './placeRequest';
 export { refillLine, refillPassage } from './refill';
 export { wordsOf } from './wordsOf';
 export { BY_HAND, readAnswer, typedForm } from './readAnswer';
+export type { Pickable } from './picking';
 export { pickablesOf, pickedIn, matchingPickables, MOST_BY_KEY, picking, otherwise, OTHER } from './picking';
 export type { AnswerProblem, Clock } from './readAnswer';
 export { answersFromRecord } from './answersFromRecord';

@@ -2,7 +2,7 @@ import type { Editor } from '@tiptap/react';
 import { Check } from 'lucide-react';
 import { useState } from 'react';
 import type { Field } from '#core/entry';
-import { matchingPickables, OTHER, otherwise, pickablesOf } from '#core/fill';
+import { matchingPickables, OTHER, otherwise, pickablesOf, type Pickable } from '#core/fill';
 import { answer } from '../editor/answering';
 import { currentBlank } from '../editor/blanks';
 import { placementsOf } from '../editor/placements';
@@ -18,6 +18,46 @@ interface Props {
   editor: Editor;
   field: Field;
   picked: readonly string[];
+}
+
+interface ShownProps {
+  shown: readonly Pickable[];
+  /** Which of them the arrows have come to. */
+  current: number;
+  picked: readonly string[];
+  many: boolean;
+  take: (id: string) => void;
+}
+
+/** The options that are left, the one at hand kept in sight. */
+function Shown({ shown, current, picked, many, take }: ShownProps) {
+  return (
+    <ul
+      id="choice-options"
+      role="listbox"
+      aria-label={many ? 'Choose any' : 'Choose one'}
+      aria-multiselectable={many || undefined}
+      className="max-h-72 overflow-y-auto"
+    >
+      {shown.map(({ id, label }, place) => (
+        <li
+          key={id}
+          id={`choice-${id}`}
+          role="option"
+          aria-selected={picked.includes(id)}
+          ref={(row) => {
+            if (row && place === current) row.scrollIntoView({ block: 'nearest' });
+          }}
+          onMouseDown={(event) => event.preventDefault()}
+          onClick={() => take(id)}
+          className={`flex cursor-pointer items-baseline gap-2 border-b border-hair px-1 py-1 ${place === current ? 'bg-flower' : ''} ${picked.includes(id) ? 'font-semibold text-elder' : ''}`}
+        >
+          <span className="min-w-0 break-words">{label}</span>
+          {picked.includes(id) && <Check size={14} aria-hidden className="ml-auto shrink-0 self-center" />}
+        </li>
+      ))}
+    </ul>
+  );
 }
 
 /** A choice of more options than keys can tell apart: what is typed narrows them, arrows walk, Enter takes. */
@@ -86,31 +126,7 @@ export function LargeChoice({ editor, field, picked }: Props) {
         }}
         onKeyDown={press}
       />
-      <ul
-        id="choice-options"
-        role="listbox"
-        aria-label={many ? 'Choose any' : 'Choose one'}
-        aria-multiselectable={many || undefined}
-        className="max-h-72 overflow-y-auto"
-      >
-        {shown.map(({ id, label }, place) => (
-          <li
-            key={id}
-            id={`choice-${id}`}
-            role="option"
-            aria-selected={picked.includes(id)}
-            ref={(row) => {
-              if (row && place === current) row.scrollIntoView({ block: 'nearest' });
-            }}
-            onMouseDown={(event) => event.preventDefault()}
-            onClick={() => take(id)}
-            className={`flex cursor-pointer items-baseline gap-2 border-b border-hair px-1 py-1 ${place === current ? 'bg-flower' : ''} ${picked.includes(id) ? 'font-semibold text-elder' : ''}`}
-          >
-            <span className="min-w-0 break-words">{label}</span>
-            {picked.includes(id) && <Check size={14} aria-hidden className="ml-auto shrink-0 self-center" />}
-          </li>
-        ))}
-      </ul>
+      <Shown {...{ shown, current, picked, many, take }} />
       <p role="status" className="mt-1 text-[12.5px] text-soft">
         {found.length === 0 &&
           (takesOther
