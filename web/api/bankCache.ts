@@ -27,8 +27,7 @@ async function keepNow(member: string, bank: Bank): Promise<void> {
 /** The bank as this browser kept it for a member; null when it has none. */
 export async function keptBank(member: string): Promise<Bank | null> {
   try {
-    const cache = await caches.open(NAME);
-    const kept = await cache.match(addressOf(member));
+    const kept = await caches.match(addressOf(member), { cacheName: NAME });
     const bank = kept && ((await kept.json()) as Partial<Bank>);
     // One kept by an earlier Elderleaf may lack what this one needs.
     return bank?.away && bank.counts ? (bank as Bank) : null;
