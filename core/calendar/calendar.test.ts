@@ -34,7 +34,18 @@ test.each([
   ['2024-11-25', '2 years'],
   ['2026-11-26', null],
 ])('the age on 25 November 2026 of one born on %s', (born, expected) => {
-  expect(ageInWords(born, '2026-11-25')).toBe(expected);
+  expect(ageInWords(born, '2026-11-25', 'en-GB')).toBe(expected);
+});
+
+test.each([
+  ['2026-11-23', 'cy', '2 ddiwrnod'],
+  ['2026-11-22', 'cy', '3 diwrnod'],
+  ['2021-11-25', 'cy', '5 mlynedd'],
+  ['2026-11-23', 'ga', '2 lá'],
+  ['2023-11-25', 'de', '3 Jahre'],
+  ['2026-11-24', 'fr', '1 jour'],
+])('the age on 25 November 2026 of one born on %s, in %s', (born, language, expected) => {
+  expect(ageInWords(born, '2026-11-25', language)).toBe(expected);
 });
 
 test('days are counted over the change of the clocks', () => {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { timeUnit, type TimeUnit } from '#core/language';
 
 /** A day of the Gregorian calendar, `YYYY-MM-DD`. Never an instant, so no time zone can move it. */
 export type CalendarDate = string;
@@ -33,7 +34,8 @@ export function daysBetween(from: CalendarDate, to: CalendarDate): number {
   return Math.round((end - start) / DAY_MS);
 }
 
-const counted = (count: number, noun: string) => `${count} ${noun}${count === 1 ? '' : 's'}`;
+const counted = (count: number, unit: TimeUnit, language = 'en-GB') =>
+  `${count} ${timeUnit(count, unit, language)}`;
 
 /** How long before `today` a date was, in plain words: "today", "3 days ago", "in 2 days". */
 export function agoInWords(date: CalendarDate, today: CalendarDate): string {
@@ -57,13 +59,15 @@ export function monthsBetween(from: CalendarDate, to: CalendarDate): number {
 
 /**
  * An age as a clinician says it: days up to two weeks, weeks up to four months, months up to two years,
- * then years. Null when the birth lies after `today`.
+ * then years; in the language given (BCP 47). Null when the birth lies after `today`.
  */
-export function ageInWords(born: CalendarDate, today: CalendarDate): string | null {
+export function ageInWords(born: CalendarDate, today: CalendarDate, language: string): string | null {
   const days = daysBetween(born, today);
   if (days < 0) return null;
-  if (days < 14) return counted(days, 'day');
+  if (days < 14) return counted(days, 'day', language);
   const months = monthsBetween(born, today);
-  if (months < 4) return counted(Math.floor(days / 7), 'week');
-  return months < 24 ? counted(months, 'month') : counted(Math.floor(months / 12), 'year');
+  if (months < 4) return counted(Math.floor(days / 7), 'week', language);
+  return months < 24
+    ? counted(months, 'month', language)
+    : counted(Math.floor(months / 12), 'year', language);
 }

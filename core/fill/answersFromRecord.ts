@@ -5,8 +5,10 @@ import type { Person } from '#core/language';
 import { lookUp } from '#core/record';
 import type { PlaceRequest, Writer } from './placeRequest';
 
-/** What is known when a placement begins. */
-export type Beginning = Pick<PlaceRequest, 'record' | 'today' | 'now' | 'writer' | 'last'>;
+/** What is known when a placement begins, with the language of the wording that is placed (BCP 47). */
+export type Beginning = Pick<PlaceRequest, 'record' | 'today' | 'now' | 'writer' | 'last'> & {
+  language: string;
+};
 
 /** How the record's sex is spoken of; null where it does not say, since then it must be asked. */
 function personOf({ record, today }: Beginning): Person | null {
@@ -70,7 +72,7 @@ function startingAnswer(field: Field, { today, now }: Beginning): Answer | undef
 export function answerFromRecord(field: Field, beginning: Beginning): Answer | undefined {
   switch (field.kind) {
     case 'detail': {
-      const detail = lookUp(beginning.record, field.path, beginning.today);
+      const detail = lookUp(beginning.record, field.path, beginning.today, beginning.language);
       return detail
         ? { kind: 'detail', value: detail.value, source: detail.source, asOf: detail.asOf }
         : undefined;

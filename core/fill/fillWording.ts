@@ -267,16 +267,17 @@ function fillLine(prepared: PreparedLine, know: Knowledge): Inline[] | null {
 export function fillWording(request: Omit<PlaceRequest, 'id' | 'cue'>): Passage {
   const { content, wording } = prepared(request);
   const { fields } = content;
+  const beginning = { ...request, language: wording.language };
   const know = new Knowledge({
     fields,
     conditions: content.conditions ?? [],
     language: wording.language,
     day: request.today,
-    answerTo: (field) => request.answers?.[field.id] ?? answerFromRecord(field, request),
+    answerTo: (field) => request.answers?.[field.id] ?? answerFromRecord(field, beginning),
   });
   const whole = wording.parts.at(-1)!.passage;
   const passage = hasRecordBlocks(whole)
-    ? recordBlocks(whole, fields, answersFromRecord(fields, request), {
+    ? recordBlocks(whole, fields, answersFromRecord(fields, beginning), {
         record: request.record,
         language: wording.language,
       })

@@ -79,7 +79,7 @@ function weekday(call: Call): FormulaValue {
 
 function age(call: Call): FormulaValue {
   const until = call.args.length > 1 ? dayOf(call, 1) : call.around.today;
-  const words = ageInWords(dayOf(call), until);
+  const words = ageInWords(dayOf(call), until, call.around.language);
   if (words === null) throw new FormulaFault({ code: 'no-such-number', ...call.at });
   return text(words);
 }

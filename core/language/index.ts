@@ -7,5 +7,6 @@ export { personWords, PERSONS, PERSON_FORMS } from './personWords';
 export type { Person, PersonForm } from './personWords';
 export { readNumber } from './readNumber';
 export { ownWordsOf, numberLanguage } from './ownWords';
-export type { OwnWords } from './ownWords';
+export type { OwnWords, TimeUnit } from './ownWords';
+export { timeUnit } from './timeUnits';
 export { inOrder } from './inOrder';

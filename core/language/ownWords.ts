@@ -1,6 +1,6 @@
 /**
  * Words of languages that browsers bring no data for (Chromium has none for Welsh and Irish), so that a wording reads
- * the same wherever it is filled. Months and days as in CLDR 44; "ac" before a vowel by the rule of Welsh.
+ * the same wherever it is filled. Months, days and units as in CLDR 44; "ac" before a vowel by the rule of Welsh.
  */
 export interface OwnWords {
   /** January first. */
@@ -11,7 +11,13 @@ export interface OwnWords {
   weekdayJoin: string;
   and: (next: string) => string;
   or: string;
+  /** The names of units of time beside a number of them, by the language's own plural forms. */
+  units: Readonly<Record<TimeUnit, UnitNames>>;
 }
+
+export type TimeUnit = 'day' | 'week' | 'month' | 'year';
+
+type UnitNames = { other: string } & Partial<Record<Intl.LDMLPluralRule, string>>;
 
 const OWN: Record<string, OwnWords> = {
   cy: {
@@ -30,6 +36,12 @@ const OWN: Record<string, OwnWords> = {
     weekdayJoin: ', ',
     and: (next) => (/^[aeiouwy]/i.test(next.normalize('NFD')) ? 'ac' : 'a'),
     or: 'neu',
+    units: {
+      day: { other: 'diwrnod', two: 'ddiwrnod' },
+      week: { other: 'wythnos' },
+      month: { other: 'mis', two: 'fis' },
+      year: { other: 'mlynedd', one: 'flwyddyn', two: 'flynedd', few: 'blynedd', many: 'blynedd' },
+    },
   },
   ga: {
     months: [
@@ -51,6 +63,12 @@ const OWN: Record<string, OwnWords> = {
     weekdayJoin: ' ',
     and: () => 'agus',
     or: 'nó',
+    units: {
+      day: { other: 'lá' },
+      week: { other: 'seachtain', two: 'sheachtain', few: 'seachtaine', many: 'seachtaine' },
+      month: { other: 'mí', two: 'mhí', few: 'mhí' },
+      year: { other: 'bliain', two: 'bhliain', few: 'bliana', many: 'mbliana' },
+    },
   },
 };
 

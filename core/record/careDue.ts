@@ -35,9 +35,13 @@ export function careDue({ care = [] }: CaseRecord, today: CalendarDate): CareDue
   return known.sort((a, b) => a.due.localeCompare(b.due) || a.label.localeCompare(b.label));
 }
 
-/** One due care as a phrase: "faecal screening: overdue since 3 March 2026, last done 3 February 2026". */
+/**
+ * One due care as a phrase: "faecal screening: overdue since 3 March 2026, last done 3 February 2026". In a language other
+ * than English it is the care and its day, since the words between are not known there.
+ */
 export function careInWords({ label, done, due, state }: CareDue, language: string): string {
   const day = dateInWords(due, 'long', language);
+  if (!/^en\b/i.test(language)) return `${label}: ${day}`;
   const last = done ? `last done ${dateInWords(done, 'long', language)}` : 'never done';
   return `${label}: ${state === 'overdue' ? `overdue since ${day}` : `due ${day}`}, ${last}`;
 }

@@ -1,4 +1,5 @@
 import { ageInWords, dateInWords, daysBetween, type CalendarDate } from '#core/calendar';
+import { timeUnit } from '#core/language';
 import { careDue, careInWords } from './careDue';
 import type { CaseRecord, Measurement } from './record';
 import { valueInWords, type Value } from './value';
@@ -98,24 +99,30 @@ function stored(record: CaseRecord, path: string): Detail | null {
   return byPath.get(path) ?? null;
 }
 
-type Derive = (record: CaseRecord, today: CalendarDate) => Detail | null;
+/** A value with its day: "530 g on 9 March 2027"; in brackets where the word between is not known. */
+function onDay(value: string, day: CalendarDate, language: string): string {
+  const date = dateInWords(day, 'long', language);
+  return /^en\b/i.test(language) ? `${value} on ${date}` : `${value} (${date})`;
+}
+
+type Derive = (record: CaseRecord, today: CalendarDate, language: string) => Detail | null;
 
 /** Details that are computed from the rest of the record instead of being stored in it. */
 const DERIVED: Record<string, Derive> = {
-  age: (record, today) => {
+  age: (record, today, language) => {
     const born = stored(record, 'born');
     if (born?.value.kind !== 'date') return null;
-    const age = ageInWords(born.value.date, today);
+    const age = ageInWords(born.value.date, today, language);
     return age
       ? labelled('age', { value: { kind: 'text', text: age }, source: born.source, asOf: today })
       : null;
   },
-  'days in care': (record, today) => {
+  'days in care': (record, today, language) => {
     const admitted = stored(record, 'admitted');
     if (admitted?.value.kind !== 'date') return null;
     const days = daysBetween(admitted.value.date, today);
     if (days < 0) return null;
-    const unit = days === 1 ? 'day' : 'days';
+    const unit = timeUnit(days, 'day', language);
     return labelled('days in care', {
       value: { kind: 'quantity', value: days, unit },
       source: admitted.source,
@@ -145,24 +152,24 @@ const DERIVED: Record<string, Derive> = {
       asOf: last.measured,
     });
   },
-  measurements: (record) => {
+  measurements: (record, _today, language) => {
     const codes = [...new Set(record.measurements.map(({ code }) => code))];
     const latest = codes.map((code) => series(record, code).at(-1)!);
     return list(
       'measurements',
       latest.map(
         ({ label, value, unit, measured: day }) =>
-          `${label}: ${valueInWords({ kind: 'quantity', value, unit }, 'en-GB')} on ${dateInWords(day, 'long', 'en-GB')}`,
+          `${label}: ${onDay(valueInWords({ kind: 'quantity', value, unit }, language), day, language)}`,
       ),
       latest[0]?.source ?? '',
       latest.map(({ measured: day }) => day),
     );
   },
-  due: (record, today) => {
+  due: (record, today, language) => {
     const due = careDue(record, today).filter(({ state }) => state !== 'later');
     return list(
       'due',
-      due.map((care) => careInWords(care, 'en-GB')),
+      due.map((care) => careInWords(care, language)),
       due[0]?.source ?? '',
       [today],
     );
@@ -191,10 +198,16 @@ const DERIVED: Record<string, Derive> = {
 
 /**
  * The detail of a record at a path, or null when the record does not hold it. What is stored under the path
- * wins over what could be computed; `today` is the day in the member's own place.
+ * wins over what could be computed; `today` is the day in the member's own place. What is put into words is in the
+ * language given (BCP 47): that of the wording it goes into, or English, as the interface is.
  */
-export function lookUp(record: CaseRecord, path: string, today: CalendarDate): Detail | null {
-  return stored(record, path) ?? DERIVED[path]?.(record, today) ?? null;
+export function lookUp(
+  record: CaseRecord,
+  path: string,
+  today: CalendarDate,
+  language = 'en-GB',
+): Detail | null {
+  return stored(record, path) ?? DERIVED[path]?.(record, today, language) ?? null;
 }
 
 /** The measurements behind a detail that is the latest of a series, oldest first; none for other details. */

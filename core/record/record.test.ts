@@ -203,6 +203,20 @@ describe('care that comes round', () => {
     );
     expect(lookUp(record({}), 'due', TODAY)).toBeNull();
   });
+
+  test('in another language than English no English word stands between', () => {
+    const from = record({
+      care: [care('Sgrinio', { from: '2027-03-01' })],
+      measurements: [weight(1530.5, '2027-03-09')],
+    });
+    const read = (path: string, language: string) => {
+      const value = lookUp(from, path, TODAY, language)!.value;
+      return valueInWords(value, language);
+    };
+    expect(read('due', 'cy')).toBe('Sgrinio: 1 Mawrth 2027');
+    expect(read('measurements', 'cy')).toBe('Weight: 1,530.5 g (9 Mawrth 2027)');
+    expect(read('measurements', 'de')).toBe('Weight: 1.530,5 g (9. März 2027)');
+  });
 });
 
 describe('values in words', () => {

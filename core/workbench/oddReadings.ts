@@ -35,10 +35,10 @@ type Setting = Pick<PlaceRequest, 'record' | 'today' | 'now' | 'writer' | 'find'
 const TOLD = 20;
 
 /** The details that the record answers; all else is tried. */
-const knownFrom = (content: EntryContent, setting: Setting): Answers =>
+const knownFrom = (content: EntryContent, setting: Setting, language: string): Answers =>
   answersFromRecord(
     content.fields.filter(({ kind }) => kind === 'detail'),
-    setting,
+    { ...setting, language },
   );
 
 /** Kinds whose answers choose between branches; what the others hold tells nobody which reading it is. */
@@ -78,7 +78,7 @@ const alone = (content: EntryContent, wording: Wording, part: Wording['parts'][n
  * of oddity for each place, with the answers that first brought it.
  */
 export function tryBranches(content: EntryContent, wording: Wording, setting: Setting): Trial {
-  const { tried, total } = branchesOf(content, { ...setting, known: knownFrom(content, setting) });
+  const { tried, total } = branchesOf(content, { ...setting, known: knownFrom(content, setting, wording.language) });
   const odd = new Map<string, OddReading>();
   const read = new Set<string>();
   for (const part of wording.parts) {

@@ -86,7 +86,8 @@ function FromRecord({
   record,
 }: Omit<Props, 'blank'> & { blank: BlankAt; field: Field }) {
   if (field.kind !== 'detail') return null;
-  const given = placementsOf(editor.state.doc)[blank.attrs.placement ?? '']?.answers[field.id];
+  const placement = placementsOf(editor.state.doc)[blank.attrs.placement ?? ''];
+  const given = placement?.answers[field.id];
   const isByHand = given?.kind === 'detail' && given.source === BY_HAND;
   if (given?.kind === 'detail' && !isByHand)
     return <Source source={given.source} asOf={given.asOf} ages={given.value.kind === 'quantity'} />;
@@ -94,7 +95,7 @@ function FromRecord({
   if (!detail) return <p className="mt-1 text-[13px] text-soft">The record does not say. Type it here.</p>;
   const back = () => {
     const fromRecord = (path: string): Answer | null => {
-      const found = lookUp(record, path, calendarToday());
+      const found = lookUp(record, path, calendarToday(), placement?.language);
       return found && { kind: 'detail', value: found.value, source: found.source, asOf: found.asOf };
     };
     const id = blank.attrs.placement!;
