@@ -7,30 +7,9 @@ import {
   type Wording,
 } from '#core/entry';
 import { linesOf, type BlankForm, type Inline, type Line } from '#core/passage';
+import { besideBlanks } from './besideBlanks';
+import type { Doubt, Found } from './doubt';
 import { overlappingOptions } from './overlappingOptions';
-
-/** Where a doubt is: in a line of a part (offsets as the editor counts them), or at a field. */
-export type DoubtPlace =
-  | { wording: string; part: string; line: number; from: number; to: number }
-  | { wording: string }
-  | { field: string };
-
-/** Something doubtful about an entry, that may be kept all the same. */
-export interface Doubt {
-  code:
-    | 'unused-field'
-    | 'overlapping-options'
-    | 'unknown-nested'
-    | 'missing-in-wording'
-    | 'missing-part'
-    | 'doubled-space'
-    | 'leaking-mark'
-    | 'lost-reference'
-    | 'number-id-twice'
-    | 'not-alone';
-  message: string;
-  place: DoubtPlace;
-}
 
 function unusedFields(content: EntryContent): Doubt[] {
   const uses = fieldUses(content);
@@ -104,13 +83,6 @@ function missing({ wordings, fields }: EntryContent): Doubt[] {
 
 const sizeOf = (inline: Inline): number => (inline.type === 'text' ? inline.text.length : 1);
 
-interface Found {
-  code: Doubt['code'];
-  message: string;
-  from: number;
-  to: number;
-}
-
 const isBold = (inline: Inline | undefined) => inline?.marks?.some(({ type }) => type === 'bold') ?? false;
 
 /** Forms that make blocks of their own. */
@@ -175,15 +147,18 @@ function numbersInLine(line: Line, { lost, twice }: ReturnType<typeof numbering>
 }
 
 function inParts(content: EntryContent): Doubt[] {
+  const fields = new Map(content.fields.map((field) => [field.id, field]));
   return content.wordings.flatMap((wording) =>
     wording.parts.flatMap((part) => {
       const numbers = numbering(part);
       return linesOf(part.passage).flatMap((line, index) =>
-        [...inLine(line), ...numbersInLine(line, numbers)].map(({ code, message, from, to }): Doubt => ({
-          code,
-          message: `${message} “${around(line, from)}”${content.wordings.length > 1 ? `, in “${wording.name}”` : ''}`,
-          place: { wording: wording.id, part: part.id, line: index, from, to },
-        })),
+        [...inLine(line), ...numbersInLine(line, numbers), ...besideBlanks(line, wording, fields)].map(
+          ({ code, message, from, to }): Doubt => ({
+            code,
+            message: `${message} “${around(line, from)}”${content.wordings.length > 1 ? `, in “${wording.name}”` : ''}`,
+            place: { wording: wording.id, part: part.id, line: index, from, to },
+          }),
+        ),
       );
     }),
   );

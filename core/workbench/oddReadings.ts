@@ -78,7 +78,10 @@ const alone = (content: EntryContent, wording: Wording, part: Wording['parts'][n
  * of oddity for each place, with the answers that first brought it.
  */
 export function tryBranches(content: EntryContent, wording: Wording, setting: Setting): Trial {
-  const { tried, total } = branchesOf(content, { ...setting, known: knownFrom(content, setting, wording.language) });
+  const { tried, total } = branchesOf(content, {
+    ...setting,
+    known: knownFrom(content, setting, wording.language),
+  });
   const odd = new Map<string, OddReading>();
   const read = new Set<string>();
   for (const part of wording.parts) {

@@ -28,8 +28,8 @@ const ANYWHERE: [Oddity['code'], RegExp][] = [
   ['word-twice', /\b(\p{L}{2,}) \1\b/giu],
 ];
 
-/** English alone: words that something must follow. */
-const HANGS = /\b(?:and|or|with|of|the|a|an|to|at|from|by|for)(?=\s*[.!?]?\s*$)/gi;
+/** English alone: words that something must follow; before a full stop only those no sentence can end in. */
+const HANGS = /(?<=\S\s+)(?:(?:and|or|the|an?)(?=\s*[.!?]?\s*$)|(?:with|of|to|at|from|by|for)(?=\s*$))/g;
 /** English alone: a sentence that begins small after another has ended. */
 const SMALL_START = /(?<=\p{L}{2}[.!?]["”’)]? )\p{Ll}/gu;
 

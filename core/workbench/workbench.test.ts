@@ -56,6 +56,26 @@ describe('what is doubtful', () => {
       'not-alone',
       'alone on its line',
     ],
+    ['a word stuck to a blank', wording('It ate{A}.', 'field A: text\n'), 'stuck-to-blank', 'It ate_'],
+    [
+      'a blank stuck to a word',
+      wording('{A}of fish.', 'field A: choice\n  option: a bit\n'),
+      'stuck-to-blank',
+      '_of',
+    ],
+    [
+      'the hole of a list of which nothing is chosen',
+      wording('On it were {A}, which healed.', 'field A: choice many\n  optional\n  option: ticks\n'),
+      'hole-when-left-out',
+      '“A”',
+    ],
+    [
+      'the hole at a sentence’s end',
+      wording('It goes to {A}.', 'field A: text\n  optional\n'),
+      'hole-when-left-out',
+      'It goes to …',
+    ],
+    ['a full stop that is missing', wording('It ate well. It slept'), 'missing-stop', 'It ate well'],
     [
       'a field that one wording leaves out',
       'title: A\nfield B: text\n== wording En\n{B}\n== wording Cy: cy\nx',
@@ -75,10 +95,37 @@ describe('what is doubtful', () => {
   });
 
   test.each([
+    ['an amount with its unit', '{N}kg and {N}th', 'field N: number\n'],
+    ['an answer that brings its own space', 'It ate{A}.', 'field A: choice\n  option: x = , slowly\n'],
+    ['a joined name', '{A}_scan', 'field A: text\n'],
+    ['a plural', 'two {A}s', 'field A: text\n'],
+    ['words for none', 'It has {A}.', 'field A: choice many\n  none: no ticks\n  option: ticks\n'],
+    ['a list without an end', 'Dear {A}\n\nIt ate well', 'field A: text\n'],
+    ['a blank with words of its own at the end', 'It ate. {A}', 'field A: text\n'],
+    [
+      'optional words before it',
+      'Fed.[when a: It ate ]{A}.',
+      'field A: text\n  optional\nwhen a: "A" is answered\n',
+    ],
+    ['a plural', '{N} visit{N|plural}', 'field N: number\n'],
+  ])('nothing is doubted: %s', (_what, words, head) => {
+    expect(doubtsOf(read(wording(words, head))).map(({ message }) => message)).toEqual([]);
+  });
+
+  test('nothing is doubted: the pieces of a file name', () => {
+    const name = read('title: A\nfield A: text\n== wording Main: en-GB joins=closely\nscan{A}');
+    expect(doubtsOf(name)).toEqual([]);
+  });
+
+  test.each([
     ['It ate well , and slept.', ['space-before-stop']],
     ['It ate. it slept.', ['small-start']],
     ['It ate a apple and an pear.', ['wrong-article', 'wrong-article']],
     ['Seen at', ['hangs']],
+    ['It came and.', ['hangs']],
+    ['It is well cared for.', []],
+    ['A', []],
+    ['Vitamin A', []],
     ['Fed ( ) twice.', ['empty-brackets']],
     ['Fed (twice.', ['unpaired-bracket']],
     ['It ate the the fish..', ['doubled-stop', 'word-twice']],
@@ -90,10 +137,10 @@ describe('what is doubtful', () => {
   });
 
   test('a sentence that reads badly when an answer is left out is found, with the answers that do it', () => {
-    const entry = read('title: A\nfield To: text\n  optional\n== wording Main\nIt goes to {To}.');
+    const entry = read('title: A\nfield To: text\n  optional\n== wording Main\nIt eats the {To}.');
     const { odd, tried, total } = tryBranches(entry, entry.wordings[0]!, setting);
     expect([tried, total]).toEqual([2, 2]);
-    expect(odd).toMatchObject([{ code: 'hangs', line: 'It goes to.', answers: {} }]);
+    expect(odd).toMatchObject([{ code: 'hangs', line: 'It eats the.', answers: {} }]);
   });
 
   test('an odd reading is told with the answers that choose it, and once however many branches share it', () => {
