@@ -6,7 +6,7 @@ export { offersFor, usedOf } from './offers';
 export type { OfferSource, TermOffer, Used } from './offers';
 export { Offering } from './offering';
 export type { Answer, Asked, Offer, OfferedBy, OfferEntry, OfferList, UsedThing } from './offering';
-export { lookAlikes } from './lookAlikes';
+export { LookAlikes } from './lookAlikes';
 export type { ReadBack } from './lookAlikes';
 export { endingsOf } from './endings';
 export { dateOffers } from './dateShorthand';

@@ -1,6 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import { DEFAULT_CUE_RULES } from '#core/cue';
-import { DEFAULT_PREFERENCES, isInReach, lookAlikes, newTerm, Offering, switched, type OfferEntry } from '.';
+import { slips } from '#core/difference';
+import { DEFAULT_PREFERENCES, isInReach, LookAlikes, newTerm, Offering, switched, type OfferEntry } from '.';
 
 const TODAY = '2026-11-25';
 
@@ -110,7 +112,35 @@ describe('look-alikes', () => {
     ['meloxicam', 'metronidazole', false],
     ['iron', 'zinc', false],
   ])('%s and %s: %s', (a, b, isAlike) => {
-    expect(lookAlikes([a, b]).get(a)?.names ?? []).toEqual(isAlike ? [b] : []);
+    expect(new LookAlikes([a, b]).of(a)?.names ?? []).toEqual(isAlike ? [b] : []);
+  });
+
+  test('none is missed, however the list is looked through', () => {
+    const name = fc.string({
+      unit: fc.constantFrom('a', 'e', 'i', 'l', 'n', 'o', 'x', 'z'),
+      minLength: 4,
+      maxLength: 12,
+    });
+    fc.assert(
+      fc.property(fc.uniqueArray(name, { minLength: 2, maxLength: 5 }), (names) => {
+        const list = new LookAlikes(names);
+        for (const one of names) {
+          const told = list.of(one)?.names ?? [];
+          for (const other of names) {
+            const isSlip = other !== one && Math.min(one.length, other.length) >= 5 && slips(one, other) <= 2;
+            expect(told.includes(other) || !isSlip).toBe(true);
+            const isWithin = other.length >= 8 && one !== other && one.includes(other);
+            expect(told.includes(other) || !isWithin).toBe(true);
+          }
+        }
+      }),
+    );
+  });
+
+  test('a term that is not of the list, or stands alone in it, is not read back', () => {
+    const list = new LookAlikes(['iron', 'ketamine 50 mg/ml', 'ketamine 100 mg/ml']);
+    expect([list.of('zinc'), list.of('iron')]).toEqual([null, null]);
+    expect(list.of('ketamine 50 mg/ml')).toEqual({ strengths: ['100 mg/ml'], names: [] });
   });
 });
 

@@ -3,7 +3,7 @@ import { nearCues, type Lexicon, type ResolvedCue } from '#core/cue';
 import { dateOffers } from './dateShorthand';
 import { endingsOf } from './endings';
 import { folded } from './keys';
-import { lookAlikes, type ReadBack } from './lookAlikes';
+import { LookAlikes, type ReadBack } from './lookAlikes';
 import { offersFor, usedOf, type OfferSource } from './offers';
 import { bestFirst, TermIndex, type FoundBy, type Offerable } from './termIndex';
 import type { Term } from './wordList';
@@ -76,7 +76,8 @@ export interface Answer {
 interface Held {
   source: OfferSource;
   notes: Map<string, string>;
-  readBack: Map<string, ReadBack>;
+  /** Null where nothing is read back. */
+  lookAlikes: LookAlikes | null;
 }
 
 const MOST = 9;
@@ -116,7 +117,7 @@ export class Offering {
     this.lists.set(id, {
       source: { id, kind: 'term', priority, index, used: this.usedOf(index, id) },
       notes: new Map(terms.flatMap(({ text, note }) => (note ? [[text, note] as const] : []))),
-      readBack: careful ? lookAlikes(terms.map(({ text }) => text)) : new Map<string, ReadBack>(),
+      lookAlikes: careful ? new LookAlikes(terms.map(({ text }) => text)) : null,
     });
   }
 
@@ -238,7 +239,7 @@ export class Offering {
 
   private readBackOf(list: string, text: string): Offer['readBack'] {
     const held = this.lists.get(list);
-    const alike = held?.readBack.get(text);
+    const alike = held?.lookAlikes?.of(text);
     const note = held?.notes.get(text) ?? '';
     return alike || note ? { strengths: [], names: [], ...alike, note } : null;
   }
