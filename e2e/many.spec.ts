@@ -98,6 +98,12 @@ test('an entry copied without its cue, made from what was copied, deleted and un
   const whole = page.getByRole('region', { name: 'The whole entry' });
   await whole.getByRole('button', { name: 'Take it out of use' }).click();
   await whole.getByRole('button', { name: 'Undo' }).click();
+  await whole
+    .getByRole('combobox', { name: 'Move it to' })
+    .selectOption({ label: 'Helpline replies (shared)' });
+  const moved = page.getByRole('status').filter({ hasText: 'One entry moved to “Helpline replies”.' });
+  await moved.getByRole('button', { name: 'Undo' }).click();
+  await expect(moved).toHaveCount(0);
   await whole.getByRole('button', { name: 'Delete it' }).click();
   await page.getByRole('alertdialog').getByRole('button', { name: 'Delete', exact: true }).click();
   await expect(page.getByText('One entry put into the wastebasket.')).toBeVisible();

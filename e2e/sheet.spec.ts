@@ -14,6 +14,15 @@ test('the sheet: narrowed, its columns chosen, an entry changed where it stands,
   await expect(ward.getByTitle(/^Saved/)).toHaveCount(3);
   await expect(page.getByText('Narrowed by 2')).toBeVisible();
   await expectAccessible(page);
+  // What was looked for is there when one comes back from an entry.
+  await page.getByRole('searchbox').fill('release');
+  await expect(ward.getByTitle(/^Saved/)).toHaveCount(1);
+  await ward.getByRole('link', { name: /Fit for release/ }).click();
+  await expect(page.getByRole('textbox', { name: 'Title' })).toHaveValue('Fit for release');
+  await page.goBack();
+  await expect(page.getByRole('searchbox')).toHaveValue('release');
+  await expect(ward.getByTitle(/^Saved/)).toHaveCount(1);
+  await page.getByRole('searchbox').fill('');
   await page.getByText('What is shown').click();
   await page.getByRole('checkbox', { name: 'How often it was placed' }).check();
   await expect(ward.getByText('never placed')).toHaveCount(3);

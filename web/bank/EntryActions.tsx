@@ -2,13 +2,16 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Entry } from '#contracts';
 import { useShell } from '../shell/ShellContext';
-import { Button, Notice } from '../ui';
+import { ActingSelect, Button, Notice } from '../ui';
+import type { BankIndex } from './bankIndex';
 import { DeleteAsk } from './many/DeleteAsk';
 import { DoneNotice } from './many/DoneNotice';
+import { placesFor } from './many/placesFor';
 import { ACTS, useMany } from './many/useMany';
 import { keepUnsaved, readUnsaved, unsavedKey } from './useEntryChange';
 
 interface Props {
+  index: BankIndex;
   entry: Entry;
   /** Whether the member keeps the collection it is in. */
   keeps: boolean;
@@ -16,8 +19,8 @@ interface Props {
   isChanged: boolean;
 }
 
-/** What can be done with a whole entry: copied, taken out of use, deleted. */
-export function EntryActions({ entry, keeps, isChanged }: Props) {
+/** What can be done with a whole entry: moved, copied, taken out of use, deleted. */
+export function EntryActions({ index, entry, keeps, isChanged }: Props) {
   const { member } = useShell();
   const navigate = useNavigate();
   const [asking, setAsking] = useState<'delete' | 'replace' | null>(null);
@@ -36,6 +39,27 @@ export function EntryActions({ entry, keeps, isChanged }: Props) {
     <section aria-label="The whole entry" className="grid gap-2">
       <h2 className="eyebrow">The whole entry</h2>
       <DoneNotice many={many} />
+      {keeps && (
+        <ActingSelect
+          label="Move it to"
+          value=""
+          disabled={isChanged || many.pending}
+          act={(id) => {
+            const to = index.collections.get(id);
+            if (to) many.run(() => ACTS.move([entry], to.id, to.name));
+          }}
+        >
+          <option value="">another collection</option>
+          {placesFor([entry], index)
+            .filter(({ id }) => id !== entry.collection)
+            .map(({ id, name, own }) => (
+              <option key={id} value={id}>
+                {name}
+                {!own && ' (shared)'}
+              </option>
+            ))}
+        </ActingSelect>
+      )}
       <p className="flex flex-wrap gap-2">
         <Button onClick={() => (readUnsaved(fresh) ? setAsking('replace') : copy())}>Copy it</Button>
         {keeps && !retired && (

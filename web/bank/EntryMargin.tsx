@@ -89,14 +89,19 @@ function Workbench({ index, editing }: Pick<Props, 'index' | 'editing'>) {
 const NO_KINDS: readonly string[] = [];
 
 /** Beside an entry that is kept: its notes, what can be done with it, its history. */
-function OfKept({ entry, editing }: { entry: Entry; editing: EntryEditing }) {
+function OfKept({ index, entry, editing }: Pick<Props, 'index' | 'editing'> & { entry: Entry }) {
   const { collection, changing, editable } = editing;
   const bringBack = editable ? changing.bringBack : null;
   return (
     <>
       <ReviewOf entry={entry.id} keeps={collection?.right === 'keep'} />
       <NotesOf entry={entry.id} />
-      <EntryActions entry={entry} keeps={collection?.right === 'keep'} isChanged={changing.isChanged} />
+      <EntryActions
+        index={index}
+        entry={entry}
+        keeps={collection?.right === 'keep'}
+        isChanged={changing.isChanged}
+      />
       <History entry={entry.id} current={entry.revision} bringBack={bringBack} />
       {entry.merged?.map((id) => (
         <HistoryOfMerged key={id} entry={id} bringBack={bringBack} />
@@ -130,7 +135,7 @@ export function EntryMargin({ index, editing, said, takeCue }: Props) {
         </Notice>
       )}
       <Workbench index={index} editing={editing} />
-      {entry && <OfKept entry={entry} editing={editing} />}
+      {entry && <OfKept index={index} entry={entry} editing={editing} />}
     </div>
   );
 }

@@ -4,6 +4,7 @@ import { ActingSelect, Button, Notice, TextField } from '../../ui';
 import type { BankIndex } from '../bankIndex';
 import { DeleteAsk } from './DeleteAsk';
 import { DoneNotice } from './DoneNotice';
+import { placesFor } from './placesFor';
 import { ACTS, useMany } from './useMany';
 
 interface Props {
@@ -58,7 +59,7 @@ export function SelectedPanel({ index, selected, select, close }: Props) {
   const many = useMany(() => setAsking(false));
   const entries = [...selected].flatMap((id) => index.entries.get(id) ?? []);
   const kept = entries.filter(({ collection }) => index.collections.get(collection)?.right === 'keep');
-  const places = index.bank.collections.filter(({ right }) => right === 'keep');
+  const places = placesFor(kept, index);
   const run = (work: (all: readonly Entry[]) => ReturnType<(typeof ACTS)['remove']>) =>
     many.run(() => work(kept));
   const isRetired = kept.length > 0 && kept.every(({ content }) => content.retired);

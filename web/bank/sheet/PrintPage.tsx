@@ -12,6 +12,7 @@ import { Button, Failed, Loading, SelectField, Tick } from '../../ui';
 import { firstCue, useBankIndex, type BankIndex } from '../bankIndex';
 import { mainPassage } from '../entryFields';
 import { PassageView } from '../PassageView';
+import { collectionsAsked } from './asked';
 import { ORDERS, type Order } from './orders';
 import './print.css';
 
@@ -38,8 +39,7 @@ function printedOf(
   ids: ReadonlySet<string> | null,
   order: Order,
 ): Printed[][] {
-  return index.bank.collections
-    .filter(({ id }) => wanted === '' || id === wanted)
+  return collectionsAsked(index.bank.collections, wanted)
     .map((collection) =>
       index.bank.entries
         .filter((entry) => entry.collection === collection.id && (!ids || ids.has(entry.id)))

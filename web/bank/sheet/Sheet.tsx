@@ -1,4 +1,4 @@
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { useBank } from '../../api/bank';
 import { usePlaced } from '../../api/queries';
@@ -13,14 +13,15 @@ import { Button, Failed, Key, Loading, SelectField, TextField } from '../../ui';
 import { useBankIndex, type BankIndex } from '../bankIndex';
 import { NotAllSearched } from '../NotAllSearched';
 import { SelectedPanel } from '../many/SelectedPanel';
+import { addressOf, askedOf, type Asked } from './asked';
 import { useSheetLook, type SheetLook } from './look';
-import { ALL, type NarrowedBy, type Narrowing } from './narrowing';
+import { type NarrowedBy, type Narrowing } from './narrowing';
 import { ORDERS, type Order } from './orders';
 import { SheetOut } from './SheetOut';
 import { SheetLines } from './SheetLines';
 import { SheetTools } from './SheetTools';
 import { useSelecting, type Selecting } from './useSelecting';
-import { useSheetLines, type Asked, type SheetShown } from './useSheetLines';
+import { useSheetLines, type SheetShown } from './useSheetLines';
 
 interface LinesProps {
   index: BankIndex;
@@ -162,17 +163,22 @@ function Narrowed({ index, asked, narrow, selecting }: NarrowedProps) {
 export function Sheet() {
   const bank = useBank();
   const index = useBankIndex();
-  const [query, setQuery] = useState('');
-  // Another screen may send one here to see one collection.
-  const [params] = useSearchParams();
-  const [collection, setCollection] = useState(params.get('in') ?? '');
-  const [order, setOrder] = useState<Order>('title');
-  const [narrowing, narrow] = useState(ALL);
+  // Another screen may send one here to see one collection, and one may come back to what was looked for.
+  const [address, setAddress] = useSearchParams();
+  const [first] = useState(() => askedOf(address));
+  const [query, setQuery] = useState(first.query);
+  const [collection, setCollection] = useState(first.collection);
+  const [order, setOrder] = useState<Order>(first.order);
+  const [narrowing, narrow] = useState(first.narrowing);
   const selecting = useSelecting();
   // Narrowing a long sheet may take longer than a key: the field itself never waits for it.
   const asked = useDeferredValue(
     useMemo(() => ({ query, collection, order, narrowing }), [query, collection, order, narrowing]),
   );
+  useEffect(() => {
+    const next = addressOf(asked);
+    if (next.toString() !== addressOf(askedOf(address)).toString()) setAddress(next, { replace: true });
+  }, [asked, address, setAddress]);
   return (
     <Figure marginLabel="Beside the sheet" margin={<Margin index={index} selecting={selecting} />}>
       <h1 className="px-7 pt-6 font-book text-[26px] leading-tight max-[899px]:px-4">The bank</h1>

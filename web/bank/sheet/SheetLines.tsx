@@ -1,4 +1,4 @@
-import { useWindowVirtualizer } from '@tanstack/react-virtual';
+import { useWindowVirtualizer, type VirtualItem } from '@tanstack/react-virtual';
 import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
 import type { Entry } from '#contracts';
@@ -8,6 +8,7 @@ import type { BankIndex } from '../bankIndex';
 import type { SheetLook } from './look';
 import { RowEditor } from './RowEditor';
 import { SheetRow } from './SheetRow';
+import { useKeptPlace } from './useKeptPlace';
 import type { Selecting } from './useSelecting';
 import type { SheetLine } from './useSheetLines';
 
@@ -131,12 +132,19 @@ export function SheetLines({ lines, selecting, look, times, due, index }: Props)
   const [top, setTop] = useState(0);
   useEffect(() => setTop((list.current?.getBoundingClientRect().top ?? 0) + window.scrollY), [selecting.ids]);
   const printing = usePrinting();
+  const measuredNow = useRef<() => VirtualItem[]>(() => []);
+  const place = useKeptPlace(() => measuredNow.current());
   const virtual = useWindowVirtualizer({
+    initialOffset: place?.scrolled,
+    initialMeasurementsCache: place?.lengths,
     count: lines.length,
     estimateSize: (at) => lengthOf(lines[at]!),
     getItemKey: (at) => keyOf(lines[at]!),
     overscan: BEYOND,
     scrollMargin: top,
+  });
+  useEffect(() => {
+    measuredNow.current = () => virtual.measurementsCache;
   });
   const items = virtual.getVirtualItems();
   const drawn = printing

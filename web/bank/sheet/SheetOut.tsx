@@ -5,7 +5,8 @@ import { Button } from '../../ui';
 import { keysOfEntry } from '../bankIndex';
 import { mainPassage } from '../entryFields';
 import { setFilters } from './narrowing';
-import type { Asked, SheetLine } from './useSheetLines';
+import type { Asked } from './asked';
+import type { SheetLine } from './useSheetLines';
 
 /** The entries of a sheet as a table, for the clipboard. */
 function tableOf(lines: readonly SheetLine[]) {

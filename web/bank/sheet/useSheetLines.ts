@@ -2,15 +2,9 @@ import { useMemo } from 'react';
 import type { Collection, Entry } from '#contracts';
 import type { BankIndex } from '../bankIndex';
 import { useFoundAway } from '../useFoundAway';
-import { isWanted, setFilters, type NarrowedBy, type Narrowing } from './narrowing';
-import { ORDERS, type Order } from './orders';
-
-export interface Asked {
-  query: string;
-  collection: string;
-  order: Order;
-  narrowing: Narrowing;
-}
+import { collectionsAsked, type Asked } from './asked';
+import { isWanted, setFilters, type NarrowedBy } from './narrowing';
+import { ORDERS } from './orders';
 
 /** One line of the sheet. Entries of a collection that is away are one line together, as long as they will be. */
 export type SheetLine =
@@ -46,12 +40,11 @@ export function useSheetLines(
     };
     for (const entry of index.bank.entries) if (!found || found.has(entry.id)) put(entry);
     for (const entry of away.entries) put(entry);
-    const wanted = index.bank.collections.filter(({ id }) => collection === '' || id === collection);
-    return wanted.flatMap((one): SheetLine[] => {
+    return collectionsAsked(index.bank.collections, collection).flatMap((one): SheetLine[] => {
       const waits = !isAsked && index.away.has(one.id);
       const entries = waits ? [] : (byCollection.get(one.id) ?? []).sort(ORDERS[order].compare);
       const count = waits ? (index.bank.counts[one.id] ?? 0) : entries.length;
-      if (count === 0 && (isAsked || isNarrowed || collection === '')) return [];
+      if (count === 0 && (isAsked || isNarrowed || one.id !== collection)) return [];
       const head: SheetLine = { kind: 'head', collection: one, entries, count };
       if (waits) return [head, { kind: 'waiting', collection: one, count }];
       return [
