@@ -25,6 +25,8 @@ export const ProposalSchema = NewProposalSchema.extend({
   mayAnswer: z.boolean(),
   /** How many unfinished drafts hold the entry; null for those who may not answer. */
   drafts: z.number().int().nullable(),
+  /** Whether its entry is in the wastebasket: then only its proposer still sees it. */
+  deleted: z.boolean(),
 });
 export type Proposal = z.infer<typeof ProposalSchema>;
 

@@ -77,6 +77,10 @@ test('a table keeps its cells, and what spans several of them', async () => {
     },
   ]);
   expect(document.match(/<w:tr>/g)).toHaveLength(2);
+  // Its heading row is bold, and stands at the head of each page it goes on to.
+  expect(document.match(/<w:tblHeader\/>/g)).toHaveLength(1);
+  expect(document).toMatch(/<w:b\/>(?:(?!<w:t[ >]).)*<w:t[^>]*>Doses/);
+  expect(document).not.toMatch(/<w:b\/>(?:(?!<w:t[ >]).)*<w:t[^>]*>Morning/);
   expect(document).toMatch(/<w:gridSpan w:val="2"\/>/);
   expect(textOf(document)).toEqual(['Doses', 'Morning', '0.5 mg']);
 });

@@ -19,6 +19,7 @@ import { wordsOfInline, type Block, type Inline, type Passage } from '#core/pass
 interface Setting {
   list?: { reference: string; level: number };
   quote?: boolean;
+  bold?: boolean;
 }
 
 const LEVELS = [
@@ -30,7 +31,7 @@ const LEVELS = [
   HeadingLevel.HEADING_6,
 ];
 
-function run(inline: Inline): ParagraphChild {
+function run(inline: Inline, setting: Setting): ParagraphChild {
   if (inline.type === 'hardBreak') return new TextRun({ break: 1 });
   const marks = inline.marks ?? [];
   const has = (type: string) => marks.some((mark) => mark.type === type);
@@ -38,7 +39,7 @@ function run(inline: Inline): ParagraphChild {
   const link = marks.find((mark) => mark.type === 'link');
   const words = new TextRun({
     text,
-    bold: has('bold'),
+    bold: has('bold') || setting.bold,
     italics: has('italic'),
     strike: has('strike'),
     ...(has('underline') ? { underline: {} } : {}),
@@ -59,7 +60,7 @@ class Writer {
   ): Paragraph {
     return new Paragraph({
       ...extra,
-      children: (content ?? []).map(run),
+      children: (content ?? []).map((inline) => run(inline, setting)),
       spacing: { after: 120 },
       ...(setting.list ? { numbering: setting.list } : {}),
       ...(setting.quote ? { indent: { left: 567 } } : {}),
@@ -85,11 +86,12 @@ class Writer {
       rows: rows.map(
         (row) =>
           new TableRow({
+            tableHeader: cells(row).every(({ type }) => type === 'tableHeader'),
             children: cells(row).map((cell) => {
               const { colspan, rowspan } =
                 ('attrs' in cell && (cell.attrs as { colspan?: number; rowspan?: number })) || {};
               return new TableCell({
-                children: this.blocks(cells(cell), {}),
+                children: this.blocks(cells(cell), { bold: cell.type === 'tableHeader' }),
                 columnSpan: colspan,
                 rowSpan: rowspan,
               });

@@ -105,7 +105,10 @@ export function place(request: PlaceRequest): Placed {
     wording: wording.id,
     language: wording.language,
     fields,
-    answers: { ...answersFromRecord(fields, { ...request, language: wording.language }), ...Object.fromEntries(kept) },
+    answers: {
+      ...answersFromRecord(fields, { ...request, language: wording.language }),
+      ...Object.fromEntries(kept),
+    },
     day: today,
     ...(conditions?.length ? { conditions } : {}),
     ...offeredTo(fields, request.last),

@@ -31,7 +31,10 @@ export function timeUnit(count: number, unit: TimeUnit, language: string): strin
   const key = `${language} ${unit}`;
   let format = formats.get(key);
   if (!format)
-    formats.set(key, (format = new Intl.NumberFormat(language, { style: 'unit', unit, unitDisplay: 'long' })));
+    formats.set(
+      key,
+      (format = new Intl.NumberFormat(language, { style: 'unit', unit, unitDisplay: 'long' })),
+    );
   const name = format.formatToParts(count).find(({ type }) => type === 'unit');
   return name?.value ?? unit;
 }

@@ -25,11 +25,12 @@ const joined = (db: Queries) =>
     .select({
       proposal: proposals,
       collection: entries.collection,
+      deletion: entries.deletion,
       proposedBy: proposer.name,
       answeredBy: answerer.name,
     })
     .from(proposals)
-    .innerJoin(entries, and(eq(entries.id, proposals.entry), isNull(entries.deletion)))
+    .innerJoin(entries, eq(entries.id, proposals.entry))
     .innerJoin(proposer, eq(proposer.id, proposals.proposedBy))
     .leftJoin(answerer, eq(answerer.id, proposals.answeredBy));
 
@@ -52,13 +53,17 @@ async function asSeen(db: Queries, member: string, rows: readonly Row[]): Promis
   const rights = await rightsFor(db, member);
   // Without a right on its collection an entry does not exist, nor what was proposed for it.
   const seen = rows.filter(({ collection }) => rights.has(collection));
-  const kept = seen.filter(({ collection }) => rights.get(collection) === 'keep');
+  const mayAnswerTo = ({ proposal, collection, deletion }: Row) =>
+    proposal.state === 'open' && deletion === null && rights.get(collection) === 'keep';
+  const kept = seen.filter(mayAnswerTo);
   const held = await draftsHolding(
     db,
     kept.map(({ proposal }) => proposal.entry),
   );
-  return seen.map(({ proposal: { proposedAt, ...rest }, proposedBy, answeredBy, collection }) => {
-    const mayAnswer = rest.state === 'open' && rights.get(collection) === 'keep';
+  return seen.map((row) => {
+    const { proposal, proposedBy, answeredBy, deletion } = row;
+    const { proposedAt, ...rest } = proposal;
+    const mayAnswer = mayAnswerTo(row);
     return {
       ...rest,
       proposedAt: proposedAt.toISOString(),
@@ -67,12 +72,14 @@ async function asSeen(db: Queries, member: string, rows: readonly Row[]): Promis
       own: rest.proposedBy === member,
       mayAnswer,
       drafts: mayAnswer ? (held.get(rest.entry) ?? 0) : null,
+      deleted: deletion !== null,
     };
   });
 }
 
 async function oneSeen(db: Queries, member: string, id: string): Promise<Proposal> {
-  const [found] = await asSeen(db, member, await joined(db).where(eq(proposals.id, id)));
+  const rows = await joined(db).where(and(eq(proposals.id, id), isNull(entries.deletion)));
+  const [found] = await asSeen(db, member, rows);
   if (!found) throw notFound();
   return found;
 }
@@ -90,7 +97,11 @@ export function proposalRoutes(router: Router, context: Context): void {
       .where(
         or(
           eq(proposals.proposedBy, member.id),
-          and(eq(proposals.state, 'open'), kept.length > 0 ? inArray(entries.collection, kept) : sql`false`),
+          and(
+            eq(proposals.state, 'open'),
+            isNull(entries.deletion),
+            kept.length > 0 ? inArray(entries.collection, kept) : sql`false`,
+          ),
         ),
       )
       .orderBy(desc(proposals.proposedAt), desc(proposals.id));

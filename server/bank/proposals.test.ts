@@ -57,6 +57,25 @@ test('a contributor proposes; keepers see it with what it touches, readers and s
   expect(problem(await propose(desta, entry.content, ' ')).code).toBe('not-valid');
 });
 
+test('of an entry that is deleted its proposer is told so; to others the proposal is gone, until it is brought back', async () => {
+  const { id } = await proposed();
+  const { deletions } = (
+    await imke
+      .post('/api/entries/steps')
+      .send({ steps: [{ do: 'delete', entries: [entry.id] }] })
+      .expect(200)
+  ).body as { deletions: string[] };
+  expect(await queue(desta)).toMatchObject([{ id, state: 'open', deleted: true, mayAnswer: false }]);
+  expect([...(await queue(imke)), ...(await queue(odile))]).toEqual([]);
+  expect(problem(await answer(imke, id, null, 'No.')).code).toBe('not-found');
+  await imke
+    .post('/api/entries/steps')
+    .send({ steps: [{ do: 'restore', deletion: deletions[0] }] })
+    .expect(200);
+  expect(await queue(desta)).toMatchObject([{ id, state: 'open', deleted: false }]);
+  expect(await queue(odile)).toMatchObject([{ id, mayAnswer: true }]);
+});
+
 test('accepted, it is the next revision, once, however many accept at once', async () => {
   const { id, content } = await proposed();
   const answers = await Promise.all(

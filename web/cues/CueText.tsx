@@ -24,7 +24,7 @@ export function CueText({ cue, leadIn, change }: { cue: Cue; leadIn: string; cha
     <div className="grid text-[12.5px] text-soft">
       <select
         aria-label="Kind of cue"
-        className="bg-page text-[12.5px]"
+        className="min-h-6 bg-page text-[12.5px]"
         value={kind}
         onChange={({ target }) => change({ ...asKind(target.value as CueKind), text: '' })}
       >

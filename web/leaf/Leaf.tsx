@@ -137,7 +137,7 @@ export function Leaf({ one, draft, copy }: Props) {
           finish={open ? finishNow : null}
           isFinishing={finishing.finish.isPending}
         />
-        <Headpiece record={one.record} />
+        <Headpiece title={one.title} record={one.record} />
         <div className="relative">
           <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
           {!slip && offering.preferences.offers === 'caret' && <UnderCaret editor={editor} />}

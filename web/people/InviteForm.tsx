@@ -48,7 +48,7 @@ export function InviteForm({ team }: { team: Team }) {
           {/* Many groups must not push what sends the letter out of sight. */}
           <div className="grid max-h-40 gap-1 overflow-y-auto">
             {team.groups.map(({ id, name }) => (
-              <label key={id} className="flex items-center gap-2 text-[14px]">
+              <label key={id} className="flex min-h-6 items-center gap-2 text-[14px]">
                 <input type="checkbox" value={id} className="accent-elder" {...register('groups')} />
                 {name}
               </label>

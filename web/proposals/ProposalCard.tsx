@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Entry, Proposal } from '#contracts';
 import { mergedEntry, type Merged } from '#core/difference';
@@ -99,19 +99,17 @@ function TakeBack({ proposal }: { proposal: Proposal }) {
 const draftsInWords = (drafts: number) =>
   drafts === 1 ? 'One unfinished draft holds this entry.' : `${drafts} unfinished drafts hold this entry.`;
 
-/** One proposal: who, why, what it would change in the entry as it stands now, and the answer. */
-export function ProposalCard({ proposal, entry }: Props) {
-  const merged = useMerged(proposal, entry);
-  const { state, reason, proposedBy, proposedAt, answer, answeredBy, drafts, base } = proposal;
-  const isOpen = state === 'open';
+const TITLE = 'font-book text-[19px] break-words';
+
+/** Who proposed what, when and why, and what became of it. */
+function About({ proposal, children }: { proposal: Proposal; children: ReactNode }) {
+  const { state, reason, proposedBy, proposedAt, answer, answeredBy, own } = proposal;
   return (
-    <li className="grid gap-3 border-b border-hair px-9 py-5 max-[899px]:px-4">
+    <>
       <header className="flex flex-wrap items-baseline gap-x-3">
-        <Link to={`/bank/${entry.id}`} className="font-book text-[19px] break-words hover:text-elder">
-          {entry.content.title}
-        </Link>
+        {children}
         <span className="text-[13px] text-soft">
-          {proposal.own ? 'You' : proposedBy}, {instantInWords(proposedAt)}
+          {own ? 'You' : proposedBy}, {instantInWords(proposedAt)}
         </span>
         <span className="ml-auto text-[13px] text-soft">{STATES[state]}</span>
       </header>
@@ -122,6 +120,39 @@ export function ProposalCard({ proposal, entry }: Props) {
           {answer && `: ${answer}`}
         </p>
       )}
+    </>
+  );
+}
+
+const CARD = 'grid gap-3 border-b border-hair px-9 py-5 max-[899px]:px-4';
+
+/** What one proposed for an entry that was deleted since. */
+export function GoneCard({ proposal }: { proposal: Proposal }) {
+  return (
+    <li className={CARD}>
+      <About proposal={proposal}>
+        <span className={TITLE}>{proposal.content.title}</span>
+      </About>
+      <p className="text-[14px] text-soft">
+        This entry was deleted.{' '}
+        {proposal.state === 'open' && 'If it is brought back, what you proposed waits again.'}
+      </p>
+    </li>
+  );
+}
+
+/** One proposal: who, why, what it would change in the entry as it stands now, and the answer. */
+export function ProposalCard({ proposal, entry }: Props) {
+  const merged = useMerged(proposal, entry);
+  const { state, drafts, base } = proposal;
+  const isOpen = state === 'open';
+  return (
+    <li className={CARD}>
+      <About proposal={proposal}>
+        <Link to={`/bank/${entry.id}`} className={`${TITLE} hover:text-elder`}>
+          {entry.content.title}
+        </Link>
+      </About>
       {isOpen && merged && (
         <>
           <DifferenceView before={entry.content} after={merged.content} />

@@ -5,7 +5,7 @@ import { useBankIndex, type BankIndex } from '../bank/bankIndex';
 import { Figure } from '../shell/Figure';
 import { Failed, Loading } from '../ui';
 import { NotesWaiting } from '../notes/NotesWaiting';
-import { ProposalCard } from './ProposalCard';
+import { GoneCard, ProposalCard } from './ProposalCard';
 
 interface ListProps {
   title: string;
@@ -21,6 +21,7 @@ function List({ title, proposals, index, none }: ListProps) {
       {proposals.length === 0 && <p className="px-9 py-4 text-[14px] text-soft max-[899px]:px-4">{none}</p>}
       <ul>
         {proposals.map((proposal) => {
+          if (proposal.deleted) return <GoneCard key={proposal.id} proposal={proposal} />;
           const entry = index.entries.get(proposal.entry);
           return entry && <ProposalCard key={proposal.id} proposal={proposal} entry={entry} />;
         })}
@@ -34,7 +35,7 @@ export function ProposalsPage() {
   const proposals = useProposals();
   const index = useBankIndex();
   const all = proposals.data ?? [];
-  const isHere = useEntriesAtHand(all.map(({ entry }) => entry));
+  const isHere = useEntriesAtHand(all.filter(({ deleted }) => !deleted).map(({ entry }) => entry));
   return (
     <Figure
       marginLabel="About proposals"

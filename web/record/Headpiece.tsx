@@ -7,6 +7,7 @@ import {
   type CaseRecord,
   type Detail,
   type Measurement,
+  type Value,
 } from '#core/record';
 import { calendarToday } from '../clock/calendarToday';
 import { Button } from '../ui';
@@ -172,14 +173,19 @@ function Care({ record, today }: { record: CaseRecord; today: CalendarDate }) {
 
 const STORED = 'elderleaf.record-folded';
 
+/** Whether the title of the case says the name already, as "Bramble, hedgehog" does. */
+const isIn = (title: string, value: Value) => value.kind !== 'text' || title.includes(value.text);
+
 /**
  * The case's record at the head of its leaf: details, weights over time, medicines, problems, with their dates. It rests
  * while the leaf beneath is written and saved: its chart is long in drawing.
  */
-export const Headpiece = memo(function Headpiece({ record }: { record: CaseRecord }) {
+export const Headpiece = memo(function Headpiece({ title, record }: { title: string; record: CaseRecord }) {
   const [folded, setFolded] = useState(() => localStorage.getItem(STORED) === 'yes');
   const today = calendarToday();
-  const facts = detailsOf(record, today).filter(({ path }) => !NOT_IN_FACTS.has(path));
+  const facts = detailsOf(record, today).filter(
+    ({ path, value }) => !NOT_IN_FACTS.has(path) || (path === 'name' && !isIn(title, value)),
+  );
   const hasLists = record.measurements.length + record.medicines.length + record.problems.length > 0;
   const fold = () => {
     localStorage.setItem(STORED, folded ? 'no' : 'yes');

@@ -12,7 +12,7 @@ export function Picks<T extends string>({ legend, options, value, pick }: Props<
     <fieldset className="grid gap-1" disabled={value === null}>
       <legend className="eyebrow">{legend}</legend>
       {options.map(([option, words]) => (
-        <label key={option} className="flex items-baseline gap-2 text-[14px]">
+        <label key={option} className="flex min-h-6 items-baseline gap-2 text-[14px]">
           <input
             type="radio"
             name={legend}

@@ -9,7 +9,7 @@ interface Props {
 /** Something that is so or not so, with its words behind it. */
 export function Tick({ on, toggle, children }: Props) {
   return (
-    <label className="flex items-center gap-2 text-[14px]">
+    <label className="flex min-h-6 items-center gap-2 text-[14px]">
       <input type="checkbox" checked={on} onChange={toggle} className="accent-elder" />
       {children}
     </label>
