@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Passage } from '#core/passage';
 import { Button, Menu, Notice } from '../ui';
-import { copyPlain, copyRich, DOWNLOADS } from './download';
+import { asPlain, copyPlain, copyRich, DOWNLOADS } from './download';
 
 interface Props {
   passage: Passage;
@@ -62,6 +62,10 @@ export function FinishedPanel({ passage, language, title, reopen, reopening }: P
           Reopen
         </Button>
       </div>
+      <details className="mt-3 text-[14px]">
+        <summary className="w-fit cursor-pointer text-elder underline">As plain text</summary>
+        <pre className="mt-1 [font-family:inherit] break-words whitespace-pre-wrap">{asPlain(passage)}</pre>
+      </details>
       {said && (
         <div className="mt-3">
           <Notice tone={said.failed ? 'warning' : 'plain'} title={said.words} />

@@ -1,6 +1,9 @@
-import { toHtml, toHtmlPage, toMarkdown } from '#core/exchange';
+import { toHtml, toHtmlPage, toMarkdown, withAddresses } from '#core/exchange';
 import { fileName, offerFile, textFile } from '../api/files';
 import { plainText, type Passage } from '#core/passage';
+
+/** A passage as it is taken where there is no formatting: its links as words and address. */
+export const asPlain = (passage: Passage): string => plainText(withAddresses(passage));
 
 /** The ways to take a finished text away as a file, with its title and the language it is in. */
 export const DOWNLOADS = [
@@ -27,7 +30,7 @@ export const DOWNLOADS = [
   {
     label: 'Plain text',
     save: async (passage: Passage, title: string) =>
-      Promise.resolve(offerFile(textFile(`${plainText(passage)}\n`, 'text/plain'), fileName(title, 'txt'))),
+      Promise.resolve(offerFile(textFile(`${asPlain(passage)}\n`, 'text/plain'), fileName(title, 'txt'))),
   },
 ] as const;
 
@@ -35,12 +38,12 @@ export const DOWNLOADS = [
 export async function copyRich(passage: Passage): Promise<void> {
   const item = new ClipboardItem({
     'text/html': textFile(toHtml(passage), 'text/html'),
-    'text/plain': textFile(plainText(passage), 'text/plain'),
+    'text/plain': textFile(asPlain(passage), 'text/plain'),
   });
   await navigator.clipboard.write([item]);
 }
 
 /** Puts a passage on the clipboard as plain text alone. */
 export async function copyPlain(passage: Passage): Promise<void> {
-  await navigator.clipboard.writeText(plainText(passage));
+  await navigator.clipboard.writeText(asPlain(passage));
 }

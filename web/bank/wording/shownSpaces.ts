@@ -1,11 +1,28 @@
+import type { Node } from '@tiptap/pm/model';
 import { Plugin, PluginKey, type EditorState } from '@tiptap/pm/state';
 import { Decoration, DecorationSet, type EditorView } from '@tiptap/pm/view';
 
 const key = new PluginKey<boolean>('shownSpaces');
 
-/** Signs for what cannot be seen: tabs, spaces that do not break, spaces doubled or at an end. */
-const UNSEEN = /\t|\u00a0|\u202f| {2,}|^ +| +$/g;
+/** What cannot be seen: tabs, spaces that do not break, spaces doubled or at an end of a line. */
+const UNSEEN = /\t|\u00a0|\u202f| {2,}|^ +| +$/gm;
 const SIGNS: Record<string, string> = { '\t': '→', '\u00a0': '⍽', '\u202f': '⍽', ' ': '·' };
+
+/** A sign that stands for a character nobody can see, at its place in its block. */
+interface Sign {
+  at: number;
+  sign: string;
+}
+
+/** The unseen characters of a block of text, in order. Line breaks part its lines; blanks and other nodes count as words. */
+export function unseenIn(block: Node): Sign[] {
+  const words = block.textBetween(0, block.content.size, undefined, ({ type }) =>
+    type.name === 'hardBreak' ? '\n' : '\uFFFC',
+  );
+  return [...words.matchAll(UNSEEN)].flatMap(({ 0: run, index }) =>
+    Array.from(run, (character, at) => ({ at: index + at, sign: SIGNS[character]! })),
+  );
+}
 
 function breakSign(sign: string): HTMLElement {
   const dom = document.createElement('span');
@@ -18,23 +35,15 @@ function signsOf(state: EditorState): DecorationSet {
   const found: Decoration[] = [];
   state.doc.descendants((block, start) => {
     if (!block.isTextblock) return true;
-    block.forEach((node, offset, index) => {
+    block.forEach((node, offset) => {
+      if (node.type.name !== 'hardBreak') return;
       const pos = start + 1 + offset;
-      if (node.type.name === 'hardBreak')
-        found.push(Decoration.widget(pos, () => breakSign('↵'), { side: -1, key: 'break' }));
-      for (const match of (node.text ?? '').matchAll(UNSEEN)) {
-        // A single space at a run's edge is seen between words; at the paragraph's edge it is not.
-        const atEdge =
-          (match.index === 0 && index === 0) ||
-          (match.index + match[0].length === node.text!.length && index === block.childCount - 1);
-        if (match[0] === ' ' && !atEdge) continue;
-        for (let at = 0; at < match[0].length; at += 1) {
-          const from = pos + match.index + at;
-          const sign = SIGNS[match[0][at]!] ?? '·';
-          found.push(Decoration.inline(from, from + 1, { class: 'shown-space', 'data-sign': sign }));
-        }
-      }
+      found.push(Decoration.widget(pos, () => breakSign('↵'), { side: -1, key: 'break' }));
     });
+    for (const { at, sign } of unseenIn(block)) {
+      const pos = start + 1 + at;
+      found.push(Decoration.inline(pos, pos + 1, { class: 'shown-space', 'data-sign': sign }));
+    }
     found.push(Decoration.widget(start + block.nodeSize - 1, () => breakSign('¶'), { side: 1, key: 'end' }));
     return false;
   });
