@@ -99,4 +99,22 @@ test('nothing runs off the side of a phone', async ({ signedIn }) => {
     await expect(page.getByRole('heading', { level: 1 })).toBeAttached();
     expect(await overflow(), path).toBeLessThanOrEqual(0);
   }
+  // Nor does a question cover the line it asks about, however low that stands: at the size of a phone, and at 200%.
+  await page.goto(new URL('/cases/hedgehog-bramble', page.url()).href);
+  await expect(draftOf(page)).toBeFocused();
+  for (let line = 0; line < 20; line += 1) await page.keyboard.press('Enter');
+  await page.keyboard.type(',fl');
+  const question = page.getByRole('region', { name: 'Current blank' });
+  await expect(question).toContainText('How many millilitres?');
+  const between = () =>
+    page.evaluate(() => {
+      const asked = document.querySelector('.margin-level')!.getBoundingClientRect();
+      const blank = document.querySelector('.blank.is-current')!.getBoundingClientRect();
+      return [blank.top > 0, blank.bottom < asked.top];
+    });
+  await expect.poll(between).toEqual([true, true]);
+  await page.setViewportSize({ width: 640, height: 400 });
+  await page.keyboard.press('F8');
+  await expect(question).toContainText('By which route?');
+  await expect.poll(between).toEqual([true, true]);
 });

@@ -10,6 +10,8 @@ interface Props {
 
 const GAP_PX = 8;
 const MOST_UP_PX = 150;
+/** Beneath a blank stands its name. */
+const NAME_PX = 18;
 
 /** Where the box belongs, in px beneath the top of the margin; null while nothing can be said. */
 function levelOf(own: HTMLElement, { state, view }: Editor, fixed: number | null): number | null {
@@ -29,6 +31,23 @@ function levelOf(own: HTMLElement, { state, view }: Editor, fixed: number | null
 }
 
 /**
+ * Where there is no margin beside the text the box stands over its foot: the line it speaks of is brought above it. True where
+ * that is so.
+ */
+function keepAbove(own: HTMLElement, { state, view }: Editor, fixed: number | null): boolean {
+  if (getComputedStyle(own).position !== 'fixed') return false;
+  const pos = fixed ?? state.selection.from;
+  if (pos > state.doc.content.size) return true;
+  const node = view.nodeDOM(pos);
+  const line = node instanceof HTMLElement ? node.getBoundingClientRect() : view.coordsAtPos(pos);
+  const covered = line.bottom + NAME_PX - own.getBoundingClientRect().top;
+  // A line longer than what is left of the screen is seen from its first words on.
+  const room = line.top - GAP_PX;
+  if (covered > 0 && room > 0) window.scrollBy({ top: Math.min(covered, room) });
+  return true;
+}
+
+/**
  * Stands in the margin level with a line of the text, but below what stands there anyway, and moved up where
  * it would otherwise run out of sight.
  */
@@ -37,8 +56,9 @@ export function Level({ editor, pos, children }: Props) {
   const place = useRef(() => {});
   useLayoutEffect(() => {
     place.current = () => {
-      const top = box.current && levelOf(box.current, editor, pos);
-      if (top === null || !box.current) return;
+      if (!box.current || keepAbove(box.current, editor, pos)) return;
+      const top = levelOf(box.current, editor, pos);
+      if (top === null) return;
       // Written only where it changes: the page is laid out again for each writing.
       const wanted = `${Math.round(top)}px`;
       if (box.current.style.top !== wanted) box.current.style.top = wanted;
