@@ -9,6 +9,7 @@ import { benchRefilling } from './refilling';
 import type { Measured } from './measure';
 import { benchTeam } from './team';
 import { benchTyping } from './typing';
+import { benchWaits } from './waits';
 
 const SECTIONS: Record<string, () => Measured[] | Promise<Measured[]>> = {
   cues: benchCues,
@@ -20,6 +21,7 @@ const SECTIONS: Record<string, () => Measured[] | Promise<Measured[]>> = {
   typing: benchTyping,
   team: benchTeam,
   bank: benchLargeBank,
+  waits: benchWaits,
 };
 const RESULTS = 'bench/results.json';
 
@@ -35,12 +37,13 @@ if (unknown.length > 0) {
 const number = (value: number) => value.toLocaleString('en-GB', { maximumFractionDigits: 0 });
 
 function table(measured: readonly Measured[]): void {
-  for (const { contender, perSecond, p50, p95, p99, buildMs, megabytes } of measured) {
+  for (const { contender, perSecond, p50, p95, p99, longest, buildMs, megabytes } of measured) {
     const figures = [
       `${number(perSecond)} a second`,
       `p50 ${number(p50)} ns`,
       ...(p95 === undefined ? [] : [`p95 ${number(p95)} ns`]),
       `p99 ${number(p99)} ns`,
+      ...(longest === undefined ? [] : [`longest ${number(longest)} ns`]),
       ...(buildMs === undefined ? [] : [`built in ${number(buildMs)} ms`]),
       ...(megabytes === undefined ? [] : [`${number(megabytes)} MB`]),
     ];

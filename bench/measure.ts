@@ -7,6 +7,7 @@ export interface Measured {
   p50: number;
   p95?: number;
   p99: number;
+  longest?: number;
   /** Where something is built first: how long that took, in milliseconds, and what it holds, in megabytes. */
   buildMs?: number;
   megabytes?: number;

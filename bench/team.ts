@@ -3,6 +3,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { RunningServer } from '../e2e/runningServer';
 import { withPostgres } from './postgres';
+import { SignedIn, signedIn } from './signedIn';
 import type { Measured } from './measure';
 import { numbers } from './numbers';
 
@@ -19,8 +20,8 @@ interface Kept {
   content: { title: string; cues: { text: string }[] };
 }
 
-/** One member at work: their session, what they hear, what they did. */
-class Worker {
+/** One member at work: what they hear, what they did. */
+class Worker extends SignedIn {
   heard = new Set<string>();
   saved = 0;
   refused = { movedOn: 0, cueTaken: 0, other: 0 };
@@ -29,23 +30,6 @@ class Worker {
   /** The collection that all fight over. */
   collection = '';
   private readonly entries = new Map<string, Kept>();
-
-  constructor(
-    readonly url: string,
-    private readonly cookie: string,
-  ) {}
-
-  async call(method: string, route: string, body?: unknown, version?: number): Promise<Response> {
-    return fetch(this.url + route, {
-      method,
-      headers: {
-        Cookie: this.cookie,
-        ...(body === undefined ? {} : { 'Content-Type': 'application/json' }),
-        ...(version === undefined ? {} : { 'If-Match': `"${version}"` }),
-      },
-      body: body === undefined ? undefined : JSON.stringify(body),
-    });
-  }
 
   /** Listens to what is told, as an open page does, until the run is over. */
   async listen(signal: AbortSignal): Promise<void> {
@@ -103,20 +87,9 @@ class Worker {
   }
 }
 
-const cookieOf = (response: Response) => response.headers.getSetCookie()[0]!.split(';')[0]!;
-
-async function signedIn(url: string, member: string): Promise<Worker> {
-  const response = await fetch(`${url}/api/session/demo`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ member }),
-  });
-  return new Worker(url, cookieOf(response));
-}
-
 /** A team of fifty with one collection that all of them keep, and shared entries in it. */
 async function prepare(urls: readonly string[]): Promise<{ workers: Worker[]; collection: string }> {
-  const imke = await signedIn(urls[0]!, 'imke');
+  const imke = await signedIn(urls[0]!, 'imke', Worker);
   const ids: string[] = [];
   for (let at = 0; at < MEMBERS; at += 1) {
     const email = `worker${at}@hollin.example`;
@@ -162,7 +135,7 @@ async function prepare(urls: readonly string[]): Promise<{ workers: Worker[]; co
       content: { ...like, title: `Shared ${at}`, cues: [] },
       reason: '',
     });
-  const workers = await Promise.all(ids.map((id, at) => signedIn(urls[at % urls.length]!, id)));
+  const workers = await Promise.all(ids.map((id, at) => signedIn(urls[at % urls.length]!, id, Worker)));
   for (const worker of workers) worker.collection = collection;
   return { workers, collection };
 }

@@ -1,5 +1,5 @@
-export { newTerm, readWordList, TermSchema, writeWordList } from './wordList';
-export type { Term, WordListFault } from './wordList';
+export { newTerm, readingWordList, readWordList, TermSchema, writeWordList } from './wordList';
+export type { Term, WordList, WordListFault } from './wordList';
 export { bestFirst, TermIndex } from './termIndex';
 export type { FoundBy, Offerable } from './termIndex';
 export { offersFor, usedOf } from './offers';

@@ -34,30 +34,49 @@ export interface WordListFault {
 /** A new term, as usual as most. */
 export const newTerm = (text: string): Term => ({ text, cue: '', weight: 1, note: '' });
 
+/** What a word list says: its terms, and the lines that cannot be read. */
+export interface WordList {
+  terms: Term[];
+  faults: WordListFault[];
+}
+
+const LINES_AT_ONCE = 500;
+
 /**
  * Reads a word list: one term a line, or term, cue, weight and note parted by tabs, the last three as wanted. Empty
  * lines and lines that begin with # are passed over; of a term that comes twice, the last counts. Lines that cannot
- * be read are told, and the others are taken all the same.
+ * be read are told, and the others are taken all the same. In steps of some hundred lines, so that whoever reads a long
+ * list can do other things between them.
  */
-export function readWordList(text: string): { terms: Term[]; faults: WordListFault[] } {
+export function* readingWordList(text: string): Generator<void, WordList> {
   const terms = new Map<string, Term>();
   const faults: WordListFault[] = [];
-  text
+  for (const [at, row] of text
     .replace(/^\uFEFF/, '')
     .split(/\r?\n/)
-    .forEach((row, at) => {
-      if (row.trim() === '' || row.startsWith('#')) return;
-      const [term = '', cue = '', weight = '', note = ''] = row.split('\t');
-      const read = TermSchema.safeParse({
-        text: term,
-        cue: cue.trim(),
-        weight: weight.trim() === '' ? 1 : Number(weight),
-        note,
-      });
-      if (read.success) terms.set(read.data.text, read.data);
-      else faults.push({ line: at + 1, message: wordsOf(read.error) });
+    .entries()) {
+    if (at % LINES_AT_ONCE === LINES_AT_ONCE - 1) yield;
+    if (row.trim() === '' || row.startsWith('#')) continue;
+    const [term = '', cue = '', weight = '', note = ''] = row.split('\t');
+    const read = TermSchema.safeParse({
+      text: term,
+      cue: cue.trim(),
+      weight: weight.trim() === '' ? 1 : Number(weight),
+      note,
     });
+    if (read.success) terms.set(read.data.text, read.data);
+    else faults.push({ line: at + 1, message: wordsOf(read.error) });
+  }
   return { terms: [...terms.values()], faults };
+}
+
+/** Reads a word list as `readingWordList` does, at once. */
+export function readWordList(text: string): WordList {
+  const steps = readingWordList(text);
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+  }
 }
 
 const wordsOf = (error: z.ZodError) =>

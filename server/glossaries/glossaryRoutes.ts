@@ -1,11 +1,12 @@
 import { and, asc, count, eq, isNull, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Glossary, Member } from '#contracts';
-import { readWordList, writeWordList, type Term } from '#core/glossary';
+import { readingWordList, writeWordList, type Term, type WordList } from '#core/glossary';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { glossaries, terms } from '../db/schema';
 import { bind } from '../http/bind';
+import { inTurns } from '../http/longWork';
 import { notFound, Refusal } from '../http/refusal';
 import { record } from '../people/trail';
 import { deleteGlossary } from '../wastebasket/deleting';
@@ -88,8 +89,7 @@ const termsOf = (db: Queries, glossary: string, only?: string): Promise<Term[]> 
 const isSame = (a: Term, b: Term) => a.cue === b.cue && a.weight === b.weight && a.note === b.note;
 
 /** Takes a word list over into a glossary, all or nothing of what can be read. */
-async function takeOver(tx: Queries, row: Row, list: string, replace: boolean) {
-  const read = readWordList(list);
+async function takeOver(tx: Queries, row: Row, read: WordList, replace: boolean) {
   const before = new Map((await termsOf(tx, row.id)).map((term) => [term.text, term]));
   const added = read.terms.filter(({ text }) => !before.has(text));
   const changed = read.terms.filter((term) => before.has(term.text) && !isSame(before.get(term.text)!, term));
@@ -168,10 +168,11 @@ export function glossaryRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'importTerms', async ({ member, params, body }) => {
+    const read = await inTurns(readingWordList(body.terms));
     const done = await db.transaction(async (tx) => {
       const row = await heldByKeeper(tx, params.glossary, member);
       mustHaveTerms(row);
-      const taken = await takeOver(tx, row, body.terms, body.replace);
+      const taken = await takeOver(tx, row, read, body.replace);
       const next = await nextVersion(tx, row);
       const { added, changed: altered, dropped } = taken;
       const detail = `${added} added, ${altered} changed, ${dropped} removed`;

@@ -1,7 +1,7 @@
 import { EventEmitter } from 'node:events';
 import type { Response } from 'express';
 import { expect, test } from '@jest/globals';
-import { answerInLines } from './longWork';
+import { answerInLines, inTurns } from './longWork';
 
 /** A response that keeps the lines it is given. */
 class Lines extends EventEmitter {
@@ -70,4 +70,21 @@ test('a result that is not what the contract says is an error, and is not sent',
   };
   await expect(answerInLines(page as unknown as Response, 'imke', short, refuse)).rejects.toThrow('not so');
   expect(page.results).toEqual([]);
+});
+
+test('work in steps lets others have their turn, and comes to what it comes to', async () => {
+  let others = 0;
+  let isOver = false;
+  const other = () => {
+    others += 1;
+    if (!isOver) setImmediate(other);
+  };
+  setImmediate(other);
+  function* long() {
+    // As long as it takes until another has had its turn: at once, if nobody ever had one, it would never end.
+    for (let step = 0; step < 1e9 && others < 3; step += 1) yield;
+    return others;
+  }
+  expect(await inTurns(long())).toBeGreaterThanOrEqual(3);
+  isOver = true;
 });

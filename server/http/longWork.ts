@@ -6,6 +6,18 @@ const TELL_MS = 100;
 
 const othersTurn = () => new Promise<void>((resolve) => setImmediate(resolve));
 
+/** Does long work in its steps; others have their turn between them. */
+export async function inTurns<Result>(work: Generator<void, Result>): Promise<Result> {
+  let turn = performance.now();
+  for (;;) {
+    const { done, value } = work.next();
+    if (done) return value;
+    if (performance.now() - turn <= TURN_MS) continue;
+    await othersTurn();
+    turn = performance.now();
+  }
+}
+
 /** The running long work of each member: the next one ends the one before. */
 const running = new Map<string, AbortController>();
 
