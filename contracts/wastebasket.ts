@@ -1,6 +1,5 @@
 import { z } from 'zod';
 import { EntryContentSchema } from '#core/entry';
-import { EntrySchema } from './bank';
 import { storedRevision } from './limits';
 
 const id = z.string().min(1).max(60);
@@ -44,7 +43,6 @@ export const ChangedEntriesSchema = z.object({
     .max(2000),
   reason: z.string().trim().max(300).default(''),
 });
-export const EntriesSchema = z.object({ entries: z.array(EntrySchema) });
 
 export const TeamSettingsSchema = z.object({
   /** Days after which the wastebasket is emptied of a thing; null for never. */

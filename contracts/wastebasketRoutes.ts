@@ -2,11 +2,7 @@ import { z } from 'zod';
 import { SteppedSchema, StepsSchema } from './steps';
 import { define } from './route';
 import {
-  ChangedEntriesSchema,
-  DeletedEntriesSchema,
   DeletionSchema,
-  EntriesSchema,
-  MovedSchema,
   RestoredSchema,
   TeamSettingsSchema,
   TouchedSchema,
@@ -15,24 +11,6 @@ import {
 
 /** Many entries at once; deleting and bringing back. */
 export const WASTEBASKET_ROUTES = define({
-  changeEntries: {
-    method: 'post',
-    path: '/api/entries/changed',
-    access: 'member',
-    summary: 'Saves many entries as new revisions: all of them, or none.',
-    status: 200,
-    body: ChangedEntriesSchema,
-    response: EntriesSchema,
-  },
-  moveEntries: {
-    method: 'post',
-    path: '/api/entries/moved',
-    access: 'member',
-    summary: 'Moves entries to another collection: all of them, or none.',
-    status: 200,
-    body: MovedSchema,
-    response: EntriesSchema,
-  },
   takeSteps: {
     method: 'post',
     path: '/api/entries/steps',
@@ -51,15 +29,6 @@ export const WASTEBASKET_ROUTES = define({
     status: 200,
     body: TouchingSchema,
     response: TouchedSchema,
-  },
-  deleteEntries: {
-    method: 'post',
-    path: '/api/entries/deleted',
-    access: 'member',
-    summary: 'Puts entries into the wastebasket: all of them, or none.',
-    status: 201,
-    body: DeletedEntriesSchema,
-    response: DeletionSchema,
   },
   deleteDraft: {
     method: 'delete',

@@ -1,10 +1,10 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import type { Collection, Deletion, Entry, Proposal } from '#contracts';
+import type { Collection, Entry, Proposal } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { rightsOf, type Grant } from '#core/rights';
 import { members } from './db/schema';
-import { keep, wording } from './testing/entryCalls';
+import { deleting, deletionIn, keep, wording } from './testing/entryCalls';
 import { Page, settled } from './testing/page';
 import { startTestServer, type Caller, type TestServer } from './testing/testServer';
 
@@ -56,7 +56,7 @@ interface Made {
   /** A word that stands in everything of this collection and nowhere else. */
   secret: string;
   entry: Entry;
-  deletion: Deletion;
+  deletion: string;
   proposal: Proposal;
   grants: Grant[];
 }
@@ -84,7 +84,7 @@ async function make(wanted: typeof plan extends fc.Arbitrary<infer T> ? T : neve
     const content = wording(`T ${secret}`, `W ${secret}`, `c${at}${secret}`);
     const entry = (await keep(wilma, id, content)).body as Entry;
     const gone = (await keep(wilma, id, wording(`D ${secret}`, 'x'))).body as Entry;
-    const deletion = (await wilma.post('/api/entries/deleted').send({ entries: [gone.id] })).body as Deletion;
+    const deletion = deletionIn(await deleting(wilma, [gone.id]));
     const proposal = (
       await wilma
         .post(`/api/entries/${entry.id}/proposals`)
@@ -163,7 +163,7 @@ const asked = (who: string, { id, entry, deletion, proposal }: Made) => {
     caller.get(`/api/collections/${id}/revisions`),
     caller.post(`/api/collections/${id}/changes`).send({ had: null }),
     caller.post(`/api/proposals/${proposal.id}/answer`).send({ accept: null, answer: '' }),
-    caller.post(`/api/wastebasket/${deletion.id}/restored`).send({ entries: null }),
+    caller.post(`/api/wastebasket/${deletion}/restored`).send({ entries: null }),
     caller.post(`/api/entries/${entry.id}/notes`).send({ text: 'x' }),
     caller.post('/api/entries').send({
       collection: `own-${who}`,

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { Entry } from '#contracts';
 import { members } from './db/schema';
-import { keep, wording } from './testing/entryCalls';
+import { deleting, keep, wording } from './testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from './testing/testServer';
 
 let server: TestServer;
@@ -20,7 +20,7 @@ afterAll(() => server.close());
 test('what an owner who has no right on it cannot come by: the collection exists for none of their lists', async () => {
   const secret = wording('Kestrel in the secret wing', 'Words.', 'secretcue');
   const { id } = (await keep(odile, 'ward', secret)).body as Entry;
-  await odile.post('/api/entries/deleted').send({ entries: [id] });
+  await deleting(odile, [id]);
   await keep(odile, 'ward', secret);
   const lists = ['/api/bank', '/api/proposals', '/api/notes', '/api/wastebasket', '/api/team', '/api/people'];
   for (const list of lists) {

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import type { Bank, Collection, Deletion, Entry, Sharing } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 
-import { keep, wording } from './testing/entryCalls';
+import { deleting, keep, moving, wording } from './testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from './testing/testServer';
 
 /**
@@ -82,13 +82,9 @@ async function imkeDrops(id: string): Promise<{ text: string }> {
 /** Each act asks for anything there is, whether Desta knows of it or not; a refusal is as good as the deed. */
 const ACTS: ((tree: Tree, act: DestasAct, deletions: string[]) => Promise<{ text: string }>)[] = [
   ({ entries }, { a, b }) =>
-    desta
-      .post('/api/entries/deleted')
-      .send({ entries: [entries[a % entries.length]!.id, entries[b % entries.length]!.id] }),
+    deleting(desta, [entries[a % entries.length]!.id, entries[b % entries.length]!.id]),
   ({ entries, collections }, { a, b }) =>
-    desta
-      .post('/api/entries/moved')
-      .send({ entries: [entries[a % entries.length]!.id], to: collections[b % collections.length]!.id }),
+    moving(desta, [entries[a % entries.length]!.id], collections[b % collections.length]!.id),
   ({ collections }, { a, b }) =>
     desta
       .post(`/api/collections/${collections[a % collections.length]!.id}/place`)

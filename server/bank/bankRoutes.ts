@@ -4,11 +4,10 @@ import type { Context } from '../context';
 import { members, revisions } from '../db/schema';
 import { bind } from '../http/bind';
 import { notFound } from '../http/refusal';
-import { announceChanges, announceEntry } from './announceEntry';
-import { changeEntries, moveEntries } from './manyEntries';
+import { announceEntry } from './announceEntry';
 import { readBank, readCollection } from './readBank';
 import { mustSeeHistory } from './history';
-import { visibleEntries, visibleEntry } from './rights';
+import { visibleEntry } from './rights';
 import { makeEntry } from './makeEntry';
 import { holdAgainst, toEntry, updateEntry } from './saveEntry';
 import { nearestTo } from './nearestTo';
@@ -42,19 +41,6 @@ export function bankRoutes(router: Router, context: Context): void {
     const entry = await makeEntry(context, member.id, body);
     await announceEntry(context, member, entry);
     return entry;
-  });
-
-  bind(router, context, 'changeEntries', async ({ member, body }) => {
-    const saved = await changeEntries(context, member.id, body.changes, body.reason, { areAll: true });
-    await announceChanges(context, saved);
-    return { entries: saved };
-  });
-
-  bind(router, context, 'moveEntries', async ({ member, body }) => {
-    const before = await visibleEntries(db, member.id, body.entries);
-    const moved = await moveEntries(context, member.id, body.entries, body.to);
-    await announceChanges(context, [...moved, ...moved.map(({ id }) => before.get(id)!)]);
-    return { entries: moved };
   });
 
   bind(router, context, 'takeSteps', ({ member, body }) => takeSteps(context, member, body.steps));

@@ -1,9 +1,10 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { sql } from 'drizzle-orm';
-import type { Bank, Deletion, Restored, Entry, Found, Nearest } from '#contracts';
+import type { Bank, Restored, Entry, Found, Nearest } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { newEntry } from '#core/entry';
 import { entryWords } from '../db/schema';
+import { deleting, deletionIn, moving } from '../testing/entryCalls';
 import { startTestServer, type TestServer } from '../testing/testServer';
 import { writeMissingWords } from './entryWords';
 
@@ -50,15 +51,9 @@ test('search finds by any word, unfinished or misspelt, the head before the rest
   // What stands in one's own wording is nobody else's to find, wherever it came from.
   const own = await keep('own-imke', content('Private otter', 'Mine.'));
   expect(await titles(desta, 'private otter')).toEqual([]);
-  await imke
-    .post('/api/entries/moved')
-    .send({ entries: [own.id], to: 'ward' })
-    .expect(200);
+  await moving(imke, [own.id], 'ward').expect(200);
   expect(await titles(desta, 'private otter')).toEqual(['Private otter']);
-  await imke
-    .post('/api/entries/deleted')
-    .send({ entries: [own.id] })
-    .expect(201);
+  await deleting(imke, [own.id]).expect(200);
   expect(await titles(desta, 'private otter')).toEqual([]);
 });
 
@@ -142,15 +137,15 @@ test('what was deleted hides nothing either, and is found again once it is broug
   const made = await Promise.all(
     Array.from({ length: 210 }, (_, at) => keep('ward', content(`Narwhal ${at}`, 'Words.'))),
   );
-  const deleted = await imke
-    .post('/api/entries/deleted')
-    .send({ entries: made.map(({ id }) => id) })
-    .expect(201);
+  const deleted = await deleting(
+    imke,
+    made.map(({ id }) => id),
+  ).expect(200);
   await keep('ward', content('Narwhal in the bay', 'Words.'));
   expect(await titles(imke, 'narwhal')).toEqual(['Narwhal in the bay']);
   await writeMissingWords(server.context.db);
   expect(await titles(imke, 'narwhal')).toEqual(['Narwhal in the bay']);
-  const { id } = deleted.body as Deletion;
+  const id = deletionIn(deleted);
   // The last in the order in which they are told, of which only the first are.
   const last = made.reduce((a, b) => (a.id > b.id ? a : b));
   await imke

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { Bank, Entry, Proposal, RevisionSummary } from '#contracts';
-import { keptEntry, problem, saveAs, wording } from '../testing/entryCalls';
+import { changing, deleting, keptEntry, problem, saveAs, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
 /** What is sent a second time, because the connection was lost before the answer to the first came. */
@@ -53,10 +53,7 @@ test('what somebody has saved meanwhile is told and stays; what was deleted mean
   const refused = await make(imke, key, wording('Warmed', 'It was warmed well.'));
   expect(problem(refused)).toMatchObject({ code: 'moved-on', current: { revision: 2, savedBy: 'odile' } });
   expect(problem(await make(imke, key, content)).code).toBe('moved-on');
-  await odile
-    .post('/api/entries/deleted')
-    .send({ entries: [first.id] })
-    .expect(201);
+  await deleting(odile, [first.id]).expect(200);
   expect((await made(imke, key, content)).id).not.toBe(first.id);
 });
 
@@ -80,7 +77,7 @@ test('changes of many sent again are done once', async () => {
     revision: 1,
     content: { ...content, tags: ['wing'] },
   }));
-  const change = () => imke.post('/api/entries/changed').send({ changes, reason: 'Tagged wing' }).expect(200);
+  const change = () => changing(imke, changes, 'Tagged wing').expect(200);
   const first = (await change()).body as { entries: Entry[] };
   expect(first.entries.map(({ revision }) => revision)).toEqual([2, 2]);
   const second = (await change()).body as { entries: Entry[] };

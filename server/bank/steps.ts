@@ -31,6 +31,8 @@ interface Walk {
   /** Collections in which something is another now. */
   touched: Set<string>;
   proposedFor: string[];
+  /** Whether it is one step: sent again, it is done already. */
+  isOne: boolean;
   reachChanged: boolean;
 }
 
@@ -92,7 +94,10 @@ async function take(walk: Walk, step: Step): Promise<void> {
   switch (step.do) {
     case 'change': {
       const changes = step.changes.map((one) => ({ ...one, content: withMade(walk, one.content) }));
-      return took(walk, await changeEntries(context, member.id, changes, step.reason));
+      return took(
+        walk,
+        await changeEntries(context, member.id, changes, step.reason, { areAll: walk.isOne }),
+      );
     }
     case 'revert':
       // Held against the member's rights by what saves them; nothing of them is told before.
@@ -159,7 +164,7 @@ export async function takeSteps(context: Context, member: Member, steps: readonl
     const inside = { ...context, db: tx as unknown as Database };
     const came = { entries: [], deletions: [], proposals: [] };
     const fresh = { made: new Map(), touched: new Set<string>(), proposedFor: [], reachChanged: false };
-    const walk: Walk = { ...fresh, context: inside, tx, member, came };
+    const walk: Walk = { ...fresh, context: inside, tx, member, came, isOne: steps.length === 1 };
     if (steps.some(holdsTree)) await holdTree(tx);
     for (const step of steps) await take(walk, step);
     return walk;

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
 import type { Bank, Collection, CollectionRevision, Entry, Note } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
-import { keep, problem, saveAs, wording } from '../testing/entryCalls';
+import { deleting, keep, problem, saveAs, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -75,10 +75,7 @@ test('a variation stands in for a shared entry: once in a collection, without cu
   const bank = (await imke.get('/api/bank')).body as Bank;
   expect(JSON.stringify(bank.entries)).not.toContain(own.id);
   // Dropped, another may be made.
-  await anouk
-    .post('/api/entries/deleted')
-    .send({ entries: [own.id] })
-    .expect(201);
+  await deleting(anouk, [own.id]).expect(200);
   await vary(anouk, 'own-anouk').expect(201);
 });
 

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import supertest from 'supertest';
 import type { Draft, Entry } from '#contracts';
 import { emptyDraft } from '#core/draft';
-import { keep, problem, wording } from '../testing/entryCalls';
+import { changing, keep, problem, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -103,7 +103,7 @@ describe('what no store takes is refused, and never an error of ours', () => {
   test('one entry named twice is told as what it is', async () => {
     const entry = (await keep(imke, 'ward', wording('Twice', 'x'))).body as Entry;
     const change = { entry: entry.id, revision: 1, content: entry.content };
-    const answer = await imke.post('/api/entries/changed').send({ changes: [change, change], reason: '' });
+    const answer = await changing(imke, [change, change]);
     expect(problem(answer).detail).toContain('named twice');
   });
 });

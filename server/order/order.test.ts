@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Alike, Entry, Note, RevisionSummary } from '#contracts';
 import type { EntryContent } from '#core/entry';
-import { keep, keptEntry, problem, wording } from '../testing/entryCalls';
+import { changing, keep, keptEntry, problem, wording } from '../testing/entryCalls';
 import { longAnswer } from '../testing/longAnswer';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
@@ -85,7 +85,7 @@ describe('merging', () => {
     ).toBe(404);
 
     const changes = [{ ...at(entry), content: left.content }];
-    await imke.post('/api/entries/changed').send({ changes, reason: '' }).expect(200);
+    await changing(imke, changes).expect(200);
     const back = await imke.post(`/api/wastebasket/${deletion}/restored`).send({ entries: null }).expect(200);
     expect(back.body).toEqual({ entries: 1, lostCues: [] });
     expect((await imke.get(`/api/entries/${left.id}`)).body).not.toHaveProperty('merged');

@@ -4,7 +4,7 @@ import type { Collection, Draft, Entry, RouteName } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
 import { members } from '../db/schema';
-import { keep, wording } from './entryCalls';
+import { deleting, deletionIn, keep, wording } from './entryCalls';
 import type { CallerName } from './rightsTable';
 import type { Caller, TestServer } from './testServer';
 
@@ -49,8 +49,7 @@ export const proposal = async () =>
   );
 const note = async () =>
   idOf(world.imke.post(`/api/entries/${(await entry()).id}/notes`).send({ text: 'Wrong' }));
-export const deletion = async () =>
-  idOf(world.callers.keeper.post('/api/entries/deleted').send({ entries: [(await entry()).id] }));
+export const deletion = async () => deletionIn(await deleting(world.callers.keeper, [(await entry()).id]));
 const invitation = () =>
   idOf(
     world.imke
@@ -187,13 +186,7 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
   dropGroup: async () => ({ params: { group: await group() } }),
   trail: async () =>
     Promise.resolve({ body: { about: null, by: null, from: null, until: null, before: null } }),
-  changeEntries: async () => {
-    const { id, content } = await entry();
-    return { body: { changes: [{ entry: id, revision: 1, content }], reason: '' } };
-  },
-  moveEntries: async () => ({ body: { entries: [(await entry()).id], to: 'ward' } }),
   touched: async () => ({ body: { entries: [(await entry()).id] } }),
-  deleteEntries: async () => ({ body: { entries: [(await entry()).id] } }),
   deleteDraft: draft,
   restore: async () => ({ params: { deletion: await deletion() }, body: { entries: null } }),
   purge: async () => ({ params: { deletion: await deletion() } }),

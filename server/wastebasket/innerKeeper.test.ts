@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
 import type { Bank, Collection, Deletion, Entry, Sharing, TrailLine } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
-import { keep, problem, saveAs, wording } from '../testing/entryCalls';
+import { keep, moving, problem, saveAs, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
 /** Imke keeps what is around; Desta keeps a collection within it, and does not see what is around. */
@@ -112,10 +112,7 @@ test('moved where others read it, an entry shows them what it is now; its histor
   const first = (await keep(imke, 'own-imke', wording(`Own ${made}`, 'Mrs Penhaligon is impossible.')))
     .body as Entry;
   await saveAs(imke, first.id, 1, wording(`Own ${made}`, 'The caller was upset.')).expect(200);
-  await imke
-    .post('/api/entries/moved')
-    .send({ entries: [first.id], to: inner.id })
-    .expect(200);
+  await moving(imke, [first.id], inner.id).expect(200);
   await saveAs(imke, first.id, 2, wording(`Own ${made}`, 'The caller was upset. Ring back.')).expect(200);
   const seenBy = async (caller: Caller) =>
     ((await caller.get(`/api/entries/${first.id}/revisions`).expect(200)).body as { revision: number }[]).map(
@@ -129,9 +126,6 @@ test('moved where others read it, an entry shows them what it is now; its histor
   // Moved on, and the collection it came from gone for good: nobody new comes to see what was there.
   const third = await make(`Third ${made}`, null);
   await share(third.id, [to('imke', 'keep'), to('anouk', 'read')]);
-  await imke
-    .post('/api/entries/moved')
-    .send({ entries: [first.id], to: third.id })
-    .expect(200);
+  await moving(imke, [first.id], third.id).expect(200);
   expect(await seenBy(anouk)).toEqual([3, 2]);
 });

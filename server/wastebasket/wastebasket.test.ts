@@ -1,7 +1,16 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import type { Bank, Collection, Deletion, Draft, Entry, Glossary, Restored } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
-import { keep, problem, saveAs, wording } from '../testing/entryCalls';
+import {
+  changing,
+  deleting,
+  deletionIn,
+  keep,
+  moving,
+  problem,
+  saveAs,
+  wording,
+} from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 import { emptyWastebasket } from './emptying';
 
@@ -33,7 +42,6 @@ beforeEach(async () => {
 });
 
 const ids = () => some.map(({ id }) => id);
-const bin = (caller: Caller, entries: string[]) => caller.post('/api/entries/deleted').send({ entries });
 const basket = async (caller: Caller) =>
   (await caller.get('/api/wastebasket').expect(200)).body as Deletion[];
 const glossaries = async (caller: Caller) =>
@@ -75,8 +83,10 @@ async function follow(caller: Caller) {
 describe('entries', () => {
   test('deleted they are nowhere, their cues are free; brought back they are whole, but for cues taken meanwhile', async () => {
     const same = await follow(odile);
-    const deletion = (await bin(odile, ids()).expect(201)).body as Deletion;
-    expect(deletion).toMatchObject({ count: 3, title: '3 entries', by: 'Odile Brandt' });
+    const deletion = deletionIn(await deleting(odile, ids()).expect(200));
+    expect((await basket(odile)).find(({ id }) => id === deletion)).toMatchObject({
+      ...{ count: 3, title: '3 entries', by: 'Odile Brandt' },
+    });
     await same();
     for (const id of ids()) {
       expect((await imke.get(`/api/entries/${id}`)).status).toBe(404);
@@ -84,22 +94,22 @@ describe('entries', () => {
       expect((await saveAs(imke, id, 1, wording('x', 'y'))).status).toBe(404);
     }
     await keep(imke, 'ward', wording('Taker', 'x', cueOf(0))).expect(201);
-    const back = (await restore(imke, deletion.id).expect(200)).body as Restored;
+    const back = (await restore(imke, deletion).expect(200)).body as Restored;
     expect(back).toEqual({ entries: 3, lostCues: [{ title: `Basket ${made} 0`, cue: cueOf(0) }] });
     await same();
     const first = (await imke.get(`/api/entries/${some[0]!.id}`)).body as Entry;
     expect(first).toMatchObject({ revision: 2, content: { cues: [] } });
     expect((await imke.get(`/api/entries/${some[1]!.id}`)).body).toEqual({ ...some[1], revision: 1 });
     expect(problem(await keep(imke, 'ward', wording('Late', 'x', cueOf(1)))).code).toBe('cue-taken');
-    expect((await basket(imke)).map(({ id }) => id)).not.toContain(deletion.id);
+    expect((await basket(imke)).map(({ id }) => id)).not.toContain(deletion);
   });
 
   test('all or none; one of several brought back alone; only keepers delete, see and bring back', async () => {
-    expect(problem(await bin(imke, [...ids(), 'none'])).code).toBe('not-found');
-    expect(problem(await bin(desta, ids())).code).toBe('not-allowed');
-    expect(problem(await bin(ruan, ids())).code).toBe('not-found');
+    expect(problem(await deleting(imke, [...ids(), 'none'])).code).toBe('not-found');
+    expect(problem(await deleting(desta, ids())).code).toBe('not-allowed');
+    expect(problem(await deleting(ruan, ids())).code).toBe('not-found');
     expect((await imke.get(`/api/entries/${some[0]!.id}`)).status).toBe(200);
-    const { id } = (await bin(imke, ids())).body as Deletion;
+    const id = deletionIn(await deleting(imke, ids()));
     for (const caller of [desta, ruan]) {
       expect((await basket(caller)).map((one) => one.id)).not.toContain(id);
       expect(problem(await restore(caller, id)).code).toBe('not-found');
@@ -123,8 +133,7 @@ describe('entries', () => {
     const same = await follow(imke);
     const elsewhere = await follow(odile);
     const box = await makeCollection(`Box ${made}`);
-    const move = (entries: string[], to: string, caller = imke) =>
-      caller.post('/api/entries/moved').send({ entries, to });
+    const move = (entries: string[], to: string, caller = imke) => moving(caller, entries, to);
     await keep(imke, box.id, wording('There', 'x', cueOf(2).toUpperCase())).expect(201);
     expect(problem(await move(ids(), box.id))).toMatchObject({ code: 'cue-taken' });
     expect((await imke.get(`/api/entries/${some[0]!.id}`)).body).toMatchObject({ collection: 'ward' });
@@ -148,7 +157,7 @@ describe('entries', () => {
       revision,
       content: { ...one.content, tags: ['night'], cues: [{ text: cue }] },
     });
-    const send = (changes: unknown[]) => imke.post('/api/entries/changed').send({ changes, reason: 'Swap' });
+    const send = (changes: object[]) => changing(imke, changes, 'Swap');
     await send([change(a, cueOf(1)), change(b, cueOf(0))]).expect(200);
     expect(problem(await send([change(a, cueOf(0), 2), change(b, cueOf(1), 1)])).code).toBe('moved-on');
     expect(problem(await send([change(a, cueOf(1), 2), change(b, cueOf(1), 2)])).code).toBe('cue-taken');
@@ -217,19 +226,16 @@ test('a variation does not come back, nor move, to where another has taken its p
         .expect(201)
     ).body as Entry;
   const first = await vary('own-imke');
-  const { id } = (await bin(imke, [first.id])).body as Deletion;
+  const id = deletionIn(await deleting(imke, [first.id]));
   await vary('own-imke');
   expect(problem(await restore(imke, id)).detail).toContain('variation');
   const box = await makeCollection('Varied box');
   const other = await vary(box.id);
-  await imke
-    .post('/api/entries/deleted')
-    .send({ entries: [other.id] })
-    .expect(201);
+  await deleting(imke, [other.id]).expect(200);
   const again = await vary(box.id);
   const home = await makeCollection('Another box');
   await vary(home.id);
-  const move = (to: string) => imke.post('/api/entries/moved').send({ entries: [again.id], to });
+  const move = (to: string) => moving(imke, [again.id], to);
   expect(problem(await move(home.id)).detail).toContain('variation');
   expect(problem(await move('ward')).code).toBe('not-valid');
 });
@@ -247,7 +253,7 @@ test("one's draft goes and comes back, unless another was begun; the wastebasket
   await restore(odile, gone.id).expect(200);
   await odile.get(`/api/drafts/${draft.id}`).expect(200);
 
-  const { id } = (await bin(imke, ids())).body as Deletion;
+  const id = deletionIn(await deleting(imke, ids()));
   expect(problem(await odile.put('/api/settings').send({ wastebasketDays: 1 })).code).toBe('not-allowed');
   await imke.put('/api/settings').send({ wastebasketDays: 7 }).expect(200);
   const later = (days: number) => ({

@@ -12,7 +12,7 @@ import { ownDraft } from '../cases/caseAccess';
 import { bind } from '../http/bind';
 import { notFound, Refusal } from '../http/refusal';
 import { record } from '../people/trail';
-import { deleteDraft, deleteEntries } from './deleting';
+import { deleteDraft } from './deleting';
 import { emptyWastebasket, purge, settingsOf } from './emptying';
 import { oneUndoable, restoreFor, undoable } from './undoable';
 
@@ -62,13 +62,6 @@ export function wastebasketRoutes(router: Router, context: Context): void {
       .innerJoin(sql`jsonb_each(${drafts.document} -> 'attrs' -> 'placements') as placed`, sql`true`)
       .where(and(eq(drafts.state, 'open'), isNull(drafts.deletion), inArray(held, [...seen.keys(), ''])));
     return { within: within.map(({ id, content }) => ({ id, title: content.title })), drafts: found!.count };
-  });
-
-  bind(router, context, 'deleteEntries', async ({ member, body }) => {
-    const id = await deleteEntries(context, member.id, body.entries);
-    const { told, all } = await oneUndoable(db, member, id);
-    await announceChanges(context, all);
-    return told;
   });
 
   bind(router, context, 'deleteDraft', async ({ member, params, version }) => {
