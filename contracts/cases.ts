@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { DraftDocumentSchema } from '#core/draft';
-import { CaseRecordSchema } from '#core/record';
+import { CaseRecordSchema, DETAILS, ValueSchema } from '#core/record';
+import { KindIdSchema } from '#core/work';
 
 const instant = z.iso.datetime();
 
@@ -20,7 +21,7 @@ export type Draft = z.infer<typeof DraftSchema>;
 
 export const CaseSummarySchema = z.object({
   id: z.string(),
-  kind: z.enum(['admission', 'feedback', 'transcript', 'reply']),
+  kind: KindIdSchema,
   title: z.string(),
   number: z.string().nullable(),
   summary: z.string(),
@@ -29,6 +30,32 @@ export const CaseSummarySchema = z.object({
   draft: z.object({ state: z.enum(['open', 'finished']), savedAt: instant, excerpt: z.string() }).nullable(),
 });
 export type CaseSummary = z.infer<typeof CaseSummarySchema>;
+
+const path = z.enum(DETAILS.map((detail) => detail.path));
+
+/** A case begun by hand. A leaf needs no title: it is called by what is written on it. */
+export const NewCaseSchema = z
+  .object({
+    /** Names it: sent again, since the answer was lost, it is no second case. */
+    id: z.uuid(),
+    kind: KindIdSchema,
+    title: z.string().trim().max(200, 'a title may have 200 characters at the most'),
+    number: z.string().trim().max(60, 'a number may have 60 characters at the most').nullable(),
+    details: z
+      .array(z.object({ path, value: ValueSchema }))
+      .max(60)
+      .refine(
+        (all) => new Set(all.map((one) => one.path)).size === all.length,
+        'each detail can be given once',
+      ),
+    /** Others that it is given to, by their ids. */
+    given: z.array(z.string().min(1).max(60)).max(500),
+  })
+  .refine(({ kind, title }) => kind === 'leaf' || title !== '', {
+    path: ['title'],
+    message: 'say what it is called',
+  });
+export type NewCase = z.infer<typeof NewCaseSchema>;
 
 export const CaseSchema = CaseSummarySchema.extend({
   record: CaseRecordSchema,

@@ -24,6 +24,7 @@ import {
   SavedDraftSchema,
   SetAsideSchema,
   TakenOverSchema,
+  NewCaseSchema,
 } from './cases';
 import { GLOSSARY_ROUTES } from './glossaryRoutes';
 import { COLLECTION_ROUTES } from './collectionRoutes';
@@ -229,6 +230,15 @@ export const ROUTES = define({
     summary: 'The cases given to the member, what is unfinished first.',
     status: 200,
     response: z.array(CaseSummarySchema),
+  },
+  makeCase: {
+    method: 'post',
+    path: '/api/cases',
+    access: 'member',
+    summary: 'Begins a case by hand and gives it to the member and to others. Sent again, it is made once.',
+    status: 201,
+    body: NewCaseSchema,
+    response: CaseSummarySchema,
   },
   takeBundle: {
     method: 'post',

@@ -5,6 +5,7 @@ import type { EntryContent } from '#core/entry';
 import { readWordList } from '#core/glossary';
 import { notationErrorInWords, readEntry } from '#core/notation';
 import { emptyRecord, ValueSchema, type CaseRecord } from '#core/record';
+import { KindIdSchema } from '#core/work';
 
 /** Reads the files of the demo. They are checked like anything from outside, so that a slip shows at once. */
 
@@ -44,7 +45,7 @@ const GlossaryFile = z.array(
 const CaseFile = z.array(
   z.object({
     id: z.string(),
-    kind: z.enum(['feedback', 'transcript', 'reply']),
+    kind: KindIdSchema,
     title: z.string(),
     number: z.string(),
     summary: z.string(),

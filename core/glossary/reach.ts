@@ -1,3 +1,4 @@
+import { kindOf } from '#core/work';
 import type { OwnReach, Preferences } from './preferences';
 
 /** A collection or a glossary, as far as reach goes. */
@@ -7,11 +8,11 @@ interface List {
   kindsOfWork: readonly string[];
 }
 
-/** Whether a list is in reach for a kind of work: meant for it, unless the member switched it in or out. */
+/** Whether a list is in reach for a kind of work: meant for it, or the kind reaches for all; unless the member switched it in or out. */
 export function isInReach({ id, kindsOfWork }: List, kind: string, own: OwnReach | undefined): boolean {
   if (own?.in.includes(id)) return true;
   if (own?.out.includes(id)) return false;
-  return kindsOfWork.length === 0 || kindsOfWork.includes(kind);
+  return kindsOfWork.length === 0 || kindsOfWork.includes(kind) || kindOf(kind)?.reachesAll === true;
 }
 
 /** The preferences with a list switched in for a kind of work by name, even where it is meant for it. */

@@ -44,6 +44,9 @@ export const DETAILS = [
   { path: 'language', label: 'Language', kind: 'text' },
 ] as const satisfies readonly { path: string; label: string; kind: DetailKind }[];
 
+/** The path of a detail that is known of any record. */
+export type DetailPath = (typeof DETAILS)[number]['path'];
+
 const LABELS = new Map<string, string>(DETAILS.map(({ path, label }) => [path, label]));
 
 const labelled = (path: string, detail: Omit<Detail, 'path' | 'label'>): Detail => ({

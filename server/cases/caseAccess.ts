@@ -1,5 +1,6 @@
-import { and, eq, isNull } from 'drizzle-orm';
+import { and, desc, eq, isNull } from 'drizzle-orm';
 import type { Case, CaseSummary, Draft, DraftSummary } from '#contracts';
+import { titleFromText } from '#core/work';
 import type { Queries } from '../db/openStore';
 import { cases, casesGiven, drafts } from '../db/schema';
 import { notFound } from '../http/refusal';
@@ -45,7 +46,7 @@ type CaseHead = Omit<CaseRow, 'record'>;
 export const toCaseSummary = (row: CaseHead, draft: DraftHead | null): CaseSummary => ({
   id: row.id,
   kind: row.kind,
-  title: row.title,
+  title: row.title || titleFromText(draft?.excerpt ?? '') || 'A new leaf',
   number: row.number,
   summary: row.summary,
   openedAt: row.openedAt.toISOString(),
@@ -68,6 +69,14 @@ export async function givenCase(db: Queries, member: string, id: string): Promis
   if (!found) throw notFound();
   return found.row;
 }
+
+/** The member's own drafts of a case without their texts, the one saved last first. */
+export const draftsOfCase = (db: Queries, member: string, id: string) =>
+  db
+    .select(draftHead)
+    .from(drafts)
+    .where(and(eq(drafts.case, id), eq(drafts.author, member), isNull(drafts.deletion)))
+    .orderBy(desc(drafts.savedAt));
 
 /** The draft, if it is the member's own; to others it does not exist. */
 export async function ownDraft(db: Queries, member: string, id: string): Promise<DraftRow> {

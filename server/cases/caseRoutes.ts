@@ -1,4 +1,4 @@
-import { and, desc, eq, isNull } from 'drizzle-orm';
+import { and, eq, isNull } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { CaseSummary } from '#contracts';
 import { readFhirBundle, type ReadCase } from '#core/exchange';
@@ -6,7 +6,8 @@ import type { Context } from '../context';
 import { cases, casesGiven, drafts } from '../db/schema';
 import { bind } from '../http/bind';
 import { Refusal } from '../http/refusal';
-import { draftHead, givenCase, toCase, toCaseSummary } from './caseAccess';
+import { draftHead, draftsOfCase, givenCase, toCase, toCaseSummary } from './caseAccess';
+import { makeCase } from './makeCase';
 
 const RANK = { open: 0, none: 1, finished: 2 };
 const rank = (one: CaseSummary) => RANK[one.draft?.state ?? 'none'];
@@ -69,6 +70,8 @@ export function caseRoutes(router: Router, context: Context): void {
     return rows.map(({ head, draft }) => toCaseSummary(head, draft)).sort(byNeed);
   });
 
+  bind(router, context, 'makeCase', ({ member, body }) => makeCase(context, member, body));
+
   bind(router, context, 'takeBundle', async ({ member, body }) => {
     const reading = readFhirBundle(body);
     if (!reading.ok) {
@@ -89,11 +92,6 @@ export function caseRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'case', async ({ member, params }) => {
     const row = await givenCase(db, member.id, params.case);
-    const found = await db
-      .select(draftHead)
-      .from(drafts)
-      .where(and(eq(drafts.case, row.id), eq(drafts.author, member.id), isNull(drafts.deletion)))
-      .orderBy(desc(drafts.savedAt));
-    return toCase(row, found, member.id);
+    return toCase(row, await draftsOfCase(db, member.id, row.id), member.id);
   });
 }

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
 import type { Collection, Draft, Entry, RouteName } from '#contracts';
@@ -216,6 +217,10 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
   saveEntry: async () => ({ ...(await onEntry({ content: wording(name(), 'y'), reason: '' })), version: 1 }),
   revisions: () => onEntry(),
   revision: async () => ({ params: { entry: (await entry()).id, revision: '1' } }),
+  makeCase: async () =>
+    Promise.resolve({
+      body: { id: randomUUID(), kind: 'leaf', title: name(), number: null, details: [], given: [] },
+    }),
   takeBundle: async () =>
     Promise.resolve({
       body: JSON.parse(

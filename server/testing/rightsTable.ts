@@ -122,6 +122,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   revisions: readers,
   revision: readers,
   cases: members,
+  makeCase: members,
   takeBundle: members,
   case: given,
   earlierUses: given,

@@ -1,19 +1,17 @@
-import { Link } from 'react-router';
+import { useEffect } from 'react';
+import { Link, useSearchParams } from 'react-router';
 import type { CaseSummary } from '#contracts';
+import { KINDS } from '#core/work';
+import { inWords } from '../api/client';
 import { useCases } from '../api/queries';
 import { instantInWords } from '../clock/calendarToday';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
-import { Failed, Loading } from '../ui';
+import { Button, Failed, Loading, Notice } from '../ui';
 import { DeletedDraft } from './DeletedDraft';
 import { DropBundle } from './DropBundle';
-
-const KINDS: Record<CaseSummary['kind'], string> = {
-  admission: 'Admission',
-  feedback: 'Field report',
-  transcript: 'Recording',
-  reply: 'Enquiry',
-};
+import { NewCase } from './NewCase';
+import { useNewLeaf } from './useBegin';
 
 const GROUPS = [
   { state: 'open', title: 'Unfinished' },
@@ -32,8 +30,8 @@ function CaseLine({ one }: { one: CaseSummary }) {
         <span className="min-w-0 font-book text-[18px] leading-snug break-words group-hover:text-elder">
           {one.title}
         </span>
-        <span className="text-[13px] text-soft">
-          {KINDS[one.kind]}
+        <span className="text-right text-[13px] text-soft">
+          {KINDS[one.kind].caseName}
           {one.number && ` ${one.number}`}
         </span>
         <span className="line-clamp-1 text-[14px] text-soft">
@@ -51,8 +49,8 @@ function Groups({ cases }: { cases: CaseSummary[] }) {
   if (cases.length === 0) {
     return (
       <p className="px-7 py-8 text-soft">
-        No case has been given to you yet. Drop a FHIR Bundle in the margin to make one, or look into the
-        bank.
+        Nothing is on your desk yet. Begin a leaf, or a case; or drop a file of a record system in the margin.
+        What you write is saved as you write it.
       </p>
     );
   }
@@ -76,11 +74,45 @@ function Groups({ cases }: { cases: CaseSummary[] }) {
 export function Desk() {
   const { member } = useShell();
   const cases = useCases();
+  const leaf = useNewLeaf();
+  // In the address, so that the look-up leads to it and the browser leads back from it.
+  const [address, setAddress] = useSearchParams();
+  const asked = address.get('new');
+  const isBeginning = asked === 'case';
+  const { run } = leaf;
+  useEffect(() => {
+    if (asked !== 'leaf') return;
+    setAddress({}, { replace: true });
+    run();
+  }, [asked, run, setAddress]);
   return (
-    <Figure marginLabel="Beside the desk" margin={<DropBundle />}>
-      <h1 className="px-7 pt-6 pb-1 font-book text-[26px] leading-tight max-[899px]:px-4">
-        {member.name.split(' ')[0]}’s desk
-      </h1>
+    <Figure
+      marginLabel="Beside the desk"
+      margin={
+        <>
+          {isBeginning && cases.data && (
+            <NewCase cases={cases.data} close={() => setAddress({}, { replace: true })} />
+          )}
+          <DropBundle />
+        </>
+      }
+    >
+      <header className="flex flex-wrap items-baseline gap-2 px-7 pt-6 pb-1 max-[899px]:px-4">
+        <h1 className="grow font-book text-[26px] leading-tight">{member.name.split(' ')[0]}’s desk</h1>
+        <Button disabled={leaf.isPending} onClick={leaf.run}>
+          New leaf
+        </Button>
+        <Button aria-expanded={isBeginning} onClick={() => setAddress(isBeginning ? {} : { new: 'case' })}>
+          New case
+        </Button>
+      </header>
+      {leaf.error && (
+        <div className="px-7 max-[899px]:px-4">
+          <Notice tone="warning" title={inWords(leaf.error)}>
+            No leaf was begun.
+          </Notice>
+        </div>
+      )}
       <DeletedDraft />
       {cases.isPending && <Loading what="your cases" />}
       {cases.isError && <Failed what="your cases" error={cases.error} retry={() => void cases.refetch()} />}

@@ -92,6 +92,8 @@ function useRows(query: string, close: () => void): { rows: Row[]; error: Error 
       { label: 'People', run: go('/people') },
       { label: 'Your account', run: go('/account') },
       { label: 'Go to the desk', run: go('/') },
+      { label: 'New leaf', run: go('/?new=leaf') },
+      { label: 'New case', run: go('/?new=case') },
       { label: 'What is new', run: go('/news') },
       { label: 'Show the keys', run: go('/keys') },
     ];

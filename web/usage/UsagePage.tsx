@@ -4,14 +4,13 @@ import { dateInWords } from '#core/calendar';
 import type { Usage } from '#contracts';
 import { call } from '../api/client';
 import { useBankIndex, type BankIndex } from '../bank/bankIndex';
-import { KINDS_OF_WORK } from '../reach/kindsOfWork';
+import { kindInWords } from '../reach/kindsOfWork';
 import { Figure } from '../shell/Figure';
 import { Failed, Loading } from '../ui';
 import { SumsTable } from './SumsTable';
 
 const locale = navigator.language;
 const MOST_ENTRIES = 40;
-const kindInWords = (kind: string) => KINDS_OF_WORK.find(([one]) => one === kind)?.[1] ?? kind;
 
 function Figures({ usage, index }: { usage: Usage; index: BankIndex }) {
   const nameOf = (id: string) => index.collections.get(id)?.name ?? '';

@@ -4,13 +4,14 @@ import { index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'd
 import type { DraftDocument } from '#core/draft';
 import type { DraftStateWhy } from '#contracts';
 import type { CaseRecord } from '#core/record';
+import type { KindId } from '#core/work';
 import { instant } from './instant';
 import { members } from './people';
 import { deletions } from './wastebasket';
 
 export const cases = pgTable('cases', {
   id: text('id').primaryKey(),
-  kind: text('kind', { enum: ['admission', 'feedback', 'transcript', 'reply'] }).notNull(),
+  kind: text('kind').$type<KindId>().notNull(),
   title: text('title').notNull(),
   number: text('number'),
   summary: text('summary').notNull(),

@@ -1,7 +1,7 @@
 import { useMemo, type ReactNode } from 'react';
 import { Button, SelectField, Tick } from '../../ui';
 import type { BankIndex } from '../bankIndex';
-import { KINDS_OF_WORK } from '../../reach/kindsOfWork';
+import { kindInWords } from '../../reach/kindsOfWork';
 import { languageName } from '../wording/languages';
 import type { SheetLook } from './look';
 import { ALL, setFilters, type Narrowing } from './narrowing';
@@ -87,7 +87,6 @@ export function SheetTools({ index, narrowing, narrow, look, changeLook, childre
   const { tags, languages, kinds } = useMemo(() => choicesOf(index), [index]);
   const put = (part: Partial<Narrowing>) => narrow({ ...narrowing, ...part });
   const set = setFilters(narrowing);
-  const kindName = (key: string) => KINDS_OF_WORK.find(([kind]) => kind === key)?.[1] ?? key;
   return (
     <div
       data-print="no"
@@ -99,7 +98,7 @@ export function SheetTools({ index, narrowing, narrow, look, changeLook, childre
           <Pick
             label="Kind of work"
             value={narrowing.kind}
-            words={asWords(kinds, 'any', kindName)}
+            words={asWords(kinds, 'any', kindInWords)}
             pick={(kind) => put({ kind })}
           />
           <Pick

@@ -1,0 +1,25 @@
+import { z } from 'zod';
+import { ADMISSION } from './admission/kind';
+import { FEEDBACK } from './feedback/kind';
+import type { Kind } from './kind';
+import { LEAF } from './leaf/kind';
+import { REPLY } from './reply/kind';
+import { TRANSCRIPT } from './transcript/kind';
+
+/** The kinds of work there are, in the order they are offered: the one place where a kind is registered. */
+export const KINDS = {
+  admission: ADMISSION,
+  feedback: FEEDBACK,
+  transcript: TRANSCRIPT,
+  reply: REPLY,
+  leaf: LEAF,
+} as const satisfies Record<string, Kind>;
+
+/** Which kind of work: a key of `KINDS`. */
+export type KindId = keyof typeof KINDS;
+
+export const KIND_IDS = Object.keys(KINDS) as [KindId, ...KindId[]];
+export const KindIdSchema = z.enum(KIND_IDS);
+
+/** A kind by an id that may be of another Elderleaf, as lists and counts hold them; null for one that is not registered here. */
+export const kindOf = (id: string): Kind | null => (KINDS as Record<string, Kind>)[id] ?? null;

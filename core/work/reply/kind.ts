@@ -1,0 +1,9 @@
+import type { Kind } from '../kind';
+
+/** The answer to somebody who asked. */
+export const REPLY: Kind = {
+  work: 'Replies',
+  caseName: 'Enquiry',
+  details: ['customer', 'topic', 'species', 'place', 'language'],
+  reachesAll: false,
+};

@@ -1,0 +1,70 @@
+import { draftOf, expect, expectAccessible, test, words } from './test';
+
+test('a leaf begun with nothing asked, and a case begun by hand, by keyboard alone; a colleague has it too', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  const { keyboard } = page;
+  await keyboard.press('F2');
+  await expect(page.getByRole('combobox')).toBeFocused();
+  await keyboard.type('New leaf');
+  await keyboard.press('Enter');
+  await expect(draftOf(page)).toBeFocused();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('A new leaf');
+  await keyboard.type('Rang the vet about the owl. She comes at noon.');
+  await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+  // Cues of every collection fire: it is of no one kind.
+  await keyboard.type(' ,ho');
+  await expect.poll(() => words(page)).not.toContain(',ho');
+
+  await keyboard.press('F2');
+  await keyboard.type('New case');
+  await keyboard.press('Enter');
+  const form = page.getByRole('form', { name: 'A new case' });
+  await expect(form.getByRole('textbox', { name: 'What it is called' })).toBeFocused();
+  await expect(page.getByRole('link', { name: /^Rang the vet about the owl/ })).toBeVisible();
+  await keyboard.press('Enter');
+  await expect(form.getByRole('alert').first()).toContainText('say what it is called');
+  await keyboard.type('Moth, hedgehog');
+  await form.getByRole('combobox', { name: 'What it is' }).selectOption('Admission');
+  await form.getByRole('textbox', { name: 'Name', exact: true }).fill('Moth');
+  await form.getByRole('textbox', { name: 'Date of birth' }).fill('in the spring');
+  await form.getByRole('combobox', { name: 'Give it to a colleague too' }).selectOption('Odile Brandt');
+  await expectAccessible(page);
+  // What is written stays when one goes elsewhere and comes back.
+  await page.getByRole('link', { name: 'Bank', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'The bank' })).toBeVisible();
+  await page.goBack();
+  await expect(form.getByRole('textbox', { name: 'Name', exact: true })).toHaveValue('Moth');
+  await form.getByRole('textbox', { name: 'What it is called' }).press('Enter');
+  await expect(form.getByRole('alert')).toContainText('No day can be read');
+  await form.getByRole('textbox', { name: 'Date of birth' }).fill('4 mar 2026');
+  await expect(form).toContainText('4 March 2026');
+  await form.getByRole('textbox', { name: 'Date of birth' }).press('Enter');
+  await expect(draftOf(page)).toBeFocused();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Moth, hedgehog');
+  await expect(page.getByRole('region', { name: 'Record' })).toContainText('Age');
+
+  const odile = await signedIn('Odile Brandt');
+  await odile.getByRole('link', { name: /^Moth, hedgehog/ }).click();
+  await expect(draftOf(odile)).toBeFocused();
+});
+
+test('with the connection down nothing is begun and nothing lost; sent again it is one case', async ({
+  server,
+  signedIn,
+}) => {
+  const page = await signedIn('Desta Wynne');
+  await page.getByRole('button', { name: 'New case' }).click();
+  const form = page.getByRole('form', { name: 'A new case' });
+  await form.getByRole('textbox', { name: 'What it is called' }).fill('Dune transect');
+  await server.kill();
+  await form.getByRole('button', { name: 'Begin it' }).click();
+  await expect(form.getByText('No case was made; what you wrote stands here.')).toBeVisible();
+  await expect(form.getByRole('textbox', { name: 'What it is called' })).toHaveValue('Dune transect');
+  await server.again();
+  await form.getByRole('button', { name: 'Begin it' }).click();
+  await expect(draftOf(page)).toBeFocused();
+  await page.getByRole('link', { name: 'Desk', exact: true }).click();
+  await expect(page.getByRole('link', { name: /^Dune transect/ })).toHaveCount(1);
+});

@@ -1,0 +1,43 @@
+import { and, inArray, isNull } from 'drizzle-orm';
+import type { CaseSummary, Member, NewCase } from '#contracts';
+import { emptyRecord, type CaseRecord } from '#core/record';
+import type { Context } from '../context';
+import { cases, casesGiven, members } from '../db/schema';
+import { Refusal } from '../http/refusal';
+import { draftsOfCase, givenCase, toCaseSummary } from './caseAccess';
+
+/** The record of a case begun by hand: each detail says who wrote it, and on which day. */
+const recordByHand = ({ details }: NewCase, member: Member, today: string): CaseRecord => ({
+  ...emptyRecord(),
+  details: details.map((detail) => ({ ...detail, source: `Written by ${member.name}`, asOf: today })),
+});
+
+/**
+ * Begins a case by hand and gives it to the member and to others. Sent again it is the case it was; throws a Refusal where it
+ * is given to somebody who is not of the team.
+ */
+export async function makeCase(context: Context, member: Member, body: NewCase): Promise<CaseSummary> {
+  const { id, kind, title, number } = body;
+  const given = [...new Set([member.id, ...body.given])];
+  const now = context.now();
+  const made = await context.db.transaction(async (tx) => {
+    const there = await tx
+      .select({ id: members.id })
+      .from(members)
+      .where(and(inArray(members.id, given), isNull(members.leftAt)));
+    if (there.length < given.length)
+      throw new Refusal(
+        'not-valid',
+        'One of those it is given to is not of your team any more. No case was made.',
+      );
+    const record = recordByHand(body, member, now.toISOString().slice(0, 10));
+    const row = { id, kind, title, number: number || null, summary: '', record, openedAt: now };
+    const fresh = await tx.insert(cases).values(row).onConflictDoNothing().returning({ id: cases.id });
+    if (fresh.length > 0) await tx.insert(casesGiven).values(given.map((one) => ({ case: id, member: one })));
+    return fresh.length > 0;
+  });
+  if (made) for (const one of given) await context.events.tell(one, { type: 'case-added', case: id });
+  const row = await givenCase(context.db, member.id, id);
+  const [draft] = await draftsOfCase(context.db, member.id, id);
+  return toCaseSummary(row, draft ?? null);
+}

@@ -1,0 +1,194 @@
+import { useEffect, useState } from 'react';
+import { X } from 'lucide-react';
+import type { CaseSummary } from '#contracts';
+import { DETAILS, type DetailPath } from '#core/record';
+import { KIND_IDS, KINDS, type KindId } from '#core/work';
+import { ApiProblem, inWords } from '../api/client';
+import { useTeam } from '../api/queries';
+import { LANGUAGES, languageName } from '../bank/wording/languages';
+import { dropKept, keep, kept } from '../kept/kept';
+import { useShell } from '../shell/ShellContext';
+import { ActingSelect, Button, Notice, SelectField, TextField } from '../ui';
+import {
+  emptyCase,
+  isDay,
+  isWritten,
+  NewCaseFormSchema,
+  readBack,
+  unread,
+  type NewCaseForm,
+} from './newCase';
+import { begunToday, useBegin } from './useBegin';
+
+/** Of what a case can be: a leaf of no case has a button of its own. */
+const KINDS_ASKED = KIND_IDS.filter((id) => id !== 'leaf');
+const KEPT = 'new-case';
+const LABELS = new Map<string, string>(DETAILS.map(({ path, label }) => [path, label]));
+
+/** A detail of which there are only a few. */
+const CHOICES: Partial<Record<DetailPath, readonly (readonly [string, string])[]>> = {
+  sex: ['female', 'male', 'unknown'].map((one) => [one, one] as const),
+  language: LANGUAGES.map((tag) => [tag, languageName(tag)] as const),
+};
+
+interface DetailProps {
+  path: DetailPath;
+  value: string;
+  error: string | undefined;
+  change: (value: string) => void;
+}
+
+function DetailField({ path, value, error, change }: DetailProps) {
+  const label = LABELS.get(path) ?? path;
+  const choices = CHOICES[path];
+  if (!choices)
+    return (
+      <TextField
+        label={label}
+        placeholder={isDay(path) ? 'such as 4 mar, or -2 for two days ago' : undefined}
+        hint={readBack(path, value, begunToday())}
+        maxLength={2000}
+        error={error}
+        value={value}
+        onChange={({ target }) => change(target.value)}
+      />
+    );
+  return (
+    <SelectField label={label} error={error} value={value} onChange={({ target }) => change(target.value)}>
+      <option value="">not said</option>
+      {choices.map(([one, words]) => (
+        <option key={one} value={one}>
+          {words}
+        </option>
+      ))}
+    </SelectField>
+  );
+}
+
+/** Colleagues that the case is given to, besides oneself. */
+function GivenTo({ given, change }: { given: readonly string[]; change: (given: string[]) => void }) {
+  const { member } = useShell();
+  const members = (useTeam().data?.members ?? []).filter(({ id, left }) => id !== member.id && !left);
+  const nameOf = (id: string) => members.find((one) => one.id === id)?.name ?? 'Someone who left';
+  if (members.length === 0) return null;
+  return (
+    <div>
+      <ActingSelect label="Give it to a colleague too" value="" act={(id) => id && change([...given, id])}>
+        <option value="">nobody else</option>
+        {members
+          .filter(({ id }) => !given.includes(id))
+          .map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+      </ActingSelect>
+      <ul>
+        {given.map((id) => (
+          <li key={id} className="flex min-h-6 items-center justify-between border-b border-hair text-[14px]">
+            {nameOf(id)}
+            <button
+              type="button"
+              aria-label={`Do not give it to ${nameOf(id)}`}
+              className="p-1 text-soft hover:text-rust"
+              onClick={() => change(given.filter((one) => one !== id))}
+            >
+              <X size={16} aria-hidden />
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** What one begins with: what was being written in this tab, else nothing of the kind one had last. */
+function beginWith(cases: readonly CaseSummary[]): NewCaseForm {
+  const newest = [...cases].sort((a, b) => b.openedAt.localeCompare(a.openedAt))[0]?.kind;
+  const kind: KindId = newest && newest !== 'leaf' ? newest : KINDS_ASKED[0]!;
+  return kept(KEPT, NewCaseFormSchema, 'tab') ?? emptyCase(kind);
+}
+
+/** Begins a case by hand. What is written stays in this tab until the case is there, or one lets go of it. */
+export function NewCase({ cases, close }: { cases: readonly CaseSummary[]; close: () => void }) {
+  const [form, setForm] = useState(() => beginWith(cases));
+  const [told, setTold] = useState<readonly DetailPath[]>([]);
+  const begin = useBegin(() => dropKept(KEPT, 'tab'));
+  useEffect(() => {
+    if (isWritten(form)) keep(KEPT, form, 'tab');
+  }, [form]);
+  const put = (part: Partial<NewCaseForm>) => {
+    // What was said to what stood there before says nothing of what stands there now.
+    if (begin.error) begin.reset();
+    setTold([]);
+    setForm((now) => ({ ...now, ...part }));
+  };
+  const faults = begin.error instanceof ApiProblem ? (begin.error.problem.faults ?? []) : [];
+  const faultOf = (place: string) => faults.find((fault) => fault.place.startsWith(place))?.message;
+  const letGo = () => {
+    dropKept(KEPT, 'tab');
+    close();
+  };
+  return (
+    <form
+      aria-label="A new case"
+      noValidate
+      className="slip mt-6 grid gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const days = unread(form, begunToday());
+        setTold(days);
+        if (days.length === 0) begin.mutate(form);
+      }}
+    >
+      <h2 className="font-book text-[17px]">A new case</h2>
+      <SelectField
+        label="What it is"
+        value={form.kind}
+        onChange={({ target }) => put({ kind: target.value as KindId })}
+      >
+        {KINDS_ASKED.map((id) => (
+          <option key={id} value={id}>
+            {KINDS[id].caseName}
+          </option>
+        ))}
+      </SelectField>
+      <TextField
+        label="What it is called"
+        autoFocus
+        maxLength={200}
+        error={faultOf('title')}
+        value={form.title}
+        onChange={({ target }) => put({ title: target.value })}
+      />
+      <TextField
+        label="Case number"
+        maxLength={60}
+        error={faultOf('number')}
+        value={form.number}
+        onChange={({ target }) => put({ number: target.value })}
+      />
+      {KINDS[form.kind].details.map((path) => (
+        <DetailField
+          key={path}
+          path={path}
+          value={form.details[path] ?? ''}
+          error={told.includes(path) ? 'No day can be read in this.' : undefined}
+          change={(value) => put({ details: { ...form.details, [path]: value } })}
+        />
+      ))}
+      <GivenTo given={form.given} change={(given) => put({ given })} />
+      {begin.error && (
+        <Notice tone="warning" title={inWords(begin.error)}>
+          No case was made; what you wrote stands here.
+        </Notice>
+      )}
+      <p className="flex gap-2">
+        <Button look="main" type="submit" disabled={begin.isPending}>
+          Begin it
+        </Button>
+        <Button onClick={letGo}>{isWritten(form) ? 'Let go of it' : 'Close'}</Button>
+      </p>
+    </form>
+  );
+}
