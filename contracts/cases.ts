@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { DraftDocumentSchema } from '#core/draft';
-import { CaseRecordSchema, DETAILS, ValueSchema } from '#core/record';
+import { CaseRecordSchema, CORRECTABLE, DETAILS, ValueSchema } from '#core/record';
 import { KindIdSchema } from '#core/work';
 
 const instant = z.iso.datetime();
@@ -56,6 +56,14 @@ export const NewCaseSchema = z
     message: 'say what it is called',
   });
 export type NewCase = z.infer<typeof NewCaseSchema>;
+
+/** One detail of a record put right by hand: what stood there when it was looked at, and what is right; null for nothing. */
+export const CorrectionSchema = z.object({
+  path: z.enum(CORRECTABLE as [string, ...string[]]),
+  had: ValueSchema.nullable(),
+  value: ValueSchema.nullable(),
+});
+export type Correction = z.infer<typeof CorrectionSchema>;
 
 export const CaseSchema = CaseSummarySchema.extend({
   record: CaseRecordSchema,

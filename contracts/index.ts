@@ -46,6 +46,7 @@ export type {
   Case,
   CaseSummary,
   NewCase,
+  Correction,
   Draft,
   DraftStateSummary,
   DraftStateWhy,

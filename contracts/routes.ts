@@ -18,6 +18,7 @@ import {
 import {
   CaseSchema,
   CaseSummarySchema,
+  CorrectionSchema,
   DraftSchema,
   DraftStateSchema,
   DraftStateSummarySchema,
@@ -255,6 +256,15 @@ export const ROUTES = define({
     access: 'given',
     summary: 'A case with its record and drafts.',
     status: 200,
+    response: CaseSchema,
+  },
+  correctRecord: {
+    method: 'post',
+    path: '/api/cases/:case/corrections',
+    access: 'given',
+    summary: "Corrects a detail of a case's record by hand, for all it is given to.",
+    status: 200,
+    body: CorrectionSchema,
     response: CaseSchema,
   },
   earlierUses: {

@@ -1,4 +1,4 @@
-import { draftOf, expect, expectAccessible, test, words } from './test';
+import { draftOf, expect, expectAccessible, openCase, test, words } from './test';
 
 test('a leaf begun with nothing asked, and a case begun by hand, by keyboard alone; a colleague has it too', async ({
   signedIn,
@@ -67,4 +67,42 @@ test('with the connection down nothing is begun and nothing lost; sent again it 
   await expect(draftOf(page)).toBeFocused();
   await page.getByRole('link', { name: 'Desk', exact: true }).click();
   await expect(page.getByRole('link', { name: /^Dune transect/ })).toHaveCount(1);
+});
+
+test('a record corrected by hand: what is placed follows, here and at a colleague’s, and nothing written is lost', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  await openCase(page, /Bramble/);
+  await page.keyboard.type('Seen today. ,adm');
+  await expect.poll(() => words(page)).toContain('Bramble, a female hedgehog');
+  const odile = await signedIn('Odile Brandt');
+  await openCase(odile, /Bramble/);
+  await odile.keyboard.type('Noted. ,adm');
+  await expect.poll(() => words(odile)).toContain('a female hedgehog');
+
+  await page.getByRole('button', { name: 'Correct the record' }).click();
+  const record = page.getByRole('region', { name: 'Correct the record' });
+  await record.getByRole('textbox', { name: 'Name', exact: true }).fill('Brambly');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => words(page)).toContain('Seen today. Brambly, a female hedgehog');
+  await expect(page.getByText('The record was corrected. One blank follows.')).toBeVisible();
+  await expect(record.getByText(/said Bramble\./)).toBeVisible();
+  await expectAccessible(page);
+  await expect.poll(() => words(odile)).toContain('Noted. Brambly, a female hedgehog');
+
+  const born = record.getByRole('textbox', { name: 'Admitted' });
+  await born.fill('soon');
+  await page.keyboard.press('Enter');
+  await expect(record.getByRole('alert')).toContainText('No day can be read');
+  await born.fill('18 nov 2026');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => words(page)).toContain('admitted on 18 November 2026');
+  await record.getByRole('button', { name: 'Back to that' }).first().click();
+  await expect.poll(() => words(page)).toContain('Seen today. Bramble, a female hedgehog');
+  // What was written is there, on the server too.
+  await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+  await page.reload();
+  await expect(draftOf(page)).toBeFocused();
+  expect(await words(page)).toContain('Seen today. Bramble, a female hedgehog');
 });

@@ -8,6 +8,7 @@ export type { Pickable } from './picking';
 export { pickablesOf, pickedIn, matchingPickables, MOST_BY_KEY, picking, otherwise, OTHER } from './picking';
 export type { AnswerProblem, Clock } from './readAnswer';
 export { answersFromRecord } from './answersFromRecord';
+export { followedAnswers } from './followedAnswers';
 export { knowledgeOf, findField, Knowledge } from './knowledge';
 export { isAnswered } from './isAnswered';
 export { contentsWithin, includedIn, includedSize, MOST_INCLUDED, renamedIncludes, ringOf } from './includes';

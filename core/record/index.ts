@@ -4,5 +4,8 @@ export { CaseRecordSchema, emptyRecord } from './record';
 export type { CaseRecord, Measurement, Medicine, Problem, RecordDetail, RecurringCare } from './record';
 export { DETAILS, detailsOf, lookUp, seriesOf } from './details';
 export type { Detail, DetailKind, DetailPath } from './details';
+export { CORRECTABLE, correctedRecord, saidBySource, writtenDetail } from './correctedRecord';
+export { isDay, readBack, readDetail } from './readDetail';
+export type { Written } from './readDetail';
 export { careDue } from './careDue';
 export type { CareDue } from './careDue';

@@ -11,6 +11,8 @@ const RecordDetailSchema = z.object({
   value: ValueSchema,
   source,
   asOf: CalendarDateSchema.nullable(),
+  // Written by a person, and not read from a source.
+  byHand: z.literal(true).optional(),
 });
 
 const MeasurementSchema = z.object({
@@ -65,6 +67,8 @@ export const CaseRecordSchema = z.object({
   medicines: z.array(MedicineSchema).max(1000),
   problems: z.array(ProblemSchema).max(1000),
   care: z.array(RecurringCareSchema).max(500).optional(),
+  // What sources said of details that were corrected or taken away by hand, to be brought back.
+  said: z.array(RecordDetailSchema).max(500).optional(),
 });
 
 export type CaseRecord = z.infer<typeof CaseRecordSchema>;

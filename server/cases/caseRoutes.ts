@@ -7,6 +7,7 @@ import { cases, casesGiven, drafts } from '../db/schema';
 import { bind } from '../http/bind';
 import { Refusal } from '../http/refusal';
 import { draftHead, draftsOfCase, givenCase, toCase, toCaseSummary } from './caseAccess';
+import { correctCase } from './correctCase';
 import { makeCase } from './makeCase';
 
 const RANK = { open: 0, none: 1, finished: 2 };
@@ -89,6 +90,10 @@ export function caseRoutes(router: Router, context: Context): void {
     await context.events.tell(member.id, { type: 'case-added', case: summary.id });
     return { case: summary, remarks: reading.remarks };
   });
+
+  bind(router, context, 'correctRecord', ({ member, params, body }) =>
+    correctCase(context, member, params.case, body),
+  );
 
   bind(router, context, 'case', async ({ member, params }) => {
     const row = await givenCase(db, member.id, params.case);

@@ -41,7 +41,12 @@ test('a case begun by hand is on the desk of all it is given to, and on nobody e
   expect(made).toMatchObject({ kind: 'reply', title: 'Owl in the chimney', number: 'HL-9', draft: null });
   const { record } = (await odile.get(`/api/cases/${made.id}`).expect(200)).body as Case;
   expect(record.details).toEqual(
-    details.map((detail) => ({ ...detail, source: 'Written by Imke Tarrow', asOf: '2026-11-24' })),
+    details.map((detail) => ({
+      ...detail,
+      source: 'Written by Imke Tarrow',
+      asOf: '2026-11-24',
+      byHand: true,
+    })),
   );
   expect((await desk(odile)).map(({ id }) => id)).toContain(made.id);
   expect((await desk(desta)).map(({ id }) => id)).not.toContain(made.id);

@@ -9,7 +9,12 @@ import { draftsOfCase, givenCase, toCaseSummary } from './caseAccess';
 /** The record of a case begun by hand: each detail says who wrote it, and on which day. */
 const recordByHand = ({ details }: NewCase, member: Member, today: string): CaseRecord => ({
   ...emptyRecord(),
-  details: details.map((detail) => ({ ...detail, source: `Written by ${member.name}`, asOf: today })),
+  details: details.map((detail) => ({
+    ...detail,
+    source: `Written by ${member.name}`,
+    asOf: today,
+    byHand: true,
+  })),
 });
 
 /**

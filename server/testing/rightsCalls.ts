@@ -228,6 +228,11 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
       ) as unknown,
     }),
   case: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
+  correctRecord: async () =>
+    Promise.resolve({
+      params: { case: 'swan-keel' },
+      body: { path: 'topic', had: null, value: { kind: 'text', text: name() } },
+    }),
   earlierUses: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
   openDraft: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
   draft,

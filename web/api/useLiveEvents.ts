@@ -40,6 +40,8 @@ function take(event: LiveEvent): void {
     askAgain([KEYS.wastebasket]);
   } else if (event.type === 'people-changed') {
     askAgain([KEYS.team, KEYS.people, KEYS.session]);
+  } else if (event.type === 'case-changed') {
+    askAgain([KEYS.case(event.case)]);
   } else if (event.type === 'missed') {
     askAgain(LIVE);
   } else {

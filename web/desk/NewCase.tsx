@@ -1,70 +1,21 @@
 import { useEffect, useState } from 'react';
 import { X } from 'lucide-react';
 import type { CaseSummary } from '#contracts';
-import { DETAILS, type DetailPath } from '#core/record';
+import type { DetailPath } from '#core/record';
 import { KIND_IDS, KINDS, type KindId } from '#core/work';
 import { ApiProblem, inWords } from '../api/client';
 import { useTeam } from '../api/queries';
-import { LANGUAGES, languageName } from '../bank/wording/languages';
+import { writtenToday } from '../clock/calendarToday';
 import { dropKept, keep, kept } from '../kept/kept';
+import { DetailField } from '../record/DetailField';
 import { useShell } from '../shell/ShellContext';
 import { ActingSelect, Button, Notice, SelectField, TextField } from '../ui';
-import {
-  emptyCase,
-  isDay,
-  isWritten,
-  NewCaseFormSchema,
-  readBack,
-  unread,
-  type NewCaseForm,
-} from './newCase';
-import { begunToday, useBegin } from './useBegin';
+import { emptyCase, isWritten, NewCaseFormSchema, unread, type NewCaseForm } from './newCase';
+import { useBegin } from './useBegin';
 
 /** Of what a case can be: a leaf of no case has a button of its own. */
 const KINDS_ASKED = KIND_IDS.filter((id) => id !== 'leaf');
 const KEPT = 'new-case';
-const LABELS = new Map<string, string>(DETAILS.map(({ path, label }) => [path, label]));
-
-/** A detail of which there are only a few. */
-const CHOICES: Partial<Record<DetailPath, readonly (readonly [string, string])[]>> = {
-  sex: ['female', 'male', 'unknown'].map((one) => [one, one] as const),
-  language: LANGUAGES.map((tag) => [tag, languageName(tag)] as const),
-};
-
-interface DetailProps {
-  path: DetailPath;
-  value: string;
-  error: string | undefined;
-  change: (value: string) => void;
-}
-
-function DetailField({ path, value, error, change }: DetailProps) {
-  const label = LABELS.get(path) ?? path;
-  const choices = CHOICES[path];
-  if (!choices)
-    return (
-      <TextField
-        label={label}
-        placeholder={isDay(path) ? 'such as 4 mar, or -2 for two days ago' : undefined}
-        hint={readBack(path, value, begunToday())}
-        maxLength={2000}
-        error={error}
-        value={value}
-        onChange={({ target }) => change(target.value)}
-      />
-    );
-  return (
-    <SelectField label={label} error={error} value={value} onChange={({ target }) => change(target.value)}>
-      <option value="">not said</option>
-      {choices.map(([one, words]) => (
-        <option key={one} value={one}>
-          {words}
-        </option>
-      ))}
-    </SelectField>
-  );
-}
-
 /** Colleagues that the case is given to, besides oneself. */
 function GivenTo({ given, change }: { given: readonly string[]; change: (given: string[]) => void }) {
   const { member } = useShell();
@@ -136,7 +87,7 @@ export function NewCase({ cases, close }: { cases: readonly CaseSummary[]; close
       className="slip mt-6 grid gap-3"
       onSubmit={(event) => {
         event.preventDefault();
-        const days = unread(form, begunToday());
+        const days = unread(form, writtenToday());
         setTold(days);
         if (days.length === 0) begin.mutate(form);
       }}

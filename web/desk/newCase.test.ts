@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { NewCaseSchema } from '../../contracts/cases';
-import { emptyCase, isWritten, readBack, toNewCase, unread } from './newCase';
+import { readBack } from '#core/record';
+import { emptyCase, isWritten, toNewCase, unread } from './newCase';
 
 const begun = { today: '2026-11-27', language: 'en-GB' };
 

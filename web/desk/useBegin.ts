@@ -3,17 +3,14 @@ import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
 import { call } from '../api/client';
 import { KEYS, queryClient } from '../api/queries';
-import { calendarToday } from '../clock/calendarToday';
-import { emptyCase, toNewCase, type Begun, type NewCaseForm } from './newCase';
-
-/** When a case is begun here, and how days are written by whoever begins it. */
-export const begunToday = (): Begun => ({ today: calendarToday(), language: navigator.language || 'en-GB' });
+import { writtenToday } from '../clock/calendarToday';
+import { emptyCase, toNewCase, type NewCaseForm } from './newCase';
 
 /** Begins a case on the server and opens its leaf. */
 export function useBegin(after?: () => void) {
   const navigate = useNavigate();
   return useMutation({
-    mutationFn: (form: NewCaseForm) => call('makeCase', { body: toNewCase(form, begunToday()) }),
+    mutationFn: (form: NewCaseForm) => call('makeCase', { body: toNewCase(form, writtenToday()) }),
     onSuccess: ({ id }) => {
       after?.();
       void queryClient.invalidateQueries({ queryKey: KEYS.cases });

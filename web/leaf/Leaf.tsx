@@ -13,6 +13,7 @@ import { stepTo } from './blankKeys';
 import { LeafHead } from './LeafHead';
 import { EMPTY_SLIP } from './keptSlip';
 import { LeafMargin } from './LeafMargin';
+import { useFollowRecord } from './useFollowRecord';
 import { useKeptSlip } from './useKeptSlip';
 import type { LocalCopy } from './localCopy';
 import { useDropDraft } from './useDropDraft';
@@ -46,6 +47,7 @@ export function Leaf({ one, draft, copy }: Props) {
     say,
   });
   const leaf = useLeafState(editor);
+  useFollowRecord(editor, one.record, finishing.state === 'open', say);
   const [selected, setSelected] = useKeptSlip(draft.id, editor);
   const [gapsShown, showGaps] = useState(false);
   const open = finishing.state === 'open';
@@ -137,7 +139,7 @@ export function Leaf({ one, draft, copy }: Props) {
           finish={open ? finishNow : null}
           isFinishing={finishing.finish.isPending}
         />
-        <Headpiece title={one.title} record={one.record} />
+        <Headpiece one={one} />
         <div className="relative">
           <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
           {!slip && offering.preferences.offers === 'caret' && <UnderCaret editor={editor} />}

@@ -2,7 +2,7 @@ import { Extension } from '@tiptap/core';
 import { Selection } from '@tiptap/extensions';
 import type { Node } from '@tiptap/pm/model';
 import { useEditor, useEditorState, type Editor } from '@tiptap/react';
-import { useMemo } from 'react';
+import { useState } from 'react';
 import type { DraftDocument, Placement } from '#core/draft';
 import { gapsOf, type Gap } from '#core/fill';
 import { blanksIn, currentBlank, placementAt, type BlankAt } from '../editor/blanks';
@@ -110,10 +110,14 @@ interface Options {
 
 /** The editor of a draft. What it shows at first is `document`; after that it is the text's own home. */
 export function useLeafEditor({ document, host, onChange }: Options): Editor {
-  const extensions = useMemo(
-    () => [...passageExtensions('draft'), LiveBlank, writing(host), leafKeys(host), Selection],
-    [host],
-  );
+  // Once: an editor that is made again begins with the text that was there at first, and what was written since is gone.
+  const [extensions] = useState(() => [
+    ...passageExtensions('draft'),
+    LiveBlank,
+    writing(host),
+    leafKeys(host),
+    Selection,
+  ]);
   return useEditor(
     {
       extensions,

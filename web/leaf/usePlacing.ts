@@ -33,16 +33,16 @@ export function usePlacing({ id: caseId, kind, record }: Case, member: Member) {
   const earlier = useEarlierUses(caseId).data ?? none;
   const caseToday = useMemo<CaseToday>(() => ({ record, today: calendarToday() }), [record]);
   const pattern = usePatterns(reach);
-  const now = useRef({ index, reach, earlier, member, pattern });
+  const now = useRef({ index, reach, earlier, member, pattern, record });
   useEffect(() => {
-    now.current = { index, reach, earlier, member, pattern };
+    now.current = { index, reach, earlier, member, pattern, record };
   });
   const host = useMemo(() => {
     // Found this very moment in a collection that is away, it is not in the index yet.
     const entryOf = (id: string) => (now.current.index && entryIn(now.current.index, id)) ?? entryNow(id);
     // The clock is read at each placing: a page may stay open over midnight.
     const needs = () => ({
-      record,
+      record: now.current.record,
       ...clockNow(),
       writer: now.current.member,
       find: (id: string) => entryOf(id)?.content,
@@ -112,7 +112,7 @@ export function usePlacing({ id: caseId, kind, record }: Case, member: Member) {
         changedByHand(editor.state, placement, { ...needs(), content }),
     };
     return host;
-  }, [record]);
+  }, []);
   // Gives the id of the placement; null when nothing could be placed.
   const placeIn = useMemo(
     () =>

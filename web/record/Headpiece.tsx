@@ -9,8 +9,11 @@ import {
   type Measurement,
   type Value,
 } from '#core/record';
+import type { Case } from '#contracts';
+import { KINDS } from '#core/work';
 import { calendarToday } from '../clock/calendarToday';
 import { Button } from '../ui';
+import { CorrectRecord } from './CorrectRecord';
 
 // A chart that cannot be fetched, because the server went down just then, must not take the leaf with it.
 const WeightChart = lazy(() =>
@@ -180,7 +183,9 @@ const isIn = (title: string, value: Value) => value.kind !== 'text' || title.inc
  * The case's record at the head of its leaf: details, weights over time, medicines, problems, with their dates. It rests
  * while the leaf beneath is written and saved: its chart is long in drawing.
  */
-export const Headpiece = memo(function Headpiece({ title, record }: { title: string; record: CaseRecord }) {
+export const Headpiece = memo(function Headpiece({ one }: { one: Case }) {
+  const { title, record } = one;
+  const [correcting, setCorrecting] = useState(false);
   const [folded, setFolded] = useState(() => localStorage.getItem(STORED) === 'yes');
   const today = calendarToday();
   const facts = detailsOf(record, today).filter(
@@ -191,18 +196,32 @@ export const Headpiece = memo(function Headpiece({ title, record }: { title: str
     localStorage.setItem(STORED, folded ? 'no' : 'yes');
     setFolded(!folded);
   };
-  if (facts.length === 0 && !hasLists) return null;
+  // A leaf of no case has no record, until one writes something of it.
+  if (facts.length === 0 && !hasLists && KINDS[one.kind].details.length === 0) return null;
   return (
     <section aria-label="Record" data-print="no" className="border-b border-hair px-9 pb-2 max-[899px]:px-4">
-      <dl className="grid grid-cols-[repeat(auto-fit,minmax(7rem,1fr))] gap-x-4 gap-y-1">
+      {correcting && <CorrectRecord one={one} />}
+      <dl hidden={correcting} className="grid grid-cols-[repeat(auto-fit,minmax(7rem,1fr))] gap-x-4 gap-y-1">
         {(folded ? facts.slice(0, 4) : facts).map((detail) => (
           <Fact key={detail.path} detail={detail} today={today} />
         ))}
       </dl>
       {!folded && hasLists && <Lists record={record} today={today} />}
-      <Button look="text" className="mt-1 text-[13px]" aria-expanded={!folded} onClick={fold}>
-        {folded ? 'Whole record' : 'Less of the record'}
-      </Button>
+      <p className="mt-1 flex gap-4 text-[13px]">
+        {(facts.length > 0 || hasLists) && (
+          <Button look="text" className="min-h-6" aria-expanded={!folded} onClick={fold}>
+            {folded ? 'Whole record' : 'Less of the record'}
+          </Button>
+        )}
+        <Button
+          look="text"
+          className="min-h-6"
+          aria-expanded={correcting}
+          onClick={() => setCorrecting((now) => !now)}
+        >
+          {correcting ? 'The record is right now' : 'Correct the record'}
+        </Button>
+      </p>
     </section>
   );
 });
