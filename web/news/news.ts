@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 8,
+    day: '2026-11-27',
+    title: 'Begin without a file; put a record right',
+    words:
+      'New leaf asks nothing, and is called by what you write. New case takes a title and what else you know of it. Correct the record at the head of a leaf: the blanks that rest on it follow. The sheet is as you left it when you come back, and shows what is within a collection.',
+    at: { label: 'The desk', to: '/' },
+  },
+  {
     number: 7,
     day: '2026-11-27',
     title: 'Cues that say more, long choices, undo that stays',
