@@ -26,6 +26,8 @@ export const CaseSummarySchema = z.object({
   number: z.string().nullable(),
   summary: z.string(),
   openedAt: instant,
+  /** Closed it is off the desk, until it is asked for. */
+  closed: z.boolean(),
   // My own draft of it: none yet, open, or finished.
   draft: z.object({ state: z.enum(['open', 'finished']), savedAt: instant, excerpt: z.string() }).nullable(),
 });
@@ -65,9 +67,24 @@ export const CorrectionSchema = z.object({
 });
 export type Correction = z.infer<typeof CorrectionSchema>;
 
+/** A change of a case itself, and not of what is known or written in it. */
+export const CaseChangeSchema = z.discriminatedUnion('do', [
+  z.object({
+    do: z.literal('rename'),
+    title: z.string().trim().min(1, 'say what it is called').max(200),
+    number: z.string().trim().max(60).nullable(),
+  }),
+  z.object({ do: z.literal('give'), to: z.string().min(1).max(60) }),
+  z.object({ do: z.literal('close') }),
+  z.object({ do: z.literal('reopen') }),
+]);
+export type CaseChange = z.infer<typeof CaseChangeSchema>;
+
 export const CaseSchema = CaseSummarySchema.extend({
   record: CaseRecordSchema,
   drafts: z.array(DraftSummarySchema),
+  /** The members it is given to, by their ids. */
+  given: z.array(z.string()),
 });
 export type Case = z.infer<typeof CaseSchema>;
 

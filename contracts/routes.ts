@@ -16,6 +16,7 @@ import {
   SavedEntrySchema,
 } from './bank';
 import {
+  CaseChangeSchema,
   CaseSchema,
   CaseSummarySchema,
   CorrectionSchema,
@@ -256,6 +257,15 @@ export const ROUTES = define({
     access: 'given',
     summary: 'A case with its record and drafts.',
     status: 200,
+    response: CaseSchema,
+  },
+  changeCase: {
+    method: 'post',
+    path: '/api/cases/:case/changes',
+    access: 'given',
+    summary: 'Renames a case, gives it to another, closes or reopens it, for all it is given to.',
+    status: 200,
+    body: CaseChangeSchema,
     response: CaseSchema,
   },
   correctRecord: {

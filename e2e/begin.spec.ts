@@ -106,3 +106,30 @@ test('a record corrected by hand: what is placed follows, here and at a colleagu
   await expect(draftOf(page)).toBeFocused();
   expect(await words(page)).toContain('Seen today. Bramble, a female hedgehog');
 });
+
+test('a case is renamed, given on and closed; on both desks it stands under Closed until it is reopened', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Anouk Fell');
+  await openCase(page, /volunteer/);
+  await page.getByRole('button', { name: 'About this case' }).click();
+  const about = page.getByRole('region', { name: 'About this case' });
+  await about.getByRole('textbox', { name: 'What it is called' }).fill('Volunteer for Saturdays');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Volunteer for Saturdays');
+  await about.getByRole('combobox', { name: 'Give it to' }).selectOption('Ruan Pellow');
+  await expect(about).toContainText('Ruan Pellow');
+  await expectAccessible(page);
+  const ruan = await signedIn('Ruan Pellow');
+  const there = ruan.getByRole('link', { name: /^Volunteer for Saturdays/ });
+  await expect(there).toBeVisible();
+  await about.getByRole('button', { name: 'Close the case' }).click();
+  await expect(there).toBeHidden();
+  await ruan.getByText('Closed, 1').click();
+  await there.click();
+  await expect(draftOf(ruan)).toBeFocused();
+  await ruan.getByRole('button', { name: 'About this case' }).click();
+  await ruan.getByRole('button', { name: 'Reopen the case' }).click();
+  await page.getByRole('link', { name: 'Desk', exact: true }).click();
+  await expect(page.getByRole('link', { name: /^Volunteer for Saturdays/ })).toBeVisible();
+});

@@ -50,13 +50,15 @@ export const toCaseSummary = (row: CaseHead, draft: DraftHead | null): CaseSumma
   number: row.number,
   summary: row.summary,
   openedAt: row.openedAt.toISOString(),
+  closed: row.closedAt !== null,
   draft: draft && { state: draft.state, savedAt: draft.savedAt.toISOString(), excerpt: draft.excerpt },
 });
 
-export const toCase = (row: CaseRow, found: DraftHead[], member: string): Case => ({
+export const toCase = (row: CaseRow, found: DraftHead[], member: string, given: string[]): Case => ({
   ...toCaseSummary(row, found.find((draft) => draft.author === member) ?? null),
   record: row.record,
   drafts: found.map(toDraftSummary),
+  given,
 });
 
 /** The case, if it was given to the member; throws the same refusal for "not there" and "not given". */
@@ -69,6 +71,16 @@ export async function givenCase(db: Queries, member: string, id: string): Promis
   if (!found) throw notFound();
   return found.row;
 }
+
+/** Those a case is given to, by their ids. */
+export const givenTo = async (db: Queries, id: string): Promise<string[]> =>
+  (
+    await db
+      .select({ member: casesGiven.member })
+      .from(casesGiven)
+      .where(eq(casesGiven.case, id))
+      .orderBy(casesGiven.member)
+  ).map(({ member }) => member);
 
 /** The member's own drafts of a case without their texts, the one saved last first. */
 export const draftsOfCase = (db: Queries, member: string, id: string) =>

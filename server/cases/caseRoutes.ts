@@ -6,7 +6,8 @@ import type { Context } from '../context';
 import { cases, casesGiven, drafts } from '../db/schema';
 import { bind } from '../http/bind';
 import { Refusal } from '../http/refusal';
-import { draftHead, draftsOfCase, givenCase, toCase, toCaseSummary } from './caseAccess';
+import { draftHead, draftsOfCase, givenCase, givenTo, toCase, toCaseSummary } from './caseAccess';
+import { changeCase } from './changeCase';
 import { correctCase } from './correctCase';
 import { makeCase } from './makeCase';
 
@@ -24,6 +25,7 @@ const caseHead = {
   number: cases.number,
   summary: cases.summary,
   openedAt: cases.openedAt,
+  closedAt: cases.closedAt,
 };
 
 const reasonOf = ({ record }: ReadCase) => {
@@ -47,6 +49,7 @@ export async function insertCase(
     number: read.number,
     summary: reasonOf(read),
     openedAt,
+    closedAt: null,
   };
   await context.db.transaction(async (tx) => {
     await tx.insert(cases).values({ ...row, record: read.record });
@@ -91,12 +94,17 @@ export function caseRoutes(router: Router, context: Context): void {
     return { case: summary, remarks: reading.remarks };
   });
 
+  bind(router, context, 'changeCase', ({ member, params, body }) =>
+    changeCase(context, member, params.case, body),
+  );
+
   bind(router, context, 'correctRecord', ({ member, params, body }) =>
     correctCase(context, member, params.case, body),
   );
 
   bind(router, context, 'case', async ({ member, params }) => {
     const row = await givenCase(db, member.id, params.case);
-    return toCase(row, await draftsOfCase(db, member.id, row.id), member.id);
+    const found = await draftsOfCase(db, member.id, row.id);
+    return toCase(row, found, member.id, await givenTo(db, row.id));
   });
 }

@@ -3,9 +3,9 @@ import type { Case, Correction, Member } from '#contracts';
 import { isSame } from '#core/difference';
 import { correctedRecord, valueInWords, writtenDetail } from '#core/record';
 import type { Context } from '../context';
-import { cases, casesGiven } from '../db/schema';
+import { cases } from '../db/schema';
 import { Refusal } from '../http/refusal';
-import { draftsOfCase, givenCase, toCase } from './caseAccess';
+import { draftsOfCase, givenCase, givenTo, toCase } from './caseAccess';
 
 /**
  * Corrects a detail of a case's record by hand, for all it is given to. Throws a Refusal where somebody else corrected it since it
@@ -32,10 +32,7 @@ export async function correctCase(
     const record = correctedRecord(row!.record, { path, value }, { by: `Written by ${member.name}`, on });
     await tx.update(cases).set({ record }).where(eq(cases.id, id));
   });
-  const given = await db
-    .select({ member: casesGiven.member })
-    .from(casesGiven)
-    .where(eq(casesGiven.case, id));
-  for (const one of given) await context.events.tell(one.member, { type: 'case-changed', case: id });
-  return toCase(await givenCase(db, member.id, id), await draftsOfCase(db, member.id, id), member.id);
+  const given = await givenTo(db, id);
+  for (const one of given) await context.events.tell(one, { type: 'case-changed', case: id });
+  return toCase(await givenCase(db, member.id, id), await draftsOfCase(db, member.id, id), member.id, given);
 }

@@ -228,6 +228,7 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
       ) as unknown,
     }),
   case: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
+  changeCase: async () => Promise.resolve({ params: { case: 'swan-keel' }, body: { do: 'reopen' } }),
   correctRecord: async () =>
     Promise.resolve({
       params: { case: 'swan-keel' },

@@ -125,6 +125,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   makeCase: members,
   takeBundle: members,
   case: given,
+  changeCase: given,
   correctRecord: given,
   earlierUses: given,
   openDraft: given,

@@ -54,8 +54,9 @@ function Groups({ cases }: { cases: CaseSummary[] }) {
       </p>
     );
   }
-  return GROUPS.map(({ state, title }) => {
-    const here = cases.filter((one) => (one.draft?.state ?? 'none') === state);
+  const closed = cases.filter((one) => one.closed);
+  const groups = GROUPS.map(({ state, title }) => {
+    const here = cases.filter((one) => !one.closed && (one.draft?.state ?? 'none') === state);
     if (here.length === 0) return null;
     return (
       <section key={state} aria-label={title} className="pb-3">
@@ -68,6 +69,24 @@ function Groups({ cases }: { cases: CaseSummary[] }) {
       </section>
     );
   });
+  return (
+    <>
+      {closed.length === cases.length && <p className="px-7 py-8 text-soft">All your cases are closed.</p>}
+      {groups}
+      {closed.length > 0 && (
+        <details className="pb-3">
+          <summary className="eyebrow cursor-pointer border-b border-hair px-7 pt-4 pb-1.5 max-[899px]:px-4">
+            Closed, {closed.length.toLocaleString()}
+          </summary>
+          <ul aria-label="Closed">
+            {closed.map((one) => (
+              <CaseLine key={one.id} one={one} />
+            ))}
+          </ul>
+        </details>
+      )}
+    </>
+  );
 }
 
 /** The desk: the cases given to me, what is unfinished first. */

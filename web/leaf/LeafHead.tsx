@@ -1,4 +1,6 @@
 import type { Case } from '#contracts';
+import { useState } from 'react';
+import { AboutCase } from '../record/AboutCase';
 import { Button, Key } from '../ui';
 import type { Keeping } from './draftKeeper';
 import { KeepingLine } from './KeepingLine';
@@ -13,18 +15,31 @@ interface Props {
 
 /** What stands above a draft: of which case it is, where its text is kept, and how it is finished. */
 export function LeafHead({ one, keeping, finish, isFinishing }: Props) {
+  const [about, setAbout] = useState(false);
   return (
-    <header className="flex flex-wrap items-baseline gap-x-4 px-9 pt-5 pb-2 max-[899px]:px-4">
-      <h1 className="min-w-0 font-book text-[26px] leading-tight break-words">{one.title}</h1>
-      {one.number && <span className="text-[13px] text-soft">{one.number}</span>}
-      <span className="ml-auto flex items-baseline gap-4" data-print="no">
-        <KeepingLine keeping={keeping} />
-        {finish && (
-          <Button onClick={finish} disabled={isFinishing} aria-keyshortcuts="F9">
-            Finish <Key>F9</Key>
+    <>
+      <header className="flex flex-wrap items-baseline gap-x-4 px-9 pt-5 pb-2 max-[899px]:px-4">
+        <h1 className="min-w-0 font-book text-[26px] leading-tight break-words">{one.title}</h1>
+        {one.number && <span className="text-[13px] text-soft">{one.number}</span>}
+        {one.closed && <span className="text-[13px] text-rust">closed</span>}
+        <span className="ml-auto flex items-baseline gap-4" data-print="no">
+          <Button
+            look="text"
+            className="min-h-6 text-[13px]"
+            aria-expanded={about}
+            onClick={() => setAbout((now) => !now)}
+          >
+            About this case
           </Button>
-        )}
-      </span>
-    </header>
+          <KeepingLine keeping={keeping} />
+          {finish && (
+            <Button onClick={finish} disabled={isFinishing} aria-keyshortcuts="F9">
+              Finish <Key>F9</Key>
+            </Button>
+          )}
+        </span>
+      </header>
+      {about && <AboutCase key={`${one.title} ${one.number}`} one={one} />}
+    </>
   );
 }

@@ -16,7 +16,7 @@ export const NEWS: readonly News[] = [
     day: '2026-11-27',
     title: 'Begin without a file; put a record right',
     words:
-      'New leaf asks nothing, and is called by what you write. New case takes a title and what else you know of it. Correct the record at the head of a leaf: the blanks that rest on it follow. The sheet is as you left it when you come back, and shows what is within a collection.',
+      'New leaf asks nothing, and is called by what you write. New case takes a title and what else you know of it. Correct the record at the head of a leaf: the blanks that rest on it follow. A case is renamed, given on and closed. The sheet is as you left it when you come back, and shows what is within a collection.',
     at: { label: 'The desk', to: '/' },
   },
   {

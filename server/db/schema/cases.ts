@@ -17,6 +17,8 @@ export const cases = pgTable('cases', {
   summary: text('summary').notNull(),
   record: jsonb('record').$type<CaseRecord>().notNull(),
   openedAt: instant('opened_at').notNull(),
+  // Closed it is off the desk of all it is given to, and found there by asking.
+  closedAt: instant('closed_at'),
 });
 
 export const casesGiven = pgTable(

@@ -1,0 +1,48 @@
+import { and, eq, isNull } from 'drizzle-orm';
+import type { Case, CaseChange, Member } from '#contracts';
+import type { Context } from '../context';
+import type { Queries } from '../db/openStore';
+import { cases, casesGiven, members } from '../db/schema';
+import { Refusal } from '../http/refusal';
+import { draftsOfCase, givenCase, givenTo, toCase } from './caseAccess';
+
+async function give(tx: Queries, id: string, to: string): Promise<void> {
+  const [there] = await tx
+    .select({ id: members.id })
+    .from(members)
+    .where(and(eq(members.id, to), isNull(members.leftAt)));
+  if (!there) throw new Refusal('not-valid', 'They are not of your team any more. Nothing was changed.');
+  // Given already, it is done.
+  await tx.insert(casesGiven).values({ case: id, member: to }).onConflictDoNothing();
+}
+
+/** Changes what a case is called, gives it to another, closes or reopens it, for all it is given to. */
+export async function changeCase(
+  context: Context,
+  member: Member,
+  id: string,
+  change: CaseChange,
+): Promise<Case> {
+  const { db } = context;
+  await givenCase(db, member.id, id);
+  await db.transaction(async (tx) => {
+    const set = (to: Partial<typeof cases.$inferInsert>) => tx.update(cases).set(to).where(eq(cases.id, id));
+    switch (change.do) {
+      case 'rename':
+        return set({ title: change.title, number: change.number || null });
+      case 'give':
+        return give(tx, id, change.to);
+      case 'close':
+        return set({ closedAt: context.now() });
+      case 'reopen':
+        return set({ closedAt: null });
+    }
+  });
+  const given = await givenTo(db, id);
+  for (const one of given) {
+    await context.events.tell(one, { type: 'case-changed', case: id });
+    // Their desks show it, or show it otherwise.
+    await context.events.tell(one, { type: 'case-added', case: id });
+  }
+  return toCase(await givenCase(db, member.id, id), await draftsOfCase(db, member.id, id), member.id, given);
+}

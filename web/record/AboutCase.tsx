@@ -1,0 +1,87 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { Case, CaseChange } from '#contracts';
+import { call, inWords } from '../api/client';
+import { KEYS, queryClient, useTeam } from '../api/queries';
+import { ActingSelect, Button, Notice, TextField } from '../ui';
+
+/** Changes a case for all it is given to. */
+function useCaseChange({ id }: Case) {
+  return useMutation({
+    mutationFn: (body: CaseChange) => call('changeCase', { params: { case: id }, body }),
+    onSuccess: (now) => {
+      queryClient.setQueryData(KEYS.case(id), now);
+      void queryClient.invalidateQueries({ queryKey: KEYS.cases });
+    },
+  });
+}
+
+/** Who has it, and giving it to another. */
+function Given({ one, change }: { one: Case; change: (change: CaseChange) => void }) {
+  const members = useTeam().data?.members ?? [];
+  const names = one.given.map((id) => members.find((member) => member.id === id)?.name ?? 'Somebody');
+  const others = members.filter(({ id, left }) => !left && !one.given.includes(id));
+  return (
+    <div>
+      {others.length > 0 && (
+        <ActingSelect label="Give it to" value="" act={(to) => to && change({ do: 'give', to })}>
+          <option value="">a colleague</option>
+          {others.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </ActingSelect>
+      )}
+      <p className="mt-1 text-[13px] text-soft">It is on the desk of {names.join(', ')}.</p>
+    </div>
+  );
+}
+
+/** What a case is called, who has it, and whether it is closed: changed for all it is given to. */
+export function AboutCase({ one }: { one: Case }) {
+  const change = useCaseChange(one);
+  const [title, setTitle] = useState(one.title);
+  const [number, setNumber] = useState(one.number ?? '');
+  const isRenamed = title.trim() !== one.title || number.trim() !== (one.number ?? '');
+  return (
+    <section aria-label="About this case" className="grid gap-3 px-9 pb-4 max-[899px]:px-4" data-print="no">
+      <form
+        className="grid grid-cols-[1fr_10rem_auto] items-end gap-4 max-[899px]:grid-cols-1"
+        onSubmit={(event) => {
+          event.preventDefault();
+          change.mutate({ do: 'rename', title, number: number.trim() || null });
+        }}
+      >
+        <TextField
+          label="What it is called"
+          maxLength={200}
+          value={title}
+          onChange={({ target }) => setTitle(target.value)}
+        />
+        <TextField
+          label="Case number"
+          maxLength={60}
+          value={number}
+          onChange={({ target }) => setNumber(target.value)}
+        />
+        <Button type="submit" disabled={!isRenamed || title.trim() === '' || change.isPending}>
+          Call it so
+        </Button>
+      </form>
+      <Given one={one} change={change.mutate} />
+      <p className="flex flex-wrap items-baseline gap-3 text-[13px] text-soft">
+        <Button
+          disabled={change.isPending}
+          onClick={() => change.mutate({ do: one.closed ? 'reopen' : 'close' })}
+        >
+          {one.closed ? 'Reopen the case' : 'Close the case'}
+        </Button>
+        {one.closed
+          ? 'It is closed: on the desk it stands under Closed.'
+          : 'Closed, it stands on the desk under Closed; nothing in it changes.'}
+      </p>
+      {change.error && <Notice tone="warning" title={inWords(change.error)} />}
+    </section>
+  );
+}
