@@ -1,6 +1,45 @@
 import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
+/** Files with functions that were longer than 70 lines when that became the limit. The list may only grow shorter. */
+const HAVE_LONG_FUNCTIONS = [
+  'server/bank/collectionRoutes.ts',
+  'server/bank/proposalRoutes.ts',
+  'server/cases/draftRoutes.ts',
+  'server/glossaries/glossaryRoutes.ts',
+  'server/glossaries/useRoutes.ts',
+  'server/people/joiningRoutes.ts',
+  'server/people/peopleRoutes.ts',
+  'server/wastebasket/wastebasketRoutes.ts',
+  'web/bank/NearestPage.tsx',
+  'web/bank/fields/OptionsEditor.tsx',
+  'web/bank/many/SelectedPanel.tsx',
+  'web/bank/rows/RowsPage.tsx',
+  'web/bank/sheet/RowEditor.tsx',
+  'web/bank/sheet/SheetLines.tsx',
+  'web/bank/sheet/SheetRow.tsx',
+  'web/bank/useEntryChange.ts',
+  'web/bank/useEntryEditing.ts',
+  'web/bank/wording/WordingBar.tsx',
+  'web/bank/wording/WordingEditor.tsx',
+  'web/bank/wording/WordingsBar.tsx',
+  'web/collections/CollectionSettingsForm.tsx',
+  'web/collections/SharingPanel.tsx',
+  'web/glossaries/GlossaryPage.tsx',
+  'web/glossaries/TermsTable.tsx',
+  'web/glossaries/WordListPanel.tsx',
+  'web/leaf/CaptureSlip.tsx',
+  'web/leaf/LargeChoice.tsx',
+  'web/leaf/Leaf.tsx',
+  'web/leaf/ReachSlip.tsx',
+  'web/leaf/useCaptureSlip.ts',
+  'web/leaf/usePlacing.ts',
+  'web/order/AlikeGroup.tsx',
+  'web/order/HouseWordsPage.tsx',
+  'web/takeover/TakeOverPage.tsx',
+  'web/wastebasket/WastebasketPage.tsx',
+];
+
 export default tseslint.config(
   { ignores: ['dist/', 'node_modules/', '.data/', '.cache/', 'playwright-report/', 'test-results/'] },
   ...tseslint.configs.recommendedTypeChecked.map((config) => ({
@@ -22,7 +61,7 @@ export default tseslint.config(
       eqeqeq: ['error', 'always'],
       'no-console': 'error',
       complexity: ['error', 16],
-      'max-lines-per-function': ['error', { max: 110, skipBlankLines: true, skipComments: true }],
+      'max-lines-per-function': ['error', { max: 70, skipBlankLines: true, skipComments: true }],
     },
   },
   {
@@ -51,6 +90,10 @@ export default tseslint.config(
         },
       ],
     },
+  },
+  {
+    files: HAVE_LONG_FUNCTIONS,
+    rules: { 'max-lines-per-function': ['error', { max: 110, skipBlankLines: true, skipComments: true }] },
   },
   {
     files: ['**/*.test.ts', 'e2e/**/*.ts'],

@@ -64,6 +64,32 @@ async function make(imke: Actor, like: Content, collection: string, count: numbe
   return made;
 }
 
+/** A file of five hundred collections within each other, and a thousand entries. */
+const fileOf = (like: Content, settings: object) => ({
+  into: null,
+  collections: Array.from({ length: 500 }, (_, at) => ({
+    ...settings,
+    id: `c${at}`,
+    parent: at === 0 ? null : `c${Math.floor((at - 1) / 8)}`,
+    name: `Of a file ${at}`,
+  })),
+  entries: Array.from({ length: 1000 }, (_, at) => ({
+    id: `e${at}`,
+    collection: `c${at % 500}`,
+    content: { ...like, title: `Of a file ${at}`, cues: [] },
+    replaces: null,
+  })),
+  known: {},
+});
+
+/** An entry that is one long text. */
+function entryOf(like: Content, text: string): Content {
+  const passage = { type: 'doc', content: [{ type: 'paragraph', content: [{ type: 'text', text }] }] };
+  const parts = [{ id: 'text', name: 'Text', passage }];
+  const wordings = [{ id: 'w', name: 'W', language: 'en-GB', parts }];
+  return { ...like, title: 'Long', cues: [], ...{ fields: [], conditions: [], wordings } };
+}
+
 /** The large acts, each with what it is called and how it is done. */
 async function actsOf(imke: Actor): Promise<[string, () => Promise<unknown>][]> {
   const bank = await imke.do<{ entries: Kept[]; collections: { id: string; cueRules: object }[] }>(
@@ -88,22 +114,7 @@ async function actsOf(imke: Actor): Promise<[string, () => Promise<unknown>][]> 
   const text = 'The hedgehog of 4 March 2026 weighed 512 g and ate well at night. '
     .repeat(3000)
     .slice(0, 199_000);
-  const file = {
-    into: null,
-    collections: Array.from({ length: 500 }, (_, at) => ({
-      ...settings,
-      id: `c${at}`,
-      parent: at === 0 ? null : `c${Math.floor((at - 1) / 8)}`,
-      name: `Of a file ${at}`,
-    })),
-    entries: Array.from({ length: 1000 }, (_, at) => ({
-      id: `e${at}`,
-      collection: `c${at % 500}`,
-      content: { ...like, title: `Of a file ${at}`, cues: [] },
-      replaces: null,
-    })),
-    known: {},
-  };
+  const file = fileOf(like, settings);
   const changes = entries.slice(0, 2000).map(({ id, revision, content }) => {
     return { entry: id, revision, content: { ...content, title: `${content.title}, changed` } };
   });
@@ -126,19 +137,7 @@ async function actsOf(imke: Actor): Promise<[string, () => Promise<unknown>][]> 
     [
       'personal details are sought in an entry of 199,000 characters',
       async () => {
-        const passage = {
-          type: 'doc',
-          content: [{ type: 'paragraph', content: [{ type: 'text', text }] }],
-        };
-        const parts = [{ id: 'text', name: 'Text', passage }];
-        const long = {
-          ...like,
-          title: 'Long',
-          cues: [],
-          fields: [],
-          conditions: [],
-          wordings: [{ id: 'w', name: 'W', language: 'en-GB', parts }],
-        };
+        const long = entryOf(like, text);
         await imke.do('POST', '/api/entries', { collection, content: long, reason: '' });
         await (await imke.call('POST', '/api/order/personal')).text();
       },

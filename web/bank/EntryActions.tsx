@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Entry } from '#contracts';
+import type { Collection, Entry } from '#contracts';
 import { useShell } from '../shell/ShellContext';
 import { ActingSelect, Button, Notice } from '../ui';
 import type { BankIndex } from './bankIndex';
@@ -17,6 +17,35 @@ interface Props {
   keeps: boolean;
   /** Whether there is a change of it that is not saved. */
   isChanged: boolean;
+}
+
+interface MoveProps extends Pick<Props, 'entry' | 'index'> {
+  disabled: boolean;
+  to: (place: Collection) => void;
+}
+
+/** Another collection for an entry, of those it can go to. */
+function MoveIt({ entry, index, disabled, to }: MoveProps) {
+  const places = placesFor([entry], index).filter(({ id }) => id !== entry.collection);
+  return (
+    <ActingSelect
+      label="Move it to"
+      value=""
+      disabled={disabled}
+      act={(id) => {
+        const place = places.find((one) => one.id === id);
+        if (place) to(place);
+      }}
+    >
+      <option value="">another collection</option>
+      {places.map(({ id, name, own }) => (
+        <option key={id} value={id}>
+          {name}
+          {!own && ' (shared)'}
+        </option>
+      ))}
+    </ActingSelect>
+  );
 }
 
 /** What can be done with a whole entry: moved, copied, taken out of use, deleted. */
@@ -40,25 +69,12 @@ export function EntryActions({ index, entry, keeps, isChanged }: Props) {
       <h2 className="eyebrow">The whole entry</h2>
       <DoneNotice many={many} />
       {keeps && (
-        <ActingSelect
-          label="Move it to"
-          value=""
+        <MoveIt
+          entry={entry}
+          index={index}
           disabled={isChanged || many.pending}
-          act={(id) => {
-            const to = index.collections.get(id);
-            if (to) many.run(() => ACTS.move([entry], to.id, to.name));
-          }}
-        >
-          <option value="">another collection</option>
-          {placesFor([entry], index)
-            .filter(({ id }) => id !== entry.collection)
-            .map(({ id, name, own }) => (
-              <option key={id} value={id}>
-                {name}
-                {!own && ' (shared)'}
-              </option>
-            ))}
-        </ActingSelect>
+          to={(place) => many.run(() => ACTS.move([entry], place.id, place.name))}
+        />
       )}
       <p className="flex flex-wrap gap-2">
         <Button onClick={() => (readUnsaved(fresh) ? setAsking('replace') : copy())}>Copy it</Button>

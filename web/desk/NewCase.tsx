@@ -60,39 +60,19 @@ function beginWith(cases: readonly CaseSummary[]): NewCaseForm {
   return kept(KEPT, NewCaseFormSchema, 'tab') ?? emptyCase(kind);
 }
 
-/** Begins a case by hand. What is written stays in this tab until the case is there, or one lets go of it. */
-export function NewCase({ cases, close }: { cases: readonly CaseSummary[]; close: () => void }) {
-  const [form, setForm] = useState(() => beginWith(cases));
-  const [told, setTold] = useState<readonly DetailPath[]>([]);
-  const begin = useBegin(() => dropKept(KEPT, 'tab'));
-  useEffect(() => {
-    if (isWritten(form)) keep(KEPT, form, 'tab');
-  }, [form]);
-  const put = (part: Partial<NewCaseForm>) => {
-    // What was said to what stood there before says nothing of what stands there now.
-    if (begin.error) begin.reset();
-    setTold([]);
-    setForm((now) => ({ ...now, ...part }));
-  };
-  const faults = begin.error instanceof ApiProblem ? (begin.error.problem.faults ?? []) : [];
-  const faultOf = (place: string) => faults.find((fault) => fault.place.startsWith(place))?.message;
-  const letGo = () => {
-    dropKept(KEPT, 'tab');
-    close();
-  };
+interface LinesProps {
+  form: NewCaseForm;
+  put: (part: Partial<NewCaseForm>) => void;
+  /** What the server says is wrong with one of them. */
+  faultOf: (place: string) => string | undefined;
+  /** Details in which no day can be read. */
+  told: readonly DetailPath[];
+}
+
+/** What is asked of a case: what it is, what it is called, and the details of its kind. */
+function Lines({ form, put, faultOf, told }: LinesProps) {
   return (
-    <form
-      aria-label="A new case"
-      noValidate
-      className="slip mt-6 grid gap-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        const days = unread(form, writtenToday());
-        setTold(days);
-        if (days.length === 0) begin.mutate(form);
-      }}
-    >
-      <h2 className="font-book text-[17px]">A new case</h2>
+    <>
       <SelectField
         label="What it is"
         value={form.kind}
@@ -128,6 +108,44 @@ export function NewCase({ cases, close }: { cases: readonly CaseSummary[]; close
           change={(value) => put({ details: { ...form.details, [path]: value } })}
         />
       ))}
+    </>
+  );
+}
+
+/** Begins a case by hand. What is written stays in this tab until the case is there, or one lets go of it. */
+export function NewCase({ cases, close }: { cases: readonly CaseSummary[]; close: () => void }) {
+  const [form, setForm] = useState(() => beginWith(cases));
+  const [told, setTold] = useState<readonly DetailPath[]>([]);
+  const begin = useBegin(() => dropKept(KEPT, 'tab'));
+  useEffect(() => {
+    if (isWritten(form)) keep(KEPT, form, 'tab');
+  }, [form]);
+  const put = (part: Partial<NewCaseForm>) => {
+    // What was said to what stood there before says nothing of what stands there now.
+    if (begin.error) begin.reset();
+    setTold([]);
+    setForm((now) => ({ ...now, ...part }));
+  };
+  const faults = begin.error instanceof ApiProblem ? (begin.error.problem.faults ?? []) : [];
+  const faultOf = (place: string) => faults.find((fault) => fault.place.startsWith(place))?.message;
+  const letGo = () => {
+    dropKept(KEPT, 'tab');
+    close();
+  };
+  return (
+    <form
+      aria-label="A new case"
+      noValidate
+      className="slip mt-6 grid gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        const days = unread(form, writtenToday());
+        setTold(days);
+        if (days.length === 0) begin.mutate(form);
+      }}
+    >
+      <h2 className="font-book text-[17px]">A new case</h2>
+      <Lines {...{ form, put, faultOf, told }} />
       <GivenTo given={form.given} change={(given) => put({ given })} />
       {begin.error && (
         <Notice tone="warning" title={inWords(begin.error)}>
