@@ -4,13 +4,13 @@ import { findDates } from '#core/calendar';
 import { touched, readCommand } from '#core/command';
 import { wordDifference } from '#core/difference';
 import { emptyDraft } from '#core/draft';
-import { newEntry, proposeTitle } from '#core/entry';
-import { toHtml, toMarkdown } from '#core/exchange';
+import { FieldSchema, newEntry, proposeTitle, type EntryContent } from '#core/entry';
+import { toHtml, toMarkdown, withAddresses } from '#core/exchange';
 import { gapsOf } from '#core/fill';
 import { findable, nearest, wordsToFind } from '#core/finder';
 import { readWordList } from '#core/glossary';
 import { readEntry } from '#core/notation';
-import { canonical, excerpt, plainPassage, plainText, tidyInlines } from '#core/passage';
+import { canonical, excerpt, plainPassage, plainText, tidyInlines, type Inline } from '#core/passage';
 import { repeatedPhrases, worthBanking } from '#core/phrases';
 import { findPattern, compilePatterns } from '#core/pattern';
 import {
@@ -23,7 +23,8 @@ import {
 } from '#core/privacy';
 import { emptyRecord, type CaseRecord } from '#core/record';
 import { HouseFinder, TermFinder } from '#core/terms';
-import { odditiesOf } from '#core/workbench';
+import { titleFromText } from '#core/work';
+import { doubtsOf, odditiesOf } from '#core/workbench';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { finished } from './finished';
 import { KINDS_OF_TEXT } from './kindsOfText';
@@ -47,6 +48,17 @@ const record: CaseRecord = {
 };
 const known = { names: ['Bramble', 'Keel', 'Imke Tarrow'], numbers: ['HM-12'] };
 const draft = { placements: {}, record, today: '2026-11-26' };
+/** An entry in which a text stands before a blank and after it. */
+function besideBlank(text: string): EntryContent {
+  const words = { type: 'text' as const, text };
+  const blank: Inline = {
+    type: 'blank',
+    attrs: { field: 'f', form: 'as-is', placement: null, text: '', state: 'gap', dropped: 'none' },
+  };
+  const field = FieldSchema.parse({ id: 'f', name: 'F', kind: 'text', required: false });
+  const content = [{ type: 'paragraph' as const, content: [words, blank, words] }];
+  return { ...newEntry('x', 'en-GB', { type: 'doc', content }), fields: [field] };
+}
 const captured = (text: string) => ({ passage: plainPassage(text), fields: [], particulars: [] });
 const find = personalFinder(known, new Set(['bramble']));
 const entry = (text: string) => newEntry('x', 'en-GB', plainPassage(text));
@@ -60,6 +72,9 @@ const READERS: Record<string, (text: string) => unknown> = {
   personalInCaptured: (text) => personalInCaptured(captured(text), find, ({ kind }) => kind === 'name'),
   factFinder: (text) => factFinder(['Imke Tarrow'])(entry(text)),
   odditiesOf: (text) => odditiesOf(text, 'en-GB'),
+  doubtsOf: (text) => doubtsOf(besideBlank(text)),
+  titleFromText,
+  withAddresses: (text) => withAddresses(plainPassage(text)),
   words: (text) => wordsToFind(findable('x', entry(text), ',')),
   nearest: (text) => nearest(text, [findable('x', entry('weighed and fed'), ',')], 8),
   terms: (text) => new TermFinder([{ from: 'word', to: 'term' }]).in(text, 'en-GB'),

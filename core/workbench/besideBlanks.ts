@@ -3,7 +3,7 @@ import type { Inline, Line } from '#core/passage';
 import type { Found } from './doubt';
 
 /** Scripts that part their words by spaces. */
-const WORD_BEFORE = /[\p{Script=Latin}\p{Script=Greek}\p{Script=Cyrillic}]+$/u;
+const LETTER = /[\p{Script=Latin}\p{Script=Greek}\p{Script=Cyrillic}]/u;
 const WORD_AFTER = /^[\p{Script=Latin}\p{Script=Greek}\p{Script=Cyrillic}]+/u;
 /** Endings that belong to the word a blank puts down. */
 const ENDING = /^(?:e?s|ed|ing|ly|er|st|nd|rd|th)$/i;
@@ -11,6 +11,13 @@ const ENDING = /^(?:e?s|ed|ing|ly|er|st|nd|rd|th)$/i;
 const WANTS_MORE =
   /(?<!\p{L})(?:is|are|was|were|has|had|have|and|or|with|of|the|an?|to|at|from|by|for|in|on|into)\s+$/iu;
 const ENDS_HERE = /^\s*(?:[,;:.!?)]|$)/;
+
+/** The word that a text ends in, nothing between; '' for none. From its end: a pattern would try each of its letters. */
+function lastWord(text: string): string {
+  let from = text.length;
+  while (from > 0 && LETTER.test(text[from - 1]!)) from -= 1;
+  return text.slice(from);
+}
 
 const textOf = (inline: Inline | undefined): string | null => (inline?.type === 'text' ? inline.text : null);
 
@@ -49,7 +56,7 @@ function beside(line: Line, index: number, field: Field, from: number): Found[] 
   const [before, after] = [textOf(line[index - 1]) ?? '', textOf(line[index + 1]) ?? ''];
   if (isAmount(field) || bringsItsSpace(field)) return [];
   const message = 'No space stands between a word and the blank beside it.';
-  const [last, next] = [WORD_BEFORE.exec(before)?.[0], WORD_AFTER.exec(after)?.[0]];
+  const [last, next] = [lastWord(before), WORD_AFTER.exec(after)?.[0]];
   const found: Found[] = [];
   if (last) found.push({ code: 'stuck-to-blank', message, from: from - last.length, to: from + 1 });
   if (next && !ENDING.test(next))

@@ -151,22 +151,29 @@ function inParts(content: EntryContent): Doubt[] {
   return content.wordings.flatMap((wording) =>
     wording.parts.flatMap((part) => {
       const numbers = numbering(part);
-      return linesOf(part.passage).flatMap((line, index) =>
-        [...inLine(line), ...numbersInLine(line, numbers), ...besideBlanks(line, wording, fields)].map(
-          ({ code, message, from, to }): Doubt => ({
-            code,
-            message: `${message} “${around(line, from)}”${content.wordings.length > 1 ? `, in “${wording.name}”` : ''}`,
-            place: { wording: wording.id, part: part.id, line: index, from, to },
-          }),
-        ),
-      );
+      return linesOf(part.passage).flatMap((line, index) => {
+        const found = [
+          ...inLine(line),
+          ...numbersInLine(line, numbers),
+          ...besideBlanks(line, wording, fields),
+        ];
+        // Once for a line, however many doubts there are in it.
+        const text =
+          found.length === 0
+            ? ''
+            : line.map((inline) => (inline.type === 'text' ? inline.text : '_')).join('');
+        return found.map(({ code, message, from, to }): Doubt => ({
+          code,
+          message: `${message} “${around(text, from)}”${content.wordings.length > 1 ? `, in “${wording.name}”` : ''}`,
+          place: { wording: wording.id, part: part.id, line: index, from, to },
+        }));
+      });
     }),
   );
 }
 
 /** Words around a place, to know it by; each blank or other node is one sign, as the offsets count it. */
-function around(line: Line, at: number): string {
-  const text = line.map((inline) => (inline.type === 'text' ? inline.text : '_')).join('');
+function around(text: string, at: number): string {
   const words = text.slice(Math.max(0, at - 16), at + 16).trim();
   return `${at > 16 ? '…' : ''}${words}${at + 16 < text.length ? '…' : ''}`;
 }

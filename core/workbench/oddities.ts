@@ -29,7 +29,7 @@ const ANYWHERE: [Oddity['code'], RegExp][] = [
 ];
 
 /** English alone: words that something must follow; before a full stop only those no sentence can end in. */
-const HANGS = /(?<=\S\s+)(?:(?:and|or|the|an?)(?=\s*[.!?]?\s*$)|(?:with|of|to|at|from|by|for)(?=\s*$))/g;
+const HANGS = /(?<=\s)(?:(?:and|or|the|an?)(?=\s*[.!?]?\s*$)|(?:with|of|to|at|from|by|for)(?=\s*$))/g;
 /** English alone: a sentence that begins small after another has ended. */
 const SMALL_START = /(?<=\p{L}{2}[.!?]["”’)]? )\p{Ll}/gu;
 
@@ -81,7 +81,8 @@ export function odditiesOf(line: string, language: string): Oddity[] {
     ...everywhere,
     ...found('small-start', SMALL_START, line),
     ...articles(line, language),
-    ...found('hangs', HANGS, line),
+    // Alone on its line such a word is no unfinished sentence.
+    ...found('hangs', HANGS, line).filter(({ from }) => line.slice(0, from).trim() !== ''),
   ];
 }
 
