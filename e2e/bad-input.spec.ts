@@ -96,7 +96,14 @@ test('a new team: the first page makes the owner; a wrong password and a second 
     await page.getByLabel('Password').fill('tide over marsh');
     await page.getByRole('button', { name: 'Make the account' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Imke’s desk');
-    await expect(page.getByText('No case has been given to you yet')).toBeVisible();
+    await expect(page.getByText('Nothing is on your desk yet')).toBeVisible();
+    // Nobody else is there, and nothing is in the bank: a first leaf is written on all the same.
+    await page.getByRole('button', { name: 'New leaf' }).click();
+    await expect(draftOf(page)).toBeFocused();
+    await page.keyboard.type('Our first words.');
+    await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+    await page.getByRole('link', { name: 'Desk', exact: true }).click();
+    await expect(page.getByRole('link', { name: /^Our first words/ })).toBeVisible();
     await page.getByRole('link', { name: 'Bank' }).click();
     await expect(page.getByText('The bank is empty')).toBeVisible();
     await page.context().clearCookies();

@@ -63,9 +63,9 @@ test('many at once: rows typed one after another, selected, tagged, moved, taken
   await expect(panel).toContainText('Escape leaves it as it was');
   await page.keyboard.press('Escape');
   await expect(moveTo).toHaveValue('');
-  await page.keyboard.type('My');
-  await page.keyboard.press('Enter');
-  await expect(panel).toContainText('What is shared stays shared');
+  // What is shared stays shared: one's own wording is no place for it.
+  await expect(moveTo.getByRole('option', { name: 'Helpline replies (shared)' })).toBeAttached();
+  await expect(moveTo.getByRole('option', { name: 'My own wording' })).toHaveCount(0);
   await panel.getByRole('button', { name: 'Delete them' }).click();
   const ask = page.getByRole('alertdialog');
   await expect(ask).toContainText('Their cues are free then: nck, tkn, dck');

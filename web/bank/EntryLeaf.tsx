@@ -161,11 +161,11 @@ function Wordings({ index, editing }: { index: BankIndex; editing: EntryEditing 
       />
       <p className="flex justify-end gap-4 text-[13px]">
         {editable && (
-          <Button look="text" className="min-h-6" onClick={editing.takeCopied}>
+          <Button look="text" onClick={editing.takeCopied}>
             Put in what was copied
           </Button>
         )}
-        <Button look="text" className="min-h-6" onClick={() => setAsText(true)}>
+        <Button look="text" onClick={() => setAsText(true)}>
           Show the entry as text
         </Button>
       </p>

@@ -25,7 +25,7 @@ export function LeafHead({ one, keeping, finish, isFinishing }: Props) {
         <span className="ml-auto flex items-baseline gap-4" data-print="no">
           <Button
             look="text"
-            className="min-h-6 text-[13px]"
+            className="text-[13px]"
             aria-expanded={about}
             onClick={() => setAbout((now) => !now)}
           >

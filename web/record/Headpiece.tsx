@@ -209,16 +209,11 @@ export const Headpiece = memo(function Headpiece({ one }: { one: Case }) {
       {!folded && hasLists && <Lists record={record} today={today} />}
       <p className="mt-1 flex gap-4 text-[13px]">
         {(facts.length > 0 || hasLists) && (
-          <Button look="text" className="min-h-6" aria-expanded={!folded} onClick={fold}>
+          <Button look="text" aria-expanded={!folded} onClick={fold}>
             {folded ? 'Whole record' : 'Less of the record'}
           </Button>
         )}
-        <Button
-          look="text"
-          className="min-h-6"
-          aria-expanded={correcting}
-          onClick={() => setCorrecting((now) => !now)}
-        >
+        <Button look="text" aria-expanded={correcting} onClick={() => setCorrecting((now) => !now)}>
           {correcting ? 'The record is right now' : 'Correct the record'}
         </Button>
       </p>

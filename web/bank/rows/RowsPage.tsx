@@ -146,7 +146,7 @@ function Line({ index, home, row, number, leadIn, put, done, propose, drop }: Li
       {row.state !== 'writing' && (
         <p className={`text-[13px] ${row.state === 'refused' ? 'text-rust' : 'text-soft'}`} role="status">
           {row.entry ? (
-            <Link to={`/bank/${row.entry}`} className="text-leaf underline">
+            <Link to={`/bank/${row.entry}`} className="inline-block min-h-6 text-leaf underline">
               {STATES.kept}
             </Link>
           ) : (

@@ -87,7 +87,7 @@ export const SheetRow = memo(function SheetRow({
           aria-label={`Select ${title}`}
           checked={selected}
           onChange={() => toggle(entry)}
-          className="mt-3.5 ml-4 shrink-0 self-start accent-elder"
+          className="mt-2.5 ml-3 size-6 shrink-0 self-start accent-elder"
         />
       )}
       <Link

@@ -39,7 +39,7 @@ function SaidSo({
     <li className="border-b border-hair py-1 text-[14px]">
       <button
         type="button"
-        className="block w-full text-left hover:text-elder"
+        className="block min-h-6 w-full text-left hover:text-elder"
         onClick={() => at.in === 'wording' && show({ ...at, from: place.from, to: place.to })}
       >
         “{said}”: the house {word?.use ? `says “${word.use}”` : 'leaves it out'}.
@@ -72,7 +72,7 @@ function Personal({
     <li className="border-b border-hair py-1 text-[14px]">
       <button
         type="button"
-        className="block w-full text-left hover:text-elder"
+        className="block min-h-6 w-full text-left hover:text-elder"
         onClick={() => show({ ...place, line: place.line })}
       >
         “{place.words}” looks like {KIND_WORDS[place.kind]}.
