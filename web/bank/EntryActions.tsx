@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import type { Collection, Entry } from '#contracts';
+import type { Entry } from '#contracts';
 import { useShell } from '../shell/ShellContext';
-import { ActingSelect, Button, Notice } from '../ui';
+import { Button, Notice } from '../ui';
 import type { BankIndex } from './bankIndex';
 import { DeleteAsk } from './many/DeleteAsk';
 import { DoneNotice } from './many/DoneNotice';
+import { MoveTo } from './many/MoveTo';
 import { placesFor } from './many/placesFor';
 import { ACTS, useMany } from './many/useMany';
 import { keepUnsaved, readUnsaved, unsavedKey } from './useEntryChange';
@@ -17,35 +18,6 @@ interface Props {
   keeps: boolean;
   /** Whether there is a change of it that is not saved. */
   isChanged: boolean;
-}
-
-interface MoveProps extends Pick<Props, 'entry' | 'index'> {
-  disabled: boolean;
-  to: (place: Collection) => void;
-}
-
-/** Another collection for an entry, of those it can go to. */
-function MoveIt({ entry, index, disabled, to }: MoveProps) {
-  const places = placesFor([entry], index).filter(({ id }) => id !== entry.collection);
-  return (
-    <ActingSelect
-      label="Move it to"
-      value=""
-      disabled={disabled}
-      act={(id) => {
-        const place = places.find((one) => one.id === id);
-        if (place) to(place);
-      }}
-    >
-      <option value="">another collection</option>
-      {places.map(({ id, name, own }) => (
-        <option key={id} value={id}>
-          {name}
-          {!own && ' (shared)'}
-        </option>
-      ))}
-    </ActingSelect>
-  );
 }
 
 /** What can be done with a whole entry: moved, copied, taken out of use, deleted. */
@@ -69,9 +41,9 @@ export function EntryActions({ index, entry, keeps, isChanged }: Props) {
       <h2 className="eyebrow">The whole entry</h2>
       <DoneNotice many={many} />
       {keeps && (
-        <MoveIt
-          entry={entry}
-          index={index}
+        <MoveTo
+          label="Move it to"
+          places={placesFor([entry], index).filter(({ id }) => id !== entry.collection)}
           disabled={isChanged || many.pending}
           to={(place) => many.run(() => ACTS.move([entry], place.id, place.name))}
         />

@@ -1,9 +1,10 @@
 import { useState } from 'react';
 import type { Entry } from '#contracts';
-import { ActingSelect, Button, Notice, TextField } from '../../ui';
+import { Button, Notice, TextField } from '../../ui';
 import type { BankIndex } from '../bankIndex';
 import { DeleteAsk } from './DeleteAsk';
 import { DoneNotice } from './DoneNotice';
+import { MoveTo } from './MoveTo';
 import { placesFor } from './placesFor';
 import { ACTS, useMany } from './useMany';
 
@@ -86,22 +87,11 @@ export function SelectedPanel({ index, selected, select, close }: Props) {
       )}
       <DoneNotice many={many} />
       <fieldset disabled={none} className="grid gap-4 disabled:opacity-60">
-        <ActingSelect
+        <MoveTo
           label="Move them to"
-          value=""
-          act={(id) => {
-            const to = index.collections.get(id);
-            if (to) run((all) => ACTS.move(all, to.id, to.name));
-          }}
-        >
-          <option value="">another collection</option>
-          {places.map(({ id, name, own }) => (
-            <option key={id} value={id}>
-              {name}
-              {!own && ' (shared)'}
-            </option>
-          ))}
-        </ActingSelect>
+          places={places}
+          to={({ id, name }) => run((all) => ACTS.move(all, id, name))}
+        />
         <WordAct
           label="Tag them"
           hint="such as winter"
