@@ -50,6 +50,25 @@ test('a leaf begun with nothing asked, and a case begun by hand, by keyboard alo
   await expect(draftOf(odile)).toBeFocused();
 });
 
+test('the desk that is opened before the last words are saved shows them as soon as they are', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Ruan Pellow');
+  await page.getByRole('button', { name: 'New leaf' }).click();
+  await expect(draftOf(page)).toBeFocused();
+  let send = () => {};
+  const deskAsked = new Promise<void>((resolve) => (send = resolve));
+  await page.route('**/api/drafts/*', async (route) => {
+    if (route.request().method() === 'PUT') await deskAsked;
+    await route.continue();
+  });
+  await page.keyboard.type('The reed bed was cut in March.');
+  await page.getByRole('link', { name: 'Desk', exact: true }).click();
+  await expect(page.getByRole('link', { name: /^A new leaf/ })).toBeVisible();
+  send();
+  await expect(page.getByRole('link', { name: /^The reed bed was cut/ })).toBeVisible();
+});
+
 test('with the connection down nothing is begun and nothing lost; sent again it is one case', async ({
   server,
   signedIn,

@@ -3,7 +3,6 @@ import { EditorContent } from '@tiptap/react';
 import { useEffect, useState } from 'react';
 import type { Case, Draft } from '#contracts';
 import { isEmptyPassage } from '#core/passage';
-import { KEYS, queryClient } from '../api/queries';
 import { selectedPassage } from '../editor/selectedPassage';
 import { stepToFirstGap, stepToGap } from '../editor/stepping';
 import { Headpiece } from '../record/Headpiece';
@@ -64,8 +63,6 @@ export function Leaf({ one, draft, copy }: Props) {
       giveKeys(editor.view);
     }
   }, [editor, open]);
-  // The desk shows how this draft begins and when it was saved.
-  useEffect(() => () => void queryClient.invalidateQueries({ queryKey: KEYS.cases }), []);
 
   const keepWords = () => {
     const words = selectedPassage(editor.state);

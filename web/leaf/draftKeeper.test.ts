@@ -31,7 +31,9 @@ function begin({ at = 1, copyOf = 1 } = {}) {
   const setAside = (_: string, document: DraftDocument) => Promise.resolve(aside.push(plainText(document)));
   const draft = { id: 'd', version: server.version, document: emptyDraft() };
   const tell = ({ kind }: Keeping) => told.push(kind);
-  const keeper = new DraftKeeper({ member: 'm', save, setAside, tell }, draft, copyOf);
+  const elsewhere: string[] = [];
+  const savedElsewhere = () => elsewhere.push(server.text);
+  const keeper = new DraftKeeper({ member: 'm', save, setAside, tell, savedElsewhere }, draft, copyOf);
   keeper.readFrom(() => draftOf(words));
   const type = (text: string) => {
     words += text;
@@ -41,7 +43,7 @@ function begin({ at = 1, copyOf = 1 } = {}) {
     const found = readCopy('m', 'd');
     return found && plainText(found.document);
   };
-  return { keeper, server, told, type, copy, aside, over };
+  return { keeper, server, told, type, copy, aside, over, elsewhere };
 }
 
 const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
@@ -56,6 +58,20 @@ test('a change is on this computer in a moment, on the server soon, and then no 
   expect(copy()).toBe('a');
   await pass(600);
   expect([server.text, copy(), told.at(-1)]).toEqual(['a', null, 'saved']);
+});
+
+test('the last words are saved after another screen was opened, and told of only then', async () => {
+  const { keeper, server, type, elsewhere } = begin();
+  type('a');
+  await pass(800);
+  type('b');
+  keeper.leave();
+  await pass(0);
+  expect([server.text, elsewhere]).toEqual(['ab', ['ab']]);
+  keeper.open();
+  type('c');
+  await pass(800);
+  expect([server.text, elsewhere]).toEqual(['abc', ['ab']]);
 });
 
 test('someone who never stops typing is saved all the while', async () => {

@@ -20,6 +20,8 @@ interface Host {
   /** Keeps a text that gives way to another among the draft's earlier states. */
   setAside: (id: string, document: DraftDocument) => Promise<unknown>;
   tell: (keeping: Keeping) => void;
+  /** Called when the last words were saved only after another screen was opened, which may show this draft. */
+  savedElsewhere: () => void;
 }
 
 /** So soon after a change a copy is kept on this computer, and so soon it is sent, however fast the keys go on. */
@@ -32,6 +34,8 @@ const RETRY_MS = [500, 1000, 2000, 4000];
  * and sent to the server one save at a time, again and again while it cannot be reached.
  */
 export class DraftKeeper {
+  /** False while another screen is shown. */
+  private isOpen = true;
   private version: number;
   private read: () => DraftDocument;
   private changes = 0;
@@ -93,6 +97,18 @@ export class DraftKeeper {
     });
   }
 
+  /** The draft is on the page. */
+  open(): void {
+    this.isOpen = true;
+  }
+
+  /** Another screen is shown: what is not yet saved stays on this computer, and is sent once more from here. */
+  leave(): void {
+    this.isOpen = false;
+    this.copyNow();
+    void this.flush();
+  }
+
   /** Sends what is not yet saved and waits until it is; resolves in any case, see `isSaved`. */
   async flush(): Promise<void> {
     if (this.running) await this.running;
@@ -149,6 +165,7 @@ export class DraftKeeper {
       this.version = saved.version;
       this.sent = upTo;
       this.failures = 0;
+      if (!this.isOpen) this.host.savedElsewhere();
       if (this.isSaved) {
         dropCopy(this.host.member, this.draft.id);
         this.host.tell({ kind: 'saved', at: saved.savedAt });

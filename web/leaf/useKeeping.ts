@@ -1,8 +1,12 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Draft } from '#contracts';
 import { call } from '../api/client';
+import { KEYS, queryClient } from '../api/queries';
 import { DraftKeeper, type Keeping } from './draftKeeper';
 import type { LocalCopy } from './localCopy';
+
+/** The desk shows how a draft begins and when it was saved. */
+const askDeskAgain = () => void queryClient.invalidateQueries({ queryKey: KEYS.cases });
 
 /**
  * Keeps a draft saved while it is on the page, and tells where it stands. `copy` is what this computer kept of it: it goes to
@@ -23,18 +27,19 @@ export function useKeeping(
       });
     const setAside = (id: string, document: Draft['document']) =>
       call('setAside', { params: { draft: id }, body: { document } });
-    return new DraftKeeper({ member, save, setAside, tell: setKeeping }, draft, copy?.version);
+    const host = { member, save, setAside, tell: setKeeping, savedElsewhere: askDeskAgain };
+    return new DraftKeeper(host, draft, copy?.version);
   }, [draft, member, copy]);
   useEffect(() => {
-    const leave = () => keeper.copyNow();
-    window.addEventListener('pagehide', leave);
-    document.addEventListener('visibilitychange', leave);
+    const keepHere = () => keeper.copyNow();
+    keeper.open();
+    window.addEventListener('pagehide', keepHere);
+    document.addEventListener('visibilitychange', keepHere);
     return () => {
-      window.removeEventListener('pagehide', leave);
-      document.removeEventListener('visibilitychange', leave);
-      // Gone to another screen: what is unsaved stays on this computer, and is sent once more from there.
-      keeper.copyNow();
-      void keeper.flush();
+      window.removeEventListener('pagehide', keepHere);
+      document.removeEventListener('visibilitychange', keepHere);
+      askDeskAgain();
+      keeper.leave();
     };
   }, [keeper]);
   return { keeper, keeping };
