@@ -6,7 +6,6 @@ const HAVE_LONG_FUNCTIONS = [
   'server/bank/collectionRoutes.ts',
   'server/bank/proposalRoutes.ts',
   'server/cases/draftRoutes.ts',
-  'server/glossaries/glossaryRoutes.ts',
   'server/glossaries/useRoutes.ts',
   'server/people/joiningRoutes.ts',
   'server/people/peopleRoutes.ts',

@@ -88,7 +88,7 @@ export async function loadDemo(context: Context, folder: string): Promise<boolea
     await loadCollection(context, collection, position);
   for (const { terms, shipped, ...glossary } of demo.glossaries) {
     const row = { ...glossary, shipped: shipped ?? null, language: 'en-GB', version: 1, madeBy: 'imke' };
-    await insertGlossary(context.db, row, terms);
+    await insertGlossary(context, context.db, row, terms);
   }
   await loadCases(context, demo);
   return true;

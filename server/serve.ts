@@ -12,6 +12,7 @@ import type { Context } from './context';
 import type { Store } from './db/openStore';
 import { EventHub } from './events/eventHub';
 import { mustBeForTheDemo } from './auth/demoStore';
+import { dropListsOfNone } from './glossaries/termList';
 import { emptyWastebasket } from './wastebasket/emptying';
 import { PostRoom, smtpOffice } from './post/postOffice';
 import type { Settings } from './settings';
@@ -90,6 +91,9 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
     const upkeep = async () => {
       await emptyWastebasket(context).catch((error: unknown) =>
         log.error({ name: (error as Error).name }, 'the wastebasket could not be emptied'),
+      );
+      await dropListsOfNone(context).catch((error: unknown) =>
+        log.error({ name: (error as Error).name }, 'unused term lists could not be dropped'),
       );
       await store
         .upkeep()

@@ -52,7 +52,7 @@ async function makeOwner(context: Context, owner: { name: string; email: string;
       .insert(members)
       .values({ id, name, email, job: '', role: 'owner', passwordHash, createdAt: context.now() });
     await tx.insert(collections).values(ownCollection(context.newId(), id));
-    await insertGlossary(tx, { ...GENERAL_ENGLISH, madeBy: id }, []);
+    await insertGlossary(context, tx, { ...GENERAL_ENGLISH, madeBy: id }, []);
   });
   return { id, name: owner.name, role: 'owner', job: '', email: owner.email, phone: '' } as const;
 }

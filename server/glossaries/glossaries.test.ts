@@ -1,6 +1,9 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { Glossary, Imported, OwnUses, Problem, TrailLine } from '#contracts';
+import { eq, like } from 'drizzle-orm';
 import { readWordList } from '#core/glossary';
+import { termLists, terms } from '../db/schema';
+import { beginList, dropListsOfNone, writeTerms } from './termList';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
 let server: TestServer;
@@ -55,6 +58,67 @@ test('a team has three lists to begin with, and a word list comes back as it was
     await ruan.post(`/api/glossaries/${own.id}/import`).send({ terms: 'Warden\twd\n', replace: true })
   ).body as Imported;
   expect(replaced).toMatchObject({ added: 0, changed: 1, dropped: 1, glossary: { count: 1 } });
+});
+
+const wordListOf = (name: string, from: number, count: number) =>
+  Array.from({ length: count }, (_, at) => `${name} ${from + at}`).join('\n');
+const importing = (caller: Caller, { id }: Glossary, terms: string, replace: boolean) =>
+  caller.post(`/api/glossaries/${id}/import`).send({ terms, replace });
+
+test('a long list is taken over whole, beside what is there or in its place, and what it replaced is gone', async () => {
+  const own = await make(ruan);
+  const lists = async () => (await server.context.db.select().from(termLists)).length;
+  const before = await lists();
+  const first = (await importing(ruan, own, wordListOf('reed', 0, 5000), false).expect(200)).body as Imported;
+  expect(first).toMatchObject({ added: 5000, changed: 0, dropped: 0, glossary: { count: 5000 } });
+  const beside = (await importing(ruan, own, wordListOf('reed', 4000, 5000), false)).body as Imported;
+  expect(beside).toMatchObject({ added: 4000, changed: 0, dropped: 0, glossary: { count: 9000 } });
+  const inPlace = (await importing(ruan, own, `reed 1\trr\n${wordListOf('sedge', 0, 3000)}`, true))
+    .body as Imported;
+  expect(inPlace).toMatchObject({ added: 3000, changed: 1, dropped: 8999, glossary: { count: 3001 } });
+  const { terms: now } = await termsOf(imke, inPlace.glossary);
+  expect([now.length, new Set(now).size, now.includes('reed 1'), now.includes('reed 2')]).toEqual([
+    3001,
+    3001,
+    true,
+    false,
+  ]);
+  expect(await lists()).toBe(before);
+});
+
+test('a term that is added while a long list is taken over is in the list that comes of it', async () => {
+  const own = await make(imke);
+  await importing(imke, own, wordListOf('reed', 0, 4000), false).expect(200);
+  const long = importing(imke, own, wordListOf('sedge', 0, 8000), false).then(({ body }) => body as Imported);
+  const added: string[] = [];
+  for (let at = 0; at < 3; at += 1) {
+    const term = { text: `alder ${at}`, cue: '', weight: 1, note: '' };
+    await ruan.post(`/api/glossaries/${own.id}/terms`).send(term).expect(200);
+    added.push(term.text);
+  }
+  await long;
+  const now = (await list(imke)).find(({ id }) => id === own.id)!;
+  const { terms: all } = await termsOf(imke, now);
+  expect(all).toEqual(expect.arrayContaining([...added, 'reed 3999', 'sedge 7999']));
+  expect([all.length, now.count]).toEqual([12_003, 12_003]);
+});
+
+test('lists that no glossary has are dropped, a fresh one only after a day', async () => {
+  const { context } = server;
+  const own = await make(imke);
+  await importing(imke, own, wordListOf('reed', 0, 2500), false).expect(200);
+  const left = await beginList(context, context.db);
+  await writeTerms(context.db, left, [{ text: 'left over', cue: '', weight: 1, note: '' }]);
+  const isThere = async () => (await context.db.select().from(terms).where(eq(terms.list, left))).length > 0;
+  await dropListsOfNone(context);
+  expect(await isThere()).toBe(true);
+  const tomorrow = new Date(context.now().getTime() + 25 * 3_600_000);
+  await dropListsOfNone({ db: context.db, now: () => tomorrow });
+  expect(await isThere()).toBe(false);
+  expect((await list(imke)).find(({ id }) => id === own.id)?.count).toBe(2500);
+  expect((await context.db.select().from(terms).where(like(terms.text, 'reed 2%'))).length).toBeGreaterThan(
+    600,
+  );
 });
 
 test('anyone adds a term; only who made the list, or an owner, takes out, replaces or deletes', async () => {

@@ -1,7 +1,7 @@
-import { and, asc, count, eq, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Glossary, Member } from '#contracts';
-import { readingWordList, writeWordList, type Term, type WordList } from '#core/glossary';
+import { readingWordList, writeWordList, type Term } from '#core/glossary';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { glossaries, terms } from '../db/schema';
@@ -10,24 +10,21 @@ import { inTurns } from '../http/longWork';
 import { notFound, Refusal } from '../http/refusal';
 import { record } from '../people/trail';
 import { deleteGlossary } from '../wastebasket/deleting';
-import { insertGlossary, writeTerms } from './insertGlossary';
+import { importTerms, isSameTerm } from './importTerms';
+import { insertGlossary } from './insertGlossary';
 import { keepsGlossary } from './keepsGlossary';
+import { readTerms, writeTerms } from './termList';
 
 type Row = typeof glossaries.$inferSelect;
 
 const rightOf = (row: Row, member: Member): Glossary['right'] =>
   keepsGlossary(row, member) ? 'keep' : 'contribute';
 
-const toGlossary = ({ madeBy, deletion, ...row }: Row, terms: number, member: Member): Glossary => ({
+const toGlossary = ({ madeBy, deletion, list, termCount, ...row }: Row, member: Member): Glossary => ({
   ...row,
-  count: row.shipped ? null : terms,
-  right: rightOf({ madeBy, deletion, ...row }, member),
+  count: row.shipped ? null : termCount,
+  right: rightOf({ madeBy, deletion, list, termCount, ...row }, member),
 });
-
-async function countOf(db: Queries, id: string): Promise<number> {
-  const [row] = await db.select({ count: count() }).from(terms).where(eq(terms.glossary, id));
-  return row?.count ?? 0;
-}
 
 /** The glossary of an id, unless it lies in the wastebasket. */
 const there = (id: string) => and(eq(glossaries.id, id), isNull(glossaries.deletion));
@@ -70,58 +67,65 @@ function mustBeAt(row: Row, version: number): void {
     throw new Refusal('moved-on', 'Someone changed this glossary meanwhile. Look again, then change it.');
 }
 
-async function nextVersion(tx: Queries, row: Row): Promise<Row> {
+async function nextVersion(tx: Queries, row: Row, termCount = row.termCount): Promise<Row> {
   const [next] = await tx
     .update(glossaries)
-    .set({ version: row.version + 1 })
+    .set({ version: row.version + 1, termCount })
     .where(eq(glossaries.id, row.id))
     .returning();
   return next!;
 }
 
-const termsOf = (db: Queries, glossary: string, only?: string): Promise<Term[]> =>
-  db
+const thisTerm = ({ list }: Row, text: string) => and(eq(terms.list, list), eq(terms.text, text));
+
+const termOf = async (db: Queries, row: Row, text: string): Promise<Term | undefined> => {
+  const [found] = await db
     .select({ text: terms.text, cue: terms.cue, weight: terms.weight, note: terms.note })
     .from(terms)
-    .where(and(eq(terms.glossary, glossary), only === undefined ? undefined : eq(terms.text, only)))
-    .orderBy(asc(terms.text));
+    .where(thisTerm(row, text));
+  return found;
+};
 
-const isSame = (a: Term, b: Term) => a.cue === b.cue && a.weight === b.weight && a.note === b.note;
+const READS = 5;
 
-/** Takes a word list over into a glossary, all or nothing of what can be read. */
-async function takeOver(tx: Queries, row: Row, read: WordList, replace: boolean) {
-  const before = new Map((await termsOf(tx, row.id)).map((term) => [term.text, term]));
-  const added = read.terms.filter(({ text }) => !before.has(text));
-  const changed = read.terms.filter((term) => before.has(term.text) && !isSame(before.get(term.text)!, term));
-  const kept = new Set(read.terms.map(({ text }) => text));
-  const dropped = replace ? [...before.keys()].filter((text) => !kept.has(text)) : [];
-  if (dropped.length > 0) {
-    await tx.delete(terms).where(eq(terms.glossary, row.id));
-    await writeTerms(tx, row.id, read.terms);
-  } else {
-    await writeTerms(tx, row.id, [...added, ...changed]);
+/**
+ * All terms of a glossary as a word list, read in pieces between which others have their turn, all at one version of it.
+ * Throws a `moved-on` Refusal where it changes again and again meanwhile.
+ */
+async function wordListOf(db: Queries, id: string): Promise<{ row: Row; words: string }> {
+  for (let read = 0; read < READS; read += 1) {
+    const row = await found(db, id);
+    mustHaveTerms(row);
+    let words = '';
+    for await (const some of readTerms(db, row.list)) words += writeWordList(some);
+    if ((await found(db, id)).version === row.version) return { row, words };
   }
-  const counts = { added: added.length, changed: changed.length, dropped: dropped.length };
-  return { ...counts, faults: read.faults.slice(0, 100) };
+  throw new Refusal('moved-on', 'This glossary is being changed all the while. Ask for it again.');
+}
+
+/** Tells all of a glossary that changed, and returns it. */
+async function told({ events }: Context, glossary: Glossary): Promise<Glossary> {
+  await events.tellAll({ type: 'glossary-changed', glossary: glossary.id });
+  return glossary;
 }
 
 /** Glossaries: their settings, their terms, word lists in and out. */
 export function glossaryRoutes(router: Router, context: Context): void {
+  settingsRoutes(router, context);
+  termRoutes(router, context);
+}
+
+function settingsRoutes(router: Router, context: Context): void {
   const { db } = context;
-  const changed = async (glossary: Glossary) => {
-    await context.events.tellAll({ type: 'glossary-changed', glossary: glossary.id });
-    return glossary;
-  };
+  const changed = (glossary: Glossary) => told(context, glossary);
 
   bind(router, context, 'glossaries', async ({ member }) => {
     const rows = await db
-      .select({ glossary: glossaries, terms: count(terms.text) })
+      .select()
       .from(glossaries)
-      .leftJoin(terms, eq(terms.glossary, glossaries.id))
       .where(isNull(glossaries.deletion))
-      .groupBy(glossaries.id)
       .orderBy(asc(glossaries.name));
-    return rows.map((row) => toGlossary(row.glossary, row.terms, member));
+    return rows.map((row) => toGlossary(row, member));
   });
 
   bind(router, context, 'makeGlossary', async ({ member, body }) => {
@@ -133,8 +137,8 @@ export function glossaryRoutes(router: Router, context: Context): void {
       madeBy: member.id,
       deletion: null,
     };
-    await insertGlossary(db, row, []);
-    return changed(toGlossary(row, 0, member));
+    const made = await db.transaction((tx) => insertGlossary(context, tx, row, []));
+    return changed(toGlossary(made, member));
   });
 
   bind(router, context, 'saveGlossary', async ({ member, params, body, version }) =>
@@ -143,7 +147,7 @@ export function glossaryRoutes(router: Router, context: Context): void {
         const row = await heldByKeeper(tx, params.glossary, member);
         mustBeAt(row, version);
         await tx.update(glossaries).set(body).where(eq(glossaries.id, row.id));
-        return toGlossary(await nextVersion(tx, row), await countOf(tx, row.id), member);
+        return toGlossary(await nextVersion(tx, row), member);
       }),
     ),
   );
@@ -157,27 +161,35 @@ export function glossaryRoutes(router: Router, context: Context): void {
     await context.events.tellAll({ type: 'glossary-changed', glossary: params.glossary });
     return undefined;
   });
+}
+
+function termRoutes(router: Router, context: Context): void {
+  const { db } = context;
+  const changed = (glossary: Glossary) => told(context, glossary);
 
   bind(router, context, 'terms', async ({ params, response }) => {
-    const row = await found(db, params.glossary);
-    mustHaveTerms(row);
+    const { row, words } = await wordListOf(db, params.glossary);
     // The address names the version, so that a browser need never ask again for one it has.
     if (params.version === String(row.version))
       response.set('Cache-Control', 'private, max-age=31536000, immutable');
-    return { version: row.version, terms: writeWordList(await termsOf(db, row.id)) };
+    return { version: row.version, terms: words };
   });
 
   bind(router, context, 'importTerms', async ({ member, params, body }) => {
     const read = await inTurns(readingWordList(body.terms));
-    const done = await db.transaction(async (tx) => {
+    const hold = async (tx: Queries) => {
       const row = await heldByKeeper(tx, params.glossary, member);
       mustHaveTerms(row);
-      const taken = await takeOver(tx, row, read, body.replace);
-      const next = await nextVersion(tx, row);
-      const { added, changed: altered, dropped } = taken;
-      const detail = `${added} added, ${altered} changed, ${dropped} removed`;
-      await record(tx, context.now(), { by: member.id, act: 'terms-imported', subject: row.name, detail });
-      return { ...taken, glossary: toGlossary(next, await countOf(tx, row.id), member) };
+      return row;
+    };
+    const done = await importTerms(context, read, body.replace, {
+      hold,
+      settle: async (tx, row, changes) => {
+        const detail = `${changes.added} added, ${changes.changed} changed, ${changes.dropped} removed`;
+        await record(tx, context.now(), { by: member.id, act: 'terms-imported', subject: row.name, detail });
+        const glossary = toGlossary(await nextVersion(tx, row), member);
+        return { ...changes, faults: read.faults.slice(0, 100), glossary };
+      },
     });
     await changed(done.glossary);
     return done;
@@ -188,14 +200,14 @@ export function glossaryRoutes(router: Router, context: Context): void {
       await db.transaction(async (tx) => {
         const row = await held(tx, params.glossary);
         mustHaveTerms(row);
-        const [before] = await termsOf(tx, row.id, body.text);
-        if (before && isSame(before, body)) return toGlossary(row, await countOf(tx, row.id), member);
+        const before = await termOf(tx, row, body.text);
+        if (before && isSameTerm(before, body)) return toGlossary(row, member);
         // Anyone adds a term; how one reads that is there already, its warning among it, is its keepers' to say.
         if (before && !keepsGlossary(row, member)) throw onlyKeepers();
-        await writeTerms(tx, row.id, [body]);
+        await writeTerms(tx, row.list, [body]);
         const act = before ? ('term-changed' as const) : ('term-added' as const);
         await record(tx, context.now(), { by: member.id, act, subject: body.text, detail: row.name });
-        return toGlossary(await nextVersion(tx, row), await countOf(tx, row.id), member);
+        return toGlossary(await nextVersion(tx, row, row.termCount + (before ? 0 : 1)), member);
       }),
     ),
   );
@@ -204,14 +216,11 @@ export function glossaryRoutes(router: Router, context: Context): void {
     changed(
       await db.transaction(async (tx) => {
         const row = await heldByKeeper(tx, params.glossary, member);
-        const gone = await tx
-          .delete(terms)
-          .where(sql`${terms.glossary} = ${row.id} and ${terms.text} = ${params.term}`)
-          .returning({ text: terms.text });
+        const gone = await tx.delete(terms).where(thisTerm(row, params.term)).returning({ text: terms.text });
         if (gone.length === 0) throw notFound();
         const done = { by: member.id, act: 'term-dropped' as const, subject: params.term, detail: row.name };
         await record(tx, context.now(), done);
-        return toGlossary(await nextVersion(tx, row), await countOf(tx, row.id), member);
+        return toGlossary(await nextVersion(tx, row, row.termCount - 1), member);
       }),
     ),
   );

@@ -1,12 +1,14 @@
-import { sql } from 'drizzle-orm';
 import type { Term } from '#core/glossary';
+import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { glossaries } from '../db/schema';
+import { beginList, writeTerms } from './termList';
 
-type Row = typeof glossaries.$inferInsert;
+type Row = typeof glossaries.$inferSelect;
+type NewGlossary = Omit<typeof glossaries.$inferInsert, 'list' | 'termCount'>;
 
 /** The list of general English that comes with the pages: every team begins with it. */
-export const GENERAL_ENGLISH: Row = {
+export const GENERAL_ENGLISH: NewGlossary = {
   id: 'english',
   name: 'General English',
   language: 'en-GB',
@@ -18,23 +20,18 @@ export const GENERAL_ENGLISH: Row = {
   madeBy: null,
 };
 
-const STEP = 2000;
-
-/** Writes terms over those with the same text, some thousands at a time. */
-export async function writeTerms(tx: Queries, glossary: string, some: readonly Term[]): Promise<void> {
-  for (let at = 0; at < some.length; at += STEP) {
-    const rows = JSON.stringify(some.slice(at, at + STEP));
-    await tx.execute(sql`
-      insert into terms (glossary, text, cue, weight, note)
-      select ${glossary}, term.text, term.cue, term.weight, term.note
-      from jsonb_to_recordset(${rows}::jsonb) as term(text text, cue text, weight int, note text)
-      on conflict (glossary, text) do update
-        set cue = excluded.cue, weight = excluded.weight, note = excluded.note`);
-  }
-}
-
 /** Writes a glossary with its terms, as the demo and a new team begin with. */
-export async function insertGlossary(db: Queries, row: Row, some: readonly Term[]): Promise<void> {
-  await db.insert(glossaries).values(row);
-  await writeTerms(db, row.id, some);
+export async function insertGlossary(
+  context: Context,
+  db: Queries,
+  row: NewGlossary,
+  some: readonly Term[],
+): Promise<Row> {
+  const list = await beginList(context, db);
+  const [made] = await db
+    .insert(glossaries)
+    .values({ ...row, list, termCount: some.length })
+    .returning();
+  await writeTerms(db, list, some);
+  return made!;
 }

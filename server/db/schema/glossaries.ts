@@ -1,5 +1,6 @@
 /** Glossaries, and what was brought from them and the bank. */
 import { boolean, date, integer, jsonb, pgTable, primaryKey, text } from 'drizzle-orm/pg-core';
+import { instant } from './instant';
 import { members } from './people';
 import { deletions } from './wastebasket';
 
@@ -16,22 +17,33 @@ export const glossaries = pgTable('glossaries', {
   shipped: text('shipped', { enum: ['english'] }),
   // Counts every change of the list or of its terms.
   version: integer('version').notNull(),
+  // Which term list it has now, and how many terms are in it.
+  list: text('list').notNull(),
+  termCount: integer('term_count').notNull(),
   madeBy: text('made_by').references(() => members.id, { onDelete: 'set null' }),
   deletion: text('deletion').references(() => deletions.id),
+});
+
+/**
+ * Lists of terms. A large import writes a list of its own, piece by piece while others go on with the one there is, and the
+ * glossary then has that one. Lists that no glossary has are dropped, those that may still be being written after a day.
+ */
+export const termLists = pgTable('term_lists', {
+  id: text('id').primaryKey(),
+  begunAt: instant('begun_at').notNull(),
 });
 
 export const terms = pgTable(
   'terms',
   {
-    glossary: text('glossary')
-      .notNull()
-      .references(() => glossaries.id, { onDelete: 'cascade' }),
+    // Of `term_lists`; no foreign key, which would be looked up for each of 300,000 terms.
+    list: text('list').notNull(),
     text: text('text').notNull(),
     cue: text('cue').notNull(),
     weight: integer('weight').notNull(),
     note: text('note').notNull(),
   },
-  (table) => [primaryKey({ columns: [table.glossary, table.text] })],
+  (table) => [primaryKey({ columns: [table.list, table.text] })],
 );
 
 /** What was brought from the bank and the glossaries, counted by member, day and kind of work: numbers, no texts. */

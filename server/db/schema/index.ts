@@ -5,5 +5,5 @@ export { entries, departures, entryMoves, revisions, cues } from './entries';
 export { notes, presences, noteAnswers, proposals, allowedDetails } from './talk';
 export { deletions, serverClock } from './wastebasket';
 export { cases, casesGiven, drafts, draftStates, ignoredPhrases } from './cases';
-export { glossaries, terms, uses } from './glossaries';
+export { glossaries, termLists, terms, uses } from './glossaries';
 export { houseWords, reviews, practised } from './order';
