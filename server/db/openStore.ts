@@ -66,9 +66,9 @@ const TURN_MS = 10;
  * its promises by themselves never let the event loop go on: without this not even what asks nothing of it would be answered.
  */
 function givingTurns(client: PGlite): void {
-  const work = client.execProtocol.bind(client);
+  const work = client.execProtocolStream.bind(client);
   let turn = performance.now();
-  client.execProtocol = async (...asked) => {
+  client.execProtocolStream = async (...asked) => {
     if (performance.now() - turn > TURN_MS) {
       await new Promise((resolve) => setImmediate(resolve));
       turn = performance.now();

@@ -27,11 +27,18 @@ interface Planned extends TermChanges {
   kept: Term[];
 }
 
-/** Holds a word list against the terms of a list; of the terms that it has no word about, none goes on where it replaces all. */
-async function planned(db: Context['db'], list: string, read: WordList, replace: boolean): Promise<Planned> {
-  const wanted = new Map(read.terms.map((term) => [term.text, term]));
+/**
+ * Holds a word list against the terms that a glossary has, in the order they come. Those that the word list has no word about go
+ * on, or where it replaces all, go.
+ */
+export async function planImport(
+  before: AsyncIterable<Term[]>,
+  read: readonly Term[],
+  replace: boolean,
+): Promise<Planned> {
+  const wanted = new Map(read.map((term) => [term.text, term]));
   const plan: Planned = { written: [], kept: [], added: 0, changed: 0, dropped: 0 };
-  for await (const some of readTerms(db, list))
+  for await (const some of before)
     for (const term of some) {
       const now = wanted.get(term.text);
       wanted.delete(term.text);
@@ -43,7 +50,8 @@ async function planned(db: Context['db'], list: string, read: WordList, replace:
       }
     }
   plan.added = wanted.size;
-  plan.written.push(...wanted.values());
+  // Not pushed as arguments: a call takes some 120,000 at the most.
+  for (const term of wanted.values()) plan.written.push(term);
   return plan;
 }
 
@@ -64,7 +72,7 @@ async function importOnce<Done>(
 ): Promise<{ done: Done } | null> {
   const { db, log } = context;
   const before = await db.transaction(hold);
-  const { written, kept, ...changes } = await planned(db, before.list, read, replace);
+  const { written, kept, ...changes } = await planImport(readTerms(db, before.list), read.terms, replace);
   const isSmall = changes.dropped === 0 && written.length <= TERMS_AT_ONCE;
   const list = isSmall ? before.list : await beginList(context, db);
   let unused = isSmall ? null : list;
