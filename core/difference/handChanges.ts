@@ -1,12 +1,15 @@
-import { mapLines, type Inline, type Passage } from '#core/passage';
+import { mapLines, type Inline, type Mark, type Passage } from '#core/passage';
 import { isSame } from './isSame';
 import { mergedPassage } from './mergedPassage';
 
+function asMarkInWording(mark: Mark): Mark {
+  if (mark.type === 'when') return { ...mark, attrs: { ...mark.attrs, placement: null } };
+  return mark.type === 'confirmed' ? { type: 'confirm' } : mark;
+}
+
 /** An inline of a draft as a wording has it: of no placement, its blank without an answer. */
 function asInWording(inline: Inline): Inline {
-  const marks = (inline.marks ?? [])
-    .filter(({ type }) => type !== 'placed')
-    .map((mark) => (mark.type === 'when' ? { ...mark, attrs: { ...mark.attrs, placement: null } } : mark));
+  const marks = (inline.marks ?? []).filter(({ type }) => type !== 'placed').map(asMarkInWording);
   const { marks: _, ...bare } = inline;
   const marked = (marks.length > 0 ? { ...bare, marks } : bare) as Inline;
   if (marked.type !== 'blank') return marked;

@@ -1,9 +1,16 @@
-import { canonical, isLine, type Block, type Inline, type Mark, type Passage } from '#core/passage';
+import {
+  canonical,
+  isLine,
+  readerMarks,
+  type Block,
+  type Inline,
+  type Mark,
+  type Passage,
+} from '#core/passage';
 import { merge3 } from './merge3';
 
 /** The marks that a reader sees: whose placement words belong to, or which condition, is no change of them. */
-const seenMarks = (marks: readonly Mark[] = []) =>
-  marks.filter(({ type }) => type !== 'placed' && type !== 'when' && type !== 'confirm');
+const seenMarks = readerMarks;
 
 /** A line in steps that are changed as a whole: words, spaces, signs, blanks. */
 function stepsOf(line: readonly Inline[]): Inline[] {

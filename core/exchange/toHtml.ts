@@ -27,6 +27,7 @@ function wrap(html: string, mark: Mark): string {
     case 'placed':
     case 'when':
     case 'confirm':
+    case 'confirmed':
       return html;
   }
 }

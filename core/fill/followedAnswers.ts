@@ -9,7 +9,8 @@ import { BY_HAND } from './readAnswer';
 const meant = (answer: Answer | undefined): unknown =>
   answer?.kind === 'detail' ? answer.value : answer?.kind === 'person' ? answer.person : null;
 
-const isByHand = (answer: Answer | undefined): boolean =>
+/** Whether a person gave the answer in place of what the record says, or since it says nothing. */
+export const isByHand = (answer: Answer | undefined): boolean =>
   (answer?.kind === 'detail' && answer.source === BY_HAND) || (answer?.kind === 'person' && !answer.known);
 
 /**

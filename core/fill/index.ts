@@ -9,6 +9,7 @@ export { pickablesOf, pickedIn, matchingPickables, MOST_BY_KEY, picking, otherwi
 export type { AnswerProblem, Clock } from './readAnswer';
 export { answersFromRecord } from './answersFromRecord';
 export { followedAnswers } from './followedAnswers';
+export { copiedDraft } from './copiedDraft';
 export { knowledgeOf, findField, Knowledge } from './knowledge';
 export { isAnswered } from './isAnswered';
 export { contentsWithin, includedIn, includedSize, MOST_INCLUDED, renamedIncludes, ringOf } from './includes';

@@ -20,6 +20,7 @@ function bracketsOf(mark: Mark): [string, string] | null {
     case 'when':
       return [`[when ${escaped(mark.attrs.condition, /[():\]]/g)}: `, ']'];
     case 'placed':
+    case 'confirmed':
       return null;
     default:
       return [`[${BRACKETS[mark.type]}: `, ']'];

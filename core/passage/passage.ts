@@ -68,6 +68,8 @@ const MarkSchema = z.discriminatedUnion('type', [
   }),
   // A statement that must be looked at for this case before the draft can be finished.
   z.object({ type: z.literal('confirm') }),
+  // Only in drafts: a statement that was confirmed for this case, so that a copy of the draft asks for it anew.
+  z.object({ type: z.literal('confirmed') }),
   z.object({ type: z.literal('bold') }),
   z.object({ type: z.literal('italic') }),
   z.object({ type: z.literal('underline') }),

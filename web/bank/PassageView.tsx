@@ -40,6 +40,7 @@ function marked(words: ReactNode, mark: Mark, links: boolean): ReactNode {
     case 'confirm':
       return <span className="to-confirm">{words}</span>;
     case 'placed':
+    case 'confirmed':
       return words;
   }
 }

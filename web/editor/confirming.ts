@@ -43,7 +43,10 @@ export function confirmHere(state: EditorState): Transaction | null {
   if (!here) return null;
   const all = statementsIn(state.doc);
   const next = all.find(({ from }) => from > here.from) ?? all.find(({ from }) => from !== here.from);
-  const tr = state.tr.removeMark(here.from, here.to, state.schema.marks.confirm);
+  const { confirm, confirmed } = state.schema.marks;
+  const tr = state.tr
+    .removeMark(here.from, here.to, confirm)
+    .addMark(here.from, here.to, confirmed!.create());
   const pos = next ? next.from : here.to;
   return tr.setSelection(TextSelection.create(tr.doc, pos)).setStoredMarks([]).scrollIntoView();
 }

@@ -141,6 +141,14 @@ const ConfirmMark = Mark.create({
   renderHTML: () => ['span', { 'data-confirm': '', class: 'to-confirm', title: 'not confirmed yet' }, 0],
 });
 
+/** A statement that was confirmed for this case: it reads as any other words. */
+const ConfirmedMark = Mark.create({
+  name: 'confirmed',
+  inclusive: false,
+  parseHTML: () => [{ tag: 'span[data-confirmed]' }],
+  renderHTML: () => ['span', { 'data-confirmed': '' }, 0],
+});
+
 /**
  * The passage model as an editor schema: whatever is pasted is reduced to it. `draft` for a leaf, where the blank is
  * added as it is shown there; `wording` for the editor of an entry, which shows numbers, references and the like as
@@ -151,7 +159,7 @@ export const passageExtensions = (of: 'wording' | 'draft'): Extensions => [
   BoxNode,
   whenMark(of === 'wording'),
   ConfirmMark,
-  ...(of === 'draft' ? [NumberNode, ReferenceNode, CaretMarkNode] : []),
+  ...(of === 'draft' ? [ConfirmedMark, NumberNode, ReferenceNode, CaretMarkNode] : []),
   FoldedNode,
   StarterKit.configure({
     document: false,

@@ -50,7 +50,12 @@ function adoptFolded(
 
 /** A pasted node with its placements under their new ids; what belongs to none here becomes plain words. */
 function adopt(node: EditorNode, rename: Rename, schema: Schema): EditorNode | null {
+  const isOfThis = node.marks.some(
+    ({ type, attrs }) => type.name === 'placed' && rename.has(String(attrs.placement)),
+  );
   const marks = node.marks.flatMap((mark) => {
+    // What was confirmed for another case wants confirming for this one.
+    if (mark.type.name === 'confirmed' && !isOfThis) return [schema.marks.confirm!.create()];
     if (mark.type.name !== 'placed' && mark.type.name !== 'when') return [mark];
     const id = rename.get(String(mark.attrs.placement));
     return id ? [mark.type.create({ ...mark.attrs, placement: id })] : [];
