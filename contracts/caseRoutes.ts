@@ -8,6 +8,8 @@ import {
   DraftSchema,
   DraftStateSchema,
   DraftStateSummarySchema,
+  DraftTitleSchema,
+  NewDraftSchema,
   SavedDraftSchema,
   SetAsideSchema,
   TakenOverSchema,
@@ -71,10 +73,10 @@ export const CASE_ROUTES = define({
   },
   earlierUses: {
     method: 'get',
-    path: '/api/cases/:case/earlier',
+    path: '/api/drafts/:draft/earlier',
     access: 'given',
     summary:
-      "What the member's own drafts about the same person (cases with the same number) answered before, oldest first.",
+      "What the member's other drafts about the same person (of the case, and of cases with the same number) answered, oldest first.",
     status: 200,
     response: z.array(EarlierUseSchema),
   },
@@ -82,8 +84,28 @@ export const CASE_ROUTES = define({
     method: 'post',
     path: '/api/cases/:case/drafts',
     access: 'given',
-    summary: "The member's newest draft of a case; an empty one is made when there is none.",
+    summary:
+      "The member's draft of a case to go on with, an unfinished one before a finished one; an empty one is made when there is none.",
     status: 200,
+    response: DraftSchema,
+  },
+  beginDraft: {
+    method: 'post',
+    path: '/api/cases/:case/drafts/new',
+    access: 'given',
+    summary:
+      "Begins another draft of a case, empty or as a copy of one of the member's own. Sent again, it is begun once.",
+    status: 201,
+    body: NewDraftSchema,
+    response: DraftSchema,
+  },
+  nameDraft: {
+    method: 'put',
+    path: '/api/drafts/:draft/title',
+    access: 'given',
+    summary: 'Says what a draft is called.',
+    status: 200,
+    body: DraftTitleSchema,
     response: DraftSchema,
   },
   draft: {

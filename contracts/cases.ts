@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { CalendarDateSchema } from '#core/calendar';
 import { DraftDocumentSchema } from '#core/draft';
 import { CaseRecordSchema, CORRECTABLE, DETAILS, ValueSchema } from '#core/record';
 import { KindIdSchema } from '#core/work';
@@ -9,6 +10,9 @@ export const DraftSummarySchema = z.object({
   id: z.string(),
   case: z.string(),
   author: z.string(),
+  /** What its author calls it; '' for by what is written on it. */
+  title: z.string(),
+  begunAt: instant,
   state: z.enum(['open', 'finished']),
   version: z.number().int().min(1),
   savedAt: instant,
@@ -28,8 +32,11 @@ export const CaseSummarySchema = z.object({
   openedAt: instant,
   /** Closed it is off the desk, until it is asked for. */
   closed: z.boolean(),
-  // My own draft of it: none yet, open, or finished.
+  // Of my own drafts of it the one to go on with: an unfinished one, saved last; else the finished one saved last.
   draft: z.object({ state: z.enum(['open', 'finished']), savedAt: instant, excerpt: z.string() }).nullable(),
+  /** How many drafts of it I have. */
+  unfinished: z.number().int(),
+  finished: z.number().int(),
 });
 export type CaseSummary = z.infer<typeof CaseSummarySchema>;
 
@@ -87,6 +94,22 @@ export const CaseSchema = CaseSummarySchema.extend({
   given: z.array(z.string()),
 });
 export type Case = z.infer<typeof CaseSchema>;
+
+/** What a draft is called; '' for by what is written on it. */
+const draftTitle = z.string().trim().max(120, 'a title may have 120 characters at the most');
+
+/** Another draft of a case, empty or as a copy of one of my own. */
+export const NewDraftSchema = z.object({
+  /** Names it: sent again, since the answer was lost, it is no second draft. */
+  id: z.uuid(),
+  title: draftTitle,
+  copyOf: z.string().max(60).nullable(),
+  /** The day where the member is: what a copy computes from today, it computes from that. */
+  today: CalendarDateSchema,
+});
+export type NewDraft = z.infer<typeof NewDraftSchema>;
+
+export const DraftTitleSchema = z.object({ title: draftTitle });
 
 export const SavedDraftSchema = z.object({
   document: DraftDocumentSchema,

@@ -46,6 +46,7 @@ export type {
   Case,
   CaseSummary,
   NewCase,
+  NewDraft,
   CaseChange,
   Correction,
   Draft,

@@ -63,6 +63,7 @@ const router = createBrowserRouter([
     children: [
       { index: true, lazy: SCREENS.desk },
       { path: 'cases/:case', lazy: SCREENS.leaf },
+      { path: 'cases/:case/leaves/:draft', lazy: SCREENS.leaf },
       { path: 'bank', lazy: SCREENS.sheet },
       { path: 'bank/rows', lazy: SCREENS.rows },
       { path: 'bank/take-over', lazy: SCREENS.takeOver },

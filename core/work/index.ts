@@ -1,4 +1,4 @@
 export type { Kind } from './kind';
 export { KIND_IDS, KindIdSchema, kindOf, KINDS } from './kinds';
 export type { KindId } from './kinds';
-export { titleFromText } from './leaf/titleFromText';
+export { titleFromText, titleOfDraft } from './leaf/titleFromText';

@@ -14,6 +14,8 @@ export const draftHead = {
   id: drafts.id,
   case: drafts.case,
   author: drafts.author,
+  title: drafts.title,
+  begunAt: drafts.begunAt,
   state: drafts.state,
   version: drafts.version,
   excerpt: drafts.excerpt,
@@ -24,6 +26,8 @@ export const toDraftSummary = ({
   id,
   case: of,
   author,
+  title,
+  begunAt,
   state,
   version,
   excerpt,
@@ -32,6 +36,8 @@ export const toDraftSummary = ({
   id,
   case: of,
   author,
+  title,
+  begunAt: begunAt.toISOString(),
   state,
   version,
   excerpt,
@@ -42,8 +48,23 @@ export const toDraft = (row: DraftRow): Draft => ({ ...toDraftSummary(row), docu
 
 type CaseHead = Omit<CaseRow, 'record'>;
 
-/** A case in a list, with the member's own draft of it if there is one. */
-export const toCaseSummary = (row: CaseHead, draft: DraftHead | null): CaseSummary => ({
+/** What a list tells of a member's own drafts of a case: the one to go on with, and how many there are. */
+export interface OwnDrafts {
+  draft: Pick<DraftHead, 'state' | 'savedAt' | 'excerpt'> | null;
+  unfinished: number;
+  finished: number;
+}
+
+export const NO_DRAFTS: OwnDrafts = { draft: null, unfinished: 0, finished: 0 };
+
+/** Those of a member's drafts of a case, which come with the one to go on with first. */
+export const ownDrafts = (found: readonly DraftHead[]): OwnDrafts => {
+  const unfinished = found.filter(({ state }) => state === 'open').length;
+  return { draft: found[0] ?? null, unfinished, finished: found.length - unfinished };
+};
+
+/** A case in a list, with what it tells of the member's own drafts. */
+export const toCaseSummary = (row: CaseHead, { draft, unfinished, finished }: OwnDrafts): CaseSummary => ({
   id: row.id,
   kind: row.kind,
   title: row.title || titleFromText(draft?.excerpt ?? '') || 'A new leaf',
@@ -52,10 +73,12 @@ export const toCaseSummary = (row: CaseHead, draft: DraftHead | null): CaseSumma
   openedAt: row.openedAt.toISOString(),
   closed: row.closedAt !== null,
   draft: draft && { state: draft.state, savedAt: draft.savedAt.toISOString(), excerpt: draft.excerpt },
+  unfinished,
+  finished,
 });
 
-export const toCase = (row: CaseRow, found: DraftHead[], member: string, given: string[]): Case => ({
-  ...toCaseSummary(row, found.find((draft) => draft.author === member) ?? null),
+export const toCase = (row: CaseRow, found: DraftHead[], given: string[]): Case => ({
+  ...toCaseSummary(row, ownDrafts(found)),
   record: row.record,
   drafts: found.map(toDraftSummary),
   given,
@@ -82,13 +105,16 @@ export const givenTo = async (db: Queries, id: string): Promise<string[]> =>
       .orderBy(casesGiven.member)
   ).map(({ member }) => member);
 
-/** The member's own drafts of a case without their texts, the one saved last first. */
+/** The draft to go on with first: those that are not finished before the others, and of both the one saved last. */
+export const toGoOnWith = [desc(eq(drafts.state, 'open')), desc(drafts.savedAt), desc(drafts.id)];
+
+/** The member's own drafts of a case without their texts, the one to go on with first. */
 export const draftsOfCase = (db: Queries, member: string, id: string) =>
   db
     .select(draftHead)
     .from(drafts)
     .where(and(eq(drafts.case, id), eq(drafts.author, member), isNull(drafts.deletion)))
-    .orderBy(desc(drafts.savedAt));
+    .orderBy(...toGoOnWith);
 
 /** The draft, if it is the member's own; to others it does not exist. */
 export async function ownDraft(db: Queries, member: string, id: string): Promise<DraftRow> {

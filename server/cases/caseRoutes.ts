@@ -1,12 +1,22 @@
-import { and, eq, isNull } from 'drizzle-orm';
+import { and, eq, isNull, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { CaseSummary } from '#contracts';
 import { readFhirBundle, type ReadCase } from '#core/exchange';
 import type { Context } from '../context';
+import type { Queries } from '../db/openStore';
 import { cases, casesGiven, drafts } from '../db/schema';
 import { bind } from '../http/bind';
 import { Refusal } from '../http/refusal';
-import { draftHead, draftsOfCase, givenCase, givenTo, toCase, toCaseSummary } from './caseAccess';
+import {
+  draftsOfCase,
+  givenCase,
+  givenTo,
+  NO_DRAFTS,
+  toCase,
+  toCaseSummary,
+  toGoOnWith,
+  type OwnDrafts,
+} from './caseAccess';
 import { changeCase } from './changeCase';
 import { correctCase } from './correctCase';
 import { makeCase } from './makeCase';
@@ -55,7 +65,23 @@ export async function insertCase(
     await tx.insert(cases).values({ ...row, record: read.record });
     await tx.insert(casesGiven).values(givenTo.map((member) => ({ case: id, member })));
   });
-  return toCaseSummary(row, null);
+  return toCaseSummary(row, NO_DRAFTS);
+}
+
+/** Of each case the member's own draft to go on with, and how many there are: one row a case, whatever is written. */
+async function firstDrafts(db: Queries, member: string): Promise<Map<string, OwnDrafts>> {
+  const ofItsCase = sql`over (partition by ${drafts.case})`;
+  const rows = await db
+    .selectDistinctOn([drafts.case], {
+      case: drafts.case,
+      draft: { state: drafts.state, savedAt: drafts.savedAt, excerpt: drafts.excerpt },
+      unfinished: sql<number>`(count(*) filter (where ${drafts.state} = 'open') ${ofItsCase})::int`,
+      finished: sql<number>`(count(*) filter (where ${drafts.state} = 'finished') ${ofItsCase})::int`,
+    })
+    .from(drafts)
+    .where(and(eq(drafts.author, member), isNull(drafts.deletion)))
+    .orderBy(drafts.case, ...toGoOnWith);
+  return new Map(rows.map(({ case: of, ...own }) => [of, own]));
 }
 
 /** Cases: the desk, one case, and cases from outside. */
@@ -63,15 +89,12 @@ export function caseRoutes(router: Router, context: Context): void {
   const { db } = context;
 
   bind(router, context, 'cases', async ({ member }) => {
-    const rows = await db
-      .select({ head: caseHead, draft: draftHead })
+    const heads = await db
+      .select(caseHead)
       .from(cases)
-      .innerJoin(casesGiven, and(eq(casesGiven.case, cases.id), eq(casesGiven.member, member.id)))
-      .leftJoin(
-        drafts,
-        and(eq(drafts.case, cases.id), eq(drafts.author, member.id), isNull(drafts.deletion)),
-      );
-    return rows.map(({ head, draft }) => toCaseSummary(head, draft)).sort(byNeed);
+      .innerJoin(casesGiven, and(eq(casesGiven.case, cases.id), eq(casesGiven.member, member.id)));
+    const first = await firstDrafts(db, member.id);
+    return heads.map((head) => toCaseSummary(head, first.get(head.id) ?? NO_DRAFTS)).sort(byNeed);
   });
 
   bind(router, context, 'makeCase', ({ member, body }) => makeCase(context, member, body));
@@ -105,6 +128,6 @@ export function caseRoutes(router: Router, context: Context): void {
   bind(router, context, 'case', async ({ member, params }) => {
     const row = await givenCase(db, member.id, params.case);
     const found = await draftsOfCase(db, member.id, row.id);
-    return toCase(row, found, member.id, await givenTo(db, row.id));
+    return toCase(row, found, await givenTo(db, row.id));
   });
 }

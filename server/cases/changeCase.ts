@@ -44,5 +44,5 @@ export async function changeCase(
     // Their desks show it, or show it otherwise.
     await context.events.tell(one, { type: 'case-added', case: id });
   }
-  return toCase(await givenCase(db, member.id, id), await draftsOfCase(db, member.id, id), member.id, given);
+  return toCase(await givenCase(db, member.id, id), await draftsOfCase(db, member.id, id), given);
 }

@@ -34,5 +34,5 @@ export async function correctCase(
   });
   const given = await givenTo(db, id);
   for (const one of given) await context.events.tell(one, { type: 'case-changed', case: id });
-  return toCase(await givenCase(db, member.id, id), await draftsOfCase(db, member.id, id), member.id, given);
+  return toCase(await givenCase(db, member.id, id), await draftsOfCase(db, member.id, id), given);
 }

@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
-import { and, asc, eq, isNull, ne } from 'drizzle-orm';
+import { and, asc, eq, isNull, ne, or } from 'drizzle-orm';
 import type { Router } from 'express';
-import { earlierUses, emptyDraft, type DraftDocument } from '#core/draft';
+import { earlierUses, type DraftDocument } from '#core/draft';
 import { gapsOf, type Gap } from '#core/fill';
 import { excerpt, isEmptyPassage } from '#core/passage';
 import type { Context } from '../context';
@@ -9,10 +9,9 @@ import { cases, casesGiven, drafts } from '../db/schema';
 import { bind } from '../http/bind';
 import type { Queries } from '../db/openStore';
 import { notFound, Refusal } from '../http/refusal';
+import { beginDraft, EXCERPT_LENGTH, nameDraft, openDraft } from './beginDraft';
 import { givenCase, ownDraft, toDraft } from './caseAccess';
 import { keepState, stateOf, statesOf } from './draftStates';
-
-const EXCERPT_LENGTH = 160;
 
 type Change = Partial<Pick<typeof drafts.$inferInsert, 'document' | 'excerpt' | 'state'>>;
 
@@ -80,26 +79,19 @@ function mustBeWhole(document: DraftDocument): void {
 export function draftRoutes(router: Router, context: Context): void {
   const { db } = context;
 
-  bind(router, context, 'openDraft', async ({ member, params }) => {
-    await givenCase(db, member.id, params.case);
-    const document = emptyDraft();
-    const fresh = { id: context.newId(), case: params.case, author: member.id, state: 'open' as const };
-    // Two windows opening at once make one draft: the second insert does nothing.
-    await db
-      .insert(drafts)
-      .values({ ...fresh, version: 1, document, excerpt: '', savedAt: context.now() })
-      .onConflictDoNothing();
-    const [row] = await db
-      .select()
-      .from(drafts)
-      .where(and(eq(drafts.case, params.case), eq(drafts.author, member.id), isNull(drafts.deletion)));
-    return toDraft(row!);
-  });
+  bind(router, context, 'openDraft', ({ member, params }) => openDraft(context, member.id, params.case));
+
+  bind(router, context, 'beginDraft', ({ member, params, body }) =>
+    beginDraft(context, member.id, params.case, body),
+  );
+
+  bind(router, context, 'nameDraft', ({ member, params, body }) =>
+    nameDraft(context, member.id, params.draft, body.title),
+  );
 
   bind(router, context, 'earlierUses', async ({ member, params }) => {
-    const { id, number } = await givenCase(db, member.id, params.case);
-    // Only the same number means the same person: two people may share a name.
-    if (number === null) return [];
+    const draft = await ownDraft(db, member.id, params.draft);
+    const { id, number } = await givenCase(db, member.id, draft.case);
     const rows = await db
       .select({ document: drafts.document })
       .from(drafts)
@@ -108,8 +100,9 @@ export function draftRoutes(router: Router, context: Context): void {
       .where(
         and(
           eq(drafts.author, member.id),
-          eq(cases.number, number),
-          ne(cases.id, id),
+          // Of other cases only the same number means the same person: two people may share a name.
+          number === null ? eq(cases.id, id) : or(eq(cases.id, id), eq(cases.number, number)),
+          ne(drafts.id, draft.id),
           isNull(drafts.deletion),
         ),
       )

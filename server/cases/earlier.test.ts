@@ -50,8 +50,10 @@ test('earlier answers come from own drafts about the same number alone, and only
   await place(imke, stay, 'left paw');
   await place(odile, hers, 'right paw');
   await place(imke, 'hedgehog-bramble', 'another animal');
-  expect((await imke.get(`/api/cases/${secondStay}/earlier`)).body).toEqual([
-    { entry: 'handling', answers: { site: text('left paw') } },
-  ]);
-  expect((await imke.get('/api/cases/swan-keel/earlier')).body).toEqual([]);
+  const earlierOf = async (one: string) => {
+    const { id } = (await imke.post(`/api/cases/${one}/drafts`)).body as Draft;
+    return (await imke.get(`/api/drafts/${id}/earlier`)).body as unknown;
+  };
+  expect(await earlierOf(secondStay)).toEqual([{ entry: 'handling', answers: { site: text('left paw') } }]);
+  expect(await earlierOf('swan-keel')).toEqual([]);
 });

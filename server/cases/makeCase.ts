@@ -4,7 +4,7 @@ import { emptyRecord, type CaseRecord } from '#core/record';
 import type { Context } from '../context';
 import { cases, casesGiven, members } from '../db/schema';
 import { Refusal } from '../http/refusal';
-import { draftsOfCase, givenCase, toCaseSummary } from './caseAccess';
+import { draftsOfCase, givenCase, ownDrafts, toCaseSummary } from './caseAccess';
 
 /** The record of a case begun by hand: each detail says who wrote it, and on which day. */
 const recordByHand = ({ details }: NewCase, member: Member, today: string): CaseRecord => ({
@@ -43,6 +43,5 @@ export async function makeCase(context: Context, member: Member, body: NewCase):
   });
   if (made) for (const one of given) await context.events.tell(one, { type: 'case-added', case: id });
   const row = await givenCase(context.db, member.id, id);
-  const [draft] = await draftsOfCase(context.db, member.id, id);
-  return toCaseSummary(row, draft ?? null);
+  return toCaseSummary(row, ownDrafts(await draftsOfCase(context.db, member.id, id)));
 }

@@ -11,7 +11,10 @@ import { upkeep } from './upkeep';
 /** The database, embedded or a server: the same for all who use it. */
 export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
 /** The database, or a transaction within it. */
-export type Queries = Pick<Database, 'select' | 'insert' | 'update' | 'delete' | 'execute'>;
+export type Queries = Pick<
+  Database,
+  'select' | 'selectDistinctOn' | 'insert' | 'update' | 'delete' | 'execute'
+>;
 
 export interface Store {
   db: Database;

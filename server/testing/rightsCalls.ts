@@ -234,8 +234,14 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
       params: { case: 'swan-keel' },
       body: { path: 'topic', had: null, value: { kind: 'text', text: name() } },
     }),
-  earlierUses: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
+  earlierUses: draft,
   openDraft: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
+  beginDraft: async () =>
+    Promise.resolve({
+      params: { case: 'swan-keel' },
+      body: { id: randomUUID(), title: '', copyOf: null, today: '2026-11-27' },
+    }),
+  nameDraft: async () => ({ ...(await draft()), body: { title: name() } }),
   draft,
   saveDraft: async () => ({ ...(await draft()), body: { document: DOCUMENT } }),
   finishDraft: draft,

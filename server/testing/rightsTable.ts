@@ -129,6 +129,8 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   correctRecord: given,
   earlierUses: given,
   openDraft: given,
+  beginDraft: given,
+  nameDraft: given,
   draft: given,
   saveDraft: given,
   finishDraft: given,

@@ -141,17 +141,7 @@ async function restoreCollection(context: Context, tx: Queries, member: string, 
 }
 
 async function restoreDraft(tx: Queries, row: DeletionRow): Promise<Restored> {
-  const [draft] = await tx.select().from(drafts).where(eq(drafts.deletion, row.id));
-  const [other] = await tx
-    .select({ id: drafts.id })
-    .from(drafts)
-    .where(and(eq(drafts.case, draft!.case), eq(drafts.author, draft!.author), isNull(drafts.deletion)));
-  if (other)
-    throw new Refusal(
-      'not-valid',
-      'You have begun another draft of this case. Delete that first; nothing was changed.',
-    );
-  await tx.update(drafts).set({ deletion: null }).where(eq(drafts.id, draft!.id));
+  await tx.update(drafts).set({ deletion: null }).where(eq(drafts.deletion, row.id));
   return { entries: 0, lostCues: [] };
 }
 

@@ -38,7 +38,7 @@ export const KEYS = {
   sharing: ['sharing'],
   proposals: ['proposals'],
   case: (id: string) => ['case', id],
-  earlier: (id: string) => ['earlier', id],
+  earlier: (draft: string) => ['earlier', draft],
   notes: ['notes'],
   houseWords: ['house-words'],
   knownNames: ['known-names'],
@@ -75,11 +75,11 @@ export const useCase = (id: string | null) =>
     enabled: id !== null,
   });
 
-/** What one's own earlier texts about the same person answered. */
-export const useEarlierUses = (id: string) =>
+/** What one's own other texts about the person of a draft answered. */
+export const useEarlierUses = (draft: string) =>
   useQuery({
-    queryKey: KEYS.earlier(id),
-    queryFn: () => call('earlierUses', { params: { case: id } }),
+    queryKey: KEYS.earlier(draft),
+    queryFn: () => call('earlierUses', { params: { draft } }),
   });
 
 export const useGlossaries = () => useQuery({ queryKey: KEYS.glossaries, queryFn: () => call('glossaries') });

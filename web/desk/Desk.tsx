@@ -19,6 +19,13 @@ const GROUPS = [
   { state: 'finished', title: 'Finished' },
 ] as const;
 
+/** How many leaves of a case there are and how many are unfinished; '' for one alone, which its group tells of. */
+function leavesInWords({ unfinished, finished }: CaseSummary): string {
+  const all = unfinished + finished;
+  if (all < 2) return '';
+  return unfinished === 0 ? `${all} leaves, ` : `${unfinished} of ${all} leaves unfinished, `;
+}
+
 function CaseLine({ one }: { one: CaseSummary }) {
   const day = new Date(one.openedAt).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
   return (
@@ -38,6 +45,7 @@ function CaseLine({ one }: { one: CaseSummary }) {
           {one.draft ? one.draft.excerpt || 'An empty draft' : one.summary || 'No reason given'}
         </span>
         <span className="text-right text-[13px] text-soft">
+          {leavesInWords(one)}
           {one.draft ? `saved ${instantInWords(one.draft.savedAt)}` : day}
         </span>
       </Link>

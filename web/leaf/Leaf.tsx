@@ -4,12 +4,13 @@ import { useEffect, useState } from 'react';
 import type { Case, Draft } from '#contracts';
 import { isEmptyPassage } from '#core/passage';
 import { selectedPassage } from '../editor/selectedPassage';
-import { stepToFirstGap, stepToGap } from '../editor/stepping';
+import { stepToFirstGap } from '../editor/stepping';
 import { Headpiece } from '../record/Headpiece';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
 import { stepTo } from './blankKeys';
 import { LeafHead } from './LeafHead';
+import { useAnotherLeaf } from './LeavesOfCase';
 import { EMPTY_SLIP } from './keptSlip';
 import { LeafMargin } from './LeafMargin';
 import { useFollowRecord } from './useFollowRecord';
@@ -18,11 +19,12 @@ import type { LocalCopy } from './localCopy';
 import { useDropDraft } from './useDropDraft';
 import { useFinishing } from './useFinishing';
 import { useKeeping } from './useKeeping';
+import { leafActions } from './leafActions';
 import { useLeafActions } from './useLeafActions';
 import { useLeafState, documentOf } from './useLeafEditor';
 import { useLeafParts } from './useLeafParts';
 import { UnderCaret } from './UnderCaret';
-import { giveKeys, goToMargin } from './whereKeysGo';
+import { giveKeys } from './whereKeysGo';
 
 interface Props {
   one: Case;
@@ -38,6 +40,7 @@ export function Leaf({ one, draft, copy }: Props) {
   const [said, say] = useState<string | null>(null);
   const finishing = useFinishing(draft, keeper);
   const dropDraft = useDropDraft(draft, keeper, say);
+  const another = useAnotherLeaf(one, draft, keeper, say);
   const { placing, offering, slip, openSlip, editor, counts } = useLeafParts({
     one,
     draft,
@@ -87,21 +90,17 @@ export function Leaf({ one, draft, copy }: Props) {
     if (placement) counts.brought(placement, entry, counts.keysInFinder(), 1);
   };
   useLeafActions(
-    open
-      ? [
-          { label: 'Keep the selected words', key: 'F4', run: keepWordsSoon },
-          { label: 'Go to the next gap', key: 'F8', run: () => goToGap(stepToGap(editor.state)) },
-          { label: 'Refer to a number', run: () => openSlip({ kind: 'reference' }) },
-          { label: 'Change what is in reach', run: () => openSlip({ kind: 'reach' }) },
-          { label: 'Earlier texts of this draft', run: () => openSlip({ kind: 'earlier' }) },
-          { label: 'Go to the margin', run: () => goToMargin() },
-          { label: 'Finish the draft', key: 'F9', run: finishNow },
-          {
-            label: 'Delete this draft',
-            run: dropDraft,
-          },
-        ]
-      : [{ label: 'Reopen the draft', key: 'F9', run: () => finishing.reopen.mutate() }],
+    leafActions({
+      open,
+      editor,
+      openSlip,
+      keepWords: keepWordsSoon,
+      goToGap,
+      finish: finishNow,
+      reopen: () => finishing.reopen.mutate(),
+      drop: dropDraft,
+      another,
+    }),
     open ? placeFound : null,
   );
   const margin = (
@@ -135,6 +134,9 @@ export function Leaf({ one, draft, copy }: Props) {
           keeping={keeping}
           finish={open ? finishNow : null}
           isFinishing={finishing.finish.isPending}
+          editor={editor}
+          here={draft.id}
+          another={another}
         />
         <Headpiece one={one} />
         <div className="relative">

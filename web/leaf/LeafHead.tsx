@@ -1,9 +1,11 @@
+import type { Editor } from '@tiptap/react';
 import type { Case } from '#contracts';
 import { useState } from 'react';
 import { AboutCase } from '../record/AboutCase';
 import { Button, Key } from '../ui';
 import type { Keeping } from './draftKeeper';
 import { KeepingLine } from './KeepingLine';
+import { LeavesOfCase, NameOfLeaf, type useAnotherLeaf } from './LeavesOfCase';
 
 interface Props {
   one: Case;
@@ -11,10 +13,14 @@ interface Props {
   /** Finishes the draft; null once it is finished. */
   finish: (() => void) | null;
   isFinishing: boolean;
+  editor: Editor;
+  /** The id of the draft. */
+  here: string;
+  another: ReturnType<typeof useAnotherLeaf>;
 }
 
 /** What stands above a draft: of which case it is, where its text is kept, and how it is finished. */
-export function LeafHead({ one, keeping, finish, isFinishing }: Props) {
+export function LeafHead({ one, keeping, finish, isFinishing, editor, here, another }: Props) {
   const [about, setAbout] = useState(false);
   return (
     <>
@@ -39,7 +45,13 @@ export function LeafHead({ one, keeping, finish, isFinishing }: Props) {
           )}
         </span>
       </header>
-      {about && <AboutCase key={`${one.title} ${one.number}`} one={one} />}
+      <LeavesOfCase one={one} editor={editor} here={here} another={another} />
+      {about && (
+        <>
+          <AboutCase key={`${one.title} ${one.number}`} one={one} />
+          <NameOfLeaf one={one} here={here} />
+        </>
+      )}
     </>
   );
 }

@@ -10,12 +10,17 @@ import { Failed, Loading } from '../ui';
 import { Leaf } from './Leaf';
 import { dropCopy, readCopy } from './localCopy';
 
-/** My draft of a case, opened or made; with what this computer kept of it, where the server never got that. */
-function useDraft(caseId: string, member: string) {
+/**
+ * A draft of mine, by its id, else the one of the case to go on with, opened or made; with what this computer kept of it, where
+ * the server never got that.
+ */
+function useDraft(caseId: string, id: string | undefined, member: string) {
   return useQuery({
-    queryKey: ['draft', member, caseId],
+    queryKey: ['draft', member, caseId, id],
     queryFn: async () => {
-      const draft = await call('openDraft', { params: { case: caseId } });
+      const draft = await (id === undefined
+        ? call('openDraft', { params: { case: caseId } })
+        : call('draft', { params: { draft: id } }));
       const copy = readCopy(member, draft.id);
       if (!copy || draft.state === 'finished') return { draft, copy: null };
       if (!isSame(copy.document, draft.document)) return { draft, copy };
@@ -30,10 +35,11 @@ function useDraft(caseId: string, member: string) {
 
 /** A case on its leaf: the record at its head, the draft beneath, everything about a line beside it. */
 export function LeafPage() {
-  const id = useParams().case!;
+  const { case: caseId, draft: draftId } = useParams();
+  const id = caseId!;
   const { member } = useShell();
   const found = useCase(id);
-  const draft = useDraft(id, member.id);
+  const draft = useDraft(id, draftId, member.id);
   const bank = useBank();
   // With the bank there, the first cue typed fires; without it the leaf can be written on all the same.
   if (found.data && draft.data && !bank.isPending) {

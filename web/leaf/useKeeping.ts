@@ -5,8 +5,10 @@ import { KEYS, queryClient } from '../api/queries';
 import { DraftKeeper, type Keeping } from './draftKeeper';
 import type { LocalCopy } from './localCopy';
 
-/** The desk shows how a draft begins and when it was saved. */
-const askDeskAgain = () => void queryClient.invalidateQueries({ queryKey: KEYS.cases });
+/** The desk, and the other leaves of its case, show how a draft begins and when it was saved. */
+const askAgain = ({ case: of }: Draft) => {
+  for (const queryKey of [KEYS.cases, KEYS.case(of)]) void queryClient.invalidateQueries({ queryKey });
+};
 
 /**
  * Keeps a draft saved while it is on the page, and tells where it stands. `copy` is what this computer kept of it: it goes to
@@ -27,7 +29,7 @@ export function useKeeping(
       });
     const setAside = (id: string, document: Draft['document']) =>
       call('setAside', { params: { draft: id }, body: { document } });
-    const host = { member, save, setAside, tell: setKeeping, savedElsewhere: askDeskAgain };
+    const host = { member, save, setAside, tell: setKeeping, savedElsewhere: () => askAgain(draft) };
     return new DraftKeeper(host, draft, copy?.version);
   }, [draft, member, copy]);
   useEffect(() => {
@@ -38,9 +40,9 @@ export function useKeeping(
     return () => {
       window.removeEventListener('pagehide', keepHere);
       document.removeEventListener('visibilitychange', keepHere);
-      askDeskAgain();
+      askAgain(draft);
       keeper.leave();
     };
-  }, [keeper]);
+  }, [keeper, draft]);
   return { keeper, keeping };
 }

@@ -24,7 +24,7 @@ interface Options {
 /** The editor of a leaf with all it takes from the bank: cues, offers, keys, and the count of what they save. */
 export function useLeafParts({ one, draft, document, onChange, say }: Options) {
   const { member, finderOpen } = useShell();
-  const placing = usePlacing(one, member);
+  const placing = usePlacing(one, draft.id, member);
   // What was placed here may be kept where this page has nothing else of.
   useEntriesAtHand(Object.values(document.attrs.placements).map(({ entry }) => entry));
   const offering = useOffering(placing.index, placing.reach, one);

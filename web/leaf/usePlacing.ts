@@ -27,10 +27,10 @@ const none: readonly never[] = [];
 const LONGEST_CUE = 60;
 
 /** What the leaf of a case can take from the bank: what is in reach, and requests for placing it as it is now. */
-export function usePlacing({ id: caseId, kind, record }: Case, member: Member) {
+export function usePlacing({ kind, record }: Case, draft: string, member: Member) {
   const index = useBankIndex();
   const reach = useReach(index, kind);
-  const earlier = useEarlierUses(caseId).data ?? none;
+  const earlier = useEarlierUses(draft).data ?? none;
   const caseToday = useMemo<CaseToday>(() => ({ record, today: calendarToday() }), [record]);
   const pattern = usePatterns(reach);
   const now = useRef({ index, reach, earlier, member, pattern, record });

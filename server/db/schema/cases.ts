@@ -1,6 +1,5 @@
 /** Cases and the drafts written of them. */
-import { sql } from 'drizzle-orm';
-import { index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core';
+import { index, integer, jsonb, pgTable, primaryKey, text } from 'drizzle-orm/pg-core';
 import type { DraftDocument } from '#core/draft';
 import type { DraftStateWhy } from '#contracts';
 import type { CaseRecord } from '#core/record';
@@ -44,6 +43,9 @@ export const drafts = pgTable(
     author: text('author')
       .notNull()
       .references(() => members.id),
+    // What its author calls it; '' for by what is written on it.
+    title: text('title').notNull(),
+    begunAt: instant('begun_at').notNull(),
     state: text('state', { enum: ['open', 'finished'] }).notNull(),
     version: integer('version').notNull(),
     document: jsonb('document').$type<DraftDocument>().notNull(),
@@ -51,11 +53,7 @@ export const drafts = pgTable(
     savedAt: instant('saved_at').notNull(),
     deletion: text('deletion').references(() => deletions.id),
   },
-  (table) => [
-    uniqueIndex('drafts_one_each')
-      .on(table.case, table.author)
-      .where(sql`${table.deletion} is null`),
-  ],
+  (table) => [index('drafts_of_a_case').on(table.case, table.author)],
 );
 
 /** Earlier states of a draft, to look into and bring back: some minutes apart, a bounded number of each. */

@@ -1,0 +1,83 @@
+import { draftOf, expect, expectAccessible, openCase, test, words } from './test';
+
+test('several leaves in a case, by keyboard: a copy that asks again what was so of that day, one called by name, one deleted and brought back', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  const { keyboard } = page;
+  const lookUp = async (words: string) => {
+    await keyboard.press('F2');
+    await expect(page.getByRole('combobox')).toBeFocused();
+    await keyboard.type(words);
+    await keyboard.press('Enter');
+  };
+  const leaves = page.getByRole('navigation', { name: 'Leaves of this case' });
+  const saved = () => expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+
+  await openCase(page, /^Bramble, hedgehog/);
+  await keyboard.type('Seen at noon. ,dis ');
+  const statement = page.getByRole('region', { name: 'To be confirmed' });
+  await page.locator('.to-confirm').first().click();
+  await expect(statement).toBeVisible();
+  const before = await page.locator('.to-confirm').count();
+  await keyboard.press('Control+Enter');
+  await expect(page.locator('.to-confirm')).toHaveCount(before - 1);
+  await keyboard.press('Control+End');
+  await saved();
+
+  // Begun as a copy it has every word, and what was confirmed that day is asked of this one.
+  const first = await words(page);
+  await lookUp('as a copy of this one');
+  await expect(page).toHaveURL(/leaves/);
+  await expect(draftOf(page)).toBeFocused();
+  expect(await words(page)).toBe(first);
+  await expect(page.locator('.to-confirm')).toHaveCount(before);
+  await keyboard.type('Of the second day.');
+  await saved();
+  await expect(leaves.getByRole('listitem')).toHaveCount(2);
+  await expectAccessible(page);
+
+  // Another, empty, and called by name; the first is as it was.
+  await lookUp('Another leaf of this case');
+  await expect(leaves.getByRole('listitem')).toHaveCount(3);
+  await expect(draftOf(page)).toBeFocused();
+  await keyboard.type('Home on Friday.');
+  await expect(leaves.locator('[aria-current=page]')).toContainText('Home on Friday');
+  await page.getByRole('button', { name: 'About this case' }).press('Enter');
+  await page.getByRole('textbox', { name: 'What this leaf is called' }).fill('Discharge letter');
+  await keyboard.press('Enter');
+  await expect(leaves.locator('[aria-current=page]')).toContainText('Discharge letter');
+  await leaves.getByRole('link').last().press('Enter');
+  await expect(draftOf(page)).toBeFocused();
+  expect(await words(page)).toBe(first);
+
+  // Deleted it goes to the wastebasket, and is among the others again once it is brought back.
+  await lookUp('Delete this draft');
+  await expect(page.getByText('Your draft is in the wastebasket.')).toBeVisible();
+  await expect(page.getByRole('link', { name: /^Bramble, hedgehog/ })).toContainText(
+    '2 of 2 leaves unfinished',
+  );
+  await page.getByRole('button', { name: 'Undo' }).press('Enter');
+  await expect(page.getByRole('link', { name: /^Bramble, hedgehog/ })).toContainText(
+    '3 of 3 leaves unfinished',
+  );
+  await openCase(page, /^Bramble, hedgehog/);
+  expect(await words(page)).toBe('Home on Friday.');
+});
+
+test('with the connection down no leaf is begun, and nothing that was written is lost', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Odile Brandt');
+  await openCase(page, /^Bramble, hedgehog/);
+  await page.context().setOffline(true);
+  await page.keyboard.type('Written without a line.');
+  await page.getByRole('button', { name: 'A copy of this one' }).click();
+  await expect(page.getByText(/nothing was begun/)).toBeVisible();
+  await page.context().setOffline(false);
+  await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+  await page.getByRole('button', { name: 'A copy of this one' }).click();
+  await expect(page).toHaveURL(/leaves/);
+  await expect(draftOf(page)).toBeFocused();
+  expect(await words(page)).toBe('Written without a line.');
+});

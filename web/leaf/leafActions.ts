@@ -1,0 +1,41 @@
+import type { Transaction } from '@tiptap/pm/state';
+import type { Editor } from '@tiptap/react';
+import { stepToGap } from '../editor/stepping';
+import type { useAnotherLeaf } from './LeavesOfCase';
+import type { LeafSlip } from './leafSlip';
+import { goToMargin } from './whereKeysGo';
+
+/** What the acts of a leaf need. */
+interface OnLeaf {
+  /** False for a finished draft. */
+  open: boolean;
+  editor: Editor;
+  openSlip: (slip: LeafSlip) => void;
+  keepWords: () => void;
+  goToGap: (tr: Transaction | null) => void;
+  finish: () => void;
+  reopen: () => void;
+  drop: () => void;
+  another: ReturnType<typeof useAnotherLeaf>;
+}
+
+/** All that can be done on a leaf, for the look-up and by keys. */
+export function leafActions(leaf: OnLeaf) {
+  const { editor, openSlip, another } = leaf;
+  const beginning = [
+    { label: 'Another leaf of this case', run: another.empty },
+    { label: 'Another leaf, as a copy of this one', run: another.copy },
+  ];
+  if (!leaf.open) return [{ label: 'Reopen the draft', key: 'F9', run: leaf.reopen }, ...beginning];
+  return [
+    { label: 'Keep the selected words', key: 'F4', run: leaf.keepWords },
+    { label: 'Go to the next gap', key: 'F8', run: () => leaf.goToGap(stepToGap(editor.state)) },
+    { label: 'Refer to a number', run: () => openSlip({ kind: 'reference' }) },
+    { label: 'Change what is in reach', run: () => openSlip({ kind: 'reach' }) },
+    { label: 'Earlier texts of this draft', run: () => openSlip({ kind: 'earlier' }) },
+    { label: 'Go to the margin', run: () => goToMargin() },
+    { label: 'Finish the draft', key: 'F9', run: leaf.finish },
+    ...beginning,
+    { label: 'Delete this draft', run: leaf.drop },
+  ];
+}
