@@ -10,6 +10,7 @@ import {
   DraftStateSummarySchema,
   DraftTitleSchema,
   NewDraftSchema,
+  RecordListChangeSchema,
   SavedDraftSchema,
   SetAsideSchema,
   TakenOverSchema,
@@ -69,6 +70,16 @@ export const CASE_ROUTES = define({
     summary: "Corrects a detail of a case's record by hand, for all it is given to.",
     status: 200,
     body: CorrectionSchema,
+    response: CaseSchema,
+  },
+  changeRecordList: {
+    method: 'post',
+    path: '/api/cases/:case/lists',
+    access: 'given',
+    summary:
+      'Adds, corrects or takes out a measurement, medicine or problem of a record by hand, or puts one back, for all it is given to.',
+    status: 200,
+    body: RecordListChangeSchema,
     response: CaseSchema,
   },
   earlierUses: {

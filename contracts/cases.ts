@@ -1,7 +1,14 @@
 import { z } from 'zod';
 import { CalendarDateSchema } from '#core/calendar';
 import { DraftDocumentSchema } from '#core/draft';
-import { CaseRecordSchema, CORRECTABLE, DETAILS, ValueSchema } from '#core/record';
+import {
+  CaseRecordSchema,
+  CORRECTABLE,
+  DETAILS,
+  ListChangeSchema,
+  RemovedItemSchema,
+  ValueSchema,
+} from '#core/record';
 import { KindIdSchema } from '#core/work';
 
 const instant = z.iso.datetime();
@@ -73,6 +80,13 @@ export const CorrectionSchema = z.object({
   value: ValueSchema.nullable(),
 });
 export type Correction = z.infer<typeof CorrectionSchema>;
+
+/** A measurement, a medicine or a problem of a record written by hand, or put back after it was taken out. */
+export const RecordListChangeSchema = z.union([
+  ListChangeSchema,
+  z.object({ list: z.literal('removed'), back: RemovedItemSchema }),
+]);
+export type RecordListChange = z.infer<typeof RecordListChangeSchema>;
 
 /** A change of a case itself, and not of what is known or written in it. */
 export const CaseChangeSchema = z.discriminatedUnion('do', [

@@ -47,6 +47,7 @@ export type {
   CaseSummary,
   NewCase,
   NewDraft,
+  RecordListChange,
   CaseChange,
   Correction,
   Draft,

@@ -1,7 +1,19 @@
 export { ValueSchema, valueInWords, joinAsProse, figures } from './value';
 export type { Value } from './value';
-export { CaseRecordSchema, emptyRecord } from './record';
-export type { CaseRecord, Measurement, Medicine, Problem, RecordDetail, RecurringCare } from './record';
+export { CaseRecordSchema, emptyRecord, ListChangeSchema, RemovedItemSchema } from './record';
+export type {
+  CaseRecord,
+  ListChange,
+  Measurement,
+  Medicine,
+  Problem,
+  RecordDetail,
+  RecordList,
+  RecurringCare,
+  RemovedItem,
+} from './record';
+export { changedList, isSameItem, plainItem, putBack } from './changedList';
+export type { NotChanged } from './changedList';
 export { DETAILS, detailsOf, lookUp, seriesOf } from './details';
 export type { Detail, DetailKind, DetailPath } from './details';
 export { CORRECTABLE, correctedRecord, saidBySource, writtenDetail } from './correctedRecord';

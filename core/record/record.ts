@@ -15,7 +15,10 @@ const RecordDetailSchema = z.object({
   byHand: z.literal(true).optional(),
 });
 
-const MeasurementSchema = z.object({
+/** Says that a person wrote it, and on which day; `source` says who. */
+const byHand = { byHand: z.literal(true).optional(), writtenOn: CalendarDateSchema.optional() };
+
+const measurement = z.object({
   code: z.string().max(60),
   label: text,
   value: z.number(),
@@ -26,8 +29,10 @@ const MeasurementSchema = z.object({
   by: text.nullable(),
   source,
 });
+/** `said` is what the source said, where a person corrected it. */
+const MeasurementSchema = measurement.extend({ ...byHand, said: measurement.optional() });
 
-const MedicineSchema = z.object({
+const medicine = z.object({
   name: text,
   dose: text.nullable(),
   status: z.enum(['active', 'ended', 'planned']),
@@ -35,13 +40,43 @@ const MedicineSchema = z.object({
   until: CalendarDateSchema.nullable(),
   source,
 });
+const MedicineSchema = medicine.extend({ ...byHand, said: medicine.optional() });
 
-const ProblemSchema = z.object({
+const problem = z.object({
   label: text,
   status: z.enum(['active', 'resolved']),
   since: CalendarDateSchema.nullable(),
   source,
 });
+const ProblemSchema = problem.extend({ ...byHand, said: problem.optional() });
+
+/** What was taken out of a list of the record by hand, by whom and when: it can be put back. */
+const taken = { by: source, on: CalendarDateSchema };
+export const RemovedItemSchema = z.discriminatedUnion('list', [
+  z.object({ list: z.literal('measurements'), item: MeasurementSchema, ...taken }),
+  z.object({ list: z.literal('medicines'), item: MedicineSchema, ...taken }),
+  z.object({ list: z.literal('problems'), item: ProblemSchema, ...taken }),
+]);
+export type RemovedItem = z.infer<typeof RemovedItemSchema>;
+
+/**
+ * A change of one of the lists of a record by hand: `had` is corrected to `now`; without `had` it is added, without `now` taken
+ * out.
+ */
+export const ListChangeSchema = z.discriminatedUnion('list', [
+  z.object({
+    list: z.literal('measurements'),
+    had: MeasurementSchema.nullable(),
+    now: measurement.nullable(),
+  }),
+  z.object({ list: z.literal('medicines'), had: MedicineSchema.nullable(), now: medicine.nullable() }),
+  z.object({ list: z.literal('problems'), had: ProblemSchema.nullable(), now: problem.nullable() }),
+]);
+export type ListChange = z.infer<typeof ListChangeSchema>;
+
+/** The most that each list of a record holds. */
+export const LIST_LIMITS = { measurements: 20_000, medicines: 1000, problems: 1000 } as const;
+export type RecordList = keyof typeof LIST_LIMITS;
 
 /** Care that comes round again: a screening, a vaccination, a weighing. */
 const RecurringCareSchema = z.object({
@@ -63,12 +98,13 @@ const RecurringCareSchema = z.object({
 export const CaseRecordSchema = z.object({
   version: z.literal(1),
   details: z.array(RecordDetailSchema).max(500),
-  measurements: z.array(MeasurementSchema).max(20_000),
-  medicines: z.array(MedicineSchema).max(1000),
-  problems: z.array(ProblemSchema).max(1000),
+  measurements: z.array(MeasurementSchema).max(LIST_LIMITS.measurements),
+  medicines: z.array(MedicineSchema).max(LIST_LIMITS.medicines),
+  problems: z.array(ProblemSchema).max(LIST_LIMITS.problems),
   care: z.array(RecurringCareSchema).max(500).optional(),
   // What sources said of details that were corrected or taken away by hand, to be brought back.
   said: z.array(RecordDetailSchema).max(500).optional(),
+  removed: z.array(RemovedItemSchema).max(500).optional(),
 });
 
 export type CaseRecord = z.infer<typeof CaseRecordSchema>;

@@ -18,7 +18,7 @@ import {
   type OwnDrafts,
 } from './caseAccess';
 import { changeCase } from './changeCase';
-import { correctCase } from './correctCase';
+import { changeRecordList, correctCase } from './correctCase';
 import { makeCase } from './makeCase';
 
 const RANK = { open: 0, none: 1, finished: 2 };
@@ -123,6 +123,10 @@ export function caseRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'correctRecord', ({ member, params, body }) =>
     correctCase(context, member, params.case, body),
+  );
+
+  bind(router, context, 'changeRecordList', ({ member, params, body }) =>
+    changeRecordList(context, member, params.case, body),
   );
 
   bind(router, context, 'case', async ({ member, params }) => {

@@ -1,38 +1,88 @@
 import { eq } from 'drizzle-orm';
-import type { Case, Correction, Member } from '#contracts';
+import type { Case, Correction, Member, RecordListChange } from '#contracts';
 import { isSame } from '#core/difference';
-import { correctedRecord, valueInWords, writtenDetail } from '#core/record';
+import {
+  changedList,
+  correctedRecord,
+  putBack,
+  valueInWords,
+  writtenDetail,
+  type CaseRecord,
+} from '#core/record';
 import type { Context } from '../context';
 import { cases } from '../db/schema';
 import { Refusal } from '../http/refusal';
 import { draftsOfCase, givenCase, givenTo, toCase } from './caseAccess';
 
+/** What says who writes into a record, and on which day. */
+const writtenBy = (context: Context, member: Member) => ({
+  by: `Written by ${member.name}`,
+  on: context.now().toISOString().slice(0, 10),
+});
+
+/** Changes the record of a case by `change`, and tells all it is given to; unless it comes out as it was. */
+async function changeRecord(
+  context: Context,
+  member: Member,
+  id: string,
+  change: (record: CaseRecord) => CaseRecord,
+): Promise<Case> {
+  const { db } = context;
+  await givenCase(db, member.id, id);
+  const isChanged = await db.transaction(async (tx) => {
+    const [row] = await tx.select({ record: cases.record }).from(cases).where(eq(cases.id, id)).for('update');
+    const record = change(row!.record);
+    if (record === row!.record) return false;
+    await tx.update(cases).set({ record }).where(eq(cases.id, id));
+    return true;
+  });
+  const given = await givenTo(db, id);
+  if (isChanged) for (const one of given) await context.events.tell(one, { type: 'case-changed', case: id });
+  return toCase(await givenCase(db, member.id, id), await draftsOfCase(db, member.id, id), given);
+}
+
 /**
  * Corrects a detail of a case's record by hand, for all it is given to. Throws a Refusal where somebody else corrected it since it
  * was looked at: what they wrote stands.
  */
-export async function correctCase(
+export const correctCase = (
   context: Context,
   member: Member,
   id: string,
   { path, had, value }: Correction,
-): Promise<Case> {
-  const { db } = context;
-  await givenCase(db, member.id, id);
-  await db.transaction(async (tx) => {
-    const [row] = await tx.select({ record: cases.record }).from(cases).where(eq(cases.id, id)).for('update');
-    const now = writtenDetail(row!.record, path)?.value ?? null;
+): Promise<Case> =>
+  changeRecord(context, member, id, (record) => {
+    const now = writtenDetail(record, path)?.value ?? null;
     // Sent again, since the answer was lost, it is done already.
-    if (isSame(now, value)) return;
+    if (isSame(now, value)) return record;
     if (!isSame(now, had)) {
       const says = now ? `It says “${valueInWords(now, 'en-GB')}” now` : 'It was taken away';
       throw new Refusal('moved-on', `Somebody corrected this meanwhile. ${says}; nothing was changed.`);
     }
-    const on = context.now().toISOString().slice(0, 10);
-    const record = correctedRecord(row!.record, { path, value }, { by: `Written by ${member.name}`, on });
-    await tx.update(cases).set({ record }).where(eq(cases.id, id));
+    return correctedRecord(record, { path, value }, writtenBy(context, member));
   });
-  const given = await givenTo(db, id);
-  for (const one of given) await context.events.tell(one, { type: 'case-changed', case: id });
-  return toCase(await givenCase(db, member.id, id), await draftsOfCase(db, member.id, id), given);
-}
+
+const REFUSED = {
+  'moved-on': ['moved-on', 'Somebody changed this meanwhile. Look at what it says now; nothing was changed.'],
+  full: ['not-valid', 'This record holds as many of these as it can. Nothing was changed.'],
+} as const;
+
+/**
+ * Adds, corrects or takes out a measurement, a medicine or a problem of a record by hand, or puts one back. Throws a Refusal where
+ * somebody else changed it since it was looked at, or no more of them can be kept.
+ */
+export const changeRecordList = (
+  context: Context,
+  member: Member,
+  id: string,
+  change: RecordListChange,
+): Promise<Case> =>
+  changeRecord(context, member, id, (record) => {
+    const changed =
+      change.list === 'removed'
+        ? putBack(record, change.back)
+        : changedList(record, change, writtenBy(context, member));
+    if (typeof changed === 'object') return changed;
+    const [code, words] = REFUSED[changed];
+    throw new Refusal(code, words);
+  });

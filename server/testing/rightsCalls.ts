@@ -234,6 +234,15 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
       params: { case: 'swan-keel' },
       body: { path: 'topic', had: null, value: { kind: 'text', text: name() } },
     }),
+  changeRecordList: async () =>
+    Promise.resolve({
+      params: { case: 'swan-keel' },
+      body: {
+        list: 'problems',
+        had: null,
+        now: { label: name(), status: 'active', since: null, source: '' },
+      },
+    }),
   earlierUses: draft,
   openDraft: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
   beginDraft: async () =>

@@ -127,6 +127,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   case: given,
   changeCase: given,
   correctRecord: given,
+  changeRecordList: given,
   earlierUses: given,
   openDraft: given,
   beginDraft: given,
