@@ -126,6 +126,64 @@ test('a record corrected by hand: what is placed follows, here and at a colleagu
   expect(await words(page)).toContain('Seen today. Bramble, a female hedgehog');
 });
 
+test('a weight written into the record by keys: doubted, corrected, followed by what is placed, taken out and put back', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  const { keyboard } = page;
+  await openCase(page, /Bramble/);
+  await keyboard.type('Seen. ,wt');
+  await expect.poll(() => words(page)).toContain('weighed 512 g on 25 November 2026');
+  const odile = await signedIn('Odile Brandt');
+  await openCase(odile, /Bramble/);
+
+  await page.getByRole('button', { name: 'Correct the record' }).press('Enter');
+  const weights = page.getByRole('region', { name: 'Measurements' });
+  const add = weights.getByRole('button', { name: 'Add a measurement' });
+  await add.press('Enter');
+  await expect(weights.getByRole('combobox', { name: 'What was measured' })).toBeFocused();
+  await keyboard.press('Enter');
+  await expect(weights.getByRole('alert').first()).toContainText('Say what it is');
+  await keyboard.type('body weight');
+  await keyboard.press('Tab');
+  await keyboard.type('5300');
+  await keyboard.press('Tab');
+  await page.keyboard.press('Control+a');
+  await keyboard.type('26 nov 2026');
+  await expect(weights.getByText('26 November 2026')).toBeVisible();
+  await keyboard.press('Enter');
+  await expect(weights.getByText('It was 512 g on 25 November 2026.')).toBeVisible();
+  await expectAccessible(page);
+  await weights.getByRole('textbox', { name: 'Amount' }).fill('530');
+  await keyboard.press('Enter');
+  await expect(add).toBeFocused();
+  await expect(weights.getByText('Body weight 530 g, 26 November 2026')).toBeVisible();
+  await expect.poll(() => words(page)).toContain('weighed 530 g on 26 November 2026');
+  await expect(odile.getByText('530 g').first()).toBeVisible();
+
+  await weights.getByRole('button', { name: /^Correct Body weight 512 g/ }).press('Enter');
+  await weights.getByRole('textbox', { name: 'Amount' }).fill('521 g');
+  await keyboard.press('Enter');
+  await expect(weights.getByText(/said Body weight 512 g/)).toBeVisible();
+  await weights.getByRole('button', { name: /^Take out Body weight 530 g/ }).press('Enter');
+  await expect.poll(() => words(page)).toContain('weighed 521 g on 25 November 2026');
+  await weights.getByRole('button', { name: 'Back to that' }).press('Enter');
+  await expect.poll(() => words(page)).toContain('weighed 512 g on 25 November 2026');
+  await weights.getByRole('button', { name: /^Put back Body weight 530 g/ }).press('Enter');
+  await expect.poll(() => words(page)).toContain('weighed 530 g on 26 November 2026');
+
+  // Of two who change one thing the second is told, and what the first wrote stands.
+  const problems = page.getByRole('region', { name: 'Problems' });
+  await odile.getByRole('button', { name: 'Correct the record' }).press('Enter');
+  const hers = odile.getByRole('region', { name: 'Problems' });
+  await hers.getByRole('button', { name: /^Correct lungworm/ }).press('Enter');
+  await problems.getByRole('button', { name: /^Take out lungworm/ }).press('Enter');
+  await expect(problems.getByRole('list', { name: 'Taken out' })).toContainText('lungworm');
+  await hers.getByRole('combobox', { name: 'Where it stands' }).selectOption('over');
+  await hers.getByRole('button', { name: 'Correct it' }).press('Enter');
+  await expect(hers.getByText(/Somebody changed this meanwhile/)).toBeVisible();
+});
+
 test('a case is renamed, given on and closed; on both desks it stands under Closed until it is reopened', async ({
   signedIn,
 }) => {

@@ -34,13 +34,3 @@ export function dayDoubt({ name, question }: Field, day: CalendarDate, today: Ca
   const { before, after } = kind ?? ANY;
   return -ahead > before || ahead > after ? 'date-far' : null;
 }
-
-/** An amount so many times the one before it, or so small a part of it, is more often a slip than meant. */
-const UNLIKE = 3;
-
-/** Whether an amount is hardly the same thing measured again. */
-export function isUnlike(value: number, before: number): boolean {
-  if (before === 0 || value === 0) return false;
-  const times = Math.abs(value / before);
-  return times > UNLIKE || times < 1 / UNLIKE;
-}

@@ -2,9 +2,9 @@ import { readDate, readTime, timeInWords, type CalendarDate, type TimeOfDay } fr
 import type { Answer } from '#core/draft';
 import type { Field, NumberField } from '#core/entry';
 import { readNumber } from '#core/language';
-import { figures, valueInWords, type Value } from '#core/record';
-import { converted, isKnownUnit } from '#core/units';
-import { dayDoubt, isUnlike, type DayDoubt } from './plausible';
+import { figures, isUnlike, readAmount, valueInWords, type Value } from '#core/record';
+import { converted } from '#core/units';
+import { dayDoubt, type DayDoubt } from './plausible';
 
 /** The day and the time where the writer is. */
 export interface Clock {
@@ -46,18 +46,6 @@ function readNumberAnswer(field: NumberField, typed: string, language: string): 
   if (field.max !== null && value > field.max) return unread(typed, 'number-high');
   return { answer: { kind: 'number', value }, problem: null };
 }
-
-/** An amount with the unit typed behind it, or the one it had; null when it is none. */
-function readAmount(typed: string, unit: string, language: string): Amount | null {
-  const own = /^(.*\d)\s*(\p{L}[\p{L}/%]*|%|°\p{L})$/u.exec(typed.trim());
-  if (own && isKnownUnit(own[2]!)) {
-    const value = readNumber(own[1]!, language);
-    return value === null ? null : { kind: 'quantity', value, unit: own[2]! };
-  }
-  const value = readNumber(typed, language, unit.split('|')[0]);
-  return value === null ? null : { kind: 'quantity', value, unit };
-}
-type Amount = Extract<Value, { kind: 'quantity' }>;
 
 /** A detail of the record given by hand: of the kind that the record's is. */
 function readByHand(typed: string, clock: Clock, language: string, known: Value | undefined): ReadAnswer {

@@ -19,5 +19,8 @@ export type { Detail, DetailKind, DetailPath } from './details';
 export { CORRECTABLE, correctedRecord, saidBySource, writtenDetail } from './correctedRecord';
 export { isDay, readBack, readDetail } from './readDetail';
 export type { Written } from './readDetail';
+export { isUnlike, readAmount } from './amount';
+export { emptyItem, formOf, measuredIn, readItem } from './writtenItem';
+export type { ItemFault, ItemForm, WrittenItem } from './writtenItem';
 export { careDue } from './careDue';
 export type { CareDue } from './careDue';

@@ -63,15 +63,20 @@ export type RemovedItem = z.infer<typeof RemovedItemSchema>;
  * A change of one of the lists of a record by hand: `had` is corrected to `now`; without `had` it is added, without `now` taken
  * out.
  */
-export const ListChangeSchema = z.discriminatedUnion('list', [
-  z.object({
-    list: z.literal('measurements'),
-    had: MeasurementSchema.nullable(),
-    now: measurement.nullable(),
-  }),
-  z.object({ list: z.literal('medicines'), had: MedicineSchema.nullable(), now: medicine.nullable() }),
-  z.object({ list: z.literal('problems'), had: ProblemSchema.nullable(), now: problem.nullable() }),
-]);
+export const ListChangeSchema = z
+  .discriminatedUnion('list', [
+    z.object({
+      list: z.literal('measurements'),
+      had: MeasurementSchema.nullable(),
+      now: measurement.nullable(),
+    }),
+    z.object({ list: z.literal('medicines'), had: MedicineSchema.nullable(), now: medicine.nullable() }),
+    z.object({ list: z.literal('problems'), had: ProblemSchema.nullable(), now: problem.nullable() }),
+  ])
+  .refine(({ now }) => now === null || ('name' in now ? now.name : now.label).trim() !== '', {
+    path: ['now'],
+    message: 'say what it is',
+  });
 export type ListChange = z.infer<typeof ListChangeSchema>;
 
 /** The most that each list of a record holds. */

@@ -8,6 +8,7 @@ import { call, inWords } from '../api/client';
 import { KEYS, queryClient } from '../api/queries';
 import { writtenToday } from '../clock/calendarToday';
 import { Button } from '../ui';
+import { CorrectLists } from './CorrectLists';
 import { DetailField } from './DetailField';
 
 const CAN = new Set(CORRECTABLE);
@@ -86,6 +87,7 @@ export function CorrectRecord({ one }: { one: Case }) {
       {paths.map((path) => (
         <Correction key={path} one={one} path={path} />
       ))}
+      <CorrectLists one={one} />
     </section>
   );
 }

@@ -206,7 +206,7 @@ export const Headpiece = memo(function Headpiece({ one }: { one: Case }) {
           <Fact key={detail.path} detail={detail} today={today} />
         ))}
       </dl>
-      {!folded && hasLists && <Lists record={record} today={today} />}
+      {!folded && hasLists && !correcting && <Lists record={record} today={today} />}
       <p className="mt-1 flex gap-4 text-[13px]">
         {(facts.length > 0 || hasLists) && (
           <Button look="text" aria-expanded={!folded} onClick={fold}>

@@ -1,6 +1,6 @@
-import type { ButtonHTMLAttributes } from 'react';
+import type { ComponentProps } from 'react';
 
-interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
+interface Props extends ComponentProps<'button'> {
   /** `main` for the one thing to do here; `quiet` for the rest; `text` within running text. */
   look?: 'main' | 'quiet' | 'text';
 }

@@ -1,0 +1,171 @@
+import { dateInWords, readDate, type CalendarDate } from '#core/calendar';
+import { converted } from '#core/units';
+import { isUnlike, readAmount } from './amount';
+import { valueInWords } from './value';
+import type { CaseRecord, Measurement, Medicine, Problem, RecordList } from './record';
+import type { Written } from './readDetail';
+
+/** What a person wrote of an item of a record: of a measurement, a medicine or a problem, by what is asked for. */
+export interface ItemForm {
+  /** What was measured, is given, or is the matter. */
+  what: string;
+  /** Of a measurement, with its unit. */
+  amount: string;
+  /** Of a medicine. */
+  dose: string;
+  /** Of a medicine `active`, `planned` or `ended`; of a problem `active` or `resolved`. */
+  status: string;
+  /** The day it was measured, or since when; in shorthand as well. */
+  since: string;
+  until: string;
+}
+
+/** Why an item cannot be written down, and by which part of the form. */
+export interface ItemFault {
+  field: keyof ItemForm;
+  code: 'empty' | 'no-amount' | 'no-unit' | 'no-day' | 'day-ahead';
+}
+
+type Items = { measurements: Measurement; medicines: Medicine; problems: Problem };
+export type WrittenItem<List extends RecordList = RecordList> = {
+  [Each in List]: { list: Each; item: Items[Each] };
+}[List];
+
+/** What is always measured in something, and asked for by wordings by its name. */
+const KNOWN = [
+  { code: 'weight', label: 'Weight' },
+  { code: 'temperature', label: 'Temperature' },
+];
+
+/** What can be measured, by its name: what is known of every record, and what this one has. */
+export function measuredIn({ measurements }: CaseRecord): { code: string; label: string }[] {
+  const all = new Map(KNOWN.map((one) => [one.code, one.label]));
+  for (const { code, label } of measurements) all.set(code, label);
+  return [...all].map(([code, label]) => ({ code, label }));
+}
+
+const isNamed = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
+
+/** What was measured, by the name given: as it is called already, else by a name of its own. */
+function measureOf(record: CaseRecord, what: string): { code: string; label: string } {
+  const known = measuredIn(record).find(({ code, label }) => isNamed(label, what) || isNamed(code, what));
+  return known ?? { code: what.trim().toLowerCase().slice(0, 60), label: what.trim() };
+}
+
+/** The last of a kind of measurement before a day or on it, `but` aside. */
+const lastOf = ({ measurements }: CaseRecord, code: string, but: Measurement | null) =>
+  measurements
+    .filter((one) => one.code === code && one !== but)
+    .sort((a, b) => a.measured.localeCompare(b.measured) || (a.minute ?? 0) - (b.minute ?? 0))
+    .at(-1);
+
+/** An empty form, for a day. */
+export const emptyItem = (list: RecordList, { today, language }: Written): ItemForm => ({
+  ...{ what: '', amount: '', dose: '', status: 'active', until: '' },
+  since: list === 'problems' ? '' : dateInWords(today, 'long', language),
+});
+
+/** The form of an item as it is written down. */
+export function formOf({ list, item }: WrittenItem, { language }: Written): ItemForm {
+  const day = (date: CalendarDate | null) => (date ? dateInWords(date, 'long', language) : '');
+  const none = { what: '', amount: '', dose: '', status: 'active', since: '', until: '' };
+  switch (list) {
+    case 'measurements': {
+      const amount = valueInWords({ kind: 'quantity', value: item.value, unit: item.unit }, language);
+      return { ...none, what: item.label, amount, since: day(item.measured) };
+    }
+    case 'medicines': {
+      const { name, dose, status, since, until } = item;
+      return { ...none, what: name, dose: dose ?? '', status, since: day(since), until: day(until) };
+    }
+    case 'problems':
+      return { ...none, what: item.label, status: item.status, since: day(item.since) };
+  }
+}
+
+/** A day that may be left open; a fault where it can be read as none, or has not come though it must have. */
+function dayOf(
+  form: ItemForm,
+  field: 'since' | 'until',
+  { today, language }: Written,
+  { isPast = false } = {},
+): { day: CalendarDate | null; faults: ItemFault[] } {
+  const words = form[field].trim();
+  if (words === '') return { day: null, faults: [] };
+  const day = readDate(words, today, language);
+  if (!day) return { day: null, faults: [{ field, code: 'no-day' }] };
+  return { day, faults: isPast && day > today ? [{ field, code: 'day-ahead' }] : [] };
+}
+
+type ReadItem = { item: WrittenItem; before: Measurement | null } | { faults: ItemFault[] };
+
+/** An amount with its unit; a unit left out is that of the last one. */
+function amountOf({ amount: words }: ItemForm, last: Measurement | undefined, language: string) {
+  const amount = readAmount(words, last?.unit ?? '', language);
+  const code = !amount ? 'no-amount' : amount.unit === '' && !last ? 'no-unit' : null;
+  return { amount, faults: code ? [{ field: 'amount', code } as const] : [] };
+}
+
+/** The last one, where an amount is hardly the same thing measured again. */
+function unlikeBefore(last: Measurement | undefined, value: number, unit: string): Measurement | null {
+  const before = last && converted(last.value, last.unit, unit);
+  return last && typeof before === 'number' && isUnlike(value, before) ? last : null;
+}
+
+/** A measurement as it was written. */
+function readMeasurement(
+  form: ItemForm,
+  had: Measurement | null,
+  record: CaseRecord,
+  written: Written,
+): ReadItem {
+  const measure = measureOf(record, form.what);
+  const other = lastOf(record, measure.code, had);
+  const { amount, faults: ofAmount } = amountOf(form, other ?? had ?? undefined, written.language);
+  const { day, faults: ofDay } = dayOf(form, 'since', written, { isPast: true });
+  const faults: ItemFault[] = [...nameless(form), ...ofAmount, ...ofDay];
+  if (!day && ofDay.length === 0) faults.push({ field: 'since', code: 'no-day' });
+  if (faults.length > 0 || !amount || !day) return { faults };
+  const { value, unit } = amount;
+  const kept = had
+    ? { minute: had.measured === day ? had.minute : null, by: had.by }
+    : { minute: null, by: null };
+  const item = { ...measure, value, unit, measured: day, ...kept, source: '' };
+  return { item: { list: 'measurements', item }, before: unlikeBefore(other, value, unit) };
+}
+
+const nameless = ({ what }: ItemForm): ItemFault[] =>
+  what.trim() === '' ? [{ field: 'what', code: 'empty' }] : [];
+
+const oneOf = <One extends string>(all: readonly One[], word: string): One =>
+  all.find((one) => one === word) ?? all[0]!;
+
+/**
+ * What a person wrote, as an item of a record; or what is wrong with it. `had` is what is corrected, null for a new one. `before` is
+ * the measurement before it where the new one is hardly the same thing measured again: more often a slip than meant.
+ */
+export function readItem(
+  list: RecordList,
+  form: ItemForm,
+  { had, record, written }: { had: WrittenItem['item'] | null; record: CaseRecord; written: Written },
+): ReadItem {
+  if (list === 'measurements') return readMeasurement(form, had as Measurement | null, record, written);
+  const since = dayOf(form, 'since', written);
+  const until = dayOf(form, 'until', written);
+  const faults = [...nameless(form), ...since.faults, ...until.faults];
+  if (faults.length > 0) return { faults };
+  const what = form.what.trim();
+  if (list === 'problems') {
+    const status = oneOf(['active', 'resolved'] as const, form.status);
+    return { item: { list, item: { label: what, status, since: since.day, source: '' } }, before: null };
+  }
+  const item = {
+    name: what,
+    dose: form.dose.trim() || null,
+    status: oneOf(['active', 'ended', 'planned'] as const, form.status),
+    since: since.day,
+    until: until.day,
+    source: '',
+  };
+  return { item: { list, item }, before: null };
+}

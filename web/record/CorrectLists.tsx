@@ -1,0 +1,192 @@
+import { useMutation } from '@tanstack/react-query';
+import { useRef, useState } from 'react';
+import type { Case, RecordListChange } from '#contracts';
+import { dateInWords, type CalendarDate } from '#core/calendar';
+import {
+  plainItem,
+  valueInWords,
+  type ListChange,
+  type Measurement,
+  type Medicine,
+  type Problem,
+  type RecordList,
+  type RemovedItem,
+  type WrittenItem,
+} from '#core/record';
+import { call, inWords } from '../api/client';
+import { KEYS, queryClient } from '../api/queries';
+import { Button, Notice } from '../ui';
+import { ItemForm } from './ItemForm';
+
+type Item = WrittenItem['item'];
+
+const LISTS: readonly { list: RecordList; title: string; add: string }[] = [
+  { list: 'measurements', title: 'Measurements', add: 'Add a measurement' },
+  { list: 'medicines', title: 'Medicines', add: 'Add a medicine' },
+  { list: 'problems', title: 'Problems', add: 'Add a problem' },
+];
+
+/** More than these are folded away: a long stay is weighed twice a day. */
+const SHOWN = 6;
+
+const locale = navigator.language;
+const dayIn = (date: CalendarDate | null) => (date ? dateInWords(date, 'long', locale) : null);
+
+const measurementInWords = ({ label, value, unit, measured }: Measurement) => [
+  `${label} ${valueInWords({ kind: 'quantity', value, unit }, locale)}`,
+  dayIn(measured),
+];
+const medicineInWords = ({ name, dose, status, since, until }: Medicine) => [
+  name,
+  dose,
+  status === 'planned' ? 'planned' : null,
+  since && `since ${dayIn(since)}`,
+  until ? `until ${dayIn(until)}` : status === 'ended' ? 'over' : null,
+];
+const problemInWords = ({ label, status, since }: Problem) => [
+  label,
+  since && `since ${dayIn(since)}`,
+  status === 'resolved' ? 'over' : null,
+];
+
+/** An item in one line, as it is told of. */
+function itemInWords(item: Item): string {
+  const parts =
+    'measured' in item
+      ? measurementInWords(item)
+      : 'name' in item
+        ? medicineInWords(item)
+        : problemInWords(item);
+  return parts.filter(Boolean).join(', ');
+}
+
+/** What came last first. */
+function newestFirst(items: readonly Item[]): Item[] {
+  const day = (item: Item) => ('measured' in item ? item.measured : (item.since ?? ''));
+  return [...items].reverse().sort((a, b) => day(b).localeCompare(day(a)));
+}
+
+interface OfList {
+  one: Case;
+  list: RecordList;
+  title: string;
+  add: string;
+}
+
+/** One list of the record: each item can be corrected or taken out, and one added. */
+function CorrectList({ one, list, title, add }: OfList) {
+  const [open, setOpen] = useState<Item | 'new' | null>(null);
+  const adding = useRef<HTMLButtonElement>(null);
+  const change = useMutation({
+    mutationFn: (body: RecordListChange) => call('changeRecordList', { params: { case: one.id }, body }),
+    onSuccess: (now) => {
+      queryClient.setQueryData(KEYS.case(one.id), now);
+      setOpen(null);
+      // What had the keys may be gone with its line.
+      requestAnimationFrame(() => adding.current?.focus());
+    },
+    onError: () => void queryClient.invalidateQueries({ queryKey: KEYS.case(one.id) }),
+  });
+  const write = (had: Item | null, now: Item | null) =>
+    change.mutate({ list, had, now: now && plainItem(now) } as ListChange);
+  const close = () => {
+    setOpen(null);
+    requestAnimationFrame(() => adding.current?.focus());
+  };
+  const items = newestFirst(one.record[list]);
+  const removed = (one.record.removed ?? []).filter((gone) => gone.list === list);
+  const line = (item: Item, at: number) => (
+    <li key={`${itemInWords(item)} ${at}`} className="border-b border-hair py-1 last:border-0">
+      <ItemLine item={item} open={() => setOpen(item)} write={write} />
+    </li>
+  );
+  return (
+    <section aria-label={title} className="col-span-full">
+      <h2 className="eyebrow">{title}</h2>
+      <ul className="text-[14px]">{items.slice(0, SHOWN).map(line)}</ul>
+      {items.length > SHOWN && (
+        <details>
+          <summary className="min-h-6 cursor-pointer text-[13px] text-soft">
+            Earlier, {(items.length - SHOWN).toLocaleString()}
+          </summary>
+          <ul className="text-[14px]">{items.slice(SHOWN).map((item, at) => line(item, at + SHOWN))}</ul>
+        </details>
+      )}
+      {/* Beneath the list and not within it: it stays with what is written in it, whatever colleagues do to the list meanwhile. */}
+      {open !== null && (
+        <ItemForm
+          key={open === 'new' ? 'new' : itemInWords(open)}
+          list={list}
+          record={one.record}
+          had={open === 'new' ? null : open}
+          save={(now) => write(open === 'new' ? null : open, now)}
+          cancel={close}
+          isPending={change.isPending}
+        />
+      )}
+      {change.error && <Notice tone="warning" title={inWords(change.error)} />}
+      <p className="py-1 text-[13px]">
+        <Button ref={adding} look="text" aria-expanded={open === 'new'} onClick={() => setOpen('new')}>
+          {add}
+        </Button>
+      </p>
+      {removed.length > 0 && (
+        <Removed gone={removed} putBack={(back) => change.mutate({ list: 'removed', back })} />
+      )}
+    </section>
+  );
+}
+
+interface LineProps {
+  item: Item;
+  open: () => void;
+  write: (had: Item, now: Item | null) => void;
+}
+
+function ItemLine({ item, open, write }: LineProps) {
+  const words = itemInWords(item);
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4">
+      <span className="min-w-0 grow break-words">{words}</span>
+      <span className="text-[13px] text-soft">
+        {item.byHand ? `${item.source}${item.writtenOn ? `, ${dayIn(item.writtenOn)}` : ''}` : item.source}
+      </span>
+      <span className="ml-auto flex gap-4 text-[13px]">
+        <Button look="text" aria-label={`Correct ${words}`} onClick={open}>
+          Correct
+        </Button>
+        <Button look="text" aria-label={`Take out ${words}`} onClick={() => write(item, null)}>
+          Take out
+        </Button>
+      </span>
+      {item.said && (
+        <span className="basis-full text-[13px] text-soft">
+          {item.said.source} said {itemInWords(item.said)}.{' '}
+          <Button look="text" onClick={() => write(item, item.said!)}>
+            Back to that
+          </Button>
+        </span>
+      )}
+    </div>
+  );
+}
+
+function Removed({ gone, putBack }: { gone: readonly RemovedItem[]; putBack: (one: RemovedItem) => void }) {
+  return (
+    <ul aria-label="Taken out" className="text-[13px] text-soft">
+      {[...gone].reverse().map((one, at) => (
+        <li key={`${itemInWords(one.item)} ${at}`} className="py-0.5">
+          <s>{itemInWords(one.item)}</s>, taken out on {dayIn(one.on)}. {one.by}.{' '}
+          <Button look="text" aria-label={`Put back ${itemInWords(one.item)}`} onClick={() => putBack(one)}>
+            Put back
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The measurements, medicines and problems of a record, to be corrected by anyone the case is given to. */
+export function CorrectLists({ one }: { one: Case }) {
+  return LISTS.map((list) => <CorrectList key={list.list} one={one} {...list} />);
+}

@@ -1,0 +1,193 @@
+import { useId, useState } from 'react';
+import {
+  emptyItem,
+  formOf,
+  measuredIn,
+  readItem,
+  valueInWords,
+  type CaseRecord,
+  type ItemFault,
+  type ItemForm as Form,
+  type Measurement,
+  type RecordList,
+  type WrittenItem,
+} from '#core/record';
+import { dateInWords, readDate } from '#core/calendar';
+import { writtenToday } from '../clock/calendarToday';
+import { Button, Notice, SelectField, TextField } from '../ui';
+
+const WHAT: Record<RecordList, string> = {
+  measurements: 'What was measured',
+  medicines: 'Medicine',
+  problems: 'Problem',
+};
+
+const STATUSES: Record<Exclude<RecordList, 'measurements'>, readonly (readonly [string, string])[]> = {
+  medicines: [
+    ['active', 'given now'],
+    ['planned', 'planned'],
+    ['ended', 'over'],
+  ],
+  problems: [
+    ['active', 'there now'],
+    ['resolved', 'over'],
+  ],
+};
+
+const FAULTS: Record<ItemFault['code'], string> = {
+  empty: 'Say what it is.',
+  'no-amount': 'No amount can be read in this: a number and its unit, such as 512 g.',
+  'no-unit': 'Say its unit too, such as 36.5 °C.',
+  'no-day': 'No day can be read in this.',
+  'day-ahead': 'This day is still to come.',
+};
+
+/** How a day typed in shorthand is read; nothing where it is written out already. */
+function readBack(words: string): string | undefined {
+  const { today, language } = writtenToday();
+  const day = words.trim() === '' ? null : readDate(words, today, language);
+  const back = day && dateInWords(day, 'long', language);
+  return back && back !== words ? back : undefined;
+}
+
+interface Props {
+  list: RecordList;
+  record: CaseRecord;
+  /** What is corrected; null for a new one. */
+  had: WrittenItem['item'] | null;
+  save: (now: WrittenItem['item']) => void;
+  cancel: () => void;
+  isPending: boolean;
+}
+
+interface FieldsProps {
+  list: RecordList;
+  record: CaseRecord;
+  form: Form;
+  put: (change: Partial<Form>) => void;
+  /** What is wrong with a part of the form, once it was tried. */
+  faultOf: (field: keyof Form) => string | undefined;
+}
+
+/** What is asked of an item of each list. */
+function Fields({ list, record, form, put, faultOf }: FieldsProps) {
+  const names = useId();
+  const line = (field: keyof Form, label: string, more: Partial<Parameters<typeof TextField>[0]> = {}) => (
+    <TextField
+      label={label}
+      maxLength={field === 'what' || field === 'dose' ? 200 : 60}
+      value={form[field]}
+      error={faultOf(field)}
+      onChange={({ target }) => put({ [field]: target.value })}
+      {...more}
+    />
+  );
+  const day = (field: 'since' | 'until', label: string) =>
+    line(field, label, { placeholder: 'such as 4 mar, or -2 for two days ago', hint: readBack(form[field]) });
+  if (list === 'measurements')
+    return (
+      <>
+        {line('what', WHAT[list], { autoFocus: true, list: names })}
+        <datalist id={names}>
+          {measuredIn(record).map(({ code, label }) => (
+            <option key={code} value={label} />
+          ))}
+        </datalist>
+        {line('amount', 'Amount', { placeholder: 'such as 512 g' })}
+        {day('since', 'Measured on')}
+      </>
+    );
+  return (
+    <>
+      {line('what', WHAT[list], { autoFocus: true })}
+      {list === 'medicines' && line('dose', 'Dose')}
+      <SelectField
+        label="Where it stands"
+        value={form.status}
+        onChange={({ target }) => put({ status: target.value })}
+      >
+        {STATUSES[list].map(([status, words]) => (
+          <option key={status} value={status}>
+            {words}
+          </option>
+        ))}
+      </SelectField>
+      {day('since', 'Since')}
+      {list === 'medicines' && day('until', 'Until')}
+    </>
+  );
+}
+
+/** Said of an amount that is hardly like the one before it. */
+function Doubt({ before: { value, unit, measured } }: { before: Measurement }) {
+  const { language } = writtenToday();
+  const amount = valueInWords({ kind: 'quantity', value, unit }, language);
+  return (
+    <div className="col-span-full">
+      <Notice tone="warning" title="Is this amount right?">
+        It was {amount} on {dateInWords(measured, 'long', language)}.
+      </Notice>
+    </div>
+  );
+}
+
+interface Props {
+  list: RecordList;
+  record: CaseRecord;
+  /** What is corrected; null for a new one. */
+  had: WrittenItem['item'] | null;
+  save: (now: WrittenItem['item']) => void;
+  cancel: () => void;
+  isPending: boolean;
+}
+
+/** A measurement, a medicine or a problem of a record, to be written down or corrected. */
+export function ItemForm({ list, record, had, save, cancel, isPending }: Props) {
+  const [form, setForm] = useState<Form>(() =>
+    had ? formOf({ list, item: had } as WrittenItem, writtenToday()) : emptyItem(list, writtenToday()),
+  );
+  const [isTried, setTried] = useState(false);
+  // What was doubtful when it was to be saved: the same again is meant.
+  const [doubted, setDoubted] = useState<string | null>(null);
+  const read = readItem(list, form, { had, record, written: writtenToday() });
+  const faultOf = (field: keyof Form) => {
+    const found = isTried && 'faults' in read ? read.faults.find((one) => one.field === field) : undefined;
+    return found && FAULTS[found.code];
+  };
+  const isDoubted = 'before' in read && read.before !== null && doubted === form.amount;
+  return (
+    <form
+      className="slip my-2 grid grid-cols-2 gap-x-5 gap-y-3 max-[899px]:grid-cols-1"
+      aria-label={had ? `Correct: ${form.what}` : `Add: ${WHAT[list]}`}
+      onKeyDown={(event) => {
+        if (event.key !== 'Escape') return;
+        event.stopPropagation();
+        cancel();
+      }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        setTried(true);
+        if (!('item' in read) || isPending) return;
+        if (read.before && doubted !== form.amount) setDoubted(form.amount);
+        else save(read.item.item);
+      }}
+    >
+      <Fields
+        list={list}
+        record={record}
+        form={form}
+        put={(change) => setForm((now) => ({ ...now, ...change }))}
+        faultOf={faultOf}
+      />
+      {isDoubted && <Doubt before={read.before!} />}
+      <p className="col-span-full flex gap-3">
+        <Button type="submit" disabled={isPending}>
+          {isDoubted ? 'It is right' : had ? 'Correct it' : 'Add it'}
+        </Button>
+        <Button look="text" onClick={cancel}>
+          Leave it
+        </Button>
+      </p>
+    </form>
+  );
+}
