@@ -66,6 +66,8 @@ export const NewCaseSchema = z
       ),
     /** Others that it is given to, by their ids. */
     given: z.array(z.string().min(1).max(60)).max(500),
+    /** What is on its first leaf, as when it is begun with a file. */
+    document: DraftDocumentSchema.optional(),
   })
   .refine(({ kind, title }) => kind === 'leaf' || title !== '', {
     path: ['title'],

@@ -9,9 +9,7 @@ const OTTER = path.join(import.meta.dirname, '../demo/to-drop/otter-tansy.json')
 test('a Bundle becomes a case; a malformed one says what is wrong and where', async ({ signedIn }) => {
   const page = await signedIn('Odile Brandt');
   const give = (name: string, text: string) =>
-    page
-      .getByLabel('FHIR Bundle')
-      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+    page.getByLabel('Files').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
   const otter = fs.readFileSync(OTTER, 'utf8');
   await give('torn.json', otter.slice(0, 400));
   await expect(page.getByRole('alert')).toContainText('torn.json is not JSON');

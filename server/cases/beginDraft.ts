@@ -20,7 +20,13 @@ interface Begun {
   document: DraftDocument;
 }
 
-const rowOf = (context: Context, member: string, of: string, { document, ...begun }: Begun): DraftRow => ({
+/** A new draft of a case as it is stored. */
+export const newDraftRow = (
+  context: Context,
+  member: string,
+  of: string,
+  { document, ...begun }: Begun,
+): DraftRow => ({
   ...begun,
   document,
   ...{ case: of, author: member, state: 'open', version: 1, deletion: null },
@@ -55,7 +61,7 @@ export async function openDraft(context: Context, member: string, of: string): P
       .for('update');
     const made = await draftToGoOnWith(tx, member, of);
     if (made) return toDraft(made);
-    const row = rowOf(context, member, of, { id: context.newId(), title: '', document: emptyDraft() });
+    const row = newDraftRow(context, member, of, { id: context.newId(), title: '', document: emptyDraft() });
     await tx.insert(drafts).values(row);
     return toDraft(row);
   });
@@ -76,7 +82,7 @@ export async function beginDraft(
   const source = copyOf === null ? null : await ownDraft(db, member, copyOf);
   if (source && source.case !== of) throw notFound();
   const document = source ? copiedDraft(source.document, { record, today }) : emptyDraft();
-  const row = rowOf(context, member, of, { id, title, document });
+  const row = newDraftRow(context, member, of, { id, title, document });
   const made = await db.insert(drafts).values(row).onConflictDoNothing().returning({ id: drafts.id });
   if (made.length > 0) await context.events.tell(member, { type: 'case-changed', case: of });
   const begun = await ownDraft(db, member, id);

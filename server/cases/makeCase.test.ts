@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { Case, CaseSummary, Draft } from '#contracts';
+import { plainPassage, plainText } from '#core/passage';
 import { problem } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
@@ -95,4 +96,24 @@ test.each([
   const answer = await make(imke, body).expect(422);
   expect(JSON.stringify(problem(answer))).toContain(said);
   await imke.get(`/api/cases/${body.id}`).expect(404);
+});
+
+test('begun with a document, its first leaf has it; sent again it is one case with one leaf', async () => {
+  const document = { ...plainPassage('Two bitterns were heard.'), attrs: { placements: {} } };
+  const body = {
+    ...{ id: randomUUID(), kind: 'leaf', title: 'Survey', number: null, details: [], given: ['odile'] },
+    document,
+  };
+  for (let sent = 0; sent < 2; sent += 1) {
+    const made = (await imke.post('/api/cases').send(body).expect(201)).body as CaseSummary;
+    expect(made).toMatchObject({ unfinished: 1, draft: { excerpt: 'Two bitterns were heard.' } });
+  }
+  const draft = (await imke.post(`/api/cases/${body.id}/drafts`).expect(200)).body as Draft;
+  expect(plainText(draft.document)).toBe('Two bitterns were heard.');
+  // It is on the leaf of who began it, and on nobody else's.
+  const hers = (await odile.post(`/api/cases/${body.id}/drafts`).expect(200)).body as Draft;
+  expect(plainText(hers.document)).toBe('');
+  const bad = { ...body, id: randomUUID(), document: { type: 'doc', content: [{ type: 'script' }] } };
+  expect(problem(await imke.post('/api/cases').send(bad)).code).toBe('not-valid');
+  expect((await imke.get(`/api/cases/${bad.id}`)).status).toBe(404);
 });

@@ -2,8 +2,9 @@ import { and, inArray, isNull } from 'drizzle-orm';
 import type { CaseSummary, Member, NewCase } from '#contracts';
 import { emptyRecord, type CaseRecord } from '#core/record';
 import type { Context } from '../context';
-import { cases, casesGiven, members } from '../db/schema';
+import { cases, casesGiven, drafts, members } from '../db/schema';
 import { Refusal } from '../http/refusal';
+import { newDraftRow } from './beginDraft';
 import { draftsOfCase, givenCase, ownDrafts, toCaseSummary } from './caseAccess';
 
 /** The record of a case begun by hand: each detail says who wrote it, and on which day. */
@@ -22,7 +23,7 @@ const recordByHand = ({ details }: NewCase, member: Member, today: string): Case
  * is given to somebody who is not of the team.
  */
 export async function makeCase(context: Context, member: Member, body: NewCase): Promise<CaseSummary> {
-  const { id, kind, title, number } = body;
+  const { id, kind, title, number, document } = body;
   const given = [...new Set([member.id, ...body.given])];
   const now = context.now();
   const made = await context.db.transaction(async (tx) => {
@@ -38,7 +39,13 @@ export async function makeCase(context: Context, member: Member, body: NewCase):
     const record = recordByHand(body, member, now.toISOString().slice(0, 10));
     const row = { id, kind, title, number: number || null, summary: '', record, openedAt: now };
     const fresh = await tx.insert(cases).values(row).onConflictDoNothing().returning({ id: cases.id });
-    if (fresh.length > 0) await tx.insert(casesGiven).values(given.map((one) => ({ case: id, member: one })));
+    if (fresh.length > 0) {
+      await tx.insert(casesGiven).values(given.map((one) => ({ case: id, member: one })));
+      if (document) {
+        const begun = { id: context.newId(), title: '', document };
+        await tx.insert(drafts).values(newDraftRow(context, member.id, id, begun));
+      }
+    }
     return fresh.length > 0;
   });
   if (made) for (const one of given) await context.events.tell(one, { type: 'case-added', case: id });

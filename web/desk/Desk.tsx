@@ -4,12 +4,12 @@ import type { CaseSummary } from '#contracts';
 import { KINDS } from '#core/work';
 import { inWords } from '../api/client';
 import { useCases } from '../api/queries';
+import { DropFiles } from '../arrivals/DropFiles';
 import { instantInWords } from '../clock/calendarToday';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
 import { Button, Failed, Loading, Notice } from '../ui';
 import { DeletedDraft } from './DeletedDraft';
-import { DropBundle } from './DropBundle';
 import { NewCase } from './NewCase';
 import { useNewLeaf } from './useBegin';
 
@@ -120,7 +120,7 @@ export function Desk() {
           {isBeginning && cases.data && (
             <NewCase cases={cases.data} close={() => setAddress({}, { replace: true })} />
           )}
-          <DropBundle />
+          <DropFiles />
         </>
       }
     >

@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 9,
+    day: '2026-11-27',
+    title: 'Several leaves in a case; documents dropped on the desk',
+    words:
+      'Another leaf, or a copy of this one, stands at the head of each leaf; what was confirmed is asked again on a copy. Word documents, Markdown and text dropped on the desk begin leaves. Correct the record takes weights, medicines and problems too.',
+    at: { label: 'The desk', to: '/' },
+  },
+  {
     number: 8,
     day: '2026-11-27',
     title: 'Begin without a file; put a record right',

@@ -124,9 +124,9 @@ export function TakeOverPage() {
           hint="Drop the file of a collection here. You see what it brings, and what it clashes with, first."
           accept=".json,application/json"
           isReading={read.isPending}
-          take={(file) => {
+          take={([file]) => {
             setTaken(null);
-            read.mutate(file);
+            if (file) read.mutate(file);
           }}
         />
         {read.error && <Refused error={read.error} />}

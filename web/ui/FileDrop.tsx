@@ -8,18 +8,23 @@ interface Props {
   hint: string;
   accept: string;
   isReading: boolean;
-  take: (file: File) => void;
+  /** Whether several can be dropped at once. */
+  isMany?: boolean;
+  take: (files: File[]) => void;
 }
 
 /** Where a file is dropped, or chosen. */
-export function FileDrop({ label, hint, accept, isReading, take }: Props) {
+export function FileDrop({ label, hint, accept, isReading, isMany = false, take }: Props) {
   const [over, setOver] = useState(false);
   const picker = useRef<HTMLInputElement>(null);
+  const give = (files: FileList | null) => {
+    const all = [...(files ?? [])].slice(0, isMany ? undefined : 1);
+    if (all.length > 0 && !isReading) take(all);
+  };
   const drop = (event: DragEvent) => {
     event.preventDefault();
     setOver(false);
-    const [file] = event.dataTransfer.files;
-    if (file) take(file);
+    give(event.dataTransfer.files);
   };
   return (
     <div
@@ -33,18 +38,18 @@ export function FileDrop({ label, hint, accept, isReading, take }: Props) {
     >
       <p className="text-soft">{hint}</p>
       <Button className="mt-3" onClick={() => picker.current?.click()} disabled={isReading}>
-        {isReading ? 'Reading …' : 'Choose a file'}
+        {isReading ? 'Reading …' : isMany ? 'Choose files' : 'Choose a file'}
       </Button>
       <input
         ref={picker}
         type="file"
+        multiple={isMany}
         accept={accept}
         className="sr-only"
         tabIndex={-1}
         aria-label={label}
         onChange={(event) => {
-          const [file] = event.target.files ?? [];
-          if (file) take(file);
+          give(event.target.files);
           event.target.value = '';
         }}
       />

@@ -1,0 +1,109 @@
+import {
+  Document,
+  HeadingLevel,
+  ImageRun,
+  Packer,
+  Paragraph,
+  Table,
+  TableCell,
+  TableRow,
+  TextRun,
+} from 'docx';
+import { strToU8, zipSync } from 'fflate';
+import { draftOf, expect, expectAccessible, test, words, type Page } from './test';
+
+/** The smallest PNG there is: one dot. */
+const DOT = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+);
+
+const report = (): Promise<Buffer> =>
+  Packer.toBuffer(
+    new Document({
+      sections: [
+        {
+          children: [
+            new Paragraph({ heading: HeadingLevel.HEADING_1, text: 'Survey of the east reed bed' }),
+            new Paragraph({
+              children: [
+                new TextRun('Two '),
+                new TextRun({ text: 'bitterns', bold: true }),
+                new TextRun(' were heard.'),
+              ],
+            }),
+            new Paragraph({ bullet: { level: 0 }, text: 'At dawn' }),
+            new Paragraph({ bullet: { level: 0 }, text: 'At dusk' }),
+            new Table({
+              rows: [
+                new TableRow({
+                  children: ['Bed', 'Birds'].map(
+                    (text) => new TableCell({ children: [new Paragraph(text)] }),
+                  ),
+                }),
+              ],
+            }),
+            new Paragraph({
+              children: [new ImageRun({ type: 'png', data: DOT, transformation: { width: 10, height: 10 } })],
+            }),
+          ],
+        },
+      ],
+    }),
+  );
+
+const drop = (page: Page, ...files: { name: string; buffer: Buffer }[]) =>
+  page
+    .getByLabel('Files')
+    .setInputFiles(files.map((file) => ({ ...file, mimeType: 'application/octet-stream' })));
+
+test('documents dropped on the desk begin leaves, several at once; what cannot be read is told and keeps no other out', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Desta Wynne');
+  await drop(
+    page,
+    { name: 'Reed bed survey.docx', buffer: await report() },
+    {
+      name: 'Ringing.md',
+      buffer: Buffer.from(
+        '# Ringing day\n\nWe ringed **12** birds.\n\n1. Wren\n2. Robin\n\n<script>alert(1)</script>',
+      ),
+    },
+    { name: 'half.docx', buffer: (await report()).subarray(0, 900) },
+    { name: 'Nodiadau.txt', buffer: Buffer.from('Dŵr uchel.\n\nAdar y gors.') },
+    { name: 'owl.png', buffer: DOT },
+    { name: 'bomb.docx', buffer: Buffer.from(zipSync({ 'word/document.xml': new Uint8Array(100_000_001) })) },
+    { name: 'notes.zip', buffer: Buffer.from(zipSync({ 'a.txt': strToU8('a') })) },
+    { name: 'empty.txt', buffer: Buffer.from(' \n') },
+  );
+  const told = page.getByRole('region', { name: 'From a file' });
+  await expect(told.getByText('There is no text in empty.txt.', { exact: false })).toBeVisible();
+  await expect(told.getByText(/A leaf was begun/)).toHaveCount(3);
+  await expect(told.getByText('One picture was left out.')).toHaveCount(1);
+  await expect(told.getByText(/half\.docx is broken/)).toBeVisible();
+  await expect(told.getByText(/Nothing here can read owl\.png yet/)).toBeVisible();
+  await expect(told.getByText(/bomb\.docx would unpack to more than/)).toBeVisible();
+  await expect(told.getByText(/Nothing here can read notes\.zip yet/)).toBeVisible();
+  await expectAccessible(page);
+
+  await page.getByRole('link', { name: /^Reed bed survey/ }).click();
+  await expect(draftOf(page)).toBeFocused();
+  await expect(draftOf(page).getByRole('heading', { name: 'Survey of the east reed bed' })).toBeVisible();
+  await expect(draftOf(page).locator('strong')).toHaveText('bitterns');
+  await expect(draftOf(page).getByRole('listitem')).toHaveText(['At dawn', 'At dusk']);
+  await expect(draftOf(page).getByRole('cell')).toHaveText(['Bed', 'Birds']);
+  // It is written on as any leaf.
+  await page.keyboard.press('Control+Home');
+  await page.keyboard.type('Seen by Desta. ');
+  await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+  await page.getByRole('link', { name: 'Desk', exact: true }).click();
+  await page.getByRole('link', { name: /^Ringing/ }).click();
+  await expect(draftOf(page)).toBeFocused();
+  await expect(draftOf(page).getByRole('listitem')).toHaveText(['Wren', 'Robin']);
+  expect(await words(page)).toContain('<script>alert(1)</script>');
+  await page.getByRole('link', { name: 'Desk', exact: true }).click();
+  await page.getByRole('link', { name: /^Nodiadau/ }).click();
+  await expect(draftOf(page)).toBeFocused();
+  expect(await words(page)).toBe('Dŵr uchel.\nAdar y gors.');
+});

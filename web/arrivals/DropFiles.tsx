@@ -1,0 +1,73 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { KEYS, queryClient } from '../api/queries';
+import { FileDrop, Notice, Refused } from '../ui';
+import { ARRIVALS, takeArrival, type Arrived } from './arrivals';
+
+/** What became of each file of the last drop. */
+type Result = { name: string } & ({ arrived: Arrived } | { error: unknown });
+
+/** Takes files one after another, and tells of each as it is done: one that cannot be read keeps no other out. */
+function useArrivals() {
+  const [results, setResults] = useState<readonly Result[]>([]);
+  const [isReading, setReading] = useState(false);
+  const take = async (files: readonly File[]) => {
+    setReading(true);
+    setResults([]);
+    for (const file of files) {
+      const result = await takeArrival(file).then(
+        (arrived): Result => ({ name: file.name, arrived }),
+        (error: unknown): Result => ({ name: file.name, error }),
+      );
+      setResults((now) => [...now, result]);
+    }
+    setReading(false);
+    await queryClient.invalidateQueries({ queryKey: KEYS.cases });
+  };
+  return { results, isReading, take };
+}
+
+function Taken({ arrived }: { arrived: Arrived }) {
+  const what = arrived.case.kind === 'leaf' ? 'A leaf was begun' : 'A case was made';
+  return (
+    <Notice title={`${what}: ${arrived.case.title}.`}>
+      <Link to={`/cases/${arrived.case.id}`} className="text-elder underline">
+        Open it
+      </Link>
+      {arrived.remarks.map((remark) => (
+        <p key={remark}>{remark}</p>
+      ))}
+    </Notice>
+  );
+}
+
+/** Where files are dropped on the desk: each becomes a case or begins a leaf, or is told of with what is wrong with it. */
+export function DropFiles() {
+  const { results, isReading, take } = useArrivals();
+  return (
+    <section aria-labelledby="drop-title" className="mt-6">
+      <h2 id="drop-title" className="eyebrow">
+        From a file
+      </h2>
+      <div className="mt-2">
+        <FileDrop
+          label="Files"
+          hint="Drop files here. A document (Word, Markdown, text) begins a leaf; a file of a record system (HL7 FHIR R4) becomes a case."
+          accept={ARRIVALS.flatMap(({ endings }) => endings).join(',')}
+          isReading={isReading}
+          isMany
+          take={(files) => void take(files)}
+        />
+      </div>
+      <div className="mt-3 grid gap-3">
+        {results.map((result, at) =>
+          'arrived' in result ? (
+            <Taken key={at} arrived={result.arrived} />
+          ) : (
+            <Refused key={at} error={result.error} withPlaces />
+          ),
+        )}
+      </div>
+    </section>
+  );
+}
