@@ -65,6 +65,40 @@ test('several leaves in a case, by keyboard: a copy that asks again what was so 
   expect(await words(page)).toBe('Home on Friday.');
 });
 
+test('what the record says since the last leaf is told on the next, and put in by a key', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  const { keyboard } = page;
+  await openCase(page, /^Bramble, hedgehog/);
+  await keyboard.type('Seen at noon.');
+  await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+  await page.getByRole('button', { name: 'Another leaf', exact: true }).press('Enter');
+  await expect(page).toHaveURL(/leaves/);
+  await expect(draftOf(page)).toBeFocused();
+  const told = page.getByText(/^New since your leaf of/);
+  await expect(told).toBeHidden();
+  // A colleague writes down what was not known when the first was written.
+  const odile = await signedIn('Odile Brandt');
+  await openCase(odile, /^Bramble, hedgehog/);
+  await odile.getByRole('button', { name: 'Correct the record' }).press('Enter');
+  await odile.getByRole('button', { name: 'Add a problem' }).press('Enter');
+  await odile.keyboard.type('cough');
+  await odile.getByRole('textbox', { name: 'Since' }).fill('-1');
+  await odile.keyboard.press('Enter');
+  await expect(told).toBeVisible();
+  await keyboard.type('Quiet.');
+  await page.getByRole('button', { name: /^Put in cough/ }).press('Enter');
+  await keyboard.press('Control+z');
+  expect(await words(page)).toBe('Quiet.');
+  await page.getByRole('button', { name: /^Put in cough/ }).press('Enter');
+  await keyboard.type('Listened to.');
+  expect(await words(page)).toMatch(/^Quiet\. cough, since .+\. Listened to\.$/);
+  await page.getByRole('button', { name: 'Hide' }).press('Enter');
+  await expect(told).toBeHidden();
+  await expect(draftOf(page)).toBeFocused();
+});
+
 test('with the connection down no leaf is begun, and nothing that was written is lost', async ({
   signedIn,
 }) => {

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { changedList, emptyRecord, putBack, type CaseRecord, type Measurement, type Medicine } from '.';
 
-const BY = { by: 'Written by Imke', on: '2026-11-27' };
+const BY = { by: 'Written by Imke', at: '2026-11-27T10:00:00.000Z', on: '2026-11-27' };
 const weighed = (value: number, measured: string, more: Partial<Measurement> = {}): Measurement => ({
   ...{ code: 'weight', label: 'Weight', value, unit: 'g', measured, minute: null, by: null },
   ...{ source: 'Observation', ...more },
@@ -20,7 +20,7 @@ const changed = (of: CaseRecord, had: Measurement | null, now: Measurement | nul
 test('what is added says who wrote it and when; added again it is there once', () => {
   const added = changed(record, null, weighed(530, '2026-11-27', { source: '' }));
   expect(added.measurements.at(-1)).toEqual(
-    weighed(530, '2026-11-27', { source: BY.by, byHand: true, writtenOn: BY.on }),
+    weighed(530, '2026-11-27', { source: BY.by, byHand: true, writtenAt: BY.at }),
   );
   expect(changed(added, null, weighed(530, '2026-11-27', { source: '' }))).toBe(added);
 });
@@ -44,7 +44,9 @@ describe('taken out', () => {
 
   test('it is in no list, and remembered with who took it out', () => {
     expect(out.measurements).toEqual([record.measurements[1]]);
-    expect(out.removed).toEqual([{ list: 'measurements', item: record.measurements[0], ...BY }]);
+    expect(out.removed).toEqual([
+      { list: 'measurements', item: record.measurements[0], by: BY.by, on: BY.on },
+    ]);
   });
 
   test('it is put back as it was, once', () => {

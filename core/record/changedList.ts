@@ -3,9 +3,10 @@ import { LIST_LIMITS, type CaseRecord, type ListChange, type RecordList, type Re
 
 type Item = CaseRecord[RecordList][number];
 
-/** Who changes it, as it is told beside it, and on which day. */
+/** Who changes it, as it is told beside it, and when: an instant (ISO 8601), and the day it is taken out on. */
 interface By {
   by: string;
+  at: string;
   on: CalendarDate;
 }
 
@@ -19,8 +20,8 @@ const withList = (record: CaseRecord, list: RecordList, items: readonly Item[]):
 });
 
 /** An item as a source says it: without what is known of how it was changed by hand. */
-export function plainItem<One extends Item>(item: One): Omit<One, 'said' | 'byHand' | 'writtenOn'> {
-  const { said: _said, byHand: _byHand, writtenOn: _on, ...plain } = item;
+export function plainItem<One extends Item>(item: One): Omit<One, 'said' | 'byHand' | 'writtenAt'> {
+  const { said: _said, byHand: _byHand, writtenAt: _at, ...plain } = item;
   return plain;
 }
 
@@ -39,10 +40,10 @@ export const placeOf = (record: CaseRecord, list: RecordList, item: Item): numbe
   );
 
 /** An item written by hand in the place of another, which remembers what its source said; that again, where it is the same. */
-function written(now: Item, before: Item | null, { by, on }: By): Item {
+function written(now: Item, before: Item | null, { by, at }: By): Item {
   const said = before?.said ?? (before && !before.byHand ? plainItem(before) : undefined);
   if (said && isSameItem(said as Item, now)) return said as Item;
-  return { ...plainItem(now), source: by, byHand: true, writtenOn: on, ...(said && { said }) } as Item;
+  return { ...plainItem(now), source: by, byHand: true, writtenAt: at, ...(said && { said }) } as Item;
 }
 
 /** Why a list was not changed: somebody else changed the item meanwhile, or the list is full. */
@@ -70,7 +71,10 @@ export function changedList(
     return now === null ? (isGone ? record : 'moved-on') : isThere ? record : 'moved-on';
   }
   if (now !== null) return withList(record, list, items.with(at, written(now, items[at]!, by)));
-  const removed = [...(record.removed ?? []), { list, item: items[at]!, ...by } as RemovedItem];
+  const removed = [
+    ...(record.removed ?? []),
+    { list, item: items[at]!, by: by.by, on: by.on } as RemovedItem,
+  ];
   return { ...withList(record, list, items.toSpliced(at, 1)), removed: removed.slice(-MOST_REMOVED) };
 }
 

@@ -22,5 +22,7 @@ export type { Written } from './readDetail';
 export { isUnlike, readAmount } from './amount';
 export { emptyItem, formOf, measuredIn, readItem } from './writtenItem';
 export type { ItemFault, ItemForm, WrittenItem } from './writtenItem';
+export { newSince } from './newSince';
+export type { Since } from './newSince';
 export { careDue } from './careDue';
 export type { CareDue } from './careDue';

@@ -15,8 +15,8 @@ const RecordDetailSchema = z.object({
   byHand: z.literal(true).optional(),
 });
 
-/** Says that a person wrote it, and on which day; `source` says who. */
-const byHand = { byHand: z.literal(true).optional(), writtenOn: CalendarDateSchema.optional() };
+/** Says that a person wrote it, and at which instant; `source` says who. */
+const byHand = { byHand: z.literal(true).optional(), writtenAt: z.iso.datetime().optional() };
 
 const measurement = z.object({
   code: z.string().max(60),

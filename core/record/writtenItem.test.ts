@@ -76,6 +76,15 @@ describe('medicines and problems', () => {
     });
   });
 
+  test('a problem has begun; a medicine may be planned', () => {
+    expect(reading('problems', { what: 'cough', since: '+2' })).toEqual({
+      faults: [{ field: 'since', code: 'day-ahead' }],
+    });
+    expect(reading('medicines', { what: 'Levamisole', status: 'planned', since: '+2' })).toMatchObject({
+      item: { item: { since: '2026-11-29' } },
+    });
+  });
+
   test('a name is needed, and days that can be read', () => {
     expect(reading('medicines', { since: 'when', until: 'later' })).toEqual({
       faults: [

@@ -150,7 +150,8 @@ export function readItem(
   { had, record, written }: { had: WrittenItem['item'] | null; record: CaseRecord; written: Written },
 ): ReadItem {
   if (list === 'measurements') return readMeasurement(form, had as Measurement | null, record, written);
-  const since = dayOf(form, 'since', written);
+  // What is the matter has begun; what is given may be planned.
+  const since = dayOf(form, 'since', written, { isPast: list === 'problems' });
   const until = dayOf(form, 'until', written);
   const faults = [...nameless(form), ...since.faults, ...until.faults];
   if (faults.length > 0) return { faults };

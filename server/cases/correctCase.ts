@@ -14,11 +14,11 @@ import { cases } from '../db/schema';
 import { Refusal } from '../http/refusal';
 import { draftsOfCase, givenCase, givenTo, toCase } from './caseAccess';
 
-/** What says who writes into a record, and on which day. */
-const writtenBy = (context: Context, member: Member) => ({
-  by: `Written by ${member.name}`,
-  on: context.now().toISOString().slice(0, 10),
-});
+/** What says who writes into a record, and when. */
+function writtenBy(context: Context, member: Member) {
+  const at = context.now().toISOString();
+  return { by: `Written by ${member.name}`, at, on: at.slice(0, 10) };
+}
 
 /** Changes the record of a case by `change`, and tells all it is given to; unless it comes out as it was. */
 async function changeRecord(

@@ -24,6 +24,7 @@ import { OutOfReach } from './OutOfReach';
 import { OffersPanel } from './OffersPanel';
 import { takeOffer, type OfferHost } from './offering';
 import { NewerWording } from './NewerWording';
+import { NewSince } from './NewSince';
 import { PlacementActions } from './PlacementActions';
 import { PlacementPanel } from './PlacementPanel';
 import { ReferenceSlip } from './ReferenceSlip';
@@ -113,6 +114,7 @@ function Standing(props: LeafMarginProps) {
       {gapsShown && open && leaf.gaps.length > 0 && (
         <GapsPanel editor={editor} gaps={leaf.gaps} close={hideGaps} />
       )}
+      {open && <NewSince one={one} here={keeper.draftId} editor={editor} />}
       {open && placing.index && (
         <NewerWording
           editor={editor}

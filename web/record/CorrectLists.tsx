@@ -1,22 +1,19 @@
 import { useMutation } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import type { Case, RecordListChange } from '#contracts';
-import { dateInWords, type CalendarDate } from '#core/calendar';
 import {
   plainItem,
-  valueInWords,
   type ListChange,
-  type Measurement,
-  type Medicine,
-  type Problem,
   type RecordList,
   type RemovedItem,
   type WrittenItem,
 } from '#core/record';
 import { call, inWords } from '../api/client';
 import { KEYS, queryClient } from '../api/queries';
+import { instantInWords } from '../clock/calendarToday';
 import { Button, Notice } from '../ui';
 import { ItemForm } from './ItemForm';
+import { dayInWords, itemInWords } from './itemInWords';
 
 type Item = WrittenItem['item'];
 
@@ -28,37 +25,6 @@ const LISTS: readonly { list: RecordList; title: string; add: string }[] = [
 
 /** More than these are folded away: a long stay is weighed twice a day. */
 const SHOWN = 6;
-
-const locale = navigator.language;
-const dayIn = (date: CalendarDate | null) => (date ? dateInWords(date, 'long', locale) : null);
-
-const measurementInWords = ({ label, value, unit, measured }: Measurement) => [
-  `${label} ${valueInWords({ kind: 'quantity', value, unit }, locale)}`,
-  dayIn(measured),
-];
-const medicineInWords = ({ name, dose, status, since, until }: Medicine) => [
-  name,
-  dose,
-  status === 'planned' ? 'planned' : null,
-  since && `since ${dayIn(since)}`,
-  until ? `until ${dayIn(until)}` : status === 'ended' ? 'over' : null,
-];
-const problemInWords = ({ label, status, since }: Problem) => [
-  label,
-  since && `since ${dayIn(since)}`,
-  status === 'resolved' ? 'over' : null,
-];
-
-/** An item in one line, as it is told of. */
-function itemInWords(item: Item): string {
-  const parts =
-    'measured' in item
-      ? measurementInWords(item)
-      : 'name' in item
-        ? medicineInWords(item)
-        : problemInWords(item);
-  return parts.filter(Boolean).join(', ');
-}
 
 /** What came last first. */
 function newestFirst(items: readonly Item[]): Item[] {
@@ -149,7 +115,9 @@ function ItemLine({ item, open, write }: LineProps) {
     <div className="flex flex-wrap items-baseline gap-x-4">
       <span className="min-w-0 grow break-words">{words}</span>
       <span className="text-[13px] text-soft">
-        {item.byHand ? `${item.source}${item.writtenOn ? `, ${dayIn(item.writtenOn)}` : ''}` : item.source}
+        {item.byHand
+          ? `${item.source}${item.writtenAt ? `, ${instantInWords(item.writtenAt)}` : ''}`
+          : item.source}
       </span>
       <span className="ml-auto flex gap-4 text-[13px]">
         <Button look="text" aria-label={`Correct ${words}`} onClick={open}>
@@ -176,7 +144,7 @@ function Removed({ gone, putBack }: { gone: readonly RemovedItem[]; putBack: (on
     <ul aria-label="Taken out" className="text-[13px] text-soft">
       {[...gone].reverse().map((one, at) => (
         <li key={`${itemInWords(one.item)} ${at}`} className="py-0.5">
-          <s>{itemInWords(one.item)}</s>, taken out on {dayIn(one.on)}. {one.by}.{' '}
+          <s>{itemInWords(one.item)}</s>, taken out on {dayInWords(one.on)}. {one.by}.{' '}
           <Button look="text" aria-label={`Put back ${itemInWords(one.item)}`} onClick={() => putBack(one)}>
             Put back
           </Button>

@@ -1,0 +1,49 @@
+import type { CalendarDate } from '#core/calendar';
+import type { CaseRecord, Measurement } from './record';
+import type { WrittenItem } from './writtenItem';
+
+/** A moment: as an instant (ISO 8601, UTC), and as a record tells moments, by its day and the minute of that day (0 to 1439). */
+export interface Since {
+  at: string;
+  day: CalendarDate;
+  minute: number;
+}
+
+const isAfter = (date: CalendarDate | null | undefined, { day }: Since): boolean => !!date && date > day;
+
+/** Written down by hand after it, whatever day it is of. */
+const isWrittenAfter = ({ writtenAt }: { writtenAt?: string | undefined }, since: Since): boolean =>
+  writtenAt !== undefined && writtenAt > since.at;
+
+const isNewMeasurement = ({ measured, minute }: Measurement, since: Since): boolean =>
+  isAfter(measured, since) || (measured === since.day && minute !== null && minute > since.minute);
+
+/** Of each thing measured the last one alone, in the order they come first. */
+function latestOfEach(measurements: readonly Measurement[]): Measurement[] {
+  const latest = new Map<string, Measurement>();
+  const at = ({ measured, minute }: Measurement) => `${measured} ${String(minute ?? 0).padStart(4, '0')}`;
+  for (const one of measurements) {
+    const other = latest.get(one.code);
+    if (!other || at(one) >= at(other)) latest.set(one.code, one);
+  }
+  return [...latest.values()];
+}
+
+/**
+ * What a record says that it did not say at a moment, as when the last note was written: of each thing measured the newest, medicines
+ * begun or ended, problems found. What a source does not date is not known to be new.
+ */
+export function newSince(record: CaseRecord, since: Since): WrittenItem[] {
+  const measured = record.measurements.filter(
+    (one) => isWrittenAfter(one, since) || isNewMeasurement(one, since),
+  );
+  return [
+    ...latestOfEach(measured).map((item) => ({ list: 'measurements', item }) as const),
+    ...record.medicines
+      .filter((one) => isWrittenAfter(one, since) || isAfter(one.since, since) || isAfter(one.until, since))
+      .map((item) => ({ list: 'medicines', item }) as const),
+    ...record.problems
+      .filter((one) => isWrittenAfter(one, since) || isAfter(one.since, since))
+      .map((item) => ({ list: 'problems', item }) as const),
+  ];
+}

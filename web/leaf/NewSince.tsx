@@ -1,0 +1,65 @@
+import { closeHistory } from '@tiptap/pm/history';
+import type { Editor } from '@tiptap/react';
+import { useState } from 'react';
+import type { Case } from '#contracts';
+import { newSince, type Since } from '#core/record';
+import { calendarToday } from '../clock/calendarToday';
+import { dayInWords, itemInWords } from '../record/itemInWords';
+import { Button, Notice } from '../ui';
+import { giveKeys } from './whereKeysGo';
+
+/** When my leaf before this one was saved last, where the member is; null where there is none before it. */
+function lastNote({ drafts }: Case, here: string): Since | null {
+  const begun = drafts.find(({ id }) => id === here)?.begunAt;
+  const before = drafts
+    .filter(({ id, begunAt }) => id !== here && begun !== undefined && begunAt < begun)
+    .sort((a, b) => b.begunAt.localeCompare(a.begunAt))[0];
+  if (!before) return null;
+  const at = new Date(before.savedAt);
+  return { at: before.savedAt, day: calendarToday(at), minute: at.getHours() * 60 + at.getMinutes() };
+}
+
+/** Puts words at the caret as if they were typed: one undo takes them back. */
+function putIn(editor: Editor, words: string): void {
+  const { state } = editor;
+  const { $from } = state.selection;
+  const before = $from.parent.textBetween(0, $from.parentOffset, ' ', ' ');
+  const space = before === '' || /\s$/.test(before) ? '' : ' ';
+  editor.view.dispatch(closeHistory(state.tr.insertText(`${space}${words}. `)).scrollIntoView());
+  giveKeys(editor.view);
+}
+
+/** What the record says that it did not say when I wrote my last leaf of this case; each a step from being written. */
+export function NewSince({ one, here, editor }: { one: Case; here: string; editor: Editor }) {
+  const [isHidden, hide] = useState(false);
+  const since = lastNote(one, here);
+  const items = since ? newSince(one.record, since) : [];
+  if (!since || items.length === 0 || isHidden) return null;
+  return (
+    <Notice title={`New since your leaf of ${dayInWords(since.day)}`}>
+      <ul className="mt-1 grid gap-1">
+        {items.map(({ item }) => {
+          const words = itemInWords(item);
+          return (
+            <li key={words} className="flex items-baseline justify-between gap-3">
+              {words}
+              <Button look="text" aria-label={`Put in ${words}`} onClick={() => putIn(editor, words)}>
+                Put in
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+      <Button
+        look="text"
+        className="mt-1"
+        onClick={() => {
+          hide(true);
+          giveKeys(editor.view);
+        }}
+      >
+        Hide
+      </Button>
+    </Notice>
+  );
+}
