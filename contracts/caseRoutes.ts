@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { EarlierUseSchema } from '#core/draft';
 import {
   CaseChangeSchema,
+  CaseSearchSchema,
   CaseSchema,
   CaseSummarySchema,
   CorrectionSchema,
@@ -9,6 +10,7 @@ import {
   DraftStateSchema,
   DraftStateSummarySchema,
   DraftTitleSchema,
+  FoundCaseSchema,
   NewDraftSchema,
   RecordListChangeSchema,
   SavedDraftSchema,
@@ -45,6 +47,16 @@ export const CASE_ROUTES = define({
     status: 201,
     body: z.unknown(),
     response: TakenOverSchema,
+  },
+  findCases: {
+    method: 'post',
+    path: '/api/cases/found',
+    access: 'member',
+    summary:
+      "The member's cases, closed ones too, that have some words in their title, number or details, or on one of the member's own leaves; the newest first, 50 at the most.",
+    status: 200,
+    body: CaseSearchSchema,
+    response: z.array(FoundCaseSchema),
   },
   case: {
     method: 'get',

@@ -47,6 +47,15 @@ export const CaseSummarySchema = z.object({
 });
 export type CaseSummary = z.infer<typeof CaseSummarySchema>;
 
+/** Words to find cases by: all of them must be in the case, or on a leaf of my own. */
+export const CaseSearchSchema = z.object({ words: z.string().trim().min(1).max(200) });
+
+/** A case that was found; with the leaf of mine that has the words, and what stands around the first of them. */
+export const FoundCaseSchema = CaseSummarySchema.extend({
+  leaf: z.object({ id: z.string(), around: z.string() }).nullable(),
+});
+export type FoundCase = z.infer<typeof FoundCaseSchema>;
+
 const path = z.enum(DETAILS.map((detail) => detail.path));
 
 /** A case begun by hand. A leaf needs no title: it is called by what is written on it. */

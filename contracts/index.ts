@@ -45,6 +45,7 @@ export type { Step, Stepped } from './steps';
 export type {
   Case,
   CaseSummary,
+  FoundCase,
   NewCase,
   NewDraft,
   RecordListChange,

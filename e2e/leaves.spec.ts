@@ -63,6 +63,22 @@ test('several leaves in a case, by keyboard: a copy that asks again what was so 
   );
   await openCase(page, /^Bramble, hedgehog/);
   expect(await words(page)).toBe('Home on Friday.');
+
+  // Found again by words of the second leaf, and what was looked for is there on the way back.
+  await page.getByRole('link', { name: 'Desk', exact: true }).press('Enter');
+  const search = page.getByRole('searchbox', { name: 'Look among your cases' });
+  await search.fill('zebra');
+  await expect(page.getByText('Nothing of yours has these words')).toBeVisible();
+  await search.fill('bramble second day');
+  const found = page.getByRole('region', { name: 'Found' });
+  await expect(found.getByRole('status')).toHaveText('One case');
+  await expect(found).toContainText('Of the second day.');
+  await expectAccessible(page);
+  await found.getByRole('link').press('Enter');
+  await expect(draftOf(page)).toBeFocused();
+  expect(await words(page)).toContain('Of the second day.');
+  await page.goBack();
+  await expect(search).toHaveValue('bramble second day');
 });
 
 test('what the record says since the last leaf is told on the next, and put in by a key', async ({

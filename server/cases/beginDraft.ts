@@ -2,7 +2,7 @@ import { and, eq, isNull } from 'drizzle-orm';
 import type { Draft, NewDraft } from '#contracts';
 import { emptyDraft, type DraftDocument } from '#core/draft';
 import { copiedDraft } from '#core/fill';
-import { excerpt } from '#core/passage';
+import { excerpt, plainText } from '#core/passage';
 import type { Context } from '../context';
 import type { Queries } from '../db/openStore';
 import { casesGiven, drafts } from '../db/schema';
@@ -12,7 +12,13 @@ import { givenCase, ownDraft, toDraft, toGoOnWith } from './caseAccess';
 type DraftRow = typeof drafts.$inferSelect;
 
 /** How much of a text lists show. */
-export const EXCERPT_LENGTH = 160;
+const EXCERPT_LENGTH = 160;
+
+/** What is stored beside a text: how it begins, for lists, and its words, to be found by. */
+export const toldOf = (document: DraftDocument) => ({
+  excerpt: excerpt(document, EXCERPT_LENGTH),
+  words: plainText(document),
+});
 
 interface Begun {
   id: string;
@@ -30,7 +36,8 @@ export const newDraftRow = (
   ...begun,
   document,
   ...{ case: of, author: member, state: 'open', version: 1, deletion: null },
-  ...{ excerpt: excerpt(document, EXCERPT_LENGTH), begunAt: context.now(), savedAt: context.now() },
+  ...toldOf(document),
+  ...{ begunAt: context.now(), savedAt: context.now() },
 });
 
 const isOwnOf = (member: string, of: string) =>

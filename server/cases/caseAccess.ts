@@ -1,4 +1,4 @@
-import { and, desc, eq, isNull } from 'drizzle-orm';
+import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { Case, CaseSummary, Draft, DraftSummary } from '#contracts';
 import { titleFromText } from '#core/work';
 import type { Queries } from '../db/openStore';
@@ -7,7 +7,7 @@ import { notFound } from '../http/refusal';
 
 type CaseRow = typeof cases.$inferSelect;
 type DraftRow = typeof drafts.$inferSelect;
-type DraftHead = Omit<DraftRow, 'document' | 'deletion'>;
+type DraftHead = Omit<DraftRow, 'document' | 'deletion' | 'words'>;
 
 /** Every column of a draft but its text, for lists. */
 export const draftHead = {
@@ -125,4 +125,31 @@ export async function ownDraft(db: Queries, member: string, id: string): Promise
   if (!draft) throw notFound();
   await givenCase(db, member, draft.case);
   return draft;
+}
+
+/** Summary columns: a list does not need the records. */
+export const caseHead = {
+  id: cases.id,
+  kind: cases.kind,
+  title: cases.title,
+  number: cases.number,
+  summary: cases.summary,
+  openedAt: cases.openedAt,
+  closedAt: cases.closedAt,
+};
+
+/** Of each case the member's own draft to go on with, and how many there are: one row a case, whatever is written. */
+export async function firstDrafts(db: Queries, member: string): Promise<Map<string, OwnDrafts>> {
+  const ofItsCase = sql`over (partition by ${drafts.case})`;
+  const rows = await db
+    .selectDistinctOn([drafts.case], {
+      case: drafts.case,
+      draft: { state: drafts.state, savedAt: drafts.savedAt, excerpt: drafts.excerpt },
+      unfinished: sql<number>`(count(*) filter (where ${drafts.state} = 'open') ${ofItsCase})::int`,
+      finished: sql<number>`(count(*) filter (where ${drafts.state} = 'finished') ${ofItsCase})::int`,
+    })
+    .from(drafts)
+    .where(and(eq(drafts.author, member), isNull(drafts.deletion)))
+    .orderBy(drafts.case, ...toGoOnWith);
+  return new Map(rows.map(({ case: of, ...own }) => [of, own]));
 }

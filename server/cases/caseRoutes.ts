@@ -1,24 +1,24 @@
-import { and, eq, isNull, sql } from 'drizzle-orm';
+import { and, eq } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { CaseSummary } from '#contracts';
 import { readFhirBundle, type ReadCase } from '#core/exchange';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { cases, casesGiven, drafts } from '../db/schema';
+import { cases, casesGiven } from '../db/schema';
 import { bind } from '../http/bind';
 import { Refusal } from '../http/refusal';
 import {
+  caseHead,
   draftsOfCase,
+  firstDrafts,
   givenCase,
   givenTo,
   NO_DRAFTS,
   toCase,
   toCaseSummary,
-  toGoOnWith,
-  type OwnDrafts,
 } from './caseAccess';
 import { changeCase } from './changeCase';
 import { changeRecordList, correctCase } from './correctCase';
+import { findCases } from './findCases';
 import { makeCase } from './makeCase';
 
 const RANK = { open: 0, none: 1, finished: 2 };
@@ -26,17 +26,6 @@ const rank = (one: CaseSummary) => RANK[one.draft?.state ?? 'none'];
 
 /** Unfinished drafts first, then cases not begun, then finished; within each the newest first. */
 const byNeed = (a: CaseSummary, b: CaseSummary) => rank(a) - rank(b) || b.openedAt.localeCompare(a.openedAt);
-
-/** Summary columns: a list does not need the records. */
-const caseHead = {
-  id: cases.id,
-  kind: cases.kind,
-  title: cases.title,
-  number: cases.number,
-  summary: cases.summary,
-  openedAt: cases.openedAt,
-  closedAt: cases.closedAt,
-};
 
 const reasonOf = ({ record }: ReadCase) => {
   const reason = record.details.find((detail) => detail.path === 'reason')?.value;
@@ -68,22 +57,6 @@ export async function insertCase(
   return toCaseSummary(row, NO_DRAFTS);
 }
 
-/** Of each case the member's own draft to go on with, and how many there are: one row a case, whatever is written. */
-async function firstDrafts(db: Queries, member: string): Promise<Map<string, OwnDrafts>> {
-  const ofItsCase = sql`over (partition by ${drafts.case})`;
-  const rows = await db
-    .selectDistinctOn([drafts.case], {
-      case: drafts.case,
-      draft: { state: drafts.state, savedAt: drafts.savedAt, excerpt: drafts.excerpt },
-      unfinished: sql<number>`(count(*) filter (where ${drafts.state} = 'open') ${ofItsCase})::int`,
-      finished: sql<number>`(count(*) filter (where ${drafts.state} = 'finished') ${ofItsCase})::int`,
-    })
-    .from(drafts)
-    .where(and(eq(drafts.author, member), isNull(drafts.deletion)))
-    .orderBy(drafts.case, ...toGoOnWith);
-  return new Map(rows.map(({ case: of, ...own }) => [of, own]));
-}
-
 /** Cases: the desk, one case, and cases from outside. */
 export function caseRoutes(router: Router, context: Context): void {
   const { db } = context;
@@ -96,6 +69,8 @@ export function caseRoutes(router: Router, context: Context): void {
     const first = await firstDrafts(db, member.id);
     return heads.map((head) => toCaseSummary(head, first.get(head.id) ?? NO_DRAFTS)).sort(byNeed);
   });
+
+  bind(router, context, 'findCases', ({ member, body }) => findCases(context, member.id, body.words));
 
   bind(router, context, 'makeCase', ({ member, body }) => makeCase(context, member, body));
 

@@ -3,17 +3,17 @@ import { and, asc, eq, isNull, ne, or } from 'drizzle-orm';
 import type { Router } from 'express';
 import { earlierUses, type DraftDocument } from '#core/draft';
 import { gapsOf, type Gap } from '#core/fill';
-import { excerpt, isEmptyPassage } from '#core/passage';
+import { isEmptyPassage } from '#core/passage';
 import type { Context } from '../context';
 import { cases, casesGiven, drafts } from '../db/schema';
 import { bind } from '../http/bind';
 import type { Queries } from '../db/openStore';
 import { notFound, Refusal } from '../http/refusal';
-import { beginDraft, EXCERPT_LENGTH, nameDraft, openDraft } from './beginDraft';
+import { beginDraft, nameDraft, openDraft, toldOf } from './beginDraft';
 import { givenCase, ownDraft, toDraft } from './caseAccess';
 import { keepState, stateOf, statesOf } from './draftStates';
 
-type Change = Partial<Pick<typeof drafts.$inferInsert, 'document' | 'excerpt' | 'state'>>;
+type Change = Partial<Pick<typeof drafts.$inferInsert, 'document' | 'excerpt' | 'words' | 'state'>>;
 
 /** Changes a draft that is still at `version`, and does with it what `also` does; throws a `moved-on` Refusal, with the draft as it stands, if not. */
 async function change(
@@ -119,7 +119,7 @@ export function draftRoutes(router: Router, context: Context): void {
     if (draft.state === 'finished')
       throw new Refusal('not-allowed', 'This draft is finished: reopen it to change it.');
     const { document, over } = body;
-    const values = { document, excerpt: excerpt(document, EXCERPT_LENGTH) };
+    const values = { document, ...toldOf(document) };
     return change(context, member.id, draft.id, version, values, (tx) =>
       keepState(context, tx, draft.id, draft.document, over ? 'saved-over' : 'written'),
     );

@@ -227,6 +227,7 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
         fs.readFileSync(path.join(import.meta.dirname, '../../demo/fhir/hedgehog-bramble.json'), 'utf8'),
       ) as unknown,
     }),
+  findCases: async () => Promise.resolve({ body: { words: 'swan' } }),
   case: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
   changeCase: async () => Promise.resolve({ params: { case: 'swan-keel' }, body: { do: 'reopen' } }),
   correctRecord: async () =>

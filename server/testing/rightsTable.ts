@@ -123,6 +123,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   revision: readers,
   cases: members,
   makeCase: members,
+  findCases: members,
   takeBundle: members,
   case: given,
   changeCase: given,

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { CaseSummary } from '#contracts';
 import { KINDS } from '#core/work';
@@ -8,8 +8,9 @@ import { DropFiles } from '../arrivals/DropFiles';
 import { instantInWords } from '../clock/calendarToday';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
-import { Button, Failed, Loading, Notice } from '../ui';
+import { Button, Failed, Loading, Notice, TextField } from '../ui';
 import { DeletedDraft } from './DeletedDraft';
+import { FoundCases } from './FoundCases';
 import { NewCase } from './NewCase';
 import { useNewLeaf } from './useBegin';
 
@@ -105,6 +106,12 @@ export function Desk() {
   // In the address, so that the look-up leads to it and the browser leads back from it.
   const [address, setAddress] = useSearchParams();
   const asked = address.get('new');
+  // In the address too: back from a case that was found, what was looked for stands there still.
+  const [words, setWords] = useState(address.get('words') ?? '');
+  const look = (typed: string) => {
+    setWords(typed);
+    setAddress(typed === '' ? {} : { words: typed }, { replace: true });
+  };
   const isBeginning = asked === 'case';
   const { run } = leaf;
   useEffect(() => {
@@ -141,9 +148,21 @@ export function Desk() {
         </div>
       )}
       <DeletedDraft />
+      {(cases.data?.length ?? 0) > 0 && (
+        <div className="px-7 pt-3 max-[899px]:px-4">
+          <TextField
+            type="search"
+            label="Look among your cases"
+            placeholder="A title, a number, a name, or words you wrote"
+            maxLength={200}
+            value={words}
+            onChange={({ target }) => look(target.value)}
+          />
+        </div>
+      )}
       {cases.isPending && <Loading what="your cases" />}
       {cases.isError && <Failed what="your cases" error={cases.error} retry={() => void cases.refetch()} />}
-      {cases.data && <Groups cases={cases.data} />}
+      {cases.data && (words.trim() === '' ? <Groups cases={cases.data} /> : <FoundCases words={words} />)}
     </Figure>
   );
 }

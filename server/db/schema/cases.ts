@@ -50,6 +50,8 @@ export const drafts = pgTable(
     version: integer('version').notNull(),
     document: jsonb('document').$type<DraftDocument>().notNull(),
     excerpt: text('excerpt').notNull(),
+    // All of its text without its form, to be found by.
+    words: text('words').notNull(),
     savedAt: instant('saved_at').notNull(),
     deletion: text('deletion').references(() => deletions.id),
   },
