@@ -1,6 +1,7 @@
 import { useEditorState, type Editor } from '@tiptap/react';
 import { BadgeCheck, Bold, Italic, Link2, List, ListOrdered, Pilcrow, Split } from 'lucide-react';
 import type { Field } from '#core/entry';
+import { syncSelection } from '../../editor/syncSelection';
 import { Button, Key, Menu } from '../../ui';
 import { areSpacesShown, showSpaces } from './shownSpaces';
 
@@ -19,8 +20,9 @@ export function insertBlank(editor: Editor, field: string): void {
   editor.chain().focus().insertContent({ type: 'blank', attrs: { field } }).run();
 }
 
-/** The words selected in a wording, on one line. */
+/** The words selected in a wording, on one line; also those selected by the key before this one. */
 export function selectedWords(editor: Editor): string {
+  syncSelection(editor.view);
   const { from, to } = editor.state.selection;
   return editor.state.doc.textBetween(from, to, ' ').replace(/\s+/g, ' ').trim();
 }
