@@ -1,7 +1,6 @@
 import { useEffect, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import type { CaseSummary } from '#contracts';
-import { KINDS } from '#core/work';
 import { inWords } from '../api/client';
 import { useCases } from '../api/queries';
 import { DropFiles } from '../arrivals/DropFiles';
@@ -9,6 +8,7 @@ import { instantInWords } from '../clock/calendarToday';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
 import { Button, Failed, Loading, Notice, TextField } from '../ui';
+import { CaseLink } from './CaseLink';
 import { DeletedDraft } from './DeletedDraft';
 import { FoundCases } from './FoundCases';
 import { NewCase } from './NewCase';
@@ -30,27 +30,15 @@ function leavesInWords({ unfinished, finished }: CaseSummary): string {
 function CaseLine({ one }: { one: CaseSummary }) {
   const day = new Date(one.openedAt).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
   return (
-    <li className="border-b border-hair last:border-0">
-      <Link
-        to={`/cases/${one.id}`}
-        className="group grid grid-cols-[1fr_auto] gap-x-6 px-7 py-3 max-[899px]:px-4"
-      >
-        <span className="min-w-0 font-book text-[18px] leading-snug break-words group-hover:text-elder">
-          {one.title}
-        </span>
-        <span className="text-right text-[13px] text-soft">
-          {KINDS[one.kind].caseName}
-          {one.number && ` ${one.number}`}
-        </span>
-        <span className="line-clamp-1 text-[14px] text-soft">
-          {one.draft ? one.draft.excerpt || 'An empty draft' : one.summary || 'No reason given'}
-        </span>
-        <span className="text-right text-[13px] text-soft">
-          {leavesInWords(one)}
-          {one.draft ? `saved ${instantInWords(one.draft.savedAt)}` : day}
-        </span>
-      </Link>
-    </li>
+    <CaseLink one={one} to={`/cases/${one.id}`}>
+      <span className="line-clamp-1 text-[14px] text-soft">
+        {one.draft ? one.draft.excerpt || 'An empty draft' : one.summary || 'No reason given'}
+      </span>
+      <span className="text-right text-[13px] text-soft">
+        {leavesInWords(one)}
+        {one.draft ? `saved ${instantInWords(one.draft.savedAt)}` : day}
+      </span>
+    </CaseLink>
   );
 }
 

@@ -1,33 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
-import { Link } from 'react-router';
 import type { FoundCase } from '#contracts';
-import { KINDS } from '#core/work';
 import { call } from '../api/client';
 import { KEYS } from '../api/queries';
 import { Failed, Loading } from '../ui';
+import { CaseLink } from './CaseLink';
 
 function FoundLine({ one }: { one: FoundCase }) {
   const { leaf } = one;
   return (
-    <li className="border-b border-hair last:border-0">
-      <Link
-        to={leaf ? `/cases/${one.id}/leaves/${leaf.id}` : `/cases/${one.id}`}
-        className="group grid grid-cols-[1fr_auto] gap-x-6 px-7 py-3 max-[899px]:px-4"
-      >
-        <span className="min-w-0 font-book text-[18px] leading-snug break-words group-hover:text-elder">
-          {one.title}
-        </span>
-        <span className="text-right text-[13px] text-soft">
-          {KINDS[one.kind].caseName}
-          {one.number && ` ${one.number}`}
-          {one.closed && ', closed'}
-        </span>
-        <span className="col-span-full text-[14px] break-words text-soft">
-          {leaf ? leaf.around : one.summary}
-        </span>
-      </Link>
-    </li>
+    <CaseLink one={one} to={leaf ? `/cases/${one.id}/leaves/${leaf.id}` : `/cases/${one.id}`}>
+      <span className="col-span-full text-[14px] break-words text-soft">
+        {leaf ? leaf.around : one.summary}
+      </span>
+    </CaseLink>
   );
 }
 
