@@ -18,10 +18,17 @@ module.exports = {
       to: { pathNot: '^(core|contracts)/|^node_modules/zod/' },
     },
     {
+      name: 'client-has-no-framework',
+      comment: 'client imports core, contracts and itself: what it does, any page of ours can use.',
+      severity: 'error',
+      from: { path: '^client/', pathNot: '^client/testing/|\\.test\\.ts$' },
+      to: { pathNot: '^(core|contracts|client)/|^node_modules/(zod|comlink)/' },
+    },
+    {
       name: 'server-never-imports-web',
       severity: 'error',
       from: { path: '^server/' },
-      to: { path: '^(web|e2e|bench)/' },
+      to: { path: '^(web|client|e2e|bench)/' },
     },
     {
       name: 'web-never-imports-server',
@@ -33,7 +40,7 @@ module.exports = {
       name: 'faces-not-insides',
       comment: "Other folders import a core folder's index.ts, not the files behind it.",
       severity: 'error',
-      from: { path: '^(contracts|server|web|demo|bench)/' },
+      from: { path: '^(contracts|client|server|web|demo|bench)/' },
       to: { path: '^core/[^/]+/', pathNot: '^core/[^/]+/index\\.ts$' },
     },
     {
@@ -41,6 +48,13 @@ module.exports = {
       severity: 'error',
       from: { path: '^core/([^/]+)/' },
       to: { path: '^core/[^/]+/', pathNot: ['^core/$1/', '^core/[^/]+/index\\.ts$'] },
+    },
+    {
+      name: 'faces-of-the-client',
+      comment: 'A folder of the client is imported by its index.ts, by all others.',
+      severity: 'error',
+      from: { path: '^(client|web)/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^client/[^/]+/', pathNot: ['^$1/$2/', '^client/[^/]+/index\\.ts$'] },
     },
   ],
   options: {

@@ -1,54 +1,9 @@
 import { z } from 'zod';
 import { EntryContentSchema } from '#core/entry';
-import { RightSchema } from '#core/rights';
-import { CollectionSettingsSchema } from './collections';
+import { EntrySchema, GoneSchema } from '#core/bank';
 import { storedRevision } from './limits';
 
 const instant = z.iso.datetime();
-
-export const CollectionSchema = CollectionSettingsSchema.extend({
-  id: z.string(),
-  /** The collection it is in, as far as the member may see it; null for none. */
-  parent: z.string().nullable(),
-  /** Its place among those beside it, from 0. */
-  position: z.number().int(),
-  own: z.boolean(),
-  right: RightSchema,
-  /** Counts the changes of its settings. */
-  version: z.number().int().min(1),
-  /** Counts the changes of its entries. */
-  changes: z.number().int().min(0),
-});
-export type Collection = z.infer<typeof CollectionSchema>;
-
-export const EntrySchema = z.object({
-  id: z.string(),
-  collection: z.string(),
-  revision: z.number().int().min(1),
-  content: EntryContentSchema,
-  savedAt: instant,
-  savedBy: z.string(),
-  reason: z.string(),
-  /** The shared entry it is used in place of, with the revision of that it was last held against. */
-  varies: z.object({ entry: z.string(), revision: z.number().int() }).nullable(),
-  /** Entries that became this one: what refers to them means it. */
-  merged: z.array(z.string()).optional(),
-});
-export type Entry = z.infer<typeof EntrySchema>;
-
-/** An entry that went out of a collection since the page had it. */
-const GoneSchema = z.object({ entry: z.string(), collection: z.string() });
-
-export const BankSchema = z.object({
-  collections: z.array(CollectionSchema),
-  /** How many entries each collection has, by its id; those with none are left out. */
-  counts: z.record(z.string(), z.number().int().min(1)),
-  /** Collections whose entries are not here: of a bank too large to be had whole they are asked for when they are wanted. */
-  away: z.array(z.string()),
-  entries: z.array(EntrySchema),
-  gone: z.array(GoneSchema),
-});
-export type Bank = z.infer<typeof BankSchema>;
 
 const change = z.int32().min(0);
 /** A team has at most so many collections. */

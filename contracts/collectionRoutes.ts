@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { CollectionSchema } from './bank';
+import { CollectionSchema } from '#core/bank';
+import { CollectionFileSchema } from '#core/takeover';
 import {
   CollectionRevisionSchema,
   MoveSchema,
@@ -10,7 +11,7 @@ import {
   TeamSchema,
 } from './collections';
 import { define } from './route';
-import { CollectionFileSchema, TakenOverFileSchema, TakeOverSchema } from './takeover';
+import { TakenOverFileSchema, TakeOverSchema } from './takeover';
 
 /** Collections: making, changing, moving and sharing them. */
 export const COLLECTION_ROUTES = define({

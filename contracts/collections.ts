@@ -1,20 +1,6 @@
 import { z } from 'zod';
-import { LanguageTagSchema } from '#core/language';
-import { CUE_MAKING, CueRulesSchema, DEFAULT_CUE_MAKING } from '#core/cue';
+import { CollectionSettingsSchema } from '#core/bank';
 import { GranteeSchema, RightSchema } from '#core/rights';
-
-/** What the keepers of a collection set. */
-export const CollectionSettingsSchema = z.object({
-  name: z.string().trim().min(1, 'a collection needs a name').max(80),
-  leadIn: z.string().max(4).regex(/^\S*$/u, 'a lead-in has no spaces'),
-  cueRules: CueRulesSchema,
-  // The rule by which cues are proposed, so that they can be worked out; files of earlier versions do not say.
-  cuesBy: z.enum(CUE_MAKING).default(DEFAULT_CUE_MAKING),
-  // Kinds of work it is in reach for; none for all.
-  kindsOfWork: z.array(z.string().max(40)).max(20),
-  language: LanguageTagSchema,
-});
-export type CollectionSettings = z.infer<typeof CollectionSettingsSchema>;
 
 const place = z.string().max(60).nullable();
 

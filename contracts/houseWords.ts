@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { EntrySchema } from './bank';
+import { EntrySchema } from '#core/bank';
 import { TermPlaceSchema } from './order';
 
 const term = z.string().trim().max(100);

@@ -6,19 +6,8 @@ export { ProblemSchema, PROBLEM_TITLES } from './problem';
 export type { Problem, ProblemCode } from './problem';
 export { MemberSchema, PASSWORD_LENGTH } from './members';
 export type { Member, Beginning } from './members';
-export type {
-  Bank,
-  BankHad,
-  Collection,
-  Entry,
-  Found,
-  Nearest,
-  NewEntry,
-  Revision,
-  RevisionSummary,
-} from './bank';
-export { CollectionSettingsSchema } from './collections';
-export type { CollectionRevision, CollectionSettings, GrantedTo, Group, Sharing, Team } from './collections';
+export type { BankHad, Found, Nearest, NewEntry, Revision, RevisionSummary } from './bank';
+export type { CollectionRevision, GrantedTo, Group, Sharing, Team } from './collections';
 export type { Invitation, OwnDetails, Person, Post } from './people';
 export { ACTS_ABOUT } from './trail';
 export type { Act, TrailAsked, TrailLine } from './trail';
@@ -38,8 +27,7 @@ export type {
   TypedAgain,
   Uses,
 } from './order';
-export { CollectionFileSchema, MOST_HANDED_ON } from './takeover';
-export type { CollectionFile, TakeOver } from './takeover';
+export type { TakeOver } from './takeover';
 export type { Proposal } from './proposals';
 export type { Step, Stepped } from './steps';
 export type {
@@ -61,3 +49,7 @@ export type { Glossary, GlossarySettings, Imported, OwnUses, Use } from './gloss
 export { EventSchema } from './events';
 export type { LiveEvent } from './events';
 export { openApi } from './openApi';
+export { CollectionSettingsSchema } from '#core/bank';
+export type { Bank, Collection, Entry, CollectionSettings } from '#core/bank';
+export { CollectionFileSchema, MOST_HANDED_ON } from '#core/takeover';
+export type { CollectionFile } from '#core/takeover';

@@ -1,7 +1,8 @@
 import { z } from 'zod';
+import { EntrySchema } from '#core/bank';
 import { FieldSchema } from '#core/entry';
 import { PassageSchema } from '#core/passage';
-import { EntrySchema, SavedEntrySchema } from './bank';
+import { SavedEntrySchema } from './bank';
 import { storedRevision } from './limits';
 
 const id = z.string().min(1).max(60);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
+import { EntrySchema } from '#core/bank';
 import { EntryContentSchema } from '#core/entry';
-import { EntrySchema } from './bank';
 import { storedRevision } from './limits';
 
 export const NewProposalSchema = z.object({

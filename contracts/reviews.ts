@@ -1,6 +1,6 @@
 import { z } from 'zod';
+import { EntrySchema } from '#core/bank';
 import { storedDay } from './limits';
-import { EntrySchema } from './bank';
 
 /** When an entry is to be looked through again, and by whom. */
 export const ReviewSchema = z.object({

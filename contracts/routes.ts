@@ -1,11 +1,10 @@
 import { z } from 'zod';
+import { BankSchema, EntrySchema } from '#core/bank';
 import {
   AskedSchema,
   BankHadSchema,
-  BankSchema,
   CollectionChangesSchema,
   CollectionHadSchema,
-  EntrySchema,
   FoundSchema,
   NearestSchema,
   NewEntrySchema,

@@ -1,6 +1,7 @@
 import { z } from 'zod';
+import { EntrySchema } from '#core/bank';
 import { storedRevision } from './limits';
-import { EntrySchema, NewEntrySchema } from './bank';
+import { NewEntrySchema } from './bank';
 import { AllowingSchema } from './order';
 import { NewProposalSchema } from './proposals';
 import { ChangedEntriesSchema, DeletedEntriesSchema, MovedSchema } from './wastebasket';

@@ -13,7 +13,7 @@ if (what === 'fuzz') {
   const rounds = Number(rest[0] ?? 5);
   for (let round = 0; round < rounds; round += 1) {
     const seed = String(Math.floor(Math.random() * 2 ** 31));
-    run(`Seed ${seed}`, tool('jest'), ['core', 'contracts', 'web'], {
+    run(`Seed ${seed}`, tool('jest'), ['core', 'contracts', 'client', 'web'], {
       env: { NODE_OPTIONS: '--experimental-vm-modules --no-warnings', SEED: seed },
     });
   }

@@ -87,6 +87,7 @@ export function build() {
   const sources = [
     'core',
     'contracts',
+    'client',
     'server',
     'web',
     'demo',

@@ -30,6 +30,7 @@ if (wants('static')) {
   run('Boundaries', tool('depcruise'), [
     'core',
     'contracts',
+    'client',
     'server',
     'web',
     'demo',

@@ -32,3 +32,4 @@ export { optionKeys } from './optionKeys';
 export { linesOfOptions, MOST_OPTIONS, optionOfWords, optionsFromLines } from './optionLines';
 export { asStatements, findingsIn } from './findings';
 export { proposeTitle } from './proposeTitle';
+export { at, withPassage, asKind, mainPassage, fieldFromWords, type WordingPlace } from './fieldsOfContent';

@@ -1,6 +1,5 @@
-import { numberLanguage, ownWordsOf } from '#core/language';
+import { numberLanguage, ownWordsOf, numberWords, readNumber } from '#core/language';
 import { dateInWords, readDate } from '#core/calendar';
-import { numberWords, readNumber } from '#core/language';
 import { figures } from '#core/record';
 import { FormulaFault } from './formulaError';
 import { date, LONGEST_TEXT, number, numberOf, text, textOf, yesNo, type Placed } from './formulaValue';

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import type { Member } from '#contracts';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { Notice } from '../ui';
 
 /** In the demo, and only there: the invented team of Hollin Marsh, one click each. */

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { Button, Notice, TextField } from '../ui';
 
 /** For who cannot sign in: a letter by which they choose a new password. */

@@ -1,5 +1,5 @@
 import { useForm } from 'react-hook-form';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { TextField } from '../ui';
 import { NewPasswordField } from './NewPasswordField';
 import { Answering, LetterPage, useAnswer } from './LetterPage';

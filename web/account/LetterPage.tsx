@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Member } from '#contracts';
-import { ApiProblem, inWords } from '../api/client';
+import { ApiProblem, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api/queries';
 import { Button, Loading, Notice } from '../ui';
 import { FrontLeaf } from './FrontLeaf';

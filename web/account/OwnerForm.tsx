@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
 import type { Member } from '#contracts';
-import { ApiProblem, call, inWords } from '../api/client';
+import { ApiProblem, call, inWords } from '#client/api';
 import { Button, Notice, TextField } from '../ui';
 import { NewPasswordField } from './NewPasswordField';
 

@@ -1,5 +1,5 @@
-import { forgetBanks } from '../api/bankCache';
-import { ownTab } from '../kept/kept';
+import { forgetBanks } from '#client/bank';
+import { ownTab } from '#client/kept';
 import { queryClient } from '../api/queries';
 
 /** Goes to the first page, a session having ended; nothing of the bank stays on a shared computer. */

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call } from '../api/client';
+import { call } from '#client/api';
 
 /** The letter whose link led here: its secret stands behind the # of the address, and is taken out of it at once. */
 export function useLetter() {

@@ -2,9 +2,16 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
 import type { Bank, Entry, Member } from '#contracts';
 import { includedIn } from '#core/fill';
-import { keepBank, keptBank } from './bankCache';
-import { askedWith, withBank, withCollection, withEntries, withoutEntry } from './mergedBank';
-import { call, isProblem } from './client';
+import {
+  keepBank,
+  keptBank,
+  askedWith,
+  withBank,
+  withCollection,
+  withEntries,
+  withoutEntry,
+} from '#client/bank';
+import { call, isProblem } from '#client/api';
 import { KEYS, queryClient } from './queries';
 
 /** Live events tell what changes; without a word from them it is asked for anew after this long all the same. */

@@ -1,5 +1,5 @@
 import { QueryClient, queryOptions, useQuery } from '@tanstack/react-query';
-import { call, isProblem, Unreachable } from './client';
+import { call, isProblem, Unreachable } from '#client/api';
 
 /** What the server was asked and answered, by key; open pages share it and live events refresh it. */
 export const queryClient = new QueryClient({

@@ -1,5 +1,5 @@
 import { unzip, zip, type AsyncZippable, type Unzipped } from 'fflate';
-import { UnreadableFile } from '../api/client';
+import { UnreadableFile } from '#client/api';
 
 /** What a file may unpack to at the most, and into how many: a small file can be made to unpack to a thousand times its size. */
 export const ARCHIVE_LIMITS = { bytes: 100_000_000, files: 5000 } as const;

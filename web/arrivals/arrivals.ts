@@ -1,6 +1,5 @@
 import type { CaseSummary } from '#contracts';
-import { call, UnreadableFile } from '../api/client';
-import { readJson } from '../api/readJson';
+import { call, UnreadableFile, readJson } from '#client/api';
 import { isArchive, listArchive } from './archive';
 import type { ReadDocument } from './readers';
 import { textOf } from './textOf';

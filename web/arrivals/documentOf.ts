@@ -2,7 +2,7 @@ import { getSchema } from '@tiptap/core';
 import { DOMParser as PassageParser } from '@tiptap/pm/model';
 import { DraftDocumentSchema, type DraftDocument } from '#core/draft';
 import { isEmptyPassage, LIMITS, type Passage } from '#core/passage';
-import { UnreadableFile } from '../api/client';
+import { UnreadableFile } from '#client/api';
 import { passageExtensions } from '../editor/extensions';
 
 /** A passage as a draft with nothing from the bank in it. Throws an UnreadableFile where it is empty or too long for a leaf. */

@@ -1,6 +1,6 @@
 import type { DraftDocument } from '#core/draft';
 import { plainPassage } from '#core/passage';
-import { UnreadableFile } from '../api/client';
+import { UnreadableFile } from '#client/api';
 import { repacked } from './archive';
 import { draftOf, reducedHtml } from './documentOf';
 

@@ -3,11 +3,10 @@ import { useNavigate } from 'react-router';
 import type { Entry } from '#contracts';
 import { useShell } from '../shell/ShellContext';
 import { Button, Notice } from '../ui';
-import type { BankIndex } from './bankIndex';
+import { type BankIndex, placesFor } from '#core/bank';
 import { DeleteAsk } from './many/DeleteAsk';
 import { DoneNotice } from './many/DoneNotice';
 import { MoveTo } from './many/MoveTo';
-import { placesFor } from './many/placesFor';
 import { ACTS, useMany } from './many/useMany';
 import { keepUnsaved, readUnsaved, unsavedKey } from './useEntryChange';
 

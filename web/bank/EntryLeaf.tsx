@@ -1,13 +1,12 @@
 import { useMemo, useState } from 'react';
-import { fieldUses, type NamedCondition } from '#core/entry';
+import { fieldUses, type NamedCondition, at, withPassage } from '#core/entry';
 import { Figure } from '../shell/Figure';
 import { useLiveKeys } from '../shell/keys';
 import { Button, Key, SelectField, TextField } from '../ui';
-import type { BankIndex } from './bankIndex';
+import type { BankIndex } from '#core/bank';
 import { CuesEditor } from '../cues/CuesEditor';
 import { WrittenClashes } from '../cues/WrittenClashes';
 import { EntryMargin } from './EntryMargin';
-import { at, withPassage } from './entryFields';
 import { FieldsEditor } from './fields/FieldsEditor';
 import type { Target } from './useEntryChange';
 import { useEntryEditing, type EntryEditing } from './useEntryEditing';

@@ -1,12 +1,12 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { Entry } from '#contracts';
 import type { Answers } from '#core/draft';
-import { ApiProblem, inWords, isProblem } from '../api/client';
+import { ApiProblem, inWords, isProblem } from '#client/api';
 import { SignInAgain } from '../account/SignInAgain';
-import { calendarToday } from '../clock/calendarToday';
+import { calendarToday } from '#client/clock';
 import { useShell } from '../shell/ShellContext';
 import { Button, Notice } from '../ui';
-import type { BankIndex } from './bankIndex';
+import type { BankIndex } from '#core/bank';
 import { ProposalsOf } from '../proposals/ProposalsOf';
 import { EntryActions } from './EntryActions';
 import { History, HistoryOfMerged } from './History';

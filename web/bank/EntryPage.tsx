@@ -3,7 +3,7 @@ import { useLocation, useParams } from 'react-router';
 import { useAtHand, useBank, useEntriesAtHand } from '../api/bank';
 import { Figure } from '../shell/Figure';
 import { Failed, Loading } from '../ui';
-import { useBankIndex } from './bankIndex';
+import { useBankIndex } from '../api/useBankIndex';
 import { EntryLeaf } from './EntryLeaf';
 import { NotThere } from './NotThere';
 

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Revision, RevisionSummary } from '#contracts';
 import type { EntryContent } from '#core/entry';
 import { useRevision, useRevisions } from '../api/queries';
-import { instantInWords } from '../clock/calendarToday';
+import { instantInWords } from '#client/clock';
 import { Button, Failed, Loading } from '../ui';
 import { DifferenceView } from './DifferenceView';
 import { WordingsView } from './WordingsView';

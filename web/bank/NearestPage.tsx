@@ -5,11 +5,12 @@ import { Link } from 'react-router';
 import type { Nearest } from '#contracts';
 import { newEntry, proposeTitle } from '#core/entry';
 import { linesOf, lineText, plainPassage } from '#core/passage';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { KEYS } from '../api/queries';
 import { Figure } from '../shell/Figure';
 import { Button, Failed, Loading } from '../ui';
-import { firstCue, useBankIndex, type BankIndex } from './bankIndex';
+import { firstCue, type BankIndex } from '#core/bank';
+import { useBankIndex } from '../api/useBankIndex';
 import { useBeginEntry } from './useBeginEntry';
 import { WithWords } from './WithWords';
 

@@ -1,4 +1,4 @@
-import { inWords } from '../api/client';
+import { inWords } from '#client/api';
 import { Notice } from '../ui';
 
 /** What is at hand was searched, and the rest of a large bank could not be. */

@@ -1,12 +1,12 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { takeKept } from '../api/bank';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
 import { Button, Notice } from '../ui';
-import type { BankIndex } from './bankIndex';
+import type { BankIndex } from '#core/bank';
 import { dropUnsaved, readUnsaved, unsavedKey, type EntryChange } from './useEntryChange';
 import { WordingsView } from './WordingsView';
 

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { KEYS } from '../api/queries';
 
 const SAY_AGAIN_MS = 20_000;

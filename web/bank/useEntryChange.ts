@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Entry } from '#contracts';
 import { isSame } from '#core/difference';
 import { withoutUnusedConditions, type EntryContent } from '#core/entry';
-import { call, isProblem } from '../api/client';
+import { call, isProblem } from '#client/api';
 import { takeKept } from '../api/bank';
 import { KEYS, queryClient } from '../api/queries';
 

@@ -3,16 +3,24 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import type { Collection, Entry } from '#contracts';
 import { proposeCue } from '#core/cue';
-import { newEntry, proposeTitle, type Condition, type EntryContent, type NamedCondition } from '#core/entry';
+import {
+  newEntry,
+  proposeTitle,
+  type Condition,
+  type EntryContent,
+  type NamedCondition,
+  at,
+  fieldFromWords,
+  mainPassage,
+  type WordingPlace,
+} from '#core/entry';
 import type { DoubtPlace } from '#core/workbench';
 import { useShell } from '../shell/ShellContext';
-import { keysOfEntry, type BankIndex } from './bankIndex';
-import { calendarToday } from '../clock/calendarToday';
-import { at, fieldFromWords, mainPassage, type WordingPlace } from './entryFields';
+import { keysOfEntry, type BankIndex, takenCues } from '#core/bank';
+import { calendarToday } from '#client/clock';
 import { firstTest } from './wording/ConditionEditor';
 import { selectInLine } from './wording/selectInLine';
 import { pasteCopied } from './pasteCopied';
-import { takenCues } from './takenCues';
 import { useEntryChange, type Target } from './useEntryChange';
 import { makeOptional } from './wording/optionalPassages';
 import { insertBlank, selectedWords } from './wording/WordingBar';

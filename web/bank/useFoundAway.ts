@@ -1,9 +1,9 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import type { Entry } from '#contracts';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { KEYS } from '../api/queries';
-import type { BankIndex } from './bankIndex';
+import type { BankIndex } from '#core/bank';
 
 const none: readonly Entry[] = [];
 

@@ -1,7 +1,7 @@
 import { useCallback, useMemo } from 'react';
 import { personalFinder } from '#core/privacy';
 import { useKnownNames, useTeam } from '../api/queries';
-import type { BankIndex } from './bankIndex';
+import type { BankIndex } from '#core/bank';
 
 /** Finds somebody's details in a text; null as long as it is not known who there is. */
 export function usePersonalFinder(index: BankIndex): ReturnType<typeof personalFinder> | null {

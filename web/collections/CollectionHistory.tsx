@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Collection, CollectionRevision, CollectionSettings } from '#contracts';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { KEYS } from '../api/queries';
 import { languageName } from '../bank/wording/languages';
-import { instantInWords } from '../clock/calendarToday';
+import { instantInWords } from '#client/clock';
 import { BEFORE, CLOSERS, FIRES, LETTERS, MAKING_IN_WORDS } from '../cues/ruleWords';
 import { kindsInWords } from '../reach/kindsOfWork';
 import { Button, Failed } from '../ui';

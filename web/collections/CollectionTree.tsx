@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Collection } from '#contracts';
 import { branchesOf, droppedOver, stepped, type Branch, type Goal, type Way } from '#core/rights';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api/queries';
 import { Button, Key, Notice, Sortable, SortableRow, TextField } from '../ui';
 import { rightInWords } from './rightInWords';

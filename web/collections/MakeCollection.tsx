@@ -1,8 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import type { Collection } from '#contracts';
-import { inWords } from '../api/client';
-import { useBankIndex } from '../bank/bankIndex';
+import { inWords } from '#client/api';
+import { useBankIndex } from '../api/useBankIndex';
 import { NameForm } from '../ui';
 import { newCollection } from './newCollection';
 import { sameName } from './sameName';

@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { X } from 'lucide-react';
 import type { Collection, GrantedTo, Sharing, Team } from '#contracts';
 import { rightsOf, type Grantee } from '#core/rights';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useSharing, useTeam } from '../api/queries';
 import { useShell } from '../shell/ShellContext';
 import { ActingSelect, Button, Failed, Loading, Notice } from '../ui';

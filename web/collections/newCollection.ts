@@ -1,6 +1,6 @@
 import type { Collection } from '#contracts';
 import { DEFAULT_CUE_MAKING, DEFAULT_CUE_RULES } from '#core/cue';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { KEYS, queryClient } from '../api/queries';
 
 /** Makes a collection, at the top or within another, with the lead-in and rules of one that is like it. */

@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Entry } from '#contracts';
 import { clashInWords, mendInWords, type Clash } from '#core/cue';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { takeKept } from '../api/bank';
-import type { BankIndex } from '../bank/bankIndex';
+import type { BankIndex } from '#core/bank';
 import { Button, Notice } from '../ui';
 
 const SHOWN = 50;

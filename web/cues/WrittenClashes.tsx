@@ -1,8 +1,7 @@
 import { useDeferredValue, useMemo } from 'react';
 import { clashInWords, mendInWords, type Clash, type Cue } from '#core/cue';
-import type { BankIndex } from '../bank/bankIndex';
+import { type BankIndex, bankCues, withWritten, type WrittenCues } from '#core/bank';
 import { Button } from '../ui';
-import { bankCues, withWritten, type WrittenCues } from './bankCues';
 import { useClashes } from './useClashes';
 
 interface Props {

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { BankCue, Clash } from '#core/cue';
 import { useGlossaries } from '../api/queries';
-import { offerService } from '../offers/offerService';
+import { offerService } from '#client/offers';
 import { useGlossaryLists } from '../offers/useGlossaryLists';
 
 /** What the cues given are in conflict with, worked out by the worker; null until it is first known. */

@@ -1,10 +1,10 @@
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { CaseSummary } from '#contracts';
-import { inWords } from '../api/client';
+import { inWords } from '#client/api';
 import { useCases } from '../api/queries';
 import { DropFiles } from '../arrivals/DropFiles';
-import { instantInWords } from '../clock/calendarToday';
+import { instantInWords } from '#client/clock';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
 import { Button, Failed, Loading, Notice, TextField } from '../ui';

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
 import type { FoundCase } from '#contracts';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { KEYS } from '../api/queries';
 import { Failed, Loading } from '../ui';
 import { CaseLink } from './CaseLink';

@@ -1,9 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { KEYS, queryClient } from '../api/queries';
-import { writtenToday } from '../clock/calendarToday';
+import { writtenToday } from '#client/clock';
 import { emptyCase, toNewCase, type NewCaseForm } from './newCase';
 
 /** Begins a case on the server and opens its leaf. */

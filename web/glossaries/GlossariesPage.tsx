@@ -2,7 +2,7 @@ import { inOrder } from '#core/language';
 import { useMutation } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import type { Glossary } from '#contracts';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useGlossaries } from '../api/queries';
 import { Figure } from '../shell/Figure';
 import { Failed, Loading, NameForm, Notice } from '../ui';

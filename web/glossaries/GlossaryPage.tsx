@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Glossary, GlossarySettings } from '#contracts';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useGlossaries } from '../api/queries';
 import { Figure } from '../shell/Figure';
 import { NothingHere } from '../shell/NothingHere';

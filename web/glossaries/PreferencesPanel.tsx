@@ -2,7 +2,7 @@ import type { Preferences } from '#core/glossary';
 import { usePreferences } from '../api/queries';
 import { useState } from 'react';
 import { Notice, Picks, TextField, Tick } from '../ui';
-import { inWords } from '../api/client';
+import { inWords } from '#client/api';
 import { useSavePreferences } from '../offers/useSavePreferences';
 
 const SHOWN: [Preferences['offers'], string][] = [

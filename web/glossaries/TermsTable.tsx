@@ -2,7 +2,7 @@ import { X } from 'lucide-react';
 import { useDeferredValue, useMemo, useState } from 'react';
 import type { Glossary } from '#contracts';
 import { folded, newTerm, TermSchema, type Term } from '#core/glossary';
-import { inWords } from '../api/client';
+import { inWords } from '#client/api';
 import { Button, Notice, TextField } from '../ui';
 import { useDropTerm, useKeepTerm } from './useTerms';
 

@@ -1,8 +1,8 @@
 import { useRef, useState } from 'react';
 import type { Glossary } from '#contracts';
 import { writeWordList, type Term } from '#core/glossary';
-import { inWords } from '../api/client';
-import { fileName, offerFile, textFile } from '../api/files';
+import { inWords } from '#client/api';
+import { fileName, offerFile, textFile } from '#client/files';
 import { Button, Notice, Tick } from '../ui';
 import { useImport } from './useTerms';
 

@@ -1,7 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import type { Glossary } from '#contracts';
 import { readWordList, type Term } from '#core/glossary';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { KEYS, queryClient } from '../api/queries';
 import englishUrl from '../generated/english.tsv?url';
 

@@ -4,7 +4,7 @@ import { optionKeys, type ChoiceField, type Field } from '#core/entry';
 import type { Answer } from '#core/draft';
 import { BY_HAND, MOST_BY_KEY, otherwise, pickablesOf, pickedIn } from '#core/fill';
 import { lookUp, valueInWords, type CaseRecord } from '#core/record';
-import { calendarToday } from '../clock/calendarToday';
+import { calendarToday } from '#client/clock';
 import { answer, answerAll } from '../editor/answering';
 import { fieldOf, type BlankAt } from '../editor/blanks';
 import { placementsOf } from '../editor/placements';

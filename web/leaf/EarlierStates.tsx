@@ -4,9 +4,9 @@ import type { Editor } from '@tiptap/react';
 import { useEffect, useRef, useState } from 'react';
 import type { DraftStateWhy } from '#contracts';
 import { finishedPassage } from '#core/fill';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { PassageView } from '../bank/PassageView';
-import { instantInWords } from '../clock/calendarToday';
+import { instantInWords } from '#client/clock';
 import { replaceDraft } from '../editor/placements';
 import { Button, Failed, Key, Loading } from '../ui';
 

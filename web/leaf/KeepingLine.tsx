@@ -1,5 +1,5 @@
-import { instantInWords } from '../clock/calendarToday';
-import type { Keeping } from './draftKeeper';
+import { instantInWords } from '#client/clock';
+import type { Keeping } from '#client/drafts';
 
 const WORDS: Record<Exclude<Keeping['kind'], 'saved'>, string> = {
   saving: 'Saving …',

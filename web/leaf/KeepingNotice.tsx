@@ -1,8 +1,8 @@
 import type { Draft, Member } from '#contracts';
 import { SignInAgain } from '../account/SignInAgain';
-import { instantInWords } from '../clock/calendarToday';
+import { instantInWords } from '#client/clock';
 import { Button, Notice } from '../ui';
-import type { Keeping } from './draftKeeper';
+import type { Keeping } from '#client/drafts';
 
 interface Props {
   keeping: Keeping;

@@ -15,7 +15,7 @@ import { EMPTY_SLIP } from './keptSlip';
 import { LeafMargin } from './LeafMargin';
 import { useFollowRecord } from './useFollowRecord';
 import { useKeptSlip } from './useKeptSlip';
-import type { LocalCopy } from './localCopy';
+import type { LocalCopy } from '#client/drafts';
 import { useDropDraft } from './useDropDraft';
 import { useFinishing } from './useFinishing';
 import { useKeeping } from './useKeeping';

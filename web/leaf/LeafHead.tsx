@@ -3,7 +3,7 @@ import type { Case } from '#contracts';
 import { useState } from 'react';
 import { AboutCase } from '../record/AboutCase';
 import { Button, Key } from '../ui';
-import type { Keeping } from './draftKeeper';
+import type { Keeping } from '#client/drafts';
 import { KeepingLine } from './KeepingLine';
 import { LeavesOfCase, NameOfLeaf, type useAnotherLeaf } from './LeavesOfCase';
 

@@ -1,14 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { isSame } from '#core/difference';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { useBank } from '../api/bank';
 import { useCase } from '../api/queries';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';
 import { Failed, Loading } from '../ui';
 import { Leaf } from './Leaf';
-import { dropCopy, readCopy } from './localCopy';
+import { dropCopy, readCopy } from '#client/drafts';
 
 /**
  * A draft of mine, by its id, else the one of the case to go on with, opened or made; with what this computer kept of it, where

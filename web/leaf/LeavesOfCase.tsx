@@ -4,11 +4,11 @@ import { useEditorState, type Editor } from '@tiptap/react';
 import { Link, useNavigate } from 'react-router';
 import type { Case, Draft, DraftSummary } from '#contracts';
 import { titleOfDraft } from '#core/work';
-import { call, ForPeople, inWords } from '../api/client';
+import { call, ForPeople, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api/queries';
-import { calendarToday, dayInWords } from '../clock/calendarToday';
+import { calendarToday, dayInWords } from '#client/clock';
 import { Button, TextField } from '../ui';
-import type { DraftKeeper } from './draftKeeper';
+import type { DraftKeeper } from '#client/drafts';
 
 /** More leaves than these are folded away: a case of a year has hundreds. */
 const SHOWN = 4;

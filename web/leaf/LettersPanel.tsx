@@ -1,4 +1,4 @@
-import type { BankIndex } from '../bank/bankIndex';
+import type { BankIndex } from '#core/bank';
 import { Key } from '../ui';
 import type { Begun } from './keyCues';
 

@@ -3,7 +3,7 @@ import type { Editor } from '@tiptap/react';
 import { useState } from 'react';
 import type { Case } from '#contracts';
 import { newSince, type Since } from '#core/record';
-import { calendarToday } from '../clock/calendarToday';
+import { calendarToday } from '#client/clock';
 import { dayInWords, itemInWords } from '../record/itemInWords';
 import { Button, Notice } from '../ui';
 import { giveKeys } from './whereKeysGo';

@@ -1,6 +1,6 @@
 import type { Editor } from '@tiptap/react';
 import { switchedIn } from '#core/glossary';
-import type { BankIndex } from '../bank/bankIndex';
+import type { BankIndex } from '#core/bank';
 import { useSavePreferences } from '../offers/useSavePreferences';
 import { Button } from '../ui';
 import type { OutsideCue } from './outsideCue';

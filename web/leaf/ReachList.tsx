@@ -1,12 +1,11 @@
 import { CueShown } from '../bank/CueShown';
-import { mainPassage } from '../bank/entryFields';
+import { mainPassage } from '#core/entry';
 import { useMemo, useState } from 'react';
 import type { Entry, OwnUses } from '#contracts';
 import { useOwnUses } from '../api/queries';
 import { Link } from 'react-router';
 import { excerpt } from '#core/passage';
-import { firstCue, type BankIndex } from '../bank/bankIndex';
-import type { Reach } from '../bank/reach';
+import { firstCue, type BankIndex, type Reach } from '#core/bank';
 import { Button, Key } from '../ui';
 
 const SHOWN = 12;

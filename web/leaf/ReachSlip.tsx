@@ -2,9 +2,9 @@ import { useEffect, useRef, useState } from 'react';
 import type { Glossary } from '#contracts';
 import { folded, isInReach, switched, switchedIn } from '#core/glossary';
 import { renewCollection } from '../api/bank';
-import { inWords } from '../api/client';
+import { inWords } from '#client/api';
 import { usePreferences } from '../api/queries';
-import type { BankIndex } from '../bank/bankIndex';
+import type { BankIndex } from '#core/bank';
 import { useSavePreferences } from '../offers/useSavePreferences';
 import { Key, Notice } from '../ui';
 

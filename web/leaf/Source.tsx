@@ -1,5 +1,5 @@
 import { agoInWords, dateInWords, daysBetween, type CalendarDate } from '#core/calendar';
-import { calendarToday } from '../clock/calendarToday';
+import { calendarToday } from '#client/clock';
 
 /** What was measured longer ago than this many days says so in the warning colour. */
 const OLD_AFTER_DAYS = 7;

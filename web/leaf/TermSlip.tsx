@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Glossary } from '#contracts';
 import { newTerm, TermSchema } from '#core/glossary';
 import { findParticulars } from '#core/privacy';
-import { inWords } from '../api/client';
+import { inWords } from '#client/api';
 import { useKeepTerm } from '../glossaries/useTerms';
 import { Button, Key, Notice, SelectField, TextField } from '../ui';
 import type { CaseToday } from './usePlacing';

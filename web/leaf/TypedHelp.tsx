@@ -2,7 +2,7 @@ import type { Answer } from '#core/draft';
 import type { Field, NumberField } from '#core/entry';
 import { BY_HAND, readAnswer, typedForm, wordsOf, type AnswerProblem } from '#core/fill';
 import type { Value } from '#core/record';
-import { clockNow } from '../clock/calendarToday';
+import { clockNow } from '#client/clock';
 
 /** A unit as it is said of many: of "day|days" the second. */
 const unitInWords = (unit: string): string => unit.split('|').at(-1)!.trim();

@@ -4,7 +4,7 @@ import type { EditorView, NodeView } from '@tiptap/pm/view';
 import type { Field } from '#core/entry';
 import { BY_HAND, pickablesOf, readAnswer, typedForm } from '#core/fill';
 import type { Value } from '#core/record';
-import { clockNow } from '../clock/calendarToday';
+import { clockNow } from '#client/clock';
 import { answerAll } from '../editor/answering';
 import { attrsOf, fieldOf } from '../editor/blanks';
 import { BlankNode } from '../editor/extensions';

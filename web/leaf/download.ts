@@ -1,5 +1,5 @@
 import { toHtml, toHtmlPage, toMarkdown, withAddresses } from '#core/exchange';
-import { fileName, offerFile, textFile } from '../api/files';
+import { fileName, offerFile, textFile } from '#client/files';
 import { plainText, type Passage } from '#core/passage';
 
 /** A passage as it is taken where there is no formatting: its links as words and address. */

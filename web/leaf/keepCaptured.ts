@@ -1,9 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
 import type { Collection, Entry } from '#contracts';
 import { wordingFor, wordingReplaced, type EntryContent } from '#core/entry';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { takeKept } from '../api/bank';
-import type { BankIndex } from '../bank/bankIndex';
+import type { BankIndex } from '#core/bank';
 import { newCollection } from '../collections/newCollection';
 
 /** What is on the slip, to be kept. */

@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import { plainPassage } from '#core/passage';
-import { keptInTab } from '../testing/keptHere';
+import { keptInTab } from '../../client/testing/keptHere';
 import { dropSlip, EMPTY_SLIP, keepSlip, readSlip } from './keptSlip';
 
 test('a half-filled slip is there again on its own draft alone, until it is closed', () => {

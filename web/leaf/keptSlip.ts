@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CueRulesSchema } from '#core/cue';
 import { PassageSchema } from '#core/passage';
-import { dropKept, keep, kept } from '../kept/kept';
+import { dropKept, keep, kept } from '#client/kept';
 
 /** What was written on the slip of captured words; null where what is proposed stands. */
 const SlipFieldsSchema = z.object({

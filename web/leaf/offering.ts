@@ -6,7 +6,7 @@ import type { PlaceRequest } from '#core/fill';
 import type { Answer, Asked, Offer } from '#core/glossary';
 import { isCode, lineBefore } from '../editor/lineBefore';
 import { placeEntry } from '../editor/placing';
-import { Asker } from '../offers/asker';
+import { Asker } from '#client/offers';
 import { broughtBy, isBringing } from './cueFiring';
 import { stepTo } from './blankKeys';
 

@@ -3,17 +3,22 @@ import { useMemo, useState } from 'react';
 import type { Collection, Entry } from '#contracts';
 import { proposeCue, type Cue } from '#core/cue';
 import type { Placements } from '#core/draft';
-import { asStatements, findingsIn, newEntry, proposeTitle, type EntryContent } from '#core/entry';
+import {
+  asStatements,
+  findingsIn,
+  newEntry,
+  proposeTitle,
+  type EntryContent,
+  mainPassage,
+} from '#core/entry';
 import type { Passage } from '#core/passage';
 import { captureForBank, type Captured } from '#core/privacy';
 import { editTexts, HouseFinder, type HousePlace, type HouseWord } from '#core/terms';
 import { useAtHand } from '../api/bank';
-import { isProblem } from '../api/client';
+import { isProblem } from '#client/api';
 import { houseWordsQuery } from '../api/queries';
-import type { BankIndex } from '../bank/bankIndex';
-import { mainPassage } from '../bank/entryFields';
+import { type BankIndex, takenCues } from '#core/bank';
 import { usePersonalFinder } from '../bank/usePersonalFinder';
-import { takenCues } from '../bank/takenCues';
 import { titled, useKeep } from './keepCaptured';
 import type { SlipFields } from './keptSlip';
 import type { CaseToday } from './usePlacing';

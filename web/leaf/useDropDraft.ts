@@ -1,10 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import type { Draft } from '#contracts';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api/queries';
-import type { DraftKeeper } from './draftKeeper';
-import { dropCopy } from './localCopy';
+import { type DraftKeeper, dropCopy } from '#client/drafts';
 
 /** Puts the draft into the wastebasket and goes to the desk, which tells how to bring it back. */
 export function useDropDraft(draft: Draft, keeper: DraftKeeper, say: (words: string) => void): () => void {

@@ -1,9 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Draft } from '#contracts';
-import { call, ForPeople } from '../api/client';
+import { call, ForPeople } from '#client/api';
 import { KEYS, queryClient } from '../api/queries';
-import type { DraftKeeper } from './draftKeeper';
+import type { DraftKeeper } from '#client/drafts';
 
 /** Without a connection nothing is finished, neither now nor by itself later. */
 class Offline extends ForPeople {

@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import type { Editor } from '@tiptap/react';
 import { followedAnswers } from '#core/fill';
 import type { CaseRecord } from '#core/record';
-import { calendarToday } from '../clock/calendarToday';
+import { calendarToday } from '#client/clock';
 import { answerAll } from '../editor/answering';
 import { placementsOf } from '../editor/placements';
 

@@ -1,9 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Draft } from '#contracts';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { KEYS, queryClient } from '../api/queries';
-import { DraftKeeper, type Keeping } from './draftKeeper';
-import type { LocalCopy } from './localCopy';
+import { DraftKeeper, type Keeping, type LocalCopy } from '#client/drafts';
 
 /** The desk, and the other leaves of its case, show how a draft begins and when it was saved. */
 const askAgain = ({ case: of }: Draft) => {

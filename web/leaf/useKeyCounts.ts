@@ -3,8 +3,8 @@ import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { shownByPlacement } from '#core/savings';
 import { currentBlank } from '../editor/blanks';
 import { placementsOf } from '../editor/placements';
-import { countUse } from '../offers/counting';
-import { PressedKeys } from './pressedKeys';
+import { countUse } from '../offers/countUse';
+import { PressedKeys } from '#client/drafts';
 import { documentOf } from './useLeafEditor';
 
 /** The placement that a key is pressed in: on one of its blanks, or with the caret among its words, not at their end. */

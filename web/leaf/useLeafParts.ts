@@ -3,7 +3,7 @@ import type { Case, Draft } from '#contracts';
 import type { DraftDocument } from '#core/draft';
 import { useEntriesAtHand } from '../api/bank';
 import { usePreferences } from '../api/queries';
-import { keysOfEntry } from '../bank/bankIndex';
+import { keysOfEntry } from '#core/bank';
 import { useOffering } from '../offers/useOffering';
 import { useShell } from '../shell/ShellContext';
 import type { LeafSlip } from './leafSlip';

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Closer } from '#core/cue';
 import type { PatternMatch } from '#core/pattern';
-import type { Reach } from '../bank/reach';
+import type { Reach } from '#core/bank';
 
 type Find = (line: string, closer: Closer) => PatternMatch | null;
 

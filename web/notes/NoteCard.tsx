@@ -1,9 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import type { Note } from '#contracts';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api/queries';
-import { instantInWords } from '../clock/calendarToday';
+import { instantInWords } from '#client/clock';
 import { Button, Notice } from '../ui';
 
 const settled = () => void queryClient.invalidateQueries({ queryKey: KEYS.notes });

@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import { useEntriesAtHand } from '../api/bank';
 import { useNotes } from '../api/queries';
-import type { BankIndex } from '../bank/bankIndex';
+import type { BankIndex } from '#core/bank';
 import { Failed } from '../ui';
 import { NoteCard } from './NoteCard';
 

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { pathFor, type Glossary } from '#contracts';
 import englishUrl from '../generated/english.tsv?url';
-import { offerService } from './offerService';
+import { offerService } from '#client/offers';
 
 const urlOf = ({ id, version, shipped }: Glossary) =>
   shipped ? englishUrl : pathFor('terms', { glossary: id, version: String(version) });

@@ -4,11 +4,10 @@ import { DEFAULT_PREFERENCES, isInReach, type Offer, type OfferEntry, type UsedT
 import { resolveCue } from '#core/cue';
 import { plainText } from '#core/passage';
 import { useGlossaries, useOwnUses, usePreferences } from '../api/queries';
-import { mainPassage } from '../bank/entryFields';
-import type { BankIndex } from '../bank/bankIndex';
-import type { Reach } from '../bank/reach';
-import { askOffers, offerService } from './offerService';
-import { countUse } from './counting';
+import { mainPassage } from '#core/entry';
+import type { BankIndex, Reach } from '#core/bank';
+import { askOffers, offerService } from '#client/offers';
+import { countUse } from './countUse';
 import { useGlossaryLists } from './useGlossaryLists';
 
 /** So much of a wording's beginning is looked at while one types it. */

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import type { Preferences } from '#core/glossary';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { KEYS, preferencesQuery, queryClient } from '../api/queries';
 
 /**

@@ -2,7 +2,7 @@ import { CueShown } from '../bank/CueShown';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Entry, Uses } from '#contracts';
-import { firstCue, type BankIndex } from '../bank/bankIndex';
+import { firstCue, type BankIndex } from '#core/bank';
 import { DifferenceView } from '../bank/DifferenceView';
 import { WordingsView } from '../bank/WordingsView';
 import { DoneNotice } from '../bank/many/DoneNotice';

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { BankIndex } from '../bank/bankIndex';
+import type { BankIndex } from '#core/bank';
 import { Button, SelectField } from '../ui';
 import { AlikeGroup } from './AlikeGroup';
 import { LongWork } from './LongWork';

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { inWords } from '../api/client';
+import { inWords } from '#client/api';
 import { Button, Notice } from '../ui';
 import type { Working } from './useLongWork';
 

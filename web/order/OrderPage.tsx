@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import { useBank } from '../api/bank';
-import { useBankIndex } from '../bank/bankIndex';
+import { useBankIndex } from '../api/useBankIndex';
 import { Figure } from '../shell/Figure';
 import { Failed, Loading } from '../ui';
 import { AlikeSection } from './AlikeSection';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Entry, PersonalInBank } from '#contracts';
 import { personalToField } from '#core/privacy';
-import type { BankIndex } from '../bank/bankIndex';
+import type { BankIndex } from '#core/bank';
 import { useIsOfTeam } from '../bank/usePersonalFinder';
 import { DoneNotice } from '../bank/many/DoneNotice';
 import type { DoneToMany } from '../bank/many/lastDone';

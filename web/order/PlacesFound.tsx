@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Collection, TermFound } from '#contracts';
-import type { BankIndex } from '../bank/bankIndex';
+import type { BankIndex } from '#core/bank';
 import { DoneNotice } from '../bank/many/DoneNotice';
 import { useMany } from '../bank/many/useMany';
 import { Button, Tick } from '../ui';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Review } from '#contracts';
 import { dateInWords } from '#core/calendar';
-import { inWords } from '../api/client';
+import { inWords } from '#client/api';
 import { useTeam } from '../api/queries';
 import { Button, Notice } from '../ui';
 import { ReviewForm } from './ReviewForm';

@@ -1,6 +1,6 @@
 import type { RewordedInDrafts } from '#contracts';
 import { reworded } from '#core/rewording';
-import type { BankIndex } from '../bank/bankIndex';
+import type { BankIndex } from '#core/bank';
 import { DoneNotice } from '../bank/many/DoneNotice';
 import type { DoneToMany } from '../bank/many/lastDone';
 import { takeSteps, takingBack, useMany } from '../bank/many/useMany';

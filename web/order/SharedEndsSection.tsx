@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { BankIndex } from '../bank/bankIndex';
+import type { BankIndex } from '#core/bank';
 import { DoneNotice } from '../bank/many/DoneNotice';
 import { useMany } from '../bank/many/useMany';
 import { PassageView } from '../bank/PassageView';

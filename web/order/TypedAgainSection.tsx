@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { TypedAgain } from '#contracts';
 import { entryOfPhrase } from '#core/phrases';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { useBeginEntry } from '../bank/useBeginEntry';
 import { Button, Notice } from '../ui';
 import { LongWork } from './LongWork';

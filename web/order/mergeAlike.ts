@@ -1,7 +1,7 @@
 import type { Entry } from '#contracts';
 import { mergedContent } from '#core/entry';
-import { call } from '../api/client';
-import { typedCue, type BankIndex } from '../bank/bankIndex';
+import { call } from '#client/api';
+import { typedCue, type BankIndex } from '#core/bank';
 import type { DoneToMany } from '../bank/many/lastDone';
 import { takingBack } from '../bank/many/useMany';
 

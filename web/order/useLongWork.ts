@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { BodyOf } from '#contracts';
-import { longCall, type LongRoute, type ResultOf } from '../api/longCall';
+import { longCall, type LongRoute, type ResultOf } from '#client/api';
 
 /** How far a long work is. */
 export type Working<Result> =

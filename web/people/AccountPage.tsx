@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Member, OwnDetails } from '#contracts';
 import { NewPasswordField } from '../account/NewPasswordField';
-import { ApiProblem, call, inWords } from '../api/client';
+import { ApiProblem, call, inWords } from '#client/api';
 import { KEYS, queryClient, useTeam } from '../api/queries';
 import { Figure } from '../shell/Figure';
 import { useShell } from '../shell/ShellContext';

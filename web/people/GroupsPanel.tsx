@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Group, Team } from '#contracts';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api/queries';
 import { Button, NameForm, Notice, TextField, Tick } from '../ui';
 import { FindPerson } from './FindPerson';

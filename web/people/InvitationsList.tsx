@@ -1,8 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import type { Group, Invitation } from '#contracts';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api/queries';
-import { instantInWords } from '../clock/calendarToday';
+import { instantInWords } from '#client/clock';
 import { Button, Notice } from '../ui';
 
 interface Props {

@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import type { Person, Team } from '#contracts';
-import { ApiProblem, call, inWords } from '../api/client';
+import { ApiProblem, call, inWords } from '#client/api';
 import { KEYS, queryClient, usePeople } from '../api/queries';
 import { Button, Notice, SelectField, TextField } from '../ui';
 

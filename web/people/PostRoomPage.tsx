@@ -1,8 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { usePostRoom } from '../api/queries';
-import { instantInWords } from '../clock/calendarToday';
+import { instantInWords } from '#client/clock';
 import { Figure } from '../shell/Figure';
 import { Button, Failed, Loading, Refused } from '../ui';
 

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useOwnSessions } from '../api/queries';
-import { instantInWords } from '../clock/calendarToday';
+import { instantInWords } from '#client/clock';
 import { Button, Failed, Loading, Notice } from '../ui';
 
 const BROWSERS = ['Firefox', 'Edg', 'Chrome', 'Safari'] as const;

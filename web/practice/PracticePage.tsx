@@ -4,12 +4,13 @@ import { Link } from 'react-router';
 import type { Collection, Entry } from '#contracts';
 import { cardsFor, isCue, type Card } from '#core/practice';
 import { useBank } from '../api/bank';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { KEYS, queryClient, usePlaced, usePractised } from '../api/queries';
-import { typedCue, useBankIndex, type BankIndex } from '../bank/bankIndex';
-import { mainPassage } from '../bank/entryFields';
+import { typedCue, type BankIndex } from '#core/bank';
+import { useBankIndex } from '../api/useBankIndex';
+import { mainPassage } from '#core/entry';
 import { PassageView } from '../bank/PassageView';
-import { calendarToday } from '../clock/calendarToday';
+import { calendarToday } from '#client/clock';
 import { Figure } from '../shell/Figure';
 import { Button, Failed, Key, Loading, Notice, TextField } from '../ui';
 

@@ -3,12 +3,12 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Entry, Proposal } from '#contracts';
 import { mergedEntry, type Merged } from '#core/difference';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { takeKept } from '../api/bank';
 import { KEYS, queryClient, useRevision } from '../api/queries';
 import { DifferenceView, titleOf } from '../bank/DifferenceView';
 import { keepUnsaved, unsavedKey } from '../bank/useEntryChange';
-import { instantInWords } from '../clock/calendarToday';
+import { instantInWords } from '#client/clock';
 import { useShell } from '../shell/ShellContext';
 import { Button, Notice, TextField } from '../ui';
 

@@ -1,7 +1,8 @@
 import type { Proposal } from '#contracts';
 import { useProposals } from '../api/queries';
 import { useEntriesAtHand } from '../api/bank';
-import { useBankIndex, type BankIndex } from '../bank/bankIndex';
+import type { BankIndex } from '#core/bank';
+import { useBankIndex } from '../api/useBankIndex';
 import { Figure } from '../shell/Figure';
 import { Failed, Loading } from '../ui';
 import { NotesWaiting } from '../notes/NotesWaiting';

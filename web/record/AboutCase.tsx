@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Case, CaseChange } from '#contracts';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useTeam } from '../api/queries';
 import { ActingSelect, Button, Notice, TextField } from '../ui';
 

@@ -8,9 +8,9 @@ import {
   type RemovedItem,
   type WrittenItem,
 } from '#core/record';
-import { call, inWords } from '../api/client';
+import { call, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api/queries';
-import { instantInWords } from '../clock/calendarToday';
+import { instantInWords } from '#client/clock';
 import { Button, Notice } from '../ui';
 import { ItemForm } from './ItemForm';
 import { dayInWords, itemInWords } from './itemInWords';

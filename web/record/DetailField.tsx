@@ -1,6 +1,6 @@
 import { DETAILS, isDay, readBack } from '#core/record';
 import { LANGUAGES, languageName } from '../bank/wording/languages';
-import { writtenToday } from '../clock/calendarToday';
+import { writtenToday } from '#client/clock';
 import { ActingSelect, SelectField, TextField } from '../ui';
 
 const LABELS = new Map<string, string>(DETAILS.map(({ path, label }) => [path, label]));

@@ -11,7 +11,7 @@ import {
 } from '#core/record';
 import type { Case } from '#contracts';
 import { KINDS } from '#core/work';
-import { calendarToday } from '../clock/calendarToday';
+import { calendarToday } from '#client/clock';
 import { Button } from '../ui';
 import { CorrectRecord } from './CorrectRecord';
 

@@ -13,7 +13,7 @@ import {
   type WrittenItem,
 } from '#core/record';
 import { dateInWords, readDate } from '#core/calendar';
-import { writtenToday } from '../clock/calendarToday';
+import { writtenToday } from '#client/clock';
 import { Button, Notice, SelectField, TextField } from '../ui';
 
 const WHAT: Record<RecordList, string> = {

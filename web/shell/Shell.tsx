@@ -10,13 +10,13 @@ import {
 } from 'react-router';
 import { Search } from 'lucide-react';
 import type { Member } from '#contracts';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { leaveSession } from '../account/leaveSession';
 import { useBank } from '../api/bank';
 import { usePreferences, useSession } from '../api/queries';
 import { useLiveEvents } from '../api/useLiveEvents';
 import { NEWEST } from '../news/news';
-import { ownTab } from '../kept/kept';
+import { ownTab } from '#client/kept';
 import { Button, Failed, Key, Loading, Menu } from '../ui';
 import { liveKeys, useKeyListener, useLiveKeys } from './keys';
 import { Offline } from './Offline';

@@ -1,8 +1,8 @@
 import { excerpt } from '#core/passage';
 import { DifferenceView } from '../bank/DifferenceView';
-import { mainPassage } from '../bank/entryFields';
+import { mainPassage } from '#core/entry';
 import { Button, Picks, Tick } from '../ui';
-import type { Choice, Planned } from './planTakeOver';
+import type { Choice, Planned } from '#core/takeover';
 
 interface Props {
   arrivals: readonly Planned[];

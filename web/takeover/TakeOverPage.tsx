@@ -3,15 +3,16 @@ import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { CollectionFile } from '#contracts';
 import { renewCollection, useAtHand, useBank } from '../api/bank';
-import { call } from '../api/client';
+import { call } from '#client/api';
 import { KEYS, queryClient } from '../api/queries';
 import { setDone } from '../bank/many/lastDone';
-import { useBankIndex, type BankIndex } from '../bank/bankIndex';
+import type { BankIndex } from '#core/bank';
+import { useBankIndex } from '../api/useBankIndex';
 import { Figure } from '../shell/Figure';
 import { Button, Failed, FileDrop, Loading, Refused, SelectField } from '../ui';
 import { ArrivalsList } from './ArrivalsList';
-import { planTakeOver, type Choice } from './planTakeOver';
-import { readCollectionFile } from './readCollectionFile';
+import { planTakeOver, type Choice } from '#core/takeover';
+import { readCollectionFile } from '#client/files';
 
 const entriesInWords = (count: number) => (count === 1 ? 'one entry' : `${count.toLocaleString()} entries`);
 

@@ -1,4 +1,4 @@
-import { ApiProblem, inWords } from '../api/client';
+import { ApiProblem, inWords } from '#client/api';
 import { Notice } from './Notice';
 
 interface Props {

@@ -1,4 +1,4 @@
-import { inWords } from '../api/client';
+import { inWords } from '#client/api';
 import { Button } from './Button';
 import { Notice } from './Notice';
 

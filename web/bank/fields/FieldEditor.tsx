@@ -1,8 +1,7 @@
 import { useState } from 'react';
-import { NEVER_ASKED, type Field, type FieldUses } from '#core/entry';
+import { NEVER_ASKED, type Field, type FieldUses, asKind } from '#core/entry';
 import { DETAILS } from '#core/record';
 import { ActingSelect, Button, SortableRow, TextField, Tick } from '../../ui';
-import { asKind } from '../entryFields';
 import { FieldSettings } from './FieldSettings';
 
 const KINDS: Record<Field['kind'], string> = {

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Entry } from '#contracts';
-import { call } from '../../api/client';
+import { call } from '#client/api';
 import { Button, Failed, Loading } from '../../ui';
 
 interface Props {

@@ -1,11 +1,10 @@
 import { useState } from 'react';
 import type { Entry } from '#contracts';
 import { Button, Notice, TextField } from '../../ui';
-import type { BankIndex } from '../bankIndex';
+import { type BankIndex, placesFor } from '#core/bank';
 import { DeleteAsk } from './DeleteAsk';
 import { DoneNotice } from './DoneNotice';
 import { MoveTo } from './MoveTo';
-import { placesFor } from './placesFor';
 import { ACTS, useMany } from './useMany';
 
 interface Props {

@@ -1,7 +1,7 @@
 import { useSyncExternalStore } from 'react';
 import { z } from 'zod';
 import type { Step } from '#contracts';
-import { dropKept, keep, kept } from '../../kept/kept';
+import { dropKept, keep, kept } from '#client/kept';
 
 /** What was done to entries, in words, and the steps that take it back. */
 export interface DoneToMany {

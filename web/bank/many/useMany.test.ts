@@ -1,10 +1,10 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
 import type { Entry, Step } from '#contracts';
 import type { EntryContent } from '#core/entry';
-import { answering, refusal, type Sent } from '../../testing/answering';
+import { answering, refusal, type Sent } from '../../../client/testing/answering';
 import { entryOf } from '../../testing/leafState';
-import { ownTab } from '../../kept/kept';
-import { keptInTab } from '../../testing/keptHere';
+import { ownTab } from '#client/kept';
+import { keptInTab } from '../../../client/testing/keptHere';
 import { lastDone, releaseDone, setDone } from './lastDone';
 import { ACTS } from './useMany';
 

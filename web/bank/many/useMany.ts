@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import type { Entry, Step } from '#contracts';
 import { isSame } from '#core/difference';
 import type { EntryContent } from '#core/entry';
-import { call } from '../../api/client';
+import { call } from '#client/api';
 import { KEYS, queryClient } from '../../api/queries';
 import { quietly, releaseDone, setDone, useLastDone, type DoneToMany } from './lastDone';
 

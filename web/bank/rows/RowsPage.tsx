@@ -4,14 +4,14 @@ import type { Collection } from '#contracts';
 import { proposeCue, type Cue } from '#core/cue';
 import { newEntry, proposeTitle } from '#core/entry';
 import { plainPassage } from '#core/passage';
-import { call, inWords, isProblem } from '../../api/client';
+import { call, inWords, isProblem } from '#client/api';
 import { takeKept, useAtHand, useBank } from '../../api/bank';
 import { WrittenClashes } from '../../cues/WrittenClashes';
 import { Figure } from '../../shell/Figure';
 import { useShell } from '../../shell/ShellContext';
 import { Button, Failed, Key, Loading, Notice, SelectField } from '../../ui';
-import { useBankIndex, type BankIndex } from '../bankIndex';
-import { takenCues } from '../takenCues';
+import { type BankIndex, takenCues } from '#core/bank';
+import { useBankIndex } from '../../api/useBankIndex';
 import { emptyRow, isEmptyRow, keepSitting, readSitting, type Row, type Sitting } from './rows';
 
 const STATES: Record<Row['state'], string> = {

@@ -1,5 +1,5 @@
 import { beforeEach, expect, test } from '@jest/globals';
-import { keptHere } from '../../testing/keptHere';
+import { keptHere } from '../../../client/testing/keptHere';
 import { emptyRow, keepSitting, readSitting, type Row } from './rows';
 
 let computer: ReturnType<typeof keptHere>;

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import type { Entry } from '#contracts';
 import { renewCollection, takeEntries } from '../../api/bank';
 import { Button } from '../../ui';
-import type { BankIndex } from '../bankIndex';
+import type { BankIndex } from '#core/bank';
 import type { SheetLook } from './look';
 import { RowEditor } from './RowEditor';
 import { SheetRow } from './SheetRow';

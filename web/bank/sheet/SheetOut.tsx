@@ -2,9 +2,8 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { sheetTable } from '#core/exchange';
 import { Button } from '../../ui';
-import { keysOfEntry } from '../bankIndex';
-import { mainPassage } from '../entryFields';
-import { setFilters } from './narrowing';
+import { keysOfEntry, setFilters } from '#core/bank';
+import { mainPassage } from '#core/entry';
 import type { Asked } from './asked';
 import type { SheetLine } from './useSheetLines';
 

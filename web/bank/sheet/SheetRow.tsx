@@ -1,11 +1,11 @@
 import { memo } from 'react';
 import { Link } from 'react-router';
 import type { Collection, Entry } from '#contracts';
-import { dayInWords, instantInWords } from '../../clock/calendarToday';
+import { dayInWords, instantInWords } from '#client/clock';
 import { Button } from '../../ui';
-import { firstCue } from '../bankIndex';
+import { firstCue } from '#core/bank';
 import { CueShown } from '../CueShown';
-import { mainPassage } from '../entryFields';
+import { mainPassage } from '#core/entry';
 import { PassageView } from '../PassageView';
 import type { SheetLook } from './look';
 

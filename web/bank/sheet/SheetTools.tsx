@@ -1,10 +1,9 @@
 import { useMemo, type ReactNode } from 'react';
 import { Button, SelectField, Tick } from '../../ui';
-import type { BankIndex } from '../bankIndex';
+import { type BankIndex, ALL, setFilters, type Narrowing } from '#core/bank';
 import { kindInWords } from '../../reach/kindsOfWork';
 import { languageName } from '../wording/languages';
 import type { SheetLook } from './look';
-import { ALL, setFilters, type Narrowing } from './narrowing';
 
 const STATES: Record<Narrowing['state'], string> = {
   any: 'any',

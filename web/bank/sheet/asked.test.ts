@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { Collection } from '#contracts';
 import { addressOf, askedOf, collectionsAsked, type Asked } from './asked';
-import { ALL } from './narrowing';
+import { ALL } from '#core/bank';
 
 const some = fc.string({ maxLength: 30 });
 const asked: fc.Arbitrary<Asked> = fc.record({

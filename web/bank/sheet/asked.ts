@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Collection } from '#contracts';
 import { within } from '#core/rights';
-import { ALL, type Narrowing } from './narrowing';
+import { ALL, type Narrowing } from '#core/bank';
 import { ORDERS, type Order } from './orders';
 
 /** What is asked of the sheet: words looked for, one collection or all (''), in an order, narrowed. */

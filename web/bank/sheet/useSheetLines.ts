@@ -1,9 +1,8 @@
 import { useMemo } from 'react';
 import type { Collection, Entry } from '#contracts';
-import type { BankIndex } from '../bankIndex';
+import { type BankIndex, isWanted, setFilters, type NarrowedBy } from '#core/bank';
 import { useFoundAway } from '../useFoundAway';
 import { collectionsAsked, type Asked } from './asked';
-import { isWanted, setFilters, type NarrowedBy } from './narrowing';
 import { ORDERS } from './orders';
 
 /** One line of the sheet. Entries of a collection that is away are one line together, as long as they will be. */

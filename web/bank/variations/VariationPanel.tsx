@@ -2,15 +2,14 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Entry } from '#contracts';
-import { call, inWords } from '../../api/client';
+import { call, inWords } from '#client/api';
 import { takeKept, useEntriesAtHand } from '../../api/bank';
 import { useRevision } from '../../api/queries';
 import { useShell } from '../../shell/ShellContext';
 import { Button, Notice, SelectField } from '../../ui';
-import type { BankIndex } from '../bankIndex';
+import { type BankIndex, variationOf } from '#core/bank';
 import { DifferenceView } from '../DifferenceView';
 import { keepUnsaved, readUnsaved, unsavedKey } from '../useEntryChange';
-import { variationOf } from './inPlace';
 
 interface Props {
   index: BankIndex;

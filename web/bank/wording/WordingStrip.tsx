@@ -5,7 +5,7 @@ import { useId, useState } from 'react';
 import { conditionInWords, type Condition, type Field, type NamedCondition } from '#core/entry';
 import { numberInForm } from '#core/numbering';
 import { isSafeLink, NUMBER_FORMS } from '#core/passage';
-import { calendarToday } from '../../clock/calendarToday';
+import { calendarToday } from '#client/clock';
 import { numbersIn, referTo } from '../../editor/numbering';
 import { Button } from '../../ui';
 import { BlankForm } from './BlankForm';

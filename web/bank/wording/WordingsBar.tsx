@@ -1,10 +1,9 @@
 import { useState } from 'react';
 import { X } from 'lucide-react';
-import type { EntryContent, Part, Wording } from '#core/entry';
+import type { EntryContent, Part, Wording, WordingPlace } from '#core/entry';
 import { Button } from '../../ui';
 import { joinOf, JOINS, JOINS_IN_WORDS, type Join } from '#core/passage';
 import { languageName, LANGUAGES } from './languages';
-import type { WordingPlace } from '../entryFields';
 
 interface Props {
   content: EntryContent;

@@ -4,12 +4,12 @@ import type { EntryContent } from '#core/entry';
 import { personalInEntry, personalToField, type PersonalPlace } from '#core/privacy';
 import { editTexts, HouseFinder, type HousePlace, type HouseWord } from '#core/terms';
 import type { DoubtPlace } from '#core/workbench';
-import { call, inWords } from '../../api/client';
+import { call, inWords } from '#client/api';
 import { houseWordsQuery, KEYS, queryClient, useAllowedDetails } from '../../api/queries';
 import { KIND_WORDS } from '../../order/kindWords';
 import { WhyForm } from '../../order/WhyForm';
 import { Button, Notice } from '../../ui';
-import type { BankIndex } from '../bankIndex';
+import type { BankIndex } from '#core/bank';
 import { useIsOfTeam, usePersonalFinder } from '../usePersonalFinder';
 
 interface Props {

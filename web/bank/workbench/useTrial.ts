@@ -1,8 +1,7 @@
-import { releaseProxy, wrap, type Remote } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { contentsWithin, type PlaceRequest } from '#core/fill';
 import type { Trial } from '#core/workbench';
-import type { BranchTrier } from '../../workers/branches.worker';
+import { startBranchTrier, type RunningTrier } from '#client/branches';
 
 /** Trying begins when so many milliseconds have passed without a change. */
 const PAUSE = 250;
@@ -16,17 +15,11 @@ export function useTrial(
   wording: string,
 ): Trial | null {
   const [trial, setTrial] = useState<Trial | null>(null);
-  const trier = useRef<Remote<BranchTrier>>(null);
+  const trier = useRef<RunningTrier>(null);
   useEffect(() => {
-    const worker = new Worker(new URL('../../workers/branches.worker.ts', import.meta.url), {
-      type: 'module',
-    });
-    const remote = wrap<BranchTrier>(worker);
-    trier.current = remote;
-    return () => {
-      remote[releaseProxy]();
-      worker.terminate();
-    };
+    const started = startBranchTrier();
+    trier.current = started;
+    return () => started.end();
   }, []);
   useEffect(() => {
     let isLatest = true;

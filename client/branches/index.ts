@@ -1,0 +1,1 @@
+export { startBranchTrier, type RunningTrier } from './branchTrier';

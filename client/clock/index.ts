@@ -1,0 +1,1 @@
+export { calendarToday, instantInWords, dayInWords, writtenToday, clockNow } from './calendarToday';

@@ -1,0 +1,163 @@
+import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
+import type { Draft } from '#contracts';
+import { emptyDraft, type DraftDocument } from '#core/draft';
+import { plainPassage, plainText } from '#core/passage';
+import { ApiProblem, Unreachable } from '#client/api';
+import { keptHere } from '../testing/keptHere';
+import { DraftKeeper, type Keeping } from './draftKeeper';
+import { readCopy } from './localCopy';
+
+const draftOf = (words: string): DraftDocument => ({ ...plainPassage(words), attrs: { placements: {} } });
+const problem = (code: string, status: number, current?: Draft) =>
+  new ApiProblem({ type: '', title: '', detail: '', code, status, current });
+
+/** A computer that keeps, a server that answers as it is told, and a page with some words on it. */
+function begin({ at = 1, copyOf = 1 } = {}) {
+  const over: boolean[] = [];
+  keptHere();
+  const server = { version: at, text: at === 1 ? '' : 'theirs', down: null as Error | null, saves: 0 };
+  const told: Keeping['kind'][] = [];
+  let words = '';
+  const save = (id: string, document: DraftDocument, version: number, isOver: boolean): Promise<Draft> => {
+    server.saves += 1;
+    over.push(isOver);
+    if (server.down) return Promise.reject(server.down);
+    if (version !== server.version) return Promise.reject(problem('moved-on', 412));
+    server.version += 1;
+    server.text = plainText(document);
+    return Promise.resolve({ id, version: server.version, document, savedAt: 'now' } as Draft);
+  };
+  const aside: string[] = [];
+  const setAside = (_: string, document: DraftDocument) => Promise.resolve(aside.push(plainText(document)));
+  const draft = { id: 'd', version: server.version, document: emptyDraft() };
+  const tell = ({ kind }: Keeping) => told.push(kind);
+  const elsewhere: string[] = [];
+  const savedElsewhere = () => elsewhere.push(server.text);
+  const keeper = new DraftKeeper({ member: 'm', save, setAside, tell, savedElsewhere }, draft, copyOf);
+  keeper.readFrom(() => draftOf(words));
+  const type = (text: string) => {
+    words += text;
+    keeper.changed();
+  };
+  const copy = () => {
+    const found = readCopy('m', 'd');
+    return found && plainText(found.document);
+  };
+  return { keeper, server, told, type, copy, aside, over, elsewhere };
+}
+
+const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
+
+beforeEach(() => void jest.useFakeTimers());
+afterEach(() => void jest.useRealTimers());
+
+test('a change is on this computer in a moment, on the server soon, and then no longer on this computer', async () => {
+  const { server, told, type, copy } = begin();
+  type('a');
+  await pass(200);
+  expect(copy()).toBe('a');
+  await pass(600);
+  expect([server.text, copy(), told.at(-1)]).toEqual(['a', null, 'saved']);
+});
+
+test('the last words are saved after another screen was opened, and told of only then', async () => {
+  const { keeper, server, type, elsewhere } = begin();
+  type('a');
+  await pass(800);
+  type('b');
+  keeper.leave();
+  await pass(0);
+  expect([server.text, elsewhere]).toEqual(['ab', ['ab']]);
+  keeper.open();
+  type('c');
+  await pass(800);
+  expect([server.text, elsewhere]).toEqual(['abc', ['ab']]);
+});
+
+test('someone who never stops typing is saved all the while', async () => {
+  const { server, type } = begin();
+  for (let key = 0; key < 100; key += 1) {
+    type('x');
+    await pass(100);
+  }
+  expect(server.text.length).toBeGreaterThan(90);
+});
+
+test('while the server is down everything is kept, and sent when it is back', async () => {
+  const { server, told, type, copy } = begin();
+  server.down = new Unreachable();
+  type('a');
+  await pass(3000);
+  type('b');
+  await pass(3000);
+  expect([told.at(-1), copy()]).toEqual(['unreachable', 'ab']);
+  server.down = null;
+  await pass(5000);
+  expect([server.text, told.at(-1), copy()]).toEqual(['ab', 'saved', null]);
+});
+
+test('what the server will not take is sent again only when it has changed', async () => {
+  const { server, told, type, copy } = begin();
+  server.down = problem('not-valid', 422);
+  type('a');
+  await pass(10_000);
+  expect([server.saves, told.at(-1), copy()]).toEqual([1, 'refused', 'a']);
+  server.down = null;
+  type('b');
+  await pass(1000);
+  expect(server.text).toBe('ab');
+});
+
+test.each([
+  ['a session that ran out', problem('not-signed-in', 401), 'signed-out'],
+  ['another window', problem('moved-on', 412), 'moved-on'],
+] as const)(
+  'after %s nothing is sent until it is settled, and then all of it',
+  async (_what, error, kind) => {
+    const { keeper, server, told, type, copy } = begin();
+    server.down = error;
+    type('a');
+    await pass(5000);
+    type('b');
+    await pass(5000);
+    expect([server.saves, told.at(-1), copy()]).toEqual([1, kind, 'ab']);
+    server.down = null;
+    keeper.goOnFrom(server.version);
+    await pass(100);
+    expect([server.text, told.at(-1)]).toEqual(['ab', 'saved']);
+  },
+);
+
+test('finishing waits for what is being sent and for what was typed meanwhile', async () => {
+  const { keeper, server, type } = begin();
+  type('a');
+  const first = keeper.flush();
+  type('b');
+  await first;
+  await keeper.flush();
+  expect([server.text, keeper.isSaved]).toEqual(['ab', true]);
+});
+
+test('a copy that this computer kept of an older version never overwrites what another saved meanwhile', async () => {
+  const { keeper, server, told, type, over } = begin({ at: 7, copyOf: 3 });
+  type('mine, of version 3');
+  await pass(1000);
+  expect([server.text, told.at(-1)]).toEqual(['theirs', 'moved-on']);
+  // Seen and wanted all the same: what is saved over is kept among the earlier states.
+  keeper.saveOver(7);
+  await pass(1000);
+  expect([server.text, told.at(-1), over]).toEqual(['mine, of version 3', 'saved', [false, true]]);
+  type(', and on');
+  await pass(1000);
+  expect(over.at(-1)).toBe(false);
+});
+
+test("where the other's is taken, mine is set aside, and only then no longer kept here", async () => {
+  const { keeper, type, copy, aside } = begin({ at: 7, copyOf: 3 });
+  type('mine');
+  await pass(1000);
+  expect(copy()).toBe('mine');
+  keeper.takenOver({ version: 7, savedAt: 'now' }, draftOf('mine'));
+  await pass(0);
+  expect([aside, copy()]).toEqual([['mine'], null]);
+});

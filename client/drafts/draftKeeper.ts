@@ -1,0 +1,197 @@
+import type { Draft, Problem } from '#contracts';
+import type { DraftDocument } from '#core/draft';
+import { ApiProblem, isProblem } from '#client/api';
+import { dropCopy, keepCopy } from './localCopy';
+
+/** Where the text stands: all of it on the server, or on its way there, or kept here because it cannot go. */
+export type Keeping =
+  | { kind: 'saved'; at: string }
+  | { kind: 'saving' }
+  | { kind: 'unreachable'; keptHere: boolean }
+  | { kind: 'signed-out'; keptHere: boolean }
+  | { kind: 'moved-on'; current: Draft }
+  | { kind: 'refused'; problem: Problem; keptHere: boolean };
+
+/** What the keeper needs of the world outside, so that its own rules can be seen alone. */
+interface Host {
+  member: string;
+  /** `over`: another window's text is saved over, which its member has seen. */
+  save: (id: string, document: DraftDocument, version: number, over: boolean) => Promise<Draft>;
+  /** Keeps a text that gives way to another among the draft's earlier states. */
+  setAside: (id: string, document: DraftDocument) => Promise<unknown>;
+  tell: (keeping: Keeping) => void;
+  /** Called when the last words were saved only after another screen was opened, which may show this draft. */
+  savedElsewhere: () => void;
+}
+
+/** So soon after a change a copy is kept on this computer, and so soon it is sent, however fast the keys go on. */
+const COPY_AFTER_MS = 150;
+const SEND_AFTER_MS = 700;
+const RETRY_MS = [500, 1000, 2000, 4000];
+
+/**
+ * Sees to it that nothing written on a leaf is lost: every change is kept on this computer within a moment
+ * and sent to the server one save at a time, again and again while it cannot be reached.
+ */
+export class DraftKeeper {
+  /** False while another screen is shown. */
+  private isOpen = true;
+  private version: number;
+  private read: () => DraftDocument;
+  private changes = 0;
+  private sent = 0;
+  /** The change at which the server refused the text itself: sending it again unchanged is no use. */
+  private refusedAt = -1;
+  private keptHere = true;
+  private failures = 0;
+  private over = false;
+  private copyTimer: ReturnType<typeof setTimeout> | undefined;
+  private sendTimer: ReturnType<typeof setTimeout> | undefined;
+  private running: Promise<void> | null = null;
+
+  constructor(
+    private readonly host: Host,
+    private readonly draft: Pick<Draft, 'id' | 'version' | 'document'>,
+    /** The version that what stands on the page was written on: an older one, where this computer kept it. */
+    version = draft.version,
+  ) {
+    this.version = version;
+    this.read = () => draft.document;
+  }
+
+  /** From here on the text is read so, as it is at the moment of saving. */
+  readFrom(read: () => DraftDocument): void {
+    this.read = read;
+  }
+
+  get draftId(): string {
+    return this.draft.id;
+  }
+
+  /** The version the server has. */
+  get savedVersion(): number {
+    return this.version;
+  }
+
+  /** True when the server has everything that was written. */
+  get isSaved(): boolean {
+    return this.sent === this.changes;
+  }
+
+  /** The text has changed. */
+  changed(): void {
+    this.changes += 1;
+    this.copyTimer ??= setTimeout(() => this.copyNow(), COPY_AFTER_MS);
+    if (this.running || this.failures > 0) return;
+    this.sendSoon(SEND_AFTER_MS);
+  }
+
+  /** Keeps what is not yet saved on this computer, at once: the page is about to go. */
+  copyNow(): void {
+    clearTimeout(this.copyTimer);
+    this.copyTimer = undefined;
+    if (this.isSaved) return;
+    this.keptHere = keepCopy(this.host.member, this.draft.id, {
+      version: this.version,
+      document: this.read(),
+    });
+  }
+
+  /** The draft is on the page. */
+  open(): void {
+    this.isOpen = true;
+  }
+
+  /** Another screen is shown: what is not yet saved stays on this computer, and is sent once more from here. */
+  leave(): void {
+    this.isOpen = false;
+    this.copyNow();
+    void this.flush();
+  }
+
+  /** Sends what is not yet saved and waits until it is; resolves in any case, see `isSaved`. */
+  async flush(): Promise<void> {
+    if (this.running) await this.running;
+    if (!this.isSaved) await this.send();
+  }
+
+  /** Goes on from a version the server has meanwhile, as after finishing or signing in again. */
+  goOnFrom(version: number): void {
+    this.version = version;
+    this.failures = 0;
+    if (!this.isSaved) void this.flush();
+  }
+
+  /** Saves what stands here over what another window saved, which the server keeps among the earlier states. */
+  saveOver(version: number): void {
+    this.over = true;
+    this.goOnFrom(version);
+  }
+
+  /** What the server has was taken in place of what stood here: nothing is left to save. */
+  takenOver({ version, savedAt }: Pick<Draft, 'version' | 'savedAt'>, mine: DraftDocument): void {
+    // It stays on this computer until the server has it among the earlier states.
+    void this.host
+      .setAside(this.draft.id, mine)
+      .then(() => dropCopy(this.host.member, this.draft.id))
+      .catch(() => undefined);
+    this.version = version;
+    this.failures = 0;
+    this.sent = this.changes;
+    this.host.tell({ kind: 'saved', at: savedAt });
+  }
+
+  private send(): Promise<void> {
+    clearTimeout(this.sendTimer);
+    this.sendTimer = undefined;
+    this.running ??= this.sendOnce().finally(() => {
+      this.running = null;
+      const more = !this.isSaved && this.changes !== this.refusedAt;
+      if (more && this.failures === 0) this.sendSoon(SEND_AFTER_MS);
+    });
+    return this.running;
+  }
+
+  private sendSoon(wait: number): void {
+    this.sendTimer ??= setTimeout(() => void this.send(), wait);
+  }
+
+  private async sendOnce(): Promise<void> {
+    const upTo = this.changes;
+    if (this.failures === 0) this.host.tell({ kind: 'saving' });
+    try {
+      const saved = await this.host.save(this.draft.id, this.read(), this.version, this.over);
+      this.over = false;
+      this.version = saved.version;
+      this.sent = upTo;
+      this.failures = 0;
+      if (!this.isOpen) this.host.savedElsewhere();
+      if (this.isSaved) {
+        dropCopy(this.host.member, this.draft.id);
+        this.host.tell({ kind: 'saved', at: saved.savedAt });
+      }
+    } catch (error) {
+      this.failed(error, upTo);
+    }
+  }
+
+  private failed(error: unknown, upTo: number): void {
+    this.copyNow();
+    const { keptHere } = this;
+    if (isProblem(error, 'moved-on')) {
+      this.failures += 1;
+      return this.host.tell({ kind: 'moved-on', current: error.problem.current as Draft });
+    }
+    if (isProblem(error, 'not-signed-in')) {
+      this.failures += 1;
+      return this.host.tell({ kind: 'signed-out', keptHere });
+    }
+    if (error instanceof ApiProblem && error.problem.status < 500) {
+      this.refusedAt = upTo;
+      return this.host.tell({ kind: 'refused', problem: error.problem, keptHere });
+    }
+    this.failures += 1;
+    this.host.tell({ kind: 'unreachable', keptHere });
+    this.sendSoon(RETRY_MS[Math.min(this.failures, RETRY_MS.length) - 1]!);
+  }
+}

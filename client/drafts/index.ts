@@ -1,0 +1,3 @@
+export { type Keeping, DraftKeeper } from './draftKeeper';
+export { type LocalCopy, dropCopy, readCopy } from './localCopy';
+export { PressedKeys } from './pressedKeys';

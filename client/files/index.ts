@@ -1,0 +1,2 @@
+export { fileName, offerFile, textFile } from './files';
+export { readCollectionFile } from './readCollectionFile';

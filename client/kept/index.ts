@@ -1,0 +1,1 @@
+export { dropKept, keep, kept, ownTab } from './kept';

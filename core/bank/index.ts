@@ -1,0 +1,15 @@
+export { BankSchema, EntrySchema, GoneSchema } from './bank';
+export type { Bank, Entry } from './bank';
+export { CollectionSchema, CollectionSettingsSchema } from './collection';
+export type { Collection, CollectionSettings } from './collection';
+export { entryIn, firstCue, keysOfEntry, makeIndex, typedCue } from './bankIndex';
+export type { BankIndex } from './bankIndex';
+export { makeReach } from './reach';
+export type { Reach } from './reach';
+export { variationOf } from './variations';
+export { bankCues, withWritten } from './bankCues';
+export type { WrittenCues } from './bankCues';
+export { takenCues } from './takenCues';
+export { ALL, isWanted, setFilters } from './narrowing';
+export type { NarrowedBy, Narrowing } from './narrowing';
+export { placesFor } from './placesFor';

@@ -1,0 +1,9 @@
+import type { OwnUses, Use } from '#contracts';
+import { KEYS, queryClient } from '../api/queries';
+import { tellUse, withUse } from '#client/offers';
+
+/** Counts a use of something from the bank or a glossary: it is told to the server, and offered sooner here at once. */
+export function countUse(kind: string, counted: Use): void {
+  tellUse(kind, counted);
+  queryClient.setQueryData<OwnUses>(KEYS.ownUses, (own) => own && withUse(own, kind, counted));
+}
