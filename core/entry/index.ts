@@ -33,3 +33,4 @@ export { linesOfOptions, MOST_OPTIONS, optionOfWords, optionsFromLines } from '.
 export { asStatements, findingsIn } from './findings';
 export { proposeTitle } from './proposeTitle';
 export { at, withPassage, asKind, mainPassage, fieldFromWords, type WordingPlace } from './fieldsOfContent';
+export { withLead, withRetired, withTag } from './changesToMany';

@@ -10,3 +10,4 @@ export { ownWordsOf, numberLanguage } from './ownWords';
 export type { OwnWords, TimeUnit } from './ownWords';
 export { timeUnit } from './timeUnits';
 export { inOrder } from './inOrder';
+export { languageName, LANGUAGES } from './languages';

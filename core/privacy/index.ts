@@ -8,3 +8,4 @@ export type { PersonalPlace } from './personalInEntry';
 export { addOrdinaryWords } from './ordinaryWords';
 export { captureForBank, personalInCaptured } from './personalInCaptured';
 export type { CapturedForBank, CapturedPersonal } from './personalInCaptured';
+export { KIND_WORDS } from './personalKindWords';

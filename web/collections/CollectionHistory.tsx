@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Collection, CollectionRevision, CollectionSettings } from '#contracts';
 import { call } from '#client/api';
 import { KEYS } from '../api/queries';
-import { languageName } from '../bank/wording/languages';
+import { languageName } from '#core/language';
 import { instantInWords } from '#client/clock';
 import { BEFORE, CLOSERS, FIRES, LETTERS, MAKING_IN_WORDS } from '../cues/ruleWords';
 import { kindsInWords } from '../reach/kindsOfWork';

@@ -12,7 +12,7 @@ import { useBankIndex } from '../api/useBankIndex';
 import { sameName } from './sameName';
 import { Overtaken } from './Overtaken';
 import { mergedSettings, useUnsaved } from './useUnsaved';
-import { languageName, LANGUAGES } from '../bank/wording/languages';
+import { languageName, LANGUAGES } from '#core/language';
 
 const settingsOf = ({
   name,

@@ -4,7 +4,7 @@ import type { Collection } from '#contracts';
 import { inWords } from '#client/api';
 import { useBankIndex } from '../api/useBankIndex';
 import { NameForm } from '../ui';
-import { newCollection } from './newCollection';
+import { newCollection } from '../api/newCollection';
 import { sameName } from './sameName';
 
 /** A name, and there is a collection: at the top, or within another, whose lead-in and rules it begins with. */

@@ -1,4 +1,4 @@
-import { CueShown } from '../bank/CueShown';
+import { CueShown } from '../show/CueShown';
 import type { ResolvedCue } from '#core/cue';
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -8,8 +8,8 @@ import { takeWhole } from '../api/bank';
 import { mainPassage } from '#core/entry';
 import { firstCue, type BankIndex } from '#core/bank';
 import { useBankIndex } from '../api/useBankIndex';
-import { NotAllSearched } from '../bank/NotAllSearched';
-import { useFoundAway } from '../bank/useFoundAway';
+import { NotAllSearched } from '../show/NotAllSearched';
+import { useFoundAway } from '../api/useFoundAway';
 import { useShell, type Action } from '../shell/ShellContext';
 
 const SHOWN = 9;
@@ -71,32 +71,14 @@ function useRows(query: string, close: () => void): { rows: Row[]; error: Error 
   const index = useBankIndex();
   const away = useFoundAway(index, query);
   const navigate = useNavigate();
-  const { screen } = useShell();
+  const { screen, places } = useShell();
   const rows = useMemo(() => {
     const go = (to: string) => () => void navigate(to);
     const actions: Action[] = [
       ...screen.actions,
-      { label: 'Open the bank', run: go('/bank') },
-      { label: 'Open the cues', run: go('/cues') },
-      { label: 'Open the glossaries', run: go('/glossaries') },
-      { label: 'Open the proposals', run: go('/proposals') },
-      { label: 'Do we have something for this?', run: go('/bank/nearest') },
-      { label: 'Put the bank in order', run: go('/order') },
-      { label: 'Change a term everywhere', run: go('/order/term') },
-      { label: 'Words of the house', run: go('/order/words') },
-      { label: 'See what grows old', run: go('/order/ageing') },
-      { label: 'Practise cues', run: go('/practice') },
-      { label: 'See what is used', run: go('/usage') },
-      { label: 'Open the wastebasket', run: go('/wastebasket') },
-      { label: 'Add entries row by row', run: go('/bank/rows') },
-      { label: 'Take over a collection from a file', run: go('/bank/take-over') },
-      { label: 'People', run: go('/people') },
-      { label: 'Your account', run: go('/account') },
-      { label: 'Go to the desk', run: go('/') },
+      ...places.map(({ label, to }) => ({ label, run: go(to) })),
       { label: 'New leaf', run: go('/?new=leaf') },
       { label: 'New case', run: go('/?new=case') },
-      { label: 'What is new', run: go('/news') },
-      { label: 'Show the keys', run: go('/keys') },
     ];
     const choose = screen.place ?? ((id: string) => void navigate(`/bank/${id}`));
     const then = (row: Row): Row => ({
@@ -112,7 +94,7 @@ function useRows(query: string, close: () => void): { rows: Row[]; error: Error 
     const named = query.trim().length >= NAMED_FROM ? doing.filter(({ title }) => begins(title, query)) : [];
     const others = doing.filter((row) => !named.includes(row)).slice(0, query ? 4 : actions.length);
     return [...named, ...found, ...others].map(then);
-  }, [index, query, away.entries, screen, navigate, close]);
+  }, [index, query, away.entries, screen, places, navigate, close]);
   return { rows, error: away.error };
 }
 

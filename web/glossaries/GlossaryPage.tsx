@@ -9,7 +9,7 @@ import { NothingHere } from '../shell/NothingHere';
 import { Button, Failed, Loading, Notice, SelectField, TextField, Tick } from '../ui';
 import { KindsOfWorkField } from '../reach/KindsOfWorkField';
 import { TermsTable } from './TermsTable';
-import { useTerms } from './useTerms';
+import { useTerms } from '../api/useTerms';
 import { WordListPanel } from './WordListPanel';
 
 const settingsOf = ({ name, language, kindsOfWork, priority, careful }: Glossary): GlossarySettings => ({

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { AboutCase } from '../record/AboutCase';
 import { Button, Key } from '../ui';
 import type { Keeping } from '#client/drafts';
-import { KeepingLine } from './KeepingLine';
+import { KeepingLine } from '../writing/keeping/KeepingLine';
 import { LeavesOfCase, NameOfLeaf, type useAnotherLeaf } from './LeavesOfCase';
 
 interface Props {

@@ -6,7 +6,7 @@ import { newSince, type Since } from '#core/record';
 import { calendarToday } from '#client/clock';
 import { dayInWords, itemInWords } from '../record/itemInWords';
 import { Button, Notice } from '../ui';
-import { giveKeys } from './whereKeysGo';
+import { giveKeys } from '../writing/surface/whereKeysGo';
 
 /** When my leaf before this one was saved last, where the member is; null where there is none before it. */
 function lastNote({ drafts }: Case, here: string): Since | null {

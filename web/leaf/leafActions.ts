@@ -2,8 +2,8 @@ import type { Transaction } from '@tiptap/pm/state';
 import type { Editor } from '@tiptap/react';
 import { stepToGap } from '../editor/stepping';
 import type { useAnotherLeaf } from './LeavesOfCase';
-import type { LeafSlip } from './leafSlip';
-import { goToMargin } from './whereKeysGo';
+import type { LeafSlip } from '../writing/capture/leafSlip';
+import { goToMargin } from '../writing/surface/whereKeysGo';
 
 /** What the acts of a leaf need. */
 interface OnLeaf {

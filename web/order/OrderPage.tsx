@@ -3,11 +3,11 @@ import { useBank } from '../api/bank';
 import { useBankIndex } from '../api/useBankIndex';
 import { Figure } from '../shell/Figure';
 import { Failed, Loading } from '../ui';
-import { AlikeSection } from './AlikeSection';
-import { PersonalSection } from './PersonalSection';
-import { RewordedSection } from './RewordedSection';
-import { SharedEndsSection } from './SharedEndsSection';
-import { TypedAgainSection } from './TypedAgainSection';
+import { AlikeSection } from '../doubles/AlikeSection';
+import { PersonalSection } from '../personal/PersonalSection';
+import { RewordedSection } from '../rewording/RewordedSection';
+import { SharedEndsSection } from '../doubles/SharedEndsSection';
+import { TypedAgainSection } from '../phrases/TypedAgainSection';
 
 const OTHERS = [
   ['/order/words', 'Words of the house'],

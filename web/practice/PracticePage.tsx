@@ -9,7 +9,7 @@ import { KEYS, queryClient, usePlaced, usePractised } from '../api/queries';
 import { typedCue, type BankIndex } from '#core/bank';
 import { useBankIndex } from '../api/useBankIndex';
 import { mainPassage } from '#core/entry';
-import { PassageView } from '../bank/PassageView';
+import { PassageView } from '../show/PassageView';
 import { calendarToday } from '#client/clock';
 import { Figure } from '../shell/Figure';
 import { Button, Failed, Key, Loading, Notice, TextField } from '../ui';

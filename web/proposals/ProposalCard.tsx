@@ -6,9 +6,9 @@ import { mergedEntry, type Merged } from '#core/difference';
 import { call, inWords } from '#client/api';
 import { takeKept } from '../api/bank';
 import { KEYS, queryClient, useRevision } from '../api/queries';
-import { DifferenceView, titleOf } from '../bank/DifferenceView';
-import { keepUnsaved, unsavedKey } from '../bank/useEntryChange';
+import { DifferenceView, titleOf } from '../show/DifferenceView';
 import { instantInWords } from '#client/clock';
+import { keepUnsaved, unsavedKey } from '#client/unsaved';
 import { useShell } from '../shell/ShellContext';
 import { Button, Notice, TextField } from '../ui';
 

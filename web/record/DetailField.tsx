@@ -1,5 +1,5 @@
 import { DETAILS, isDay, readBack } from '#core/record';
-import { LANGUAGES, languageName } from '../bank/wording/languages';
+import { LANGUAGES, languageName } from '#core/language';
 import { writtenToday } from '#client/clock';
 import { ActingSelect, SelectField, TextField } from '../ui';
 

@@ -1,7 +1,5 @@
 import type { ReactNode, Ref } from 'react';
 import { useLocation } from 'react-router';
-import { DoneElsewhere } from '../bank/many/DoneElsewhere';
-import { Finder } from '../finder/Finder';
 import { useShell } from './ShellContext';
 
 interface Props {
@@ -13,17 +11,17 @@ interface Props {
 
 /** The figure every main screen is built on: a leaf, and the margin beside it, where the finder opens too. */
 export function Figure({ children, margin, marginLabel, marginRef }: Props) {
-  const { finderOpen } = useShell();
+  const { finderOpen, finder, doneElsewhere } = useShell();
   const { pathname } = useLocation();
   return (
     <div className="figure-grid">
       <main className="leaf-page" id="leaf" tabIndex={-1}>
         {/* On a leaf nothing stands above what one writes. */}
-        {!pathname.startsWith('/cases') && <DoneElsewhere />}
+        {!pathname.startsWith('/cases') && doneElsewhere}
         {children}
       </main>
       <aside ref={marginRef} aria-label={marginLabel} className="relative min-w-0" data-print="no">
-        {finderOpen && <Finder />}
+        {finderOpen && finder}
         {/* As tall as the leaf, so that what is made to stay in sight can. */}
         <div hidden={finderOpen} className="h-full">
           {margin}

@@ -1,4 +1,4 @@
-import { createContext, useContext } from 'react';
+import { createContext, useContext, type ReactNode } from 'react';
 import type { Member } from '#contracts';
 
 /** What a screen can do with an entry the finder found; null where it can only be opened. */
@@ -18,6 +18,12 @@ export interface Shell {
   /** Registered by the leaf: how to place an entry at the caret, and what else can be done here. */
   screen: { place: Placer | null; actions: Action[] };
   setScreen: (screen: Shell['screen']) => void;
+  /** The screens that the finder can go to, in its order. */
+  places: readonly { label: string; to: string }[];
+  /** The finder itself, which a screen shows in its margin. */
+  finder: ReactNode;
+  /** What was done before one came to this screen, with its undo. */
+  doneElsewhere: ReactNode;
 }
 
 export const ShellContext = createContext<Shell | null>(null);

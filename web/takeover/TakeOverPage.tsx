@@ -5,7 +5,6 @@ import type { CollectionFile } from '#contracts';
 import { renewCollection, useAtHand, useBank } from '../api/bank';
 import { call } from '#client/api';
 import { KEYS, queryClient } from '../api/queries';
-import { setDone } from '../bank/many/lastDone';
 import type { BankIndex } from '#core/bank';
 import { useBankIndex } from '../api/useBankIndex';
 import { Figure } from '../shell/Figure';
@@ -13,6 +12,7 @@ import { Button, Failed, FileDrop, Loading, Refused, SelectField } from '../ui';
 import { ArrivalsList } from './ArrivalsList';
 import { planTakeOver, type Choice } from '#core/takeover';
 import { readCollectionFile } from '#client/files';
+import { setDone } from '#client/acts';
 
 const entriesInWords = (count: number) => (count === 1 ? 'one entry' : `${count.toLocaleString()} entries`);
 

@@ -1,0 +1,68 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Entry } from '#contracts';
+import { call } from '#client/api';
+import { Button, Failed, Loading } from '../ui';
+
+interface Props {
+  entries: readonly Entry[];
+  go: () => void;
+  close: () => void;
+}
+
+const cuesOf = (entries: readonly Entry[]) =>
+  entries.flatMap(({ content }) => (content.retired ? [] : content.cues.map(({ text }) => text)));
+
+const TOLD = 6;
+const few = (all: readonly string[]) =>
+  all.slice(0, TOLD).join(', ') + (all.length > TOLD ? ` and ${all.length - TOLD} more` : '');
+
+/** Asks before entries are deleted, and says what that touches. */
+export function DeleteAsk({ entries, go, close }: Props) {
+  const ids = entries.map(({ id }) => id);
+  const touched = useQuery({
+    queryKey: ['touched', ids],
+    queryFn: () => call('touched', { body: { entries: ids } }),
+    staleTime: 0,
+  });
+  const cues = cuesOf(entries);
+  const what = entries.length === 1 ? `“${entries[0]!.content.title}”` : `${entries.length} entries`;
+  return (
+    <div role="alertdialog" aria-label={`Delete ${what}?`} className="grid gap-2 border-l-2 border-rust pl-3">
+      <p className="text-[14px] font-semibold break-words">Delete {what}?</p>
+      {touched.isPending && <Loading what="what that touches" />}
+      {touched.isError && (
+        <Failed what="what that touches" error={touched.error} retry={() => void touched.refetch()} />
+      )}
+      {touched.data && (
+        <ul className="list-disc pl-5 text-[13.5px] text-soft">
+          {cues.length > 0 && (
+            <li>
+              {cues.length === 1 ? 'Its cue is' : 'Their cues are'} free then: {few(cues)}.
+            </li>
+          )}
+          {touched.data.within.length > 0 && (
+            <li>
+              A hole is left in {few(touched.data.within.map(({ title }) => `“${title}”`))}, which{' '}
+              {touched.data.within.length === 1 ? 'holds' : 'hold'} such an entry.
+            </li>
+          )}
+          {touched.data.drafts > 0 && (
+            <li>
+              {touched.data.drafts === 1
+                ? 'One unfinished draft holds'
+                : `${touched.data.drafts} unfinished drafts hold`}{' '}
+              what was placed from here: the words stay as they are.
+            </li>
+          )}
+          <li>It waits in the wastebasket, with its history, and can be brought back.</li>
+        </ul>
+      )}
+      <p className="flex gap-2">
+        <Button look="main" autoFocus disabled={!touched.data} onClick={go}>
+          Delete
+        </Button>
+        <Button onClick={close}>Keep</Button>
+      </p>
+    </div>
+  );
+}

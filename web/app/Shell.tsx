@@ -1,0 +1,178 @@
+import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
+import {
+  NavLink,
+  Navigate,
+  Outlet,
+  useLocation,
+  useNavigate,
+  useNavigationType,
+  NavigationType,
+} from 'react-router';
+import { Search } from 'lucide-react';
+import type { Member } from '#contracts';
+import { call } from '#client/api';
+import { leaveSession } from '../account/leaveSession';
+import { DoneElsewhere } from '../acts/DoneElsewhere';
+import { useBank } from '../api/bank';
+import { usePreferences, useSession } from '../api/queries';
+import { useLiveEvents } from '../api/useLiveEvents';
+import { Finder } from '../finder/Finder';
+import { NEWEST } from '../news/news';
+import { ownTab } from '#client/kept';
+import { Button, Failed, Key, Loading, Menu } from '../ui';
+import { liveKeys, useKeyListener, useLiveKeys } from '../shell/keys';
+import { Offline } from '../shell/Offline';
+import { ShellContext, type Shell as ShellValue } from '../shell/ShellContext';
+import { switchTheme } from '../shell/theme';
+import { useScreenTitle } from '../shell/useScreenTitle';
+import { LOOKED_UP, SCREENS } from './screens';
+
+/** What every screen has around it. */
+const AROUND = { finder: <Finder />, doneElsewhere: <DoneElsewhere /> };
+
+const NO_SCREEN: ShellValue['screen'] = { place: null, actions: [] };
+
+const linkLook = ({ isActive }: { isActive: boolean }) =>
+  `py-1 border-b-2 ${isActive ? 'border-elder text-ink' : 'border-transparent text-soft hover:text-ink'}`;
+
+async function signOut(): Promise<void> {
+  await call('signOut').catch(() => undefined);
+  await leaveSession();
+}
+
+const HEAD =
+  'mx-auto flex max-w-[76rem] items-center gap-6 px-7 py-3 max-[899px]:gap-4 max-[899px]:px-3 max-[599px]:flex-wrap max-[599px]:gap-y-1';
+
+const Brand = () => (
+  <NavLink
+    to="/"
+    className="flex items-center gap-2 font-book text-[19px] font-semibold text-elder max-[480px]:hidden"
+  >
+    <img src="/leaf.svg" alt="" width={20} height={20} />
+    Elderleaf
+  </NavLink>
+);
+
+/** The frame of the page with nothing in it: painted before it is known who looks at it, and what. */
+export const Frame = ({ children }: { children?: ReactNode }) => (
+  <>
+    <header className={HEAD}>
+      <Brand />
+    </header>
+    {children}
+  </>
+);
+
+const NewsDot = () => (
+  <span title="Something is new" className="ml-1.5 inline-block size-2 rounded-full bg-leaf align-middle">
+    <span className="sr-only">, something is new</span>
+  </span>
+);
+
+function Head({ member, openFinder }: { member: Member; openFinder: () => void }) {
+  const navigate = useNavigate();
+  const seen = usePreferences().data?.newsSeen;
+  // Who has never looked is new here: all is new to them, and nothing needs saying.
+  const isNews = seen !== undefined && seen < NEWEST;
+  return (
+    <header data-print="no" className={HEAD}>
+      <a href="#leaf" className="sr-only focus:not-sr-only">
+        Skip to the leaf
+      </a>
+      <Brand />
+      <nav aria-label="Main" className="flex gap-5 text-[15px] max-[480px]:gap-3">
+        <NavLink to="/" end className={linkLook}>
+          Desk
+        </NavLink>
+        <NavLink to="/bank" className={linkLook}>
+          Bank
+        </NavLink>
+        <NavLink to="/cues" className={linkLook}>
+          Cues
+        </NavLink>
+        <NavLink to="/glossaries" className={linkLook}>
+          Glossaries
+        </NavLink>
+      </nav>
+      <div className="ml-auto flex items-center gap-4 text-[14px]">
+        <Button onClick={openFinder} aria-keyshortcuts="F2">
+          <Search size={14} aria-hidden /> Find <Key>F2</Key>
+        </Button>
+        <Menu
+          trigger={
+            <Button look="text">
+              {member.name}
+              {isNews && <NewsDot />}
+            </Button>
+          }
+          items={[
+            ...SCREENS.flatMap(({ menu, paths: [to] }) =>
+              menu && (!menu.for || menu.for === member.role)
+                ? [{ label: menu.label, onSelect: () => void navigate(to) }]
+                : [],
+            ),
+            { label: 'Light or dark', onSelect: switchTheme },
+            { label: 'Sign out', onSelect: () => void signOut() },
+          ]}
+        />
+      </div>
+    </header>
+  );
+}
+
+function SignedIn({ member }: { member: Member }) {
+  // Before anything reads what the tab keeps.
+  useState(() => ownTab(member.id));
+  // The finder belongs to the address it was opened at: going elsewhere closes it.
+  const [finderAt, setFinderAt] = useState<string | null>(null);
+  const [screen, setScreen] = useState(NO_SCREEN);
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  const finderOpen = finderAt === pathname;
+  const setFinderOpen = useCallback((open: boolean) => setFinderAt(open ? pathname : null), [pathname]);
+  const isBack = useNavigationType() === NavigationType.Pop;
+  // A new screen begins at its head; going back, the browser finds the old place itself.
+  useEffect(() => {
+    if (!isBack) window.scrollTo(0, 0);
+  }, [pathname, isBack]);
+  useLiveEvents(member.id);
+  useKeyListener();
+  useScreenTitle();
+  // Asked for on every screen, so that it is there when the leaf is opened.
+  useBank();
+  const showKeys = () => {
+    const here = liveKeys().map(({ key, does }) => [key, does] as const);
+    void navigate('/keys', { state: { here } });
+  };
+  useLiveKeys([
+    { key: 'F2', does: 'Find wording, go anywhere', run: () => setFinderOpen(!finderOpen) },
+    { key: '?', does: 'Show the keys', run: showKeys },
+  ]);
+  const value = useMemo(
+    () => ({ member, finderOpen, setFinderOpen, screen, setScreen, places: LOOKED_UP, ...AROUND }),
+    [member, finderOpen, setFinderOpen, screen],
+  );
+  return (
+    <ShellContext.Provider value={value}>
+      <Head member={member} openFinder={() => setFinderOpen(true)} />
+      <Offline />
+      <Outlet />
+    </ShellContext.Provider>
+  );
+}
+
+/** The frame of every screen for someone signed in: the head line, live keys, live events, the finder. */
+export function Shell() {
+  const session = useSession();
+  const location = useLocation();
+  if (session.isPending)
+    return (
+      <Frame>
+        <Loading what="your desk" />
+      </Frame>
+    );
+  if (session.isError)
+    return <Failed what="your session" error={session.error} retry={() => void session.refetch()} />;
+  if (!session.data) return <Navigate to="/sign-in" replace state={{ from: location.pathname }} />;
+  return <SignedIn member={session.data} />;
+}

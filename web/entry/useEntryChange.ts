@@ -1,0 +1,128 @@
+import { useMutation } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import type { Entry } from '#contracts';
+import { withoutUnusedConditions, type EntryContent } from '#core/entry';
+import { call, isProblem } from '#client/api';
+import {
+  dropUnsaved,
+  keepUnsaved,
+  readUnsaved,
+  saysNothing,
+  unsavedKey,
+  type EntryChange,
+} from '#client/unsaved';
+import { takeKept } from '../api/bank';
+import { KEYS, queryClient } from '../api/queries';
+
+/** A long entry is compared only when the keys rest. */
+const AT_REST_MS = 400;
+
+/** Written and taken back again, there is nothing to save: the change goes once the keys rest. */
+function useLettingGoOfNothing(
+  change: EntryChange | null,
+  { content, base }: EntryChange,
+  setChange: (change: null) => void,
+): void {
+  useEffect(() => {
+    if (!change) return;
+    const rest = setTimeout(() => saysNothing(change, { content, base }) && setChange(null), AT_REST_MS);
+    return () => clearTimeout(rest);
+  }, [change, content, base, setChange]);
+}
+
+/** Where a new entry goes, or which entry is changed. */
+export type Target = { entry: Entry } | { collection: string };
+
+/**
+ * The change being made to an entry. It follows the entry while nothing is changed here; once something is,
+ * it stays as it is, and `theirs` is what someone else has saved meanwhile.
+ */
+export function useEntryChange(
+  member: string,
+  target: Target,
+  fresh: EntryContent,
+  /** Whether it can only be proposed to those who keep the entry. */
+  isProposal: boolean,
+  told: { saved: (entry: Entry) => void; proposed: () => void },
+) {
+  const entry = 'entry' in target ? target.entry : null;
+  const key = unsavedKey(member, entry?.id);
+  const start: EntryChange = { base: entry?.revision ?? 0, content: entry?.content ?? fresh, reason: '' };
+  const [change, setChange] = useState<EntryChange | null>(() => readUnsaved(key));
+  const [setAside, setSetAside] = useState<EntryChange | null>(null);
+  const now = change ?? start;
+  useEffect(() => {
+    // With no room on this computer the page itself still holds the change.
+    if (change) keepUnsaved(key, change);
+    else dropUnsaved(key);
+  }, [change, key]);
+  useLettingGoOfNothing(change, start, setChange);
+  const put = (next: EntryChange) => setChange(next);
+
+  const save = useMutation({
+    mutationFn: async (base: number) => {
+      const body = { content: withoutUnusedConditions(now.content), reason: now.reason };
+      if (entry && isProposal) {
+        await call('propose', { params: { entry: entry.id }, body: { ...body, base } });
+        return null;
+      }
+      if (now.proposal) {
+        const accept = { content: body.content, revision: base };
+        const params = { proposal: now.proposal };
+        return (await call('answerProposal', { params, body: { accept, answer: now.reason } })).entry;
+      }
+      if (entry) return call('saveEntry', { params: { entry: entry.id }, body, version: base });
+      const sent = now.sent ?? crypto.randomUUID();
+      put({ ...now, sent });
+      const collection = 'collection' in target ? target.collection : '';
+      return call('makeEntry', { body: { ...body, collection, key: sent } });
+    },
+    onSuccess: (kept) => {
+      setChange(null);
+      setSetAside(null);
+      void queryClient.invalidateQueries({ queryKey: KEYS.proposals });
+      if (!kept) return told.proposed();
+      takeKept(kept);
+      told.saved(kept);
+    },
+  });
+  const refusedFor = isProblem(save.error, 'moved-on') ? (save.error.problem.current as Entry) : null;
+  const theirs = change && entry && entry.revision > change.base ? entry : refusedFor;
+  return {
+    ...now,
+    isChanged: change !== null,
+    setContent: (content: EntryContent) => put({ ...now, content }),
+    setReason: (reason: string) => put({ ...now, reason }),
+    bringBack: (content: EntryContent, revision: number) =>
+      put({ ...now, content, reason: `Revision ${revision} brought back` }),
+    save: () => {
+      // Nothing makes no revision.
+      if (saysNothing(now, start)) setChange(null);
+      else save.mutate(now.base);
+    },
+    saving: save.isPending,
+    error: refusedFor ? null : save.error,
+    /** What someone else saved since this change was begun; null when nobody did. */
+    theirs: change ? theirs : null,
+    saveOverTheirs: () => theirs && save.mutate(theirs.revision),
+    /** Goes on with the change made one with theirs, as a change to what they saved. */
+    takeMerged: (content: EntryContent, base: number) => {
+      put({ ...now, content, base });
+      save.reset();
+    },
+    /** Lets go of the change: it can be brought back until the page is left. */
+    letGo: () => {
+      setSetAside(change);
+      setChange(null);
+      save.reset();
+    },
+    setAside,
+    takeUpAgain: () => {
+      // As a change of one's own: the proposal it came from may have been answered meanwhile.
+      setChange(setAside && { ...setAside, base: entry?.revision ?? 0, proposal: undefined });
+      setSetAside(null);
+    },
+  };
+}
+
+export type EntryChanging = ReturnType<typeof useEntryChange>;

@@ -1,0 +1,227 @@
+import { useState } from 'react';
+import { X } from 'lucide-react';
+import type { EntryContent, Part, Wording, WordingPlace } from '#core/entry';
+import { Button } from '../../ui';
+import { joinOf, JOINS, JOINS_IN_WORDS, type Join } from '#core/passage';
+import { languageName, LANGUAGES } from '#core/language';
+
+interface Props {
+  content: EntryContent;
+  place: WordingPlace;
+  editable: boolean;
+  go: (place: WordingPlace) => void;
+  put: (wordings: Wording[]) => void;
+}
+
+/** An id that none of these has yet. */
+function freeId(stem: string, taken: readonly { id: string }[]): string {
+  let number = taken.length + 1;
+  while (taken.some(({ id }) => id === `${stem}${number}`)) number += 1;
+  return `${stem}${number}`;
+}
+
+const choiceLook = (on: boolean) =>
+  on ? 'border-b-[1.5px] border-leaf font-semibold text-leaf' : 'text-soft hover:text-elder';
+
+interface ChoicesProps<T extends { id: string; name: string }> {
+  label: string;
+  all: readonly T[];
+  current: T;
+  go: (one: T) => void;
+}
+
+function Choices<T extends { id: string; name: string }>({ label, all, current, go }: ChoicesProps<T>) {
+  return (
+    <div role="radiogroup" aria-label={label} className="flex flex-wrap items-baseline gap-x-4">
+      <span className="eyebrow">{label}</span>
+      {all.map((one) => (
+        <button
+          key={one.id}
+          type="button"
+          role="radio"
+          aria-checked={one.id === current.id}
+          className={choiceLook(one.id === current.id)}
+          onClick={() => go(one)}
+        >
+          {one.name || 'unnamed'}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+interface SettingsProps extends Omit<Props, 'place'> {
+  wording: Wording;
+  part: Part;
+}
+
+/** The wording at hand: its name and language; and its parts, which go to boxes of their own. */
+function Settings({ content, wording, part, go, put }: SettingsProps) {
+  const { wordings } = content;
+  const set = (changed: Wording) => put(wordings.map((one) => (one.id === wording.id ? changed : one)));
+  const removeWording = () => {
+    const rest = wordings.filter(({ id }) => id !== wording.id);
+    put(rest);
+    go({ wording: rest[0]!.id, part: rest[0]!.parts[0]!.id });
+  };
+  const removePart = () => {
+    const parts = wording.parts.filter(({ id }) => id !== part.id);
+    set({ ...wording, parts });
+    go({ wording: wording.id, part: parts[0]!.id });
+  };
+  const languages = LANGUAGES.includes(wording.language) ? LANGUAGES : [wording.language, ...LANGUAGES];
+  return (
+    <div className="mt-1 flex flex-wrap items-baseline gap-x-4 gap-y-1 text-[14px] text-soft">
+      <label className="flex items-baseline gap-2">
+        Called
+        <input
+          className="input w-36 text-ink"
+          maxLength={60}
+          value={wording.name}
+          onChange={({ target }) => target.value.trim() !== '' && set({ ...wording, name: target.value })}
+        />
+      </label>
+      <label className="flex items-baseline gap-2">
+        in
+        <select
+          aria-label="Language"
+          className="input w-auto bg-page text-ink"
+          value={wording.language}
+          onChange={({ target }) => set({ ...wording, language: target.value })}
+        >
+          {languages.map((language) => (
+            <option key={language} value={language}>
+              {languageName(language)}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="flex items-baseline gap-2">
+        joins
+        <select
+          aria-label="Joins what stands beside it"
+          className="input w-auto bg-page text-ink"
+          value={wording.joins ?? ''}
+          onChange={({ target }) => {
+            const { joins: _, ...others } = wording;
+            set(target.value === '' ? others : { ...others, joins: target.value as Join });
+          }}
+        >
+          <option value="">{JOINS_IN_WORDS[joinOf(wording.parts.at(-1)!.passage)]}, by what it is</option>
+          {JOINS.map((join) => (
+            <option key={join} value={join}>
+              {JOINS_IN_WORDS[join]}
+            </option>
+          ))}
+        </select>
+      </label>
+      {wordings.length > 1 && (
+        <Button look="text" onClick={removeWording}>
+          Remove this wording
+        </Button>
+      )}
+      {wording.parts.length > 1 && (
+        <span className="flex items-baseline gap-2">
+          <label className="flex items-baseline gap-2">
+            Part called
+            <input
+              className="input w-32 text-ink"
+              maxLength={60}
+              value={part.name}
+              onChange={({ target }) =>
+                set({
+                  ...wording,
+                  parts: wording.parts.map((one) =>
+                    one.id === part.id ? { ...one, name: target.value } : one,
+                  ),
+                })
+              }
+            />
+          </label>
+          <button
+            type="button"
+            aria-label={`Remove the part ${part.name}`}
+            className="rounded-[3px] p-1 hover:text-elder"
+            onClick={removePart}
+          >
+            <X size={14} aria-hidden />
+          </button>
+        </span>
+      )}
+    </div>
+  );
+}
+
+/** Which wording of the entry is at hand, and which part of it; more of either are made here. */
+export function WordingsBar({ content, place, editable, go, put }: Props) {
+  const { wordings } = content;
+  const wording = wordings.find(({ id }) => id === place.wording) ?? wordings[0]!;
+  const part = wording.parts.find(({ id }) => id === place.part) ?? wording.parts[0]!;
+  const several = wordings.length > 1 || wording.parts.length > 1;
+  const addWording = () => {
+    const id = freeId('w', wordings);
+    // Begun with the words of the one at hand, to be written anew.
+    put([...wordings, { ...wording, id, name: `Wording ${wordings.length + 1}` }]);
+    go({ wording: id, part: part.id });
+  };
+  const addPart = () => {
+    const id = freeId('p', wording.parts);
+    const fresh: Part = {
+      id,
+      name: wording.parts.length === 1 ? 'Subject' : `Part ${wording.parts.length + 1}`,
+      passage: { type: 'doc', content: [{ type: 'paragraph' }] },
+    };
+    // The last part is the text itself; what has a box of its own stands before it.
+    const parts = [...wording.parts.slice(0, -1), fresh, wording.parts.at(-1)!];
+    put(wordings.map((one) => (one.id === wording.id ? { ...one, parts } : one)));
+    go({ wording: wording.id, part: id });
+  };
+  // Of one wording alone there is little to set: how it joins, for those who ask, and where it is not as of others.
+  const [asked, setAsked] = useState(false);
+  const isPlain = wording.joins === undefined && joinOf(wording.parts.at(-1)!.passage) === 'words';
+  const settings = several || asked || !isPlain;
+  if (!several && !editable) return null;
+  return (
+    <div className="mb-3 border-b border-hair pb-2">
+      <div className="flex flex-wrap items-baseline gap-x-6 gap-y-1 text-[14px]">
+        {wordings.length > 1 && (
+          <Choices
+            label="Wording"
+            all={wordings}
+            current={wording}
+            go={(one) =>
+              go({
+                wording: one.id,
+                part: (one.parts.find(({ name }) => name === part.name) ?? one.parts[0]!).id,
+              })
+            }
+          />
+        )}
+        {wording.parts.length > 1 && (
+          <Choices
+            label="Part"
+            all={wording.parts}
+            current={part}
+            go={(one) => go({ wording: wording.id, part: one.id })}
+          />
+        )}
+        {editable && (
+          <span className="ml-auto flex gap-3">
+            <Button look="text" onClick={addWording} title="In another language, or longer or shorter">
+              Add a wording
+            </Button>
+            <Button look="text" onClick={addPart} title="A part with a box of its own, such as Subject">
+              Add a part
+            </Button>
+            {!settings && (
+              <Button look="text" onClick={() => setAsked(true)} title="With a space, closely, or as it is">
+                How it joins
+              </Button>
+            )}
+          </span>
+        )}
+      </div>
+      {editable && settings && <Settings {...{ content, wording, part, editable, go, put }} />}
+    </div>
+  );
+}

@@ -1,0 +1,213 @@
+import type { Editor } from '@tiptap/react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Link } from 'react-router';
+import type { Entry } from '#contracts';
+import { type Condition, type EntryContent, fieldFromWords, mainPassage, withPassage } from '#core/entry';
+import type { Passage } from '#core/passage';
+import { inWords, isProblem } from '#client/api';
+import { useLiveKeys } from '../shell/keys';
+import { useShell } from '../shell/ShellContext';
+import { Button, Key, Notice, TextField } from '../ui';
+import type { BankIndex } from '#core/bank';
+import { useEntryChange } from '../entry/useEntryChange';
+import { insertBlank, selectedWords } from '../entry/wording/WordingBar';
+import { WordingEditor } from '../entry/wording/WordingEditor';
+
+interface Props {
+  entry: Entry;
+  index: BankIndex;
+  close: () => void;
+}
+
+const tagsOf = (text: string) => [
+  ...new Set(
+    text
+      .split(',')
+      .map((tag) => tag.trim())
+      .filter(Boolean),
+  ),
+];
+
+interface HeadsProps {
+  content: EntryContent;
+  leadIn: string;
+  put: (change: Partial<EntryContent>) => void;
+}
+
+/** Its cue, title and tags. */
+function Heads({ content, leadIn, put }: HeadsProps) {
+  // As it is typed: a comma has no tag behind it yet.
+  const [tags, setTags] = useState(content.tags.join(', '));
+  return (
+    <div className="grid grid-cols-[7rem_minmax(0,1fr)_10rem] gap-x-5 gap-y-2 max-[899px]:grid-cols-1">
+      <TextField
+        label={leadIn ? `Cue, after ${leadIn}` : 'Cue'}
+        className="cue"
+        spellCheck={false}
+        maxLength={40}
+        value={content.cues[0]?.text ?? ''}
+        onChange={({ target: { value } }) =>
+          put({
+            cues:
+              value.trim() === ''
+                ? content.cues.slice(1)
+                : [{ ...content.cues[0], text: value.trim() }, ...content.cues.slice(1)],
+          })
+        }
+      />
+      <TextField
+        label="Title"
+        autoFocus
+        maxLength={200}
+        value={content.title}
+        onChange={({ target }) => put({ title: target.value })}
+      />
+      <TextField
+        label="Tags, with commas"
+        value={tags}
+        onChange={({ target }) => {
+          setTags(target.value);
+          put({ tags: tagsOf(target.value) });
+        }}
+      />
+    </div>
+  );
+}
+
+/** What is changed in the row, and what can be done with it. */
+function useRowChange({ entry, index, close }: Props) {
+  const { member } = useShell();
+  const collection = index.collections.get(entry.collection);
+  const isProposal = collection?.right === 'contribute';
+  const changing = useEntryChange(member.id, { entry }, entry.content, isProposal, {
+    saved: close,
+    proposed: close,
+  });
+  const { content, setContent, theirs, isChanged } = changing;
+  const place = { wording: content.wordings[0]!.id, part: content.wordings[0]!.parts.at(-1)!.id };
+  const latest = useRef(content);
+  useEffect(() => {
+    latest.current = content;
+  });
+  const put = (change: Partial<EntryContent>) => {
+    latest.current = { ...latest.current, ...change };
+    setContent(latest.current);
+  };
+  const newField = (words: string) => {
+    const field = fieldFromWords(words, latest.current.fields);
+    put({ fields: [...latest.current.fields, field] });
+    return field.id;
+  };
+  const titles = useMemo(
+    () => new Map([...index.entries.values()].map((one) => [one.id, one.content.title])),
+    [index],
+  );
+  const editor = useRef<Editor | null>(null);
+  const makeBlank = () => {
+    if (editor.current) insertBlank(editor.current, newField(selectedWords(editor.current)));
+  };
+  useLiveKeys([{ key: 'F4', does: 'Make the selected words a blank', run: makeBlank }]);
+  const mayPropose = !isProposal || changing.reason.trim() !== '';
+  const save = () => {
+    if (!isChanged) close();
+    else if (mayPropose && !theirs && !changing.saving) changing.save();
+  };
+  return {
+    collection,
+    isProposal,
+    changing,
+    put,
+    newField,
+    titles,
+    mayPropose,
+    save,
+    putPassage: (passage: Passage) => put(withPassage(latest.current, place, passage)),
+    changeCondition: (id: string, when: Condition) =>
+      put({
+        conditions: (latest.current.conditions ?? []).map((one) => (one.id === id ? { id, when } : one)),
+      }),
+    editorReady: (made: Editor) => {
+      editor.current = made;
+    },
+  };
+}
+
+/** An entry of the sheet open for changing where it stands: title, cue, wording. What is not saved waits on its page too. */
+export function RowEditor({ entry, index, close }: Props) {
+  const row = useRowChange({ entry, index, close });
+  const { collection, isProposal, changing, put, mayPropose, save } = row;
+  const { content, error, theirs } = changing;
+  return (
+    <form
+      aria-label={`Change ${entry.content.title}`}
+      className="grid gap-3 border-l-2 border-leaf px-7 py-4 max-[899px]:px-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save();
+      }}
+      onKeyDown={(event) => {
+        // What was changed is not closed away by a key.
+        if (event.key === 'Escape' && !changing.isChanged) close();
+        if (event.key === 'Enter' && event.ctrlKey) {
+          event.preventDefault();
+          save();
+        }
+      }}
+    >
+      <Heads content={content} leadIn={collection?.leadIn ?? ''} put={put} />
+      <WordingEditor
+        passage={mainPassage(content)}
+        fields={content.fields}
+        conditions={content.conditions ?? []}
+        entries={row.titles}
+        editable
+        onChange={row.putPassage}
+        newField={row.newField}
+        changeCondition={row.changeCondition}
+        makeOptional={() => 'Optional passages are made on the entry’s page.'}
+        editorReady={row.editorReady}
+      />
+      {isProposal && (
+        <TextField
+          label="Why you propose it"
+          maxLength={300}
+          value={changing.reason}
+          onChange={({ target }) => changing.setReason(target.value)}
+        />
+      )}
+      {theirs && (
+        <Notice tone="warning" title="Somebody saved this entry meanwhile.">
+          Your change is kept.{' '}
+          <Link to={`/bank/${entry.id}`} className="text-elder underline">
+            See both on its page
+          </Link>
+          , and take words from either.
+        </Notice>
+      )}
+      {error && !isProblem(error, 'moved-on') && (
+        <Notice tone="warning" title={inWords(error)}>
+          Nothing was saved, and what you wrote stands here.
+        </Notice>
+      )}
+      <p className="flex flex-wrap items-center gap-3">
+        <Button look="main" type="submit" disabled={changing.saving || !mayPropose || theirs !== null}>
+          {isProposal ? 'Propose' : 'Save'}
+        </Button>
+        <Button
+          onClick={() => {
+            changing.letGo();
+            close();
+          }}
+        >
+          Leave it as it was
+        </Button>
+        <Link to={`/bank/${entry.id}`} className="text-[14px] text-elder underline">
+          All of it
+        </Link>
+        <span className="text-[13px] text-soft">
+          <Key>Ctrl</Key> <Key>Enter</Key> saves
+        </span>
+      </p>
+    </form>
+  );
+}

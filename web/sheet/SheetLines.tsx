@@ -1,0 +1,220 @@
+import { useWindowVirtualizer, type VirtualItem } from '@tanstack/react-virtual';
+import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { Link } from 'react-router';
+import type { Entry } from '#contracts';
+import { renewCollection, takeEntries } from '../api/bank';
+import { Button } from '../ui';
+import type { BankIndex } from '#core/bank';
+import type { SheetLook } from './look';
+import { RowEditor } from './RowEditor';
+import { SheetRow } from './SheetRow';
+import { useKeptPlace } from './useKeptPlace';
+import type { Selecting } from './useSelecting';
+import type { SheetLine } from './useSheetLines';
+
+const HEAD_PX = 58;
+const ROW_PX = 90;
+/** So many lines are drawn beyond what is seen: the next ones for Tab, and for a quick turn of the wheel. */
+const BEYOND = 8;
+/** What is passed by in scrolling is not asked for. */
+const REST_MS = 120;
+
+interface Props {
+  lines: readonly SheetLine[];
+  selecting: Selecting;
+  look: SheetLook;
+  /** How often entries were placed, by id. */
+  times: Readonly<Record<string, number>>;
+  due: ReadonlySet<string>;
+  index: BankIndex;
+}
+
+const PRINT = matchMedia('print');
+
+/** Whether the page is being printed: then all of it is wanted, not what is seen. */
+function usePrinting(): boolean {
+  return useSyncExternalStore(
+    (told) => {
+      PRINT.addEventListener('change', told);
+      return () => PRINT.removeEventListener('change', told);
+    },
+    () => PRINT.matches,
+  );
+}
+
+function Head({
+  line: { collection, entries, count },
+  selecting,
+  ...measured
+}: {
+  line: SheetLine & { kind: 'head' };
+  selecting: Selecting;
+  ref: (element: Element | null) => void;
+  'data-index': number;
+}) {
+  return (
+    <div {...measured}>
+      <h2 className="flex items-baseline gap-3 border-b border-hair px-7 pt-5 pb-1.5 max-[899px]:px-4">
+        <Link to={`/collections/${collection.id}`} className="font-book text-[19px] hover:text-elder">
+          {collection.name}
+        </Link>
+        {selecting.ids && entries.length > 0 && (
+          <Button
+            look="text"
+            className="text-[13px]"
+            onClick={() => selecting.add(entries.map(({ id }) => id))}
+          >
+            Select all
+          </Button>
+        )}
+        <span className="text-[12.5px] text-soft">
+          {count === 1 ? '1 entry' : `${count.toLocaleString()} entries`}
+          {collection.leadIn && (
+            <>
+              , cues after <span className="cue">{collection.leadIn}</span>
+            </>
+          )}
+        </span>
+      </h2>
+      {count === 0 && <p className="px-7 py-4 text-soft">Nothing is kept here yet.</p>}
+    </div>
+  );
+}
+
+interface Drawn {
+  line: SheetLine;
+  at: number;
+}
+
+/** About how long a line is, in px, until it has been drawn. */
+function lengthOf(line: SheetLine): number {
+  if (line.kind === 'head') return HEAD_PX;
+  return line.kind === 'waiting' ? line.count * ROW_PX : ROW_PX;
+}
+
+/** What a line is known by, so that its length is remembered wherever it comes to stand. */
+const keyOf = (line: SheetLine) =>
+  line.kind === 'entry' ? line.entry.id : `${line.kind} ${line.collection.id}`;
+
+/** Lines that follow each other, by their collections. */
+function sectionsOf(drawn: readonly Drawn[]): Drawn[][] {
+  const sections: Drawn[][] = [];
+  for (const one of drawn) {
+    const last = sections.at(-1);
+    if (last?.[0]!.line.collection === one.line.collection) last.push(one);
+    else sections.push([one]);
+  }
+  return sections;
+}
+
+/** Entries that come to be seen are asked for, where they are not at hand. */
+function useBroughtToHand(drawn: readonly Drawn[]): void {
+  const seen = new Set(drawn.flatMap(({ line }) => (line.kind === 'waiting' ? [line.collection.id] : [])));
+  const key = [...seen].join(' ');
+  useEffect(() => {
+    if (key === '') return undefined;
+    const rest = setTimeout(() => {
+      for (const id of key.split(' ')) void renewCollection(id);
+    }, REST_MS);
+    return () => clearTimeout(rest);
+  }, [key]);
+}
+
+/** The lines of the sheet, of which those are drawn that are seen; in print all of them. */
+export function SheetLines({ lines, selecting, look, times, due, index }: Props) {
+  const [editing, setEditing] = useState<string | null>(null);
+  const edit = useCallback((entry: Entry) => {
+    takeEntries([entry]);
+    setEditing(entry.id);
+  }, []);
+  const close = useCallback(() => setEditing(null), []);
+  const list = useRef<HTMLDivElement>(null);
+  const [top, setTop] = useState(0);
+  useEffect(() => setTop((list.current?.getBoundingClientRect().top ?? 0) + window.scrollY), [selecting.ids]);
+  const printing = usePrinting();
+  const measuredNow = useRef<() => VirtualItem[]>(() => []);
+  const place = useKeptPlace(() => measuredNow.current());
+  const virtual = useWindowVirtualizer({
+    initialOffset: place?.scrolled,
+    initialMeasurementsCache: place?.lengths,
+    count: lines.length,
+    estimateSize: (at) => lengthOf(lines[at]!),
+    getItemKey: (at) => keyOf(lines[at]!),
+    overscan: BEYOND,
+    scrollMargin: top,
+  });
+  useEffect(() => {
+    measuredNow.current = () => virtual.measurementsCache;
+  });
+  const items = virtual.getVirtualItems();
+  const drawn = printing
+    ? lines.map((line, at) => ({ line, at }))
+    : items.map(({ index: at }) => ({ line: lines[at]!, at }));
+  useBroughtToHand(drawn);
+  const measured = (at: number) => ({ ref: virtual.measureElement, 'data-index': at });
+  return (
+    <div ref={list} className="relative" style={{ height: printing ? undefined : virtual.getTotalSize() }}>
+      <div
+        style={
+          printing
+            ? undefined
+            : { transform: `translateY(${(items[0]?.start ?? top) - virtual.options.scrollMargin}px)` }
+        }
+      >
+        {sectionsOf(drawn).map((section) => {
+          const [first] = section;
+          const { collection } = first!.line;
+          return (
+            <section key={collection.id} aria-label={collection.name}>
+              {first!.line.kind === 'head' && (
+                <Head line={first!.line} selecting={selecting} {...measured(first!.at)} />
+              )}
+              <ul>
+                {section.map(({ line, at }) => {
+                  if (line.kind === 'head') return null;
+                  if (line.kind === 'waiting')
+                    return (
+                      <li
+                        key="waiting"
+                        {...measured(at)}
+                        className="sheet-row px-7"
+                        style={{ height: lengthOf(line) }}
+                      >
+                        <span className="appear-late sticky top-0 block py-6 text-soft">
+                          Fetching {line.count.toLocaleString()} entries …
+                        </span>
+                      </li>
+                    );
+                  const { entry } = line;
+                  if (editing === entry.id)
+                    return (
+                      <li key={entry.id} className="sheet-row" {...measured(at)}>
+                        <RowEditor entry={index.entries.get(entry.id) ?? entry} index={index} close={close} />
+                      </li>
+                    );
+                  return (
+                    <SheetRow
+                      key={entry.id}
+                      entry={entry}
+                      collection={collection}
+                      selected={selecting.ids ? selecting.ids.has(entry.id) : null}
+                      toggle={selecting.toggle}
+                      at={at}
+                      place={line.place}
+                      count={line.count}
+                      measure={virtual.measureElement}
+                      look={look}
+                      times={times[entry.id] ?? 0}
+                      isDue={due.has(entry.id)}
+                      edit={collection.right === 'read' ? null : edit}
+                    />
+                  );
+                })}
+              </ul>
+            </section>
+          );
+        })}
+      </div>
+    </div>
+  );
+}

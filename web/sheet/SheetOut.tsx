@@ -1,0 +1,74 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { sheetTable } from '#core/exchange';
+import { Button } from '../ui';
+import { keysOfEntry, setFilters } from '#core/bank';
+import { mainPassage } from '#core/entry';
+import type { Asked } from './asked';
+import type { SheetLine } from './useSheetLines';
+
+/** The entries of a sheet as a table, for the clipboard. */
+function tableOf(lines: readonly SheetLine[]) {
+  return sheetTable(
+    lines.flatMap((line) => {
+      if (line.kind !== 'entry') return [];
+      const { content } = line.entry;
+      return [
+        {
+          collection: line.collection.name,
+          cue: keysOfEntry(line.entry, line.collection) ?? '',
+          title: content.title,
+          wording: mainPassage(content),
+          purpose: content.purpose,
+          tags: content.tags,
+          nameOf: (id: string) => content.fields.find((field) => field.id === id)?.name ?? id,
+        },
+      ];
+    }),
+  );
+}
+
+const blob = (text: string, type: string) => new Blob([text], { type });
+
+/** What can be taken out of the sheet as it is narrowed: a print, a table on the clipboard. */
+export function SheetOut({ asked, lines }: { asked: Asked; lines: readonly SheetLine[] }) {
+  const [said, setSaid] = useState<string | null>(null);
+  const entries = lines.filter(({ kind }) => kind === 'entry').length;
+  const waiting = lines.reduce((sum, line) => sum + (line.kind === 'waiting' ? line.count : 0), 0);
+  const copy = async () => {
+    const { html, text } = tableOf(lines);
+    try {
+      await navigator.clipboard.write([
+        new ClipboardItem({ 'text/html': blob(html, 'text/html'), 'text/plain': blob(text, 'text/plain') }),
+      ]);
+      setSaid(
+        waiting > 0
+          ? `${entries} entries are copied as a table; ${waiting.toLocaleString()} are not at hand: choose one collection.`
+          : `${entries} entries are copied as a table.`,
+      );
+    } catch {
+      setSaid('The browser did not allow copying. Nothing was copied; allow the clipboard and try again.');
+    }
+  };
+  const ids =
+    asked.query.trim() === '' && setFilters(asked.narrowing) === 0
+      ? null
+      : lines.flatMap((line) => (line.kind === 'entry' ? [line.entry.id] : []));
+  return (
+    <>
+      <Link
+        to={`/bank/print${asked.collection ? `?in=${encodeURIComponent(asked.collection)}` : ''}`}
+        state={{ ids, order: asked.order }}
+        className="text-elder underline"
+      >
+        Print it
+      </Link>
+      <Button look="text" disabled={entries === 0} onClick={() => void copy()}>
+        Copy as a table
+      </Button>
+      <span role="status" className="text-soft empty:hidden">
+        {said}
+      </span>
+    </>
+  );
+}

@@ -1,0 +1,121 @@
+import { useState } from 'react';
+import type { Entry } from '#contracts';
+import { Button, Notice, TextField } from '../../ui';
+import { type BankIndex, placesFor } from '#core/bank';
+import { MANY_ACTS } from '#client/acts';
+import { DeleteAsk } from '../../acts/DeleteAsk';
+import { DoneNotice } from '../../acts/DoneNotice';
+import { MoveTo } from '../../acts/MoveTo';
+import { useMany } from '../../acts/useMany';
+
+interface Props {
+  index: BankIndex;
+  selected: ReadonlySet<string>;
+  select: (ids: ReadonlySet<string>) => void;
+  close: () => void;
+}
+
+/** A word to give, and the act it is given to. */
+function WordAct({
+  label,
+  hint,
+  act,
+  does,
+}: {
+  label: string;
+  hint: string;
+  act: string;
+  does: (word: string) => void;
+}) {
+  const [word, setWord] = useState('');
+  return (
+    <form
+      className="flex items-end gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (word.trim() === '') return;
+        does(word.trim());
+        setWord('');
+      }}
+    >
+      <div className="grow">
+        <TextField
+          label={label}
+          placeholder={hint}
+          maxLength={60}
+          value={word}
+          onChange={({ target }) => setWord(target.value)}
+        />
+      </div>
+      <Button type="submit" disabled={word.trim() === ''}>
+        {act}
+      </Button>
+    </form>
+  );
+}
+
+/** What can be done to the entries selected on the sheet, all of it at once and with an undo. */
+export function SelectedPanel({ index, selected, select, close }: Props) {
+  const [asking, setAsking] = useState(false);
+  const many = useMany(() => setAsking(false));
+  const entries = [...selected].flatMap((id) => index.entries.get(id) ?? []);
+  const kept = entries.filter(({ collection }) => index.collections.get(collection)?.right === 'keep');
+  const places = placesFor(kept, index);
+  const run = (work: (all: readonly Entry[]) => ReturnType<(typeof MANY_ACTS)['remove']>) =>
+    many.run(() => work(kept));
+  const isRetired = kept.length > 0 && kept.every(({ content }) => content.retired);
+  const none = kept.length === 0 || many.pending;
+  return (
+    <section aria-label="Selected entries" className="grid gap-4 pt-6">
+      <div className="flex items-baseline gap-3">
+        <h2 className="eyebrow grow">
+          <span role="status">{entries.length === 0 ? 'None selected' : `${entries.length} selected`}</span>
+        </h2>
+        {entries.length > 0 && (
+          <Button look="text" onClick={() => select(new Set())}>
+            Select none
+          </Button>
+        )}
+        <Button look="text" onClick={close}>
+          Done
+        </Button>
+      </div>
+      {kept.length < entries.length && (
+        <Notice title={`${entries.length - kept.length} of them are kept by others.`}>
+          What you do here is done to those that you keep.
+        </Notice>
+      )}
+      <DoneNotice many={many} />
+      <fieldset disabled={none} className="grid gap-4 disabled:opacity-60">
+        <MoveTo
+          label="Move them to"
+          places={places}
+          to={({ id, name }) => run((all) => MANY_ACTS.move(all, id, name))}
+        />
+        <WordAct
+          label="Tag them"
+          hint="such as winter"
+          act="Tag"
+          does={(tag) => run((all) => MANY_ACTS.tag(all, tag))}
+        />
+        <WordAct
+          label="Put before their cues"
+          hint="a letter or sign"
+          act="Put"
+          does={(lead) => run((all) => MANY_ACTS.putBefore(all, lead))}
+        />
+        <p className="flex flex-wrap gap-2">
+          {isRetired ? (
+            <Button onClick={() => run(MANY_ACTS.takeUp)}>Use them again</Button>
+          ) : (
+            <Button onClick={() => run(MANY_ACTS.retire)}>Take them out of use</Button>
+          )}
+          <Button onClick={() => setAsking(true)}>Delete them</Button>
+        </p>
+      </fieldset>
+      {asking && kept.length > 0 && (
+        <DeleteAsk entries={kept} go={() => run(MANY_ACTS.remove)} close={() => setAsking(false)} />
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,56 @@
+import { useMemo } from 'react';
+import type { Collection, Entry } from '#contracts';
+import { type BankIndex, isWanted, setFilters, type NarrowedBy } from '#core/bank';
+import { useFoundAway } from '../api/useFoundAway';
+import { collectionsAsked, type Asked } from './asked';
+import { ORDERS } from './orders';
+
+/** One line of the sheet. Entries of a collection that is away are one line together, as long as they will be. */
+export type SheetLine =
+  | { kind: 'head'; collection: Collection; entries: readonly Entry[]; count: number }
+  | { kind: 'entry'; collection: Collection; entry: Entry; place: number; count: number }
+  | { kind: 'waiting'; collection: Collection; count: number };
+
+/** The lines of the sheet; whether there are more by the words asked for, or why not all was searched. */
+export interface SheetShown {
+  lines: readonly SheetLine[];
+  more: boolean;
+  error: Error | null;
+}
+
+/** What the sheet shows: collections in their order, each with those of its entries that were asked for. */
+export function useSheetLines(
+  index: BankIndex,
+  { query, collection, order, narrowing }: Asked,
+  by: NarrowedBy,
+): SheetShown {
+  const isAsked = query.trim() !== '';
+  const away = useFoundAway(index, query);
+  const lines = useMemo((): SheetLine[] => {
+    const found = isAsked ? new Set(index.finder.find(query)) : null;
+    const byCollection = new Map<string, Entry[]>();
+    const isNarrowed = setFilters(narrowing) > 0;
+    const put = (entry: Entry) => {
+      const home = index.collections.get(entry.collection);
+      if (isNarrowed && (!home || !isWanted(entry, home, narrowing, by))) return;
+      const beside = byCollection.get(entry.collection);
+      if (beside) beside.push(entry);
+      else byCollection.set(entry.collection, [entry]);
+    };
+    for (const entry of index.bank.entries) if (!found || found.has(entry.id)) put(entry);
+    for (const entry of away.entries) put(entry);
+    return collectionsAsked(index.bank.collections, collection).flatMap((one): SheetLine[] => {
+      const waits = !isAsked && index.away.has(one.id);
+      const entries = waits ? [] : (byCollection.get(one.id) ?? []).sort(ORDERS[order].compare);
+      const count = waits ? (index.bank.counts[one.id] ?? 0) : entries.length;
+      if (count === 0 && (isAsked || isNarrowed || one.id !== collection)) return [];
+      const head: SheetLine = { kind: 'head', collection: one, entries, count };
+      if (waits) return [head, { kind: 'waiting', collection: one, count }];
+      return [
+        head,
+        ...entries.map((entry, place) => ({ kind: 'entry' as const, collection: one, entry, place, count })),
+      ];
+    });
+  }, [index, query, isAsked, collection, order, narrowing, by, away.entries]);
+  return { lines, more: away.more, error: away.error };
+}

@@ -1,0 +1,281 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import type { HouseWordGiven } from '#contracts';
+import { useBank } from '../api/bank';
+import { call, inWords } from '#client/api';
+import { houseWordsQuery, KEYS, queryClient } from '../api/queries';
+import type { BankIndex } from '#core/bank';
+import { useBankIndex } from '../api/useBankIndex';
+import { languageName, LANGUAGES } from '#core/language';
+import { Figure } from '../shell/Figure';
+import { Button, Failed, Loading, Notice, SelectField, TextField, Tick } from '../ui';
+import { LongWork } from '../longWork/LongWork';
+import { counted } from '../show/counted';
+import { PlacesFound } from './PlacesFound';
+import { useLongWork } from '../longWork/useLongWork';
+
+type Kept = HouseWordGiven & { id: string };
+
+const EMPTY: HouseWordGiven = { language: '', use: '', avoid: [], why: '', together: false };
+
+const settled = () => void queryClient.invalidateQueries({ queryKey: KEYS.houseWords });
+
+const listed = (text: string) =>
+  text
+    .split(/[,;]/)
+    .map((one) => one.trim())
+    .filter(Boolean);
+
+interface FormProps {
+  word: HouseWordGiven;
+  save: (word: HouseWordGiven) => void;
+  pending: boolean;
+  cancel: (() => void) | null;
+}
+
+function WordForm({ word, save, pending, cancel }: FormProps) {
+  const [now, setNow] = useState(word);
+  const [avoid, setAvoid] = useState(word.avoid.join(', '));
+  const put = (change: Partial<HouseWordGiven>) => setNow({ ...now, ...change });
+  return (
+    <form
+      aria-label={word.avoid.length > 0 ? 'Change a word' : 'A word of the house'}
+      className="grid gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save({ ...now, use: now.use.trim(), avoid: listed(avoid) });
+      }}
+    >
+      <div className="grid grid-cols-2 gap-x-5 gap-y-2 max-[899px]:grid-cols-1">
+        <TextField
+          label="We say"
+          maxLength={100}
+          value={now.use}
+          onChange={({ target }) => put({ use: target.value })}
+        />
+        <TextField
+          label="Not (several with commas)"
+          maxLength={500}
+          value={avoid}
+          onChange={({ target }) => setAvoid(target.value)}
+        />
+      </div>
+      <div className="grid grid-cols-[1fr_11rem] gap-x-5 gap-y-2 max-[899px]:grid-cols-1">
+        <TextField
+          label="Why"
+          maxLength={300}
+          value={now.why}
+          onChange={({ target }) => put({ why: target.value })}
+        />
+        <SelectField
+          label="Language"
+          value={now.language}
+          onChange={({ target }) => put({ language: target.value })}
+        >
+          <option value="">every language</option>
+          {LANGUAGES.map((code) => (
+            <option key={code} value={code}>
+              {languageName(code)}
+            </option>
+          ))}
+        </SelectField>
+      </div>
+      <Tick on={now.together} toggle={() => put({ together: !now.together })}>
+        Only where two of these words stand in one entry
+      </Tick>
+      <p className="flex gap-3">
+        <Button type="submit" disabled={pending || listed(avoid).length === 0}>
+          Keep it
+        </Button>
+        {cancel && <Button onClick={cancel}>Cancel</Button>}
+      </p>
+    </form>
+  );
+}
+
+interface LineProps {
+  word: Kept;
+  mayChange: boolean;
+  found: number | null;
+  edit: () => void;
+  drop: () => void;
+}
+
+function WordLine({ word, mayChange, found, edit, drop }: LineProps) {
+  const { use, avoid, why, language, together } = word;
+  return (
+    <li className="flex flex-wrap items-baseline gap-x-4 border-b border-hair py-2">
+      <p className="min-w-0 grow break-words">
+        <span className="font-book text-[17px]">{use || <span className="text-soft">leave out</span>}</span>{' '}
+        <span className="text-[14px] text-soft">{use && 'not'} </span>
+        <span className="font-book text-[16px] text-rust">{avoid.join(', ')}</span>
+        <span className="block text-[13px] text-soft">
+          {[why, language && languageName(language), together && 'only where two of them stand in one entry']
+            .filter(Boolean)
+            .join(' · ')}
+        </span>
+      </p>
+      {found !== null && <span className="text-[13px] text-soft">{counted(found, 'place', 'places')}</span>}
+      {mayChange && (
+        <span className="flex gap-3 text-[14px]">
+          <Button look="text" aria-label={`Change ${use || avoid[0]}`} onClick={edit}>
+            Change
+          </Button>
+          <Button look="text" aria-label={`Drop ${use || avoid[0]}`} onClick={drop}>
+            Drop
+          </Button>
+        </span>
+      )}
+    </li>
+  );
+}
+
+/** The words, their forms, and what was dropped last. */
+function useHouseWords() {
+  const [dropped, setDropped] = useState<Kept | null>(null);
+  const save = useMutation({
+    mutationFn: ({ id, ...body }: HouseWordGiven & { id?: string }) =>
+      id === undefined
+        ? call('makeHouseWord', { body })
+        : call('saveHouseWord', { params: { word: id }, body }),
+    onSuccess: () => setDropped(null),
+    onSettled: settled,
+  });
+  const drop = useMutation({
+    mutationFn: ({ id }: Kept) => call('dropHouseWord', { params: { word: id } }),
+    onSuccess: (_, word) => setDropped(word),
+    onSettled: settled,
+  });
+  return { save, drop, dropped, error: save.error ?? drop.error };
+}
+
+function HouseWords({
+  index,
+  words,
+  mayChange,
+}: {
+  index: BankIndex;
+  words: readonly Kept[];
+  mayChange: boolean;
+}) {
+  const { save, drop, dropped, error } = useHouseWords();
+  const [editing, setEditing] = useState<string | null>(null);
+  const { working, start, stop } = useLongWork('saidOtherwise');
+  const look = () => start(undefined);
+  const found = working.state === 'done' ? working.result : null;
+  const whyOf = new Map(words.map(({ id, why }) => [id, why]));
+  return (
+    <>
+      <div className="px-9 pb-5 max-[899px]:px-4">
+        {error && <Notice tone="warning" title={`${inWords(error)} What you wrote still stands here.`} />}
+        {dropped && (
+          <Notice title={`“${dropped.use || dropped.avoid[0]}” is no longer a word of the house.`}>
+            <Button look="text" onClick={() => save.mutate({ ...dropped, id: undefined })}>
+              Undo
+            </Button>
+          </Notice>
+        )}
+        {words.length === 0 && (
+          <p className="py-3 text-soft">
+            Nothing is settled yet.{' '}
+            {mayChange && 'Write down the first word that you all want to use, and which it replaces.'}
+          </p>
+        )}
+        <ul aria-label="Words of the house">
+          {words.map((word) =>
+            editing === word.id ? (
+              <li key={word.id} className="border-b border-hair py-3">
+                <WordForm
+                  word={word}
+                  pending={save.isPending}
+                  save={(next) =>
+                    save.mutate({ ...next, id: word.id }, { onSuccess: () => setEditing(null) })
+                  }
+                  cancel={() => setEditing(null)}
+                />
+              </li>
+            ) : (
+              <WordLine
+                key={word.id}
+                word={word}
+                mayChange={mayChange}
+                found={found && (found.counts[word.id] ?? 0)}
+                edit={() => setEditing(word.id)}
+                drop={() => drop.mutate(word)}
+              />
+            ),
+          )}
+        </ul>
+        {mayChange && (
+          <div className="pt-4">
+            {/* Empty again once the last was kept. */}
+            <WordForm
+              key={words.length}
+              word={EMPTY}
+              pending={save.isPending}
+              save={(next) => save.mutate(next)}
+              cancel={null}
+            />
+          </div>
+        )}
+      </div>
+      <div className="flex items-center gap-4 border-t border-hair px-9 py-4 max-[899px]:px-4">
+        <h2 className="grow font-book text-[19px]">Said otherwise in the bank</h2>
+        <Button disabled={words.length === 0 || working.state === 'working'} onClick={look}>
+          Look through the bank
+        </Button>
+      </div>
+      <LongWork what="Reading the shared wording" working={working} stop={stop}>
+        {(result) => (
+          <PlacesFound
+            index={index}
+            found={result}
+            none="The house is obeyed: something else is said"
+            reason="As the house says it"
+            again={look}
+            about={(place) => ('word' in place ? (whyOf.get(place.word as string) ?? '') : '')}
+          />
+        )}
+      </LongWork>
+    </>
+  );
+}
+
+/** What is said in shared wording, instead of what, and why; and where the bank says otherwise. */
+export function HouseWordsPage() {
+  const bank = useBank();
+  const index = useBankIndex();
+  const words = useQuery(houseWordsQuery);
+  const error = bank.error ?? words.error;
+  return (
+    <Figure
+      marginLabel="About words of the house"
+      margin={
+        <div className="grid gap-3 pt-6 text-[14px] text-soft">
+          <p>
+            Words that you have settled on are pointed out while an entry is written, with a step that says it
+            as the house does. Their plurals and other forms count too.
+          </p>
+          <p>
+            Some words are right by themselves and only confuse side by side: these are pointed out where two
+            of them stand in one entry.
+          </p>
+          <p>Owners, and all who keep a shared collection, settle them. What was changed is in the trail.</p>
+        </div>
+      }
+    >
+      <h1 className="px-9 pt-6 pb-3 font-book text-[26px] leading-tight max-[899px]:px-4">
+        Words of the house
+      </h1>
+      {error && (
+        <Failed
+          what="the words of the house"
+          error={error}
+          retry={() => void Promise.all([bank.refetch(), words.refetch()])}
+        />
+      )}
+      {!error && (!index || !words.data) && <Loading what="the words of the house" />}
+      {index && words.data && <HouseWords index={index} {...words.data} />}
+    </Figure>
+  );
+}

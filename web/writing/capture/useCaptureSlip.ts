@@ -1,0 +1,143 @@
+import { useQuery } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import type { Collection, Entry } from '#contracts';
+import { proposeCue, type Cue } from '#core/cue';
+import type { Placements } from '#core/draft';
+import {
+  asStatements,
+  findingsIn,
+  newEntry,
+  proposeTitle,
+  type EntryContent,
+  mainPassage,
+} from '#core/entry';
+import type { Passage } from '#core/passage';
+import { captureForBank, type Captured } from '#core/privacy';
+import { editTexts, HouseFinder, type HousePlace, type HouseWord } from '#core/terms';
+import { useAtHand } from '../../api/bank';
+import { isProblem } from '#client/api';
+import { houseWordsQuery } from '../../api/queries';
+import { type BankIndex, takenCues } from '#core/bank';
+import { usePersonalFinder } from '../../api/usePersonalFinder';
+import { titled, useKeep } from './keepCaptured';
+import type { SlipFields } from './keptSlip';
+import type { CaseToday } from '../placements/usePlacing';
+
+export interface CaptureProps {
+  words: Passage;
+  placements: Placements;
+  needs: CaseToday;
+  index: BankIndex;
+  home: string;
+  /** What was written on it before it was left. */
+  fields: SlipFields;
+  /** Told of all that is written, so that it is there again when one comes back. */
+  put: (change: Partial<SlipFields>) => void;
+  close: (kept: Entry | null) => void;
+}
+
+const NO_HOUSE_WORDS: readonly HouseWord[] = [];
+
+/** An entry of one wording with other words in it. */
+const withWords = (content: EntryContent, passage: Passage): EntryContent => ({
+  ...content,
+  wordings: content.wordings.map((wording) => ({
+    ...wording,
+    parts: wording.parts.map((part) => ({ ...part, passage })),
+  })),
+});
+
+/** What the captured words claim, and where they say something else than the house does; each by a key of its own among the ticks. */
+function useSaid(captured: Captured, content: EntryContent, isShared: boolean) {
+  const words = useQuery(houseWordsQuery).data?.words ?? NO_HOUSE_WORDS;
+  const house = useMemo(() => new HouseFinder(words), [words]);
+  const findings = useMemo(() => findingsIn(captured.passage), [captured.passage]);
+  const places = useMemo(() => (isShared ? house.in(content) : []), [house, content, isShared]);
+  return { findings, places };
+}
+
+export const houseKey = ({ words, put }: Pick<HousePlace, 'words' | 'put'>) => `house ${words} ${put}`;
+export const findingKey = (words: string) => `finding ${words}`;
+
+/** What stands on the slip of captured words, as it is changed; and keeping it. */
+export function useCaptureSlip(props: CaptureProps) {
+  const { words, placements, needs, index, home, fields, put, close } = props;
+  const turnedBack = useMemo(() => new Set(fields.turnedBack), [fields.turnedBack]);
+  const find = usePersonalFinder(index);
+  const captured = useMemo(
+    () => captureForBank(words, { placements, ...needs }, find, turnedBack),
+    [words, placements, needs, turnedBack, find],
+  );
+  const [made, setMade] = useState<Collection | null>(null);
+  const kept = index.bank.collections.filter(({ right }) => right === 'keep');
+  const keepable = made && !kept.some(({ id }) => id === made.id) ? [...kept, made] : kept;
+  const collection = keepable.find(({ id }) => id === (fields.place ?? home)) ?? keepable[0];
+  // Beside what is being kept stand its neighbours: their cues must not be taken.
+  useAtHand(collection ? [collection.id] : []);
+  const leadIn = collection?.leadIn ?? '';
+  // Until one is written, of what has become no field: nobody's details get into a title, nor into the cue made of it.
+  const title = fields.title ?? proposeTitle(captured.passage);
+  const isWord = (word: string) => index.ordinary.has(word);
+  const cue =
+    fields.cue ??
+    (title.trim() === '' ? '' : proposeCue(title, takenCues(index, leadIn), collection?.cuesBy, isWord));
+  const cues = useMemo<Cue[]>(
+    () => (cue.trim() === '' ? [] : [{ text: cue.trim(), ...(fields.rules && { rules: fields.rules }) }]),
+    [cue, fields.rules],
+  );
+  const plain = useMemo<EntryContent>(
+    () => ({
+      ...newEntry(title.trim(), collection?.language ?? 'en-GB', captured.passage),
+      fields: captured.fields,
+      cues,
+    }),
+    [title, collection, captured, cues],
+  );
+  const { findings, places } = useSaid(captured, plain, collection?.own === false);
+  // A claim is asked about only where it is ticked; what the house says otherwise is mended unless its tick is taken away.
+  const content = useMemo(() => {
+    const mended = editTexts(
+      plain,
+      places.filter((place) => !turnedBack.has(houseKey(place))),
+    );
+    const wanted = new Set(
+      findingsIn(mainPassage(mended)).filter((said) => turnedBack.has(findingKey(said))),
+    );
+    return withWords(mended, asStatements(mainPassage(mended), wanted));
+  }, [plain, places, turnedBack]);
+  const [key] = useState(() => crypto.randomUUID());
+  const keep = useKeep(close, (one) => {
+    setMade(one);
+    put({ place: one.id, fresh: null });
+  });
+  const toggle = (key: string) => {
+    const next = new Set(turnedBack);
+    if (!next.delete(key)) next.add(key);
+    put({ turnedBack: [...next] });
+  };
+  const slip = { key, content, collection, fresh: fields.fresh };
+  return {
+    ...slip,
+    title,
+    cue,
+    cues,
+    leadIn,
+    keepable,
+    captured,
+    findings,
+    places,
+    turnedBack,
+    toggle,
+    put,
+    known: titled(index, title),
+    proposed: isProblem(keep.error, 'cue-taken') ? keep.error.problem.proposed : undefined,
+    /** Whether the title is the one proposed. */
+    isProposed: fields.title === null,
+    pending: keep.isPending,
+    error: keep.error,
+    keepIt: () => {
+      if (!keep.isPending && fields.fresh !== '') keep.mutate({ ...slip, replacing: null });
+    },
+    replace: (entry: Entry) => keep.mutate({ ...slip, replacing: entry }),
+  };
+}

@@ -1,0 +1,94 @@
+import { CueShown } from '../../show/CueShown';
+import { mainPassage } from '#core/entry';
+import { useMemo, useState } from 'react';
+import type { Entry, OwnUses } from '#contracts';
+import { useOwnUses } from '../../api/queries';
+import { Link } from 'react-router';
+import { excerpt } from '#core/passage';
+import { firstCue, type BankIndex, type Reach } from '#core/bank';
+import { Button, Key } from '../../ui';
+
+const SHOWN = 12;
+
+/** What this person brings most in this kind of work first; the others by title, as they come. */
+function byUse(entries: readonly Entry[], used: OwnUses['used'], kind: string): Entry[] {
+  const times = new Map(
+    used.flatMap((one) =>
+      one.source === 'entry' && one.kind === kind ? [[one.list, one.times] as const] : [],
+    ),
+  );
+  return [...entries].sort((a, b) => (times.get(b.id) ?? 0) - (times.get(a.id) ?? 0));
+}
+
+interface Props {
+  kind: string;
+  index: BankIndex | null;
+  reach: Reach | null;
+  place: (entry: string) => void;
+}
+
+/** Of a large bank: what is not at hand, and how it comes to be. */
+export function Away({ index: { away } }: { index: BankIndex }) {
+  if (away.size === 0) return null;
+  return (
+    <p className="mt-2 border-l-2 border-flower pl-3 text-[13px]">
+      {away.size === 1 ? 'One collection is' : `${away.size.toLocaleString()} collections are`} not at hand:
+      the bank is large, and their cues do not fire. <Key>F2</Key> finds and places their wording all the
+      same; switched in by name under <Key>Alt</Key> <Key>R</Key>, they are at hand.
+    </p>
+  );
+}
+
+/** While the caret is in nothing in particular: what can be brought here, each with its cue. */
+export function ReachList({ kind, index, reach, place }: Props) {
+  const [all, setAll] = useState(false);
+  const used = useOwnUses().data?.used;
+  const usualFirst = useMemo(() => byUse(reach?.entries ?? [], used ?? [], kind), [reach, used, kind]);
+  if (!index || !reach) return null;
+  if (reach.entries.length === 0) {
+    if (index.away.size > 0) return <Away index={index} />;
+    return (
+      <p className="text-[14px] text-soft">
+        No wording is in reach here yet. Write a sentence worth keeping, select it and press <Key>F4</Key>, or{' '}
+        <Link to="/bank/new" className="text-elder underline">
+          write an entry
+        </Link>
+        .
+      </p>
+    );
+  }
+  const shown = all ? reach.entries : usualFirst.slice(0, SHOWN);
+  return (
+    <section aria-label="Wording in reach">
+      <h2 className="eyebrow">Type one of these to place it</h2>
+      <ul className="mt-1">
+        {shown.map((entry) => (
+          <li key={entry.id} className="border-b border-hair">
+            <button
+              type="button"
+              tabIndex={-1}
+              title={excerpt(mainPassage(entry.content), 200)}
+              onMouseDown={(event) => event.preventDefault()}
+              onClick={() => place(entry.id)}
+              className="grid w-full grid-cols-[4.5rem_1fr] items-baseline gap-3 py-1 text-left hover:text-elder"
+            >
+              <span className="truncate">
+                <CueShown cue={firstCue(entry, index.collections.get(entry.collection))} />
+              </span>
+              <span className="truncate text-[14px]">{entry.content.title}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {reach.entries.length > SHOWN && !all && (
+        <Button look="text" className="mt-1 text-[13px]" onClick={() => setAll(true)}>
+          All {reach.entries.length.toLocaleString()}
+        </Button>
+      )}
+      <Away index={index} />
+      <p className="mt-2 text-[13px] text-soft">
+        <Key>F2</Key> finds any of it by its words. <Key>F4</Key> keeps words you select.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,76 @@
+import { useState } from 'react';
+import type { Passage } from '#core/passage';
+import { Button, Menu, Notice } from '../../ui';
+import { asPlain, copyPlain, copyRich, DOWNLOADS } from './download';
+
+interface Props {
+  passage: Passage;
+  /** The language of the text, as a BCP 47 tag. */
+  language: string;
+  title: string;
+  reopen: () => void;
+  reopening: boolean;
+}
+
+/** A finished text box by box, the text outside the boxes last; empty when it has no boxes. */
+function boxesOf({ content }: Passage): { name: string; passage: Passage }[] {
+  const boxes = content.flatMap((block) =>
+    block.type === 'box'
+      ? [{ name: block.attrs.name, passage: { type: 'doc' as const, content: block.content } }]
+      : [],
+  );
+  const rest = content.filter(({ type }) => type !== 'box');
+  if (boxes.length === 0) return [];
+  return [...boxes, { name: 'the text', passage: { type: 'doc', content: rest } }];
+}
+
+/** What can be done with a finished text: take it where it is needed, or open it again. */
+export function FinishedPanel({ passage, language, title, reopen, reopening }: Props) {
+  const [said, setSaid] = useState<{ words: string; failed: boolean } | null>(null);
+  const attempt = (words: string, work: Promise<void>) => {
+    work.then(
+      () => setSaid({ words, failed: false }),
+      (error: Error) => setSaid({ words: `That did not work: ${error.message}`, failed: true }),
+    );
+  };
+  return (
+    <section aria-label="Finished" className="slip">
+      <p className="font-book text-[17px]">Finished</p>
+      <p className="text-[13px] text-soft">It cannot be changed until you reopen it.</p>
+      <div className="mt-3 flex flex-wrap gap-2">
+        <Button look="main" onClick={() => attempt('Copied, with its formatting.', copyRich(passage))}>
+          Copy
+        </Button>
+        {boxesOf(passage).map((box) => (
+          <Button key={box.name} onClick={() => attempt(`Copied ${box.name}.`, copyRich(box.passage))}>
+            Copy {box.name}
+          </Button>
+        ))}
+        <Button onClick={() => attempt('Copied as plain text.', copyPlain(passage))}>
+          Copy as plain text
+        </Button>
+        <Button onClick={() => window.print()}>Print</Button>
+        <Menu
+          align="start"
+          trigger={<Button>Download</Button>}
+          items={DOWNLOADS.map(({ label, save }) => ({
+            label,
+            onSelect: () => attempt(`Downloaded: ${label}.`, save(passage, title, language)),
+          }))}
+        />
+        <Button onClick={reopen} disabled={reopening}>
+          Reopen
+        </Button>
+      </div>
+      <details className="mt-3 text-[14px]">
+        <summary className="w-fit cursor-pointer text-elder underline">As plain text</summary>
+        <pre className="mt-1 [font-family:inherit] break-words whitespace-pre-wrap">{asPlain(passage)}</pre>
+      </details>
+      {said && (
+        <div className="mt-3">
+          <Notice tone={said.failed ? 'warning' : 'plain'} title={said.words} />
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,47 @@
+import { useEffect, useMemo, useState } from 'react';
+import type { Draft } from '#contracts';
+import { call } from '#client/api';
+import { KEYS, queryClient } from '../../api/queries';
+import { DraftKeeper, type Keeping, type LocalCopy } from '#client/drafts';
+
+/** The desk, and the other leaves of its case, show how a draft begins and when it was saved. */
+const askAgain = ({ case: of }: Draft) => {
+  for (const queryKey of [KEYS.cases, KEYS.case(of)]) void queryClient.invalidateQueries({ queryKey });
+};
+
+/**
+ * Keeps a draft saved while it is on the page, and tells where it stands. `copy` is what this computer kept of it: it goes to
+ * the version that it was written on, so that what another computer saved meanwhile is never overwritten unseen.
+ */
+export function useKeeping(
+  draft: Draft,
+  member: string,
+  copy: LocalCopy | null,
+): { keeper: DraftKeeper; keeping: Keeping } {
+  const [keeping, setKeeping] = useState<Keeping>({ kind: 'saved', at: draft.savedAt });
+  const keeper = useMemo(() => {
+    const save = (id: string, document: Draft['document'], version: number, over: boolean) =>
+      call('saveDraft', {
+        params: { draft: id },
+        body: { document, ...(over && { over: true as const }) },
+        version,
+      });
+    const setAside = (id: string, document: Draft['document']) =>
+      call('setAside', { params: { draft: id }, body: { document } });
+    const host = { member, save, setAside, tell: setKeeping, savedElsewhere: () => askAgain(draft) };
+    return new DraftKeeper(host, draft, copy?.version);
+  }, [draft, member, copy]);
+  useEffect(() => {
+    const keepHere = () => keeper.copyNow();
+    keeper.open();
+    window.addEventListener('pagehide', keepHere);
+    document.addEventListener('visibilitychange', keepHere);
+    return () => {
+      window.removeEventListener('pagehide', keepHere);
+      document.removeEventListener('visibilitychange', keepHere);
+      askAgain(draft);
+      keeper.leave();
+    };
+  }, [keeper, draft]);
+  return { keeper, keeping };
+}

@@ -1,0 +1,83 @@
+import type { Offer } from '#core/glossary';
+import { Key } from '../../ui';
+import { OFFER_KEYS, type Offered } from './offering';
+
+/** The letters of the keys, as they are told. */
+export const OFFER_LABELS = OFFER_KEYS.map((code) => (code === 'Semicolon' ? ';' : code.slice(-1)));
+
+const WHY: Record<Offer['by'], string> = {
+  cue: 'its cue begins so',
+  beginning: 'it begins so',
+  initials: 'these are its initials',
+  consonants: 'these are its consonants',
+  date: 'the day this shorthand means',
+  ending: 'the same word with another ending',
+  mistyped: 'its cue is one slip away',
+  'no-lead-in': 'its cue, without the lead-in',
+};
+
+/** Why something is offered, in words, as told on hover. */
+function why(offer: Offer, source: string): string {
+  const used =
+    offer.times > 0 ? `; you have used it ${offer.times === 1 ? 'once' : `${offer.times} times`}` : '';
+  return `${source}: ${WHY[offer.by]}${used}`;
+}
+
+function ReadBackLine({ offer, label }: { offer: Offer; label: string }) {
+  const { strengths, names, note } = offer.readBack!;
+  return (
+    <p role="alert" className="border-l-2 border-rust pl-2 text-[13px] text-rust">
+      <strong>{offer.text}</strong>
+      {strengths.length > 0 && `, not ${strengths.join(', ')}`}
+      {names.length > 0 && `; not ${names.join(', ')}`}
+      {note && `. ${note}`}. Press <Key>{`Alt ${label}`}</Key> again if it is right.
+    </p>
+  );
+}
+
+interface Props {
+  offered: Offered;
+  /** The name of the list an offer comes from. */
+  sourceOf: (offer: Offer) => string;
+  take: (at: number) => void;
+}
+
+/** What is offered at the caret, each with its key. */
+export function OffersPanel({ offered, sourceOf, take }: Props) {
+  const { offers, walking, readingBack } = offered;
+  return (
+    <section aria-label="Offers" data-line={offered.lookedAt}>
+      <h2 className="eyebrow">
+        Take with <Key>Alt</Key> and the letter
+      </h2>
+      <ul className="mt-1">
+        {offers.map((offer, at) => (
+          // By place: the rows stay and their words change, which is drawn sooner than new rows are.
+          <li key={at} className="border-b border-hair">
+            <button
+              type="button"
+              tabIndex={-1}
+              title={why(offer, sourceOf(offer))}
+              aria-current={walking === at || undefined}
+              onMouseDown={(event) => event.preventDefault()}
+              onClick={() => take(at)}
+              className={`grid w-full grid-cols-[1.4rem_1fr_auto] items-baseline gap-2 px-1 py-[3px] text-left hover:text-elder ${
+                walking === at ? 'bg-flower' : ''
+              }`}
+            >
+              <span className="font-cue text-[12px] text-soft">{OFFER_LABELS[at]}</span>
+              <span className={`truncate text-[14.5px] ${offer.kind === 'entry' ? '' : 'book'}`}>
+                {offer.text}
+              </span>
+              <span className="max-w-28 truncate text-[11.5px] text-soft">{sourceOf(offer)}</span>
+            </button>
+            {readingBack === at && <ReadBackLine offer={offer} label={OFFER_LABELS[at]!} />}
+          </li>
+        ))}
+      </ul>
+      <p className="mt-1 text-[12.5px] text-soft">
+        <Key>Alt ↓</Key> goes into the list, <Key>Esc</Key> hides it.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,131 @@
+import type { Editor } from '@tiptap/react';
+import { useEffect, useMemo, useRef } from 'react';
+import type { Case, Member } from '#contracts';
+import type { EntryContent } from '#core/entry';
+import { earlierUses, lastAnswers, type Placement } from '#core/draft';
+import type { Closer } from '#core/cue';
+import { answersFromGroups, type PlaceRequest } from '#core/fill';
+import type { PatternMatch } from '#core/pattern';
+import { entryNow } from '../../api/bank';
+import { useEarlierUses } from '../../api/queries';
+import { entryIn, variationOf } from '#core/bank';
+import { useBankIndex } from '../../api/useBankIndex';
+import { useReach } from '../../api/useReach';
+import { calendarToday, clockNow } from '#client/clock';
+import { currentBlank, placementRange } from '../../editor/blanks';
+import { fromEditor, placementsOf } from '../../editor/placements';
+import { placeEntry } from '../../editor/placing';
+import { changedByHand, renewPlacement, type Before } from '../../editor/renewing';
+import { stepTo } from '../surface/blankKeys';
+import { usePatterns } from '../cues/usePatterns';
+
+/** What capturing needs of the case: its record, and the day where the member is. */
+export type CaseToday = Pick<PlaceRequest, 'record' | 'today'>;
+
+const none: readonly never[] = [];
+/** So much of what was typed is kept with a placement: a pattern may have taken more. */
+const LONGEST_CUE = 60;
+
+/** What the leaf of a case can take from the bank: what is in reach, and requests for placing it as it is now. */
+export function usePlacing({ kind, record }: Case, draft: string, member: Member) {
+  const index = useBankIndex();
+  const reach = useReach(index, kind);
+  const earlier = useEarlierUses(draft).data ?? none;
+  const caseToday = useMemo<CaseToday>(() => ({ record, today: calendarToday() }), [record]);
+  const pattern = usePatterns(reach);
+  const now = useRef({ index, reach, earlier, member, pattern, record });
+  useEffect(() => {
+    now.current = { index, reach, earlier, member, pattern, record };
+  });
+  const host = useMemo(() => {
+    // Found this very moment in a collection that is away, it is not in the index yet.
+    const entryOf = (id: string) => (now.current.index && entryIn(now.current.index, id)) ?? entryNow(id);
+    // The clock is read at each placing: a page may stay open over midnight.
+    const needs = () => ({
+      record: now.current.record,
+      ...clockNow(),
+      writer: now.current.member,
+      find: (id: string) => entryOf(id)?.content,
+    });
+    /** Earlier uses for this person, those on this very leaf last. */
+    const uses = (editor: Pick<Editor, 'state'>) => [
+      ...now.current.earlier,
+      ...earlierUses(fromEditor(editor.state.doc)),
+    ];
+    const host = {
+      cues: () => now.current.reach?.cues ?? null,
+      now: () => ({ today: calendarToday(), language: navigator.language || 'en-GB' }),
+      pattern: (line: string, closer: Closer) => now.current.pattern(line, closer),
+      keys: () => now.current.reach?.keys ?? none,
+      request: (
+        id: string,
+        cue: string | null,
+        editor: Pick<Editor, 'state'>,
+        groups?: PatternMatch['groups'],
+      ): PlaceRequest | null => {
+        const found = now.current.index;
+        // In place of a shared entry its variation, where there is one.
+        const entry = found && (variationOf(id, found.bank.entries, found.collections) ?? entryOf(id));
+        if (!entry) return null;
+        const { revision, content } = entry;
+        return {
+          ...needs(),
+          entry: { id: entry.id, revision, content },
+          cue: cue?.slice(0, LONGEST_CUE) ?? null,
+          last: lastAnswers(uses(editor), entry.id),
+          id: crypto.randomUUID(),
+          ...(groups && {
+            answers: answersFromGroups(content.fields, groups, clockNow(), content.wordings[0]!.language),
+          }),
+        };
+      },
+      /**
+       * Puts a placement's entry as it stands now in its place, in the wording given; answers are kept, and what was changed
+       * by hand where the content that it was placed from is given.
+       */
+      renew: (editor: Editor, placement: string, wording: string, before: Before = null) => {
+        const placed = placementsOf(editor.state.doc)[placement];
+        const entry = placed && entryOf(placed.entry);
+        if (!entry || !editor.isEditable) return;
+        const { id, revision, content } = entry;
+        const request = { ...needs(), entry: { id, revision, content }, wording };
+        stepTo(editor.view, renewPlacement(editor.state, placement, request, before));
+      },
+      /** Other entries in reach that the cue of a placement brings as well; none for one that no cue brought. */
+      rivals: ({ cue, entry }: Placement): string[] =>
+        (cue === null ? [] : (now.current.reach?.byTyped.get(cue.toLowerCase()) ?? [])).filter(
+          (id) => id !== entry,
+        ),
+      /** Puts another entry in the place of a placement, as its cue would have brought it. */
+      replace: (editor: Editor, placement: string, entry: string) => {
+        const range = placementRange(editor.state.doc, placement);
+        const cue = placementsOf(editor.state.doc)[placement]?.cue ?? null;
+        if (range) host.placeAt(editor, entry, cue, range.from, range.to);
+      },
+      /** Puts an entry in the place of a stretch of the text. */
+      placeAt: (editor: Editor, entry: string, cue: string | null, from: number, to: number) => {
+        const request = host.request(entry, cue, editor);
+        if (request && editor.isEditable) stepTo(editor.view, placeEntry(editor.state, from, to, request));
+      },
+      /** A placement's entry with what was changed by hand where it was placed; null where nothing was. */
+      changedByHand: (editor: Editor, placement: string, content: EntryContent): EntryContent | null =>
+        changedByHand(editor.state, placement, { ...needs(), content }),
+    };
+    return host;
+  }, []);
+  // Gives the id of the placement; null when nothing could be placed.
+  const placeIn = useMemo(
+    () =>
+      (editor: Editor, entry: string): string | null => {
+        const request = host.request(entry, null, editor);
+        if (!request || !editor.isEditable) return null;
+        const { from, to } = editor.state.selection;
+        // Over the selection; but a current blank is not taken for one: right behind it.
+        const start = currentBlank(editor.state) ? to : from;
+        stepTo(editor.view, placeEntry(editor.state, start, to, request));
+        return request.id;
+      },
+    [host],
+  );
+  return { index, reach, caseToday, host, placeIn };
+}
