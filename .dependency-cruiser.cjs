@@ -56,6 +56,26 @@ module.exports = {
       from: { path: '^(client|web)/([^/]+)/', pathNot: '\\.test\\.ts$' },
       to: { path: '^client/[^/]+/', pathNot: ['^$1/$2/', '^client/[^/]+/index\\.ts$'] },
     },
+    {
+      name: 'faces-of-the-web',
+      comment: 'A room of the web is imported by its index.ts; screens are each fetched on its own.',
+      severity: 'error',
+      from: { path: '^web/([^/]+)/', pathNot: '\\.test\\.ts$|^web/app/screens\\.ts$' },
+      to: {
+        path: '^web/[^/]+/',
+        pathNot: ['^web/$1/', '^web/[^/]+/index\\.ts$', '^web/(look|generated|testing)/'],
+      },
+    },
+    {
+      name: 'faces-of-the-server',
+      comment: 'A room of the server is imported by its index.ts.',
+      severity: 'error',
+      from: { path: '^(server|demo|bench)/([^/]+)', pathNot: '\\.test\\.ts$' },
+      to: {
+        path: '^server/[^/]+/',
+        pathNot: ['^$1/$2/', '^server/[^/]+/(schema/)?index\\.ts$', '^server/testing/'],
+      },
+    },
   ],
   options: {
     doNotFollow: { path: 'node_modules' },

@@ -1,7 +1,14 @@
 /** Unit and HTTP tests. ES modules run as such, so that PGlite's dynamic imports work. */
 export default {
   testEnvironment: 'node',
-  roots: ['<rootDir>/core', '<rootDir>/contracts', '<rootDir>/client', '<rootDir>/server', '<rootDir>/demo', '<rootDir>/web'],
+  roots: [
+    '<rootDir>/core',
+    '<rootDir>/contracts',
+    '<rootDir>/client',
+    '<rootDir>/server',
+    '<rootDir>/demo',
+    '<rootDir>/web',
+  ],
   testMatch: ['**/*.test.ts'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {

@@ -5,7 +5,7 @@ import { chromium, type Page } from '@playwright/test';
 import { sql } from 'drizzle-orm';
 import type { Bank } from '#contracts';
 import { RunningServer } from '../e2e/runningServer';
-import { openStore, type StorePlace } from '../server/db/openStore';
+import { openStore, type StorePlace } from '../server/db';
 import type { Measured } from './measure';
 import { numbers } from './numbers';
 import { withPostgres } from './postgres';

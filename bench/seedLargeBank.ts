@@ -1,9 +1,8 @@
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { newEntry, type EntryContent } from '#core/entry';
-import { ownCollection } from '../server/bank/ownCollection';
-import { writeWords } from '../server/bank/entryWords';
-import type { Store } from '../server/db/openStore';
+import { ownCollection, writeWords } from '../server/bank';
 import {
+  type Store,
   collectionRevisions,
   collections,
   cues,
@@ -13,7 +12,7 @@ import {
   groups,
   members,
   revisions,
-} from '../server/db/schema';
+} from '../server/db';
 import { commonWords } from './commonWords';
 import { numbers } from './numbers';
 

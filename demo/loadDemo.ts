@@ -1,8 +1,7 @@
 import { DEFAULT_CUE_MAKING, DEFAULT_CUE_RULES } from '#core/cue';
 import { readFhirBundle } from '#core/exchange';
-import { ownCollection } from '../server/bank/ownCollection';
-import { insertEntry } from '../server/bank/saveEntry';
-import { insertCase } from '../server/cases/caseRoutes';
+import { ownCollection, insertEntry } from '../server/bank';
+import { insertCase } from '../server/cases';
 import type { Context } from '../server/context';
 import {
   cases,
@@ -13,8 +12,8 @@ import {
   groupMembers,
   groups,
   members,
-} from '../server/db/schema';
-import { insertGlossary } from '../server/glossaries/insertGlossary';
+} from '../server/db';
+import { insertGlossary } from '../server/termLists';
 import { readDemoFiles } from './demoFiles';
 
 type Demo = ReturnType<typeof readDemoFiles>;

@@ -38,6 +38,7 @@ if (wants('static')) {
     'soak',
     'e2e',
   ]);
+  run('Rooms', process.execPath, ['scripts/rooms.mjs']);
   run('Lint', tool('eslint'), ['.']);
 }
 

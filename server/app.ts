@@ -4,29 +4,25 @@ import express, { Router, type Express } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import { pinoHttp } from 'pino-http';
 import { openApi } from '#contracts';
-import { authRoutes } from './auth/authRoutes';
-import { bankRoutes } from './bank/bankRoutes';
-import { collectionRoutes } from './bank/collectionRoutes';
-import { sharingRoutes } from './bank/sharingRoutes';
-import { noteRoutes } from './bank/noteRoutes';
-import { proposalRoutes } from './bank/proposalRoutes';
-import { caseRoutes } from './cases/caseRoutes';
-import { draftRoutes } from './cases/draftRoutes';
+import { authRoutes } from './account';
+import { bankRoutes, noteRoutes, proposalRoutes } from './bank';
+import { collectionRoutes, sharingRoutes } from './collections';
+import { caseRoutes, draftRoutes } from './cases';
 import type { Context } from './context';
-import { eventRoutes } from './events/eventRoutes';
-import { presenceRoutes } from './events/presence';
-import { glossaryRoutes } from './glossaries/glossaryRoutes';
-import { useRoutes } from './glossaries/useRoutes';
-import { bind } from './http/bind';
-import { orderRoutes } from './order/orderRoutes';
-import { groupRoutes } from './people/groupRoutes';
-import { invitationRoutes } from './people/invitationRoutes';
-import { joiningRoutes } from './people/joiningRoutes';
-import { ownRoutes } from './people/ownRoutes';
-import { peopleRoutes } from './people/peopleRoutes';
-import { trailRoutes } from './people/trail';
-import { errorHandler, headers, knownHost, nothingHere, sameOrigin } from './http/guards';
-import { wastebasketRoutes } from './wastebasket/wastebasketRoutes';
+import { eventRoutes, presenceRoutes } from './streams';
+import { glossaryRoutes, useRoutes } from './glossaries';
+import { bind, errorHandler, headers, knownHost, nothingHere, sameOrigin } from './http';
+import { doubleRoutes } from './doubles';
+import { houseWordRoutes } from './houseWords';
+import { personalRoutes } from './personal';
+import { phraseRoutes } from './phrases';
+import { practiceRoutes } from './practice';
+import { reviewRoutes } from './reviews';
+import { rewordingRoutes } from './rewording';
+import { stepRoutes } from './steps';
+import { usageRoutes } from './usage';
+import { groupRoutes, invitationRoutes, joiningRoutes, ownRoutes, peopleRoutes, trailRoutes } from './people';
+import { wastebasketRoutes } from './wastebasket';
 
 /** One line a request: method, the route without its ids, status, time. Nothing of what was said. */
 function requestLog(context: Context) {
@@ -95,7 +91,15 @@ export function makeApp(context: Context): Express {
     proposalRoutes,
     caseRoutes,
     draftRoutes,
-    orderRoutes,
+    doubleRoutes,
+    phraseRoutes,
+    personalRoutes,
+    rewordingRoutes,
+    houseWordRoutes,
+    reviewRoutes,
+    usageRoutes,
+    practiceRoutes,
+    stepRoutes,
     glossaryRoutes,
     useRoutes,
     joiningRoutes,

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import type { Collection, Entry, Proposal } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { rightsOf, type Grant } from '#core/rights';
-import { members } from './db/schema';
+import { members } from './db';
 import { deleting, deletionIn, keep, wording } from './testing/entryCalls';
 import { Page, settled } from './testing/page';
 import { startTestServer, type Caller, type TestServer } from './testing/testServer';

@@ -1,8 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { FolderInUse } from './db/lockFolder';
-import { openStore } from './db/openStore';
-import { readSettings, type Settings } from './settings';
+import { FolderInUse, openStore } from './db';
+import { readSettings, type Settings } from './context';
 
 function whyNot(error: unknown, settings: Settings): string {
   if (error instanceof FolderInUse) return error.message;

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { Entry } from '#contracts';
-import { members } from './db/schema';
+import { members } from './db';
 import { deleting, keep, wording } from './testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from './testing/testServer';
 

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import supertest from 'supertest';
 import { pathFor, ROUTES, type Problem, type RouteName } from '#contracts';
-import { members } from './db/schema';
+import { members } from './db';
 import { Page, settled } from './testing/page';
 import {
   calls,

@@ -1,4 +1,4 @@
-import type { PersonalKind } from '#core/privacy';
+import type { PersonalKind } from './personalFinder';
 
 /** What words look like. */
 export const KIND_WORDS: Record<PersonalKind, string> = {

@@ -4,8 +4,7 @@ import { and, eq, gt, inArray, isNull, lt, sql } from 'drizzle-orm';
 import type { Request, Response } from 'express';
 import type { Member } from '#contracts';
 import type { Context } from '../context';
-import { prepared } from '../db/prepared';
-import { members, sessions } from '../db/schema';
+import { prepared, members, sessions } from '../db';
 
 const COOKIE = 'elderleaf_session';
 const DAYS = 14;

@@ -1,6 +1,5 @@
 import { eq, inArray, sql } from 'drizzle-orm';
-import type { Queries } from '../db/openStore';
-import { collections, departures } from '../db/schema';
+import { type Queries, collections, departures } from '../db';
 
 /**
  * The number of the next change of a collection. Until this transaction ends no other can take one, so that whoever has

@@ -1,9 +1,8 @@
 import { and, desc, eq } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Context } from '../context';
-import { members, revisions } from '../db/schema';
-import { bind } from '../http/bind';
-import { notFound } from '../http/refusal';
+import { members, revisions } from '../db';
+import { bind, notFound } from '../http';
 import { announceEntry } from './announceEntry';
 import { readBank, readCollection } from './readBank';
 import { mustSeeHistory } from './history';
@@ -12,7 +11,6 @@ import { makeEntry } from './makeEntry';
 import { holdAgainst, toEntry, updateEntry } from './saveEntry';
 import { nearestTo } from './nearestTo';
 import { search } from './search';
-import { takeSteps } from './steps';
 
 const revisionColumns = {
   revision: revisions.revision,
@@ -42,8 +40,6 @@ export function bankRoutes(router: Router, context: Context): void {
     await announceEntry(context, member, entry);
     return entry;
   });
-
-  bind(router, context, 'takeSteps', ({ member, body }) => takeSteps(context, member, body.steps));
 
   bind(router, context, 'entry', async ({ member, params }) =>
     toEntry(await visibleEntry(db, member.id, params.entry)),

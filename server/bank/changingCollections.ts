@@ -1,10 +1,9 @@
 import { eq, sql } from 'drizzle-orm';
 import type { Act } from '#contracts';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { collections } from '../db/schema';
-import { notFound, Refusal } from '../http/refusal';
-import { record } from '../people/trail';
+import { type Queries, collections } from '../db';
+import { notFound, Refusal } from '../http';
+import { writeTrail } from '../trail';
 import { rightOn } from './rights';
 
 type Row = typeof collections.$inferSelect;
@@ -49,7 +48,7 @@ export function changing(
       await holdTree(tx);
       const row = await mustKeepIt(tx, member, id);
       await change(tx, row);
-      await record(tx, context.now(), { by: member, act, subject: row.name, collection: id });
+      await writeTrail(tx, context.now(), { by: member, act, subject: row.name, collection: id });
     }),
   );
 }

@@ -1,8 +1,7 @@
 import { and, inArray, isNull, sql } from 'drizzle-orm';
 import type { EntryContent } from '#core/entry';
 import { findable, wordsToFind } from '#core/finder';
-import type { Database, Queries } from '../db/openStore';
-import { entries, entryWords } from '../db/schema';
+import { type Database, type Queries, entries, entryWords } from '../db';
 
 /** Nobody types more of a word, and none but these tell texts of any length apart. */
 const LONGEST_WORD = 60;

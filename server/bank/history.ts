@@ -1,8 +1,7 @@
 import { and, asc, eq, isNull, type SQL } from 'drizzle-orm';
-import type { Queries } from '../db/openStore';
-import { entries, entryMoves } from '../db/schema';
-import { notFound } from '../http/refusal';
-import { becameIt } from '../order/unmerge';
+import { type Queries, entries, entryMoves } from '../db';
+import { notFound } from '../http';
+import { becameIt } from './unmerge';
 import { rightOn, rightsFor } from './rights';
 
 /**

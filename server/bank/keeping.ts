@@ -1,8 +1,7 @@
 import { eq, isNull } from 'drizzle-orm';
 import { branchesOf } from '#core/rights';
-import type { Queries } from '../db/openStore';
-import { collections, grants, groupMembers, members } from '../db/schema';
-import { Refusal } from '../http/refusal';
+import { type Queries, collections, grants, groupMembers, members } from '../db';
+import { Refusal } from '../http';
 
 /** The shared collections that nobody of the team keeps. */
 export async function unkept(tx: Queries): Promise<Set<string>> {

@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm';
 import type { Bank, Restored, Entry, Found, Nearest } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { newEntry } from '#core/entry';
-import { entryWords } from '../db/schema';
+import { entryWords } from '../db';
 import { deleting, deletionIn, moving } from '../testing/entryCalls';
 import { startTestServer, type TestServer } from '../testing/testServer';
 import { writeMissingWords } from './entryWords';

@@ -1,9 +1,8 @@
 import { and, eq, isNull, max } from 'drizzle-orm';
 import type { CollectionSettings } from '#contracts';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { collectionRevisions, collections } from '../db/schema';
-import { record } from '../people/trail';
+import { type Queries, collectionRevisions, collections } from '../db';
+import { writeTrail } from '../trail';
 import { mustKeepIt } from './changingCollections';
 import { letKeep } from './sharing';
 
@@ -47,5 +46,5 @@ export async function makeCollection(
   // At the top it is for its maker alone, until they share it.
   if (parent === null) await letKeep(tx, member, id);
   const done = { by: member, act: 'collection-made' as const, subject: settings.name, collection: id };
-  await record(tx, context.now(), done);
+  await writeTrail(tx, context.now(), done);
 }

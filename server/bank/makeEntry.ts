@@ -3,7 +3,7 @@ import { isDeepStrictEqual } from 'node:util';
 import { eq } from 'drizzle-orm';
 import type { Entry, NewEntry } from '#contracts';
 import type { Context } from '../context';
-import { entries } from '../db/schema';
+import { entries } from '../db';
 import { insertEntry, updateEntry } from './saveEntry';
 
 /** The same for the same member, collection and key alone: nobody comes upon what someone else made, or learns that it is there. */

@@ -2,10 +2,9 @@ import { and, eq, inArray, isNull } from 'drizzle-orm';
 import type { Entry } from '#contracts';
 import type { EntryContent } from '#core/entry';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { collections, cues, entries, entryMoves } from '../db/schema';
-import { notFound, Refusal } from '../http/refusal';
-import { recordAll } from '../people/trail';
+import { type Queries, collections, cues, entries, entryMoves } from '../db';
+import { notFound, Refusal } from '../http';
+import { writeTrailLines } from '../trail';
 import { depart, holdCollections, nextChange } from './bankChanges';
 import { moveWords } from './entryWords';
 import { rightsFor } from './rights';
@@ -128,7 +127,7 @@ export async function moveEntries(
         );
       await moveWords(tx, rows, to);
       const named = places.find((place) => place.id === to)!.name;
-      await recordAll(
+      await writeTrailLines(
         tx,
         context.now(),
         rows.map(({ content }) => ({
@@ -204,7 +203,7 @@ export async function changeEntries(
       await saveStates(tx, states);
       const now = states.map(({ entry, ...state }) => ({ ...byId.get(entry)!, ...state }));
       await indexAll(tx, now);
-      await recordAll(
+      await writeTrailLines(
         tx,
         savedAt,
         now.map(({ collection, content }) => ({

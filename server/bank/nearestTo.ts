@@ -1,8 +1,7 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Nearest } from '#contracts';
 import { findable, nearest, stemOf, wordsOf } from '#core/finder';
-import type { Database } from '../db/openStore';
-import { collections, entries } from '../db/schema';
+import { type Database, collections, entries } from '../db';
 import { rightsFor } from './rights';
 import { toEntry } from './saveEntry';
 import { anyOf, quoted } from './textQuery';

@@ -2,10 +2,8 @@ import { and, asc, desc, eq, inArray, isNull, or } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Note } from '#contracts';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { entries, members, noteAnswers, notes } from '../db/schema';
-import { bind } from '../http/bind';
-import { notFound } from '../http/refusal';
+import { type Queries, entries, members, noteAnswers, notes } from '../db';
+import { bind, notFound } from '../http';
 import { rightsFor, visibleEntry } from './rights';
 
 /** So many of one's own that are closed are shown, newest first. */

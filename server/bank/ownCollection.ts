@@ -1,5 +1,5 @@
 import { DEFAULT_CUE_RULES } from '#core/cue';
-import type { collections } from '../db/schema';
+import type { collections } from '../db';
 
 /** The collection every member has for wording of their own: nobody else sees it. */
 export function ownCollection(id: string, member: string): typeof collections.$inferInsert {

@@ -1,8 +1,7 @@
 import { eq, isNull } from 'drizzle-orm';
 import { branchesOf, MOST_DEEP, within } from '#core/rights';
-import type { Queries } from '../db/openStore';
-import { collections } from '../db/schema';
-import { notFound, Refusal } from '../http/refusal';
+import { type Queries, collections } from '../db';
+import { notFound, Refusal } from '../http';
 
 /** Where a collection goes: within another or at the top; before one that is there, or last. */
 interface Target {

@@ -2,9 +2,8 @@ import { isDeepStrictEqual } from 'node:util';
 import { and, eq } from 'drizzle-orm';
 import type { Proposal } from '#contracts';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { entries, proposals } from '../db/schema';
-import { notFound, Refusal } from '../http/refusal';
+import { type Queries, entries, proposals } from '../db';
+import { notFound, Refusal } from '../http';
 import { rightOn, visibleEntry } from './rights';
 import { mustBeSound } from './saveEntry';
 

@@ -1,8 +1,7 @@
 import { createHash } from 'node:crypto';
 import { rightsOf, type Grant } from '#core/rights';
 import { isNull } from 'drizzle-orm';
-import type { Queries } from '../db/openStore';
-import { collections, grants, groupMembers } from '../db/schema';
+import { type Queries, collections, grants, groupMembers } from '../db';
 import { granteeOf } from './rights';
 
 /** Whether a grant can make one member's rights others than another's of the same groups. */

@@ -1,9 +1,8 @@
 import { and, asc, eq, gt, inArray, isNull, sql } from 'drizzle-orm';
 import type { Bank, BankHad, Collection, Entry } from '#contracts';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { collections, departures, entries, preferences } from '../db/schema';
-import { notFound } from '../http/refusal';
+import { type Queries, collections, departures, entries, preferences } from '../db';
+import { notFound } from '../http';
 import { rightOn, rightsFor } from './rights';
 import { toEntry } from './saveEntry';
 import { includedIds } from './soundIncludes';

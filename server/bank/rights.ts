@@ -1,9 +1,7 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { rightsOf, type Grant, type Grantee, type Place, type Right } from '#core/rights';
-import type { Queries } from '../db/openStore';
-import { prepared } from '../db/prepared';
-import { collections, entries, grants, groupMembers, reachStamp } from '../db/schema';
-import { notFound, Refusal } from '../http/refusal';
+import { type Queries, prepared, collections, entries, grants, groupMembers, reachStamp } from '../db';
+import { notFound, Refusal } from '../http';
 
 type GrantRow = Pick<typeof grants.$inferSelect, 'collection' | 'member' | 'group' | 'right'>;
 

@@ -5,10 +5,9 @@ import { proposeCue } from '#core/cue';
 import { checkEntry, type EntryContent } from '#core/entry';
 import { patternProblem } from '#core/pattern';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { collections, cues, entries, revisions } from '../db/schema';
-import { Refusal } from '../http/refusal';
-import { record } from '../people/trail';
+import { type Queries, collections, cues, entries, revisions } from '../db';
+import { Refusal } from '../http';
+import { writeTrail } from '../trail';
 import { nextChange } from './bankChanges';
 import { writeWords } from './entryWords';
 import { keptEntry, mustKeep, visibleEntry } from './rights';
@@ -168,7 +167,7 @@ export async function insertEntry(
         detail: reason,
         collection,
       };
-      await record(tx, context.now(), done);
+      await writeTrail(tx, context.now(), done);
       return toEntry({ id, collection, ...saved, ...varying });
     }),
   );
@@ -224,7 +223,7 @@ export async function updateEntry(
       await indexEntry(tx, entry.collection, id, content);
       const subject = content.title;
       const done = { by: member, act: 'entry-changed' as const, subject, detail: reason };
-      await record(tx, context.now(), { ...done, collection: entry.collection });
+      await writeTrail(tx, context.now(), { ...done, collection: entry.collection });
       await also?.(tx);
       return toEntry(row);
     }),

@@ -1,8 +1,7 @@
 import { count, eq, inArray, sql } from 'drizzle-orm';
 import type { GrantedTo, Sharing } from '#contracts';
-import type { Queries } from '../db/openStore';
-import { collections, grants, groups, members } from '../db/schema';
-import { Refusal } from '../http/refusal';
+import { type Queries, collections, grants, groups, members } from '../db';
+import { Refusal } from '../http';
 import { leavingNoneUnkept } from './keeping';
 import { granteeOf, rightsFor, wayUp } from './rights';
 

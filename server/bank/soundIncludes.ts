@@ -1,9 +1,8 @@
 import { eq, inArray } from 'drizzle-orm';
 import type { EntryContent } from '#core/entry';
 import { includedIn, includedSize, MOST_INCLUDED, ringOf } from '#core/fill';
-import type { Queries } from '../db/openStore';
-import { collections, entries } from '../db/schema';
-import { Refusal } from '../http/refusal';
+import { type Queries, collections, entries } from '../db';
+import { Refusal } from '../http';
 import { visibleEntries } from './rights';
 
 /** The entries that a content includes. */

@@ -1,8 +1,7 @@
 import { and, eq, inArray, isNull, notInArray } from 'drizzle-orm';
 import type { Entry } from '#contracts';
-import type { Queries } from '../db/openStore';
-import { entries } from '../db/schema';
-import { Refusal } from '../http/refusal';
+import { type Queries, entries } from '../db';
+import { Refusal } from '../http';
 import { visibleEntry } from './rights';
 
 /** What an entry is used in place of. */

@@ -3,10 +3,9 @@ import { MOST_HANDED_ON, type CollectionFile, type Step, type TakeOver } from '#
 import { renamedIncludes } from '#core/fill';
 import { branchesOf, within } from '#core/rights';
 import type { Context } from '../context';
-import type { Database, Queries } from '../db/openStore';
-import { collections, entries } from '../db/schema';
-import { Refusal } from '../http/refusal';
-import { record } from '../people/trail';
+import { type Database, type Queries, collections, entries } from '../db';
+import { Refusal } from '../http';
+import { writeTrail } from '../trail';
 import { nextChange } from './bankChanges';
 import { holdTree, mustKeepIt } from './changingCollections';
 import { makeCollection } from './makeCollection';
@@ -47,7 +46,7 @@ export async function handOn(context: Context, member: string, collection: strin
     rows.map(({ id }) => id),
     (id) => rights.has(id),
   );
-  await record(db, context.now(), {
+  await writeTrail(db, context.now(), {
     by: member,
     act: 'collection-handed-on',
     subject: row.name,
@@ -161,7 +160,7 @@ export async function takeOver(context: Context, member: string, body: TakeOver)
       const inside = { ...context, db: tx as unknown as Database };
       const changed = changes.length > 0 ? await changeEntries(inside, member, changes, reason) : [];
       const [named] = await tx.select().from(collections).where(eq(collections.id, root));
-      await record(tx, context.now(), {
+      await writeTrail(tx, context.now(), {
         by: member,
         act: 'file-taken-over',
         subject: named!.name,

@@ -1,8 +1,7 @@
 import { isNull } from 'drizzle-orm';
 import type { Collection } from '#contracts';
 import { branchesOf, type Right } from '#core/rights';
-import type { Queries } from '../db/openStore';
-import { collections } from '../db/schema';
+import { type Queries, collections } from '../db';
 import { rightsFor } from './rights';
 
 type Row = typeof collections.$inferSelect;

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import type { EntryContent } from '#core/entry';
-import type { Queries } from '../db/openStore';
+import type { Queries } from '../db';
 import { typedCues } from './saveEntry';
 import { writeWords } from './entryWords';
 

@@ -4,9 +4,8 @@ import { emptyDraft, type DraftDocument } from '#core/draft';
 import { copiedDraft } from '#core/fill';
 import { excerpt, plainText } from '#core/passage';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { casesGiven, drafts } from '../db/schema';
-import { notFound } from '../http/refusal';
+import { type Queries, casesGiven, drafts } from '../db';
+import { notFound } from '../http';
 import { givenCase, ownDraft, toDraft, toGoOnWith } from './caseAccess';
 
 type DraftRow = typeof drafts.$inferSelect;

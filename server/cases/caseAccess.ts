@@ -1,9 +1,8 @@
 import { and, desc, eq, isNull, sql } from 'drizzle-orm';
 import type { Case, CaseSummary, Draft, DraftSummary } from '#contracts';
 import { titleFromText } from '#core/work';
-import type { Queries } from '../db/openStore';
-import { cases, casesGiven, drafts } from '../db/schema';
-import { notFound } from '../http/refusal';
+import { type Queries, cases, casesGiven, drafts } from '../db';
+import { notFound } from '../http';
 
 type CaseRow = typeof cases.$inferSelect;
 type DraftRow = typeof drafts.$inferSelect;

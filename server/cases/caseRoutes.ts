@@ -3,9 +3,8 @@ import type { Router } from 'express';
 import type { CaseSummary } from '#contracts';
 import { readFhirBundle, type ReadCase } from '#core/exchange';
 import type { Context } from '../context';
-import { cases, casesGiven } from '../db/schema';
-import { bind } from '../http/bind';
-import { Refusal } from '../http/refusal';
+import { cases, casesGiven } from '../db';
+import { bind, Refusal } from '../http';
 import {
   caseHead,
   draftsOfCase,

@@ -1,9 +1,8 @@
 import { and, eq, isNull } from 'drizzle-orm';
 import type { Case, CaseChange, Member } from '#contracts';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { cases, casesGiven, members } from '../db/schema';
-import { Refusal } from '../http/refusal';
+import { type Queries, cases, casesGiven, members } from '../db';
+import { Refusal } from '../http';
 import { draftsOfCase, givenCase, givenTo, toCase } from './caseAccess';
 
 async function give(tx: Queries, id: string, to: string): Promise<void> {

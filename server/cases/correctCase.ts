@@ -10,8 +10,8 @@ import {
   type CaseRecord,
 } from '#core/record';
 import type { Context } from '../context';
-import { cases } from '../db/schema';
-import { Refusal } from '../http/refusal';
+import { cases } from '../db';
+import { Refusal } from '../http';
 import { draftsOfCase, givenCase, givenTo, toCase } from './caseAccess';
 
 /** What says who writes into a record, and when. */

@@ -4,8 +4,7 @@ import { isSame } from '#core/difference';
 import type { DraftDocument } from '#core/draft';
 import { excerpt, isEmptyPassage } from '#core/passage';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { draftStates } from '../db/schema';
+import { type Queries, draftStates } from '../db';
 
 /** What is written is kept once in so many minutes. */
 const APART_MS = 3 * 60_000;

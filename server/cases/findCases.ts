@@ -1,7 +1,7 @@
 import { and, desc, eq, inArray, isNull, or, sql, type SQL } from 'drizzle-orm';
 import type { FoundCase } from '#contracts';
 import type { Context } from '../context';
-import { cases, casesGiven, drafts } from '../db/schema';
+import { cases, casesGiven, drafts } from '../db';
 import { caseHead, firstDrafts, NO_DRAFTS, toCaseSummary } from './caseAccess';
 
 /** More are not told: more words find fewer. */

@@ -2,8 +2,8 @@ import { and, inArray, isNull } from 'drizzle-orm';
 import type { CaseSummary, Member, NewCase } from '#contracts';
 import { emptyRecord, type CaseRecord } from '#core/record';
 import type { Context } from '../context';
-import { cases, casesGiven, drafts, members } from '../db/schema';
-import { Refusal } from '../http/refusal';
+import { cases, casesGiven, drafts, members } from '../db';
+import { Refusal } from '../http';
 import { newDraftRow } from './beginDraft';
 import { draftsOfCase, givenCase, ownDrafts, toCaseSummary } from './caseAccess';
 

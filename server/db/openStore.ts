@@ -3,7 +3,7 @@ import path from 'node:path';
 import type { PGlite } from '@electric-sql/pglite';
 import { sql } from 'drizzle-orm';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
-import { localBus, postgresBus, type Bus } from '../events/bus';
+import { localBus, postgresBus, type Bus } from '../events';
 import { lockFolder } from './lockFolder';
 import type * as schema from './schema';
 import { upkeep } from './upkeep';

@@ -2,8 +2,8 @@ import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { Glossary, Imported, OwnUses, Problem, TrailLine } from '#contracts';
 import { eq, like } from 'drizzle-orm';
 import { readWordList } from '#core/glossary';
-import { termLists, terms } from '../db/schema';
-import { beginList, dropListsOfNone, writeTerms } from './termList';
+import { termLists, terms } from '../db';
+import { beginList, dropListsOfNone, writeTerms } from '../termLists';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
 let server: TestServer;

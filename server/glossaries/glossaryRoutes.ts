@@ -3,17 +3,11 @@ import type { Router } from 'express';
 import type { Glossary, Member } from '#contracts';
 import { readingWordList, writeWordList, type Term } from '#core/glossary';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { glossaries, terms } from '../db/schema';
-import { bind } from '../http/bind';
-import { inTurns } from '../http/longWork';
-import { notFound, Refusal } from '../http/refusal';
-import { record } from '../people/trail';
-import { deleteGlossary } from '../wastebasket/deleting';
-import { importTerms, isSameTerm } from './importTerms';
-import { insertGlossary } from './insertGlossary';
-import { keepsGlossary } from './keepsGlossary';
-import { readTerms, writeTerms } from './termList';
+import { type Queries, glossaries, terms } from '../db';
+import { bind, inTurns, notFound, Refusal } from '../http';
+import { writeTrail } from '../trail';
+import { deleteGlossary } from '../wastebasket';
+import { importTerms, isSameTerm, insertGlossary, keepsGlossary, readTerms, writeTerms } from '../termLists';
 
 type Row = typeof glossaries.$inferSelect;
 
@@ -186,7 +180,12 @@ function termRoutes(router: Router, context: Context): void {
       hold,
       settle: async (tx, row, changes) => {
         const detail = `${changes.added} added, ${changes.changed} changed, ${changes.dropped} removed`;
-        await record(tx, context.now(), { by: member.id, act: 'terms-imported', subject: row.name, detail });
+        await writeTrail(tx, context.now(), {
+          by: member.id,
+          act: 'terms-imported',
+          subject: row.name,
+          detail,
+        });
         const glossary = toGlossary(await nextVersion(tx, row), member);
         return { ...changes, faults: read.faults.slice(0, 100), glossary };
       },
@@ -206,7 +205,7 @@ function termRoutes(router: Router, context: Context): void {
         if (before && !keepsGlossary(row, member)) throw onlyKeepers();
         await writeTerms(tx, row.list, [body]);
         const act = before ? ('term-changed' as const) : ('term-added' as const);
-        await record(tx, context.now(), { by: member.id, act, subject: body.text, detail: row.name });
+        await writeTrail(tx, context.now(), { by: member.id, act, subject: body.text, detail: row.name });
         return toGlossary(await nextVersion(tx, row, row.termCount + (before ? 0 : 1)), member);
       }),
     ),
@@ -219,7 +218,7 @@ function termRoutes(router: Router, context: Context): void {
         const gone = await tx.delete(terms).where(thisTerm(row, params.term)).returning({ text: terms.text });
         if (gone.length === 0) throw notFound();
         const done = { by: member.id, act: 'term-dropped' as const, subject: params.term, detail: row.name };
-        await record(tx, context.now(), done);
+        await writeTrail(tx, context.now(), done);
         return toGlossary(await nextVersion(tx, row, row.termCount - 1), member);
       }),
     ),

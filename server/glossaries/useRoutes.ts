@@ -3,10 +3,9 @@ import type { AnyPgColumn } from 'drizzle-orm/pg-core';
 import type { Router } from 'express';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
 import type { Context } from '../context';
-import { preferences, uses } from '../db/schema';
-import { visibleEntries } from '../bank/rights';
-import { bind } from '../http/bind';
-import { Refusal } from '../http/refusal';
+import { preferences, uses } from '../db';
+import { visibleEntries } from '../bank';
+import { bind, Refusal } from '../http';
 
 const DAYS_SHOWN = 400;
 const total = (column: Parameters<typeof sum>[0]) => sum(column).mapWith(Number);

@@ -2,7 +2,7 @@ import type { Request, RequestHandler, Response, Router } from 'express';
 import type { z } from 'zod';
 import { ROUTES, type Member, type ParamsOf, type ResponseOf, type Route, type RouteName } from '#contracts';
 import { isSame } from '#core/difference';
-import { memberOf } from '../auth/sessions';
+import { memberOf } from '../auth';
 import type { Context } from '../context';
 import { answerInLines } from './longWork';
 import { mustBeStorable, mustNameSomething, readBody } from './body';

@@ -1,14 +1,12 @@
 import { and, asc, eq, inArray, ne, sql } from 'drizzle-orm';
 import type { Router } from 'express';
-import type { Group } from '#contracts';
-import { leavingNoneUnkept } from '../bank/keeping';
+import type { Group, Team } from '#contracts';
+import { leavingNoneUnkept } from '../bank';
 import { inOrder } from '#core/language';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { groupMembers, groups, members } from '../db/schema';
-import { bind } from '../http/bind';
-import { notFound, Refusal } from '../http/refusal';
-import { record } from './trail';
+import { groupMembers, groups, members, type Database, type Queries } from '../db';
+import { bind, notFound, Refusal } from '../http';
+import { writeTrail } from '../trail';
 
 async function mustBeFree(tx: Queries, name: string, id: string): Promise<void> {
   const [other] = await tx
@@ -31,6 +29,28 @@ async function setMembers(tx: Queries, group: string, wanted: readonly string[])
   if (ids.length > 0) await tx.insert(groupMembers).values(ids.map((member) => ({ group, member })));
 }
 
+/** Everyone there is, and the groups they are in. */
+async function readTeam(db: Database): Promise<Team> {
+  const everyone = await db
+    .select({
+      id: members.id,
+      name: members.name,
+      job: members.job,
+      left: sql<boolean>`${members.leftAt} is not null`,
+    })
+    .from(members)
+    .orderBy(asc(members.createdAt));
+  const all = (await db.select().from(groups)).sort((a, b) => inOrder(a.name, b.name));
+  const belonging = await db.select().from(groupMembers).orderBy(asc(groupMembers.member));
+  return {
+    members: everyone,
+    groups: all.map((group) => ({
+      ...group,
+      members: belonging.filter((one) => one.group === group.id).map(({ member }) => member),
+    })),
+  };
+}
+
 /** The team and its groups: members to whom things are shared together. */
 export function groupRoutes(router: Router, context: Context): void {
   const { db, events } = context;
@@ -39,26 +59,7 @@ export function groupRoutes(router: Router, context: Context): void {
     await events.tellAll({ type: 'people-changed' });
   };
 
-  bind(router, context, 'team', async () => {
-    const everyone = await db
-      .select({
-        id: members.id,
-        name: members.name,
-        job: members.job,
-        left: sql<boolean>`${members.leftAt} is not null`,
-      })
-      .from(members)
-      .orderBy(asc(members.createdAt));
-    const all = (await db.select().from(groups)).sort((a, b) => inOrder(a.name, b.name));
-    const belonging = await db.select().from(groupMembers).orderBy(asc(groupMembers.member));
-    return {
-      members: everyone,
-      groups: all.map((group) => ({
-        ...group,
-        members: belonging.filter((one) => one.group === group.id).map(({ member }) => member),
-      })),
-    };
-  });
+  bind(router, context, 'team', () => readTeam(db));
 
   bind(router, context, 'makeGroup', async ({ member, body }) => {
     const id = context.newId();
@@ -66,7 +67,7 @@ export function groupRoutes(router: Router, context: Context): void {
       await mustBeFree(tx, body.name, id);
       await tx.insert(groups).values({ id, name: body.name });
       await setMembers(tx, id, body.members);
-      await record(tx, context.now(), { by: member.id, act: 'group-made', subject: body.name });
+      await writeTrail(tx, context.now(), { by: member.id, act: 'group-made', subject: body.name });
     });
     await changed();
     return { id, ...body } satisfies Group;
@@ -83,7 +84,12 @@ export function groupRoutes(router: Router, context: Context): void {
       if (!row) throw notFound();
       await leavingNoneUnkept(tx, () => setMembers(tx, row.id, body.members));
       const detail = `${body.members.length} in it`;
-      await record(tx, context.now(), { by: member.id, act: 'group-changed', subject: body.name, detail });
+      await writeTrail(tx, context.now(), {
+        by: member.id,
+        act: 'group-changed',
+        subject: body.name,
+        detail,
+      });
     });
     await changed();
     return { id: params.group, ...body };
@@ -96,7 +102,7 @@ export function groupRoutes(router: Router, context: Context): void {
       await leavingNoneUnkept(tx, async () => {
         await tx.delete(groups).where(eq(groups.id, row.id));
       });
-      await record(tx, context.now(), { by: member.id, act: 'group-deleted', subject: row.name });
+      await writeTrail(tx, context.now(), { by: member.id, act: 'group-deleted', subject: row.name });
     });
     await changed();
     return undefined;

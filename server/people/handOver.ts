@@ -1,7 +1,6 @@
 import { and, eq, isNull, sql } from 'drizzle-orm';
-import type { Queries } from '../db/openStore';
-import { collections, grants, members } from '../db/schema';
-import { Refusal } from '../http/refusal';
+import { type Queries, collections, grants, members } from '../db';
+import { Refusal } from '../http';
 
 /**
  * Gives every collection that a member keeps by name to another, who must be of the team. The first may use them still.

@@ -2,12 +2,10 @@ import { and, asc, eq, gt } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Invitation } from '#contracts';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { letters, members } from '../db/schema';
-import { bind } from '../http/bind';
-import { notFound, Refusal } from '../http/refusal';
+import { type Queries, letters, members } from '../db';
+import { bind, notFound, Refusal } from '../http';
 import { invitationWords, sendLetter, writeLetter } from './letters';
-import { record } from './trail';
+import { writeTrail } from '../trail';
 
 /** The invitations under way, oldest first; or one of them. */
 export async function invitationsOf(db: Queries, now: Date, only?: string): Promise<Invitation[]> {
@@ -55,7 +53,7 @@ export function invitationRoutes(router: Router, context: Context): void {
           { faults: [{ place: 'email', message: 'This address has an account already' }] },
         );
       const sent = { purpose: 'invitation' as const, name, email, role, groups, sentBy: by.id };
-      await record(tx, context.now(), { by: by.id, act: 'member-invited', subject: name, detail: role });
+      await writeTrail(tx, context.now(), { by: by.id, act: 'member-invited', subject: name, detail: role });
       return writeLetter(context, tx, sent);
     });
     const text = invitationWords(name, by.name, link);
@@ -80,7 +78,7 @@ export function invitationRoutes(router: Router, context: Context): void {
         .returning();
       if (!row) throw notFound();
       const done = { by: member.id, act: 'invitation-withdrawn' as const, subject: row.name };
-      await record(tx, context.now(), done);
+      await writeTrail(tx, context.now(), done);
     });
     return undefined;
   });

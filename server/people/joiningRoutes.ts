@@ -2,15 +2,13 @@ import { hash } from '@node-rs/argon2';
 import { and, eq, inArray, isNull } from 'drizzle-orm';
 import type { Router } from 'express';
 import { ROUTES } from '#contracts';
-import { limitTries } from '../auth/authRoutes';
-import { beginSession, memberColumns } from '../auth/sessions';
-import { ownCollection } from '../bank/ownCollection';
+import { limitTries, bind, Refusal } from '../http';
+import { beginSession, memberColumns } from '../auth';
+import { ownCollection } from '../bank';
 import type { Context } from '../context';
-import { collections, groupMembers, groups, members, sessions } from '../db/schema';
-import { bind } from '../http/bind';
-import { Refusal } from '../http/refusal';
+import { collections, groupMembers, groups, members, sessions } from '../db';
 import { passwordWords, readLetter, useUpLetter, writeLetter } from './letters';
-import { record } from './trail';
+import { writeTrail } from '../trail';
 
 /** What people do who hold a letter, or ask for one: nobody of these needs to be signed in. */
 export function joiningRoutes(router: Router, context: Context): void {
@@ -44,7 +42,7 @@ export function joiningRoutes(router: Router, context: Context): void {
         const belonging = there.map((group) => ({ group: group.id, member: id }));
         if (belonging.length > 0) await tx.insert(groupMembers).values(belonging);
       }
-      await record(tx, context.now(), { by: id, act: 'member-joined', subject: body.name, detail: role });
+      await writeTrail(tx, context.now(), { by: id, act: 'member-joined', subject: body.name, detail: role });
       return row;
     });
     await beginSession(context, request, response, id);
@@ -61,7 +59,7 @@ export function joiningRoutes(router: Router, context: Context): void {
         .where(and(eq(members.email, email), isNull(members.leftAt)));
       if (!row) return null;
       const sent = { purpose: 'password' as const, email, member: row.id, sentBy: null };
-      await record(tx, context.now(), { by: row.id, act: 'password-asked', subject: row.name });
+      await writeTrail(tx, context.now(), { by: row.id, act: 'password-asked', subject: row.name });
       return { name: row.name, ...(await writeLetter(context, tx, sent)) };
     });
     if (!written) return;
@@ -91,7 +89,7 @@ export function joiningRoutes(router: Router, context: Context): void {
         .returning(memberColumns);
       if (!row) throw new Refusal('link-used', 'The account it was for is not there any more.');
       await tx.delete(sessions).where(eq(sessions.member, row.id));
-      await record(tx, context.now(), { by: row.id, act: 'password-changed', subject: row.name });
+      await writeTrail(tx, context.now(), { by: row.id, act: 'password-changed', subject: row.name });
       return row;
     });
     await events.sessionsEnded(member.id);

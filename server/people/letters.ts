@@ -1,11 +1,10 @@
 import { randomBytes } from 'node:crypto';
 import { and, eq, gt, lt } from 'drizzle-orm';
-import { hashOf } from '../auth/sessions';
+import { hashOf } from '../auth';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { letters } from '../db/schema';
-import { Refusal } from '../http/refusal';
-import type { Letter } from '../post/postOffice';
+import { type Queries, letters } from '../db';
+import { Refusal } from '../http';
+import type { Letter } from '../post';
 
 const HOUR_MS = 3_600_000;
 /** How long the link in a letter works. */

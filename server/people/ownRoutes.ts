@@ -2,13 +2,11 @@ import { hash, verify } from '@node-rs/argon2';
 import { and, desc, eq, gt, ne } from 'drizzle-orm';
 import type { Router } from 'express';
 import { ROUTES } from '#contracts';
-import { limitTries } from '../auth/authRoutes';
-import { memberColumns, sessionOf } from '../auth/sessions';
+import { limitTries, bind, notFound, Refusal } from '../http';
+import { memberColumns, sessionOf } from '../auth';
 import type { Context } from '../context';
-import { members, sessions } from '../db/schema';
-import { bind } from '../http/bind';
-import { notFound, Refusal } from '../http/refusal';
-import { record } from './trail';
+import { members, sessions } from '../db';
+import { writeTrail } from '../trail';
 
 /** So much of a session's hash tells it from the member's others; what is shown is no secret. */
 const SHOWN = 16;
@@ -22,7 +20,7 @@ export function ownRoutes(router: Router, context: Context): void {
     const row = await db.transaction(async (tx) => {
       // Written first: it is told by the name that was theirs until now.
       const detail = body.name === member.name ? '' : `now ${body.name}`;
-      await record(tx, context.now(), {
+      await writeTrail(tx, context.now(), {
         by: member.id,
         act: 'details-changed',
         subject: member.name,
@@ -50,7 +48,7 @@ export function ownRoutes(router: Router, context: Context): void {
     await db.transaction(async (tx) => {
       await tx.update(members).set({ passwordHash }).where(eq(members.id, member.id));
       await tx.delete(sessions).where(and(eq(sessions.member, member.id), ne(sessions.tokenHash, current)));
-      await record(tx, context.now(), { by: member.id, act: 'password-changed', subject: member.name });
+      await writeTrail(tx, context.now(), { by: member.id, act: 'password-changed', subject: member.name });
     });
     await events.sessionsEnded(member.id, current);
     return undefined;

@@ -2,8 +2,8 @@ import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import { eq } from 'drizzle-orm';
 import supertest from 'supertest';
 import type { Invitation, Member, Person, TrailLine } from '#contracts';
-import { mustBeForTheDemo } from '../auth/demoStore';
-import { grants, letters, sessions } from '../db/schema';
+import { mustBeForTheDemo } from '../account';
+import { grants, letters, sessions } from '../db';
 import { keep, problem, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 

@@ -1,17 +1,15 @@
 import { and, asc, count, eq, isNull, ne, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Person } from '#contracts';
-import { memberColumns } from '../auth/sessions';
-import { leavingNoneUnkept } from '../bank/keeping';
+import { memberColumns } from '../auth';
+import { leavingNoneUnkept } from '../bank';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { grants, letters, members, sessions } from '../db/schema';
-import { bind } from '../http/bind';
-import { notFound, Refusal } from '../http/refusal';
+import { type Queries, grants, letters, members, sessions } from '../db';
+import { bind, notFound, Refusal } from '../http';
 import { handOver } from './handOver';
 import { invitationsOf } from './invitationRoutes';
 import { passwordWords, sendLetter, writeLetter } from './letters';
-import { record } from './trail';
+import { writeTrail } from '../trail';
 
 type MemberRow = typeof members.$inferSelect;
 
@@ -79,7 +77,7 @@ export function peopleRoutes(router: Router, context: Context): void {
       if (body.role === 'member') await mustLeaveAnOwner(tx, row.id);
       await tx.update(members).set(body).where(eq(members.id, row.id));
       const done = { by: member.id, act: 'role-changed' as const, subject: row.name, detail: body.role };
-      await record(tx, context.now(), done);
+      await writeTrail(tx, context.now(), done);
     });
     await events.tellAll({ type: 'people-changed' });
     return personOf(db, params.member);
@@ -96,7 +94,7 @@ export function peopleRoutes(router: Router, context: Context): void {
       });
       await tx.delete(sessions).where(eq(sessions.member, row.id));
       await tx.delete(letters).where(eq(letters.member, row.id));
-      await record(tx, context.now(), { by: member.id, act: 'member-left', subject: row.name });
+      await writeTrail(tx, context.now(), { by: member.id, act: 'member-left', subject: row.name });
     });
     await events.sessionsEnded(params.member);
     await events.tellAll({ type: 'people-changed' });
@@ -108,7 +106,7 @@ export function peopleRoutes(router: Router, context: Context): void {
     await db.transaction(async (tx) => {
       const row = await held(tx, params.member);
       await tx.update(members).set({ leftAt: null }).where(eq(members.id, row.id));
-      await record(tx, context.now(), { by: member.id, act: 'member-returned', subject: row.name });
+      await writeTrail(tx, context.now(), { by: member.id, act: 'member-returned', subject: row.name });
     });
     await events.tellAll({ type: 'people-changed' });
     return personOf(db, params.member);
@@ -121,7 +119,12 @@ export function peopleRoutes(router: Router, context: Context): void {
       const to = await personOf(tx, body.to);
       const detail = `${given} to ${to.name}`;
       if (given > 0)
-        await record(tx, context.now(), { by: member.id, act: 'handed-over', subject: from.name, detail });
+        await writeTrail(tx, context.now(), {
+          by: member.id,
+          act: 'handed-over',
+          subject: from.name,
+          detail,
+        });
       return given;
     });
     await events.reachChanged();
@@ -136,7 +139,7 @@ export function peopleRoutes(router: Router, context: Context): void {
         .where(and(eq(members.id, params.member), isNull(members.leftAt)));
       if (!row) throw notFound();
       const sent = { purpose: 'password' as const, email: row.email, member: row.id, sentBy: member.id };
-      await record(tx, context.now(), { by: member.id, act: 'password-letter-sent', subject: row.name });
+      await writeTrail(tx, context.now(), { by: member.id, act: 'password-letter-sent', subject: row.name });
       return { ...row, ...(await writeLetter(context, tx, sent)) };
     });
     const text = passwordWords(name, link);
@@ -150,7 +153,7 @@ export function peopleRoutes(router: Router, context: Context): void {
   bind(router, context, 'readPost', async ({ member, params }) => {
     const letter = post.take(params.letter);
     if (!letter) throw notFound();
-    await record(db, context.now(), { by: member.id, act: 'letter-read', subject: letter.to });
+    await writeTrail(db, context.now(), { by: member.id, act: 'letter-read', subject: letter.to });
     return { text: letter.text };
   });
 }

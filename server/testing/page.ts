@@ -1,7 +1,7 @@
 import { EventEmitter } from 'node:events';
 import type { Response } from 'express';
 import type { LiveEvent } from '#contracts';
-import type { EventHub } from '../events/eventHub';
+import type { Announcer } from '../events';
 
 /** An open page, as the server sees it: what it was told, until it is closed. */
 export class Page extends EventEmitter {
@@ -9,7 +9,7 @@ export class Page extends EventEmitter {
   ended = false;
 
   /** Opens a page of a member at a server process. */
-  static open(hub: EventHub, member: string, session = 'one'): Page {
+  static open(hub: Announcer, member: string, session = 'one'): Page {
     const page = new Page();
     hub.listen(member, session, page as unknown as Response);
     return page;
@@ -37,7 +37,7 @@ export class Page extends EventEmitter {
 }
 
 /** Waits until all that was told before has come to these pages: each hears in order, so a last event tells. */
-export async function settled(hub: EventHub, pages: readonly Page[]): Promise<void> {
+export async function settled(hub: Announcer, pages: readonly Page[]): Promise<void> {
   const last: LiveEvent = { type: 'case-added', case: 'the last' };
   const hasCome = ({ told }: Page) => JSON.stringify(told.at(-1)) === JSON.stringify(last);
   await hub.tellAll(last);

@@ -4,7 +4,7 @@ import path from 'node:path';
 import type { Collection, Draft, Entry, RouteName } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
-import { members } from '../db/schema';
+import { members } from '../db';
 import { deleting, deletionIn, keep, wording } from './entryCalls';
 import type { CallerName } from './rightsTable';
 import type { Caller, TestServer } from './testServer';

@@ -7,12 +7,11 @@ import pino from 'pino';
 import supertest from 'supertest';
 import { loadDemo } from '../../demo/loadDemo';
 import { makeApp } from '../app';
-import { AccountTries } from '../auth/accountTries';
-import type { Context } from '../context';
-import { openStore, type Store } from '../db/openStore';
-import type { Bus } from '../events/bus';
-import { EventHub } from '../events/eventHub';
-import { PostRoom } from '../post/postOffice';
+import { AccountTries, type Context } from '../context';
+import { openStore, type Store } from '../db';
+import type { Bus } from '../events';
+import { EventHub } from '../streams';
+import { PostRoom } from '../post';
 
 /** A signed-in caller. */
 export type Caller = ReturnType<typeof supertest.agent>;
@@ -25,6 +24,8 @@ export interface TestServer {
   as: (member: string) => Promise<Caller>;
   /** Another server process on the same store: on PGlite, which one process alone may open, a second hub on its bus. */
   another: () => Promise<{ events: EventHub }>;
+  /** The hub of the server that runs, as its maker has it. */
+  hub: EventHub;
   close: () => Promise<void>;
 }
 
@@ -85,9 +86,10 @@ export async function startTestServer({
 } = {}): Promise<TestServer> {
   const store = await openTestStore();
   const paused: number[] = [];
+  const hub = new EventHub(store.db, store.bus);
   const context: Context = {
     db: store.db,
-    events: new EventHub(store.db, store.bus),
+    events: hub,
     post: new PostRoom(),
     address: () => 'https://bank.hollin.example',
     now: () => new Date('2026-11-24T10:00:00Z'),
@@ -105,5 +107,5 @@ export async function startTestServer({
     await caller.post('/api/session/demo').send({ member }).expect(201);
     return caller;
   };
-  return { app, context, paused, as, another: store.another, close: () => store.close() };
+  return { app, context, hub, paused, as, another: store.another, close: () => store.close() };
 }

@@ -1,12 +1,10 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { within } from '#core/rights';
-import { depart } from '../bank/bankChanges';
-import { heldByKeeper } from '../bank/manyEntries';
+import { depart, heldByKeeper } from '../bank';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { collections, cues, deletions, drafts, entries, entryWords, glossaries } from '../db/schema';
-import { Refusal } from '../http/refusal';
-import { record, recordAll } from '../people/trail';
+import { type Queries, collections, cues, deletions, drafts, entries, entryWords, glossaries } from '../db';
+import { Refusal } from '../http';
+import { writeTrail, writeTrailLines } from '../trail';
 
 type Deleting = typeof deletions.$inferInsert;
 
@@ -36,7 +34,7 @@ export async function deleteEntries(
     await tx.update(entries).set({ deletion }).where(inArray(entries.id, all));
     await tx.delete(cues).where(inArray(cues.entry, all));
     await tx.delete(entryWords).where(inArray(entryWords.entry, all));
-    await recordAll(
+    await writeTrailLines(
       tx,
       context.now(),
       rows.map(({ content, collection }) => ({
@@ -83,7 +81,7 @@ export async function dropHeld(
     throw new Refusal('not-valid', 'Everyone has a collection of their own. Nothing was deleted.');
   await deleteCollection(context, tx, member, row);
   const done = { by: member, act: 'collection-deleted' as const, subject: row.name };
-  await record(tx, context.now(), { ...done, collection: row.id });
+  await writeTrail(tx, context.now(), { ...done, collection: row.id });
 }
 
 /** Puts a glossary into the wastebasket with its terms, for all who use it. Its keeper must have been asked for, and it be held. */
@@ -95,7 +93,7 @@ export async function deleteGlossary(
 ): Promise<void> {
   const deletion = await begin(context, tx, { what: 'glossary', title: name, by: member });
   await tx.update(glossaries).set({ deletion }).where(eq(glossaries.id, id));
-  await record(tx, context.now(), { by: member, act: 'glossary-deleted', subject: name });
+  await writeTrail(tx, context.now(), { by: member, act: 'glossary-deleted', subject: name });
 }
 
 /** Puts a draft into the wastebasket, if it still stands at a version; null where it does not. */

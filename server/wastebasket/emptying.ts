@@ -1,10 +1,18 @@
 import { and, eq, inArray, lt } from 'drizzle-orm';
 import type { TeamSettings } from '#contracts';
-import { letKeep } from '../bank/sharing';
+import { letKeep } from '../bank';
 import { isClockSteady } from './steadyClock';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { collections, deletions, drafts, entries, glossaries, revisions, teamSettings } from '../db/schema';
+import {
+  type Queries,
+  collections,
+  deletions,
+  drafts,
+  entries,
+  glossaries,
+  revisions,
+  teamSettings,
+} from '../db';
 
 const DEFAULT_SETTINGS: TeamSettings = { wastebasketDays: 30 };
 const DAY_MS = 86_400_000;

@@ -1,18 +1,22 @@
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Restored } from '#contracts';
-import { letKeep } from '../bank/sharing';
-import { holdCollections, nextChange } from '../bank/bankChanges';
-import { mustFindRoom, placeCollection } from '../bank/placeCollection';
-import { rightOn } from '../bank/rights';
-import { typedCues } from '../bank/saveEntry';
-import { indexAll, saveStates } from '../bank/writtenTogether';
-import { mustVaryAlone } from '../bank/soundVariations';
+import {
+  letKeep,
+  holdCollections,
+  nextChange,
+  mustFindRoom,
+  placeCollection,
+  rightOn,
+  typedCues,
+  indexAll,
+  saveStates,
+  mustVaryAlone,
+  unmerge,
+} from '../bank';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { collections, cues, deletions, drafts, entries, glossaries } from '../db/schema';
-import { Refusal } from '../http/refusal';
-import { unmerge } from '../order/unmerge';
-import { record, recordAll } from '../people/trail';
+import { type Queries, collections, cues, deletions, drafts, entries, glossaries } from '../db';
+import { Refusal } from '../http';
+import { writeTrail, writeTrailLines } from '../trail';
 
 type DeletionRow = typeof deletions.$inferSelect;
 type EntryRow = typeof entries.$inferSelect;
@@ -91,7 +95,7 @@ async function restoreEntries(
       );
   }
   await indexAll(tx, back);
-  await recordAll(
+  await writeTrailLines(
     tx,
     context.now(),
     back.map(({ content, collection }) => ({
@@ -136,7 +140,7 @@ async function restoreCollection(context: Context, tx: Queries, member: string, 
   await mustFindRoom(tx);
   const rows = await tx.select().from(entries).where(eq(entries.deletion, row.id)).orderBy(asc(entries.id));
   const done = { by: member, act: 'collection-restored' as const, subject: root.name, collection: root.id };
-  await record(tx, context.now(), done);
+  await writeTrail(tx, context.now(), done);
   return restoreEntries(context, tx, member, rows);
 }
 
@@ -151,7 +155,7 @@ async function restoreGlossary(context: Context, tx: Queries, member: string, ro
     .update(glossaries)
     .set({ deletion: null, version: sql`${glossaries.version} + 1` })
     .where(eq(glossaries.deletion, row.id));
-  await record(tx, context.now(), { by: member, act: 'glossary-restored', subject: row.title });
+  await writeTrail(tx, context.now(), { by: member, act: 'glossary-restored', subject: row.title });
   return { entries: 0, lostCues: [] };
 }
 

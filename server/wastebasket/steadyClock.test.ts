@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import { serverClock } from '../db/schema';
+import { serverClock } from '../db';
 import { startTestServer, type TestServer } from '../testing/testServer';
 import { isClockSteady } from './steadyClock';
 

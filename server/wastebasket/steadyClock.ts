@@ -1,7 +1,6 @@
 import { desc } from 'drizzle-orm';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { serverClock, trail } from '../db/schema';
+import { type Queries, serverClock, trail } from '../db';
 
 const DAY_MS = 86_400_000;
 /** A server that was not running for longer than this may have come back with its clock set wrong. */

@@ -1,12 +1,10 @@
 import { asc, desc, eq, inArray, and, sql } from 'drizzle-orm';
 import type { Deletion, Member, Restored } from '#contracts';
-import { holdTree } from '../bank/changingCollections';
-import { rightsFor } from '../bank/rights';
+import { holdTree, rightsFor } from '../bank';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { collections, deletions, drafts, entries, glossaries, members } from '../db/schema';
-import { keepsGlossary } from '../glossaries/keepsGlossary';
-import { notFound } from '../http/refusal';
+import { type Queries, collections, deletions, drafts, entries, glossaries, members } from '../db';
+import { keepsGlossary } from '../termLists';
+import { notFound } from '../http';
 import { goesAt, settingsOf } from './emptying';
 import { restore } from './restoring';
 

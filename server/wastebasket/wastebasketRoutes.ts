@@ -1,17 +1,12 @@
 import { and, count, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Deletion } from '#contracts';
-import { announceChanges } from '../bank/announceEntry';
-import { holdTree } from '../bank/changingCollections';
-import { includedIds } from '../bank/soundIncludes';
-import { rightsFor, visibleEntries } from '../bank/rights';
+import { announceChanges, holdTree, includedIds, rightsFor, visibleEntries } from '../bank';
 import type { Context } from '../context';
-import type { Queries } from '../db/openStore';
-import { collections, deletions, drafts, entries, teamSettings } from '../db/schema';
-import { ownDraft } from '../cases/caseAccess';
-import { bind } from '../http/bind';
-import { notFound, Refusal } from '../http/refusal';
-import { record } from '../people/trail';
+import { type Queries, collections, deletions, drafts, entries, teamSettings } from '../db';
+import { ownDraft } from '../cases';
+import { bind, notFound, Refusal } from '../http';
+import { writeTrail } from '../trail';
 import { deleteDraft } from './deleting';
 import { emptyWastebasket, purge, settingsOf } from './emptying';
 import { oneUndoable, restoreFor, undoable } from './undoable';
@@ -30,10 +25,10 @@ async function purgeOne(context: Context, tx: Queries, by: string, known: Deleti
   const done = { by, act: 'wastebasket-emptied' as const, subject: known.title };
   const home = known.entries[0]?.collection;
   // One's own drafts are nobody else's to know of. A collection that is no more has nobody who may know its name.
-  if (home && row.what === 'entries') await record(tx, context.now(), { ...done, collection: home });
-  if (row.what === 'glossary') await record(tx, context.now(), done);
+  if (home && row.what === 'entries') await writeTrail(tx, context.now(), { ...done, collection: home });
+  if (row.what === 'glossary') await writeTrail(tx, context.now(), done);
   if (row.what === 'collection' && isShared)
-    await record(tx, context.now(), {
+    await writeTrail(tx, context.now(), {
       ...done,
       subject: known.count === 1 ? 'A collection with 1 entry' : `A collection with ${known.count} entries`,
     });
@@ -112,7 +107,7 @@ export function wastebasketRoutes(router: Router, context: Context): void {
       const days = body.wastebasketDays;
       const detail = days === null ? 'never' : `after ${days} days`;
       const done = { by: member.id, act: 'settings-changed' as const, subject: 'The wastebasket is emptied' };
-      await record(tx, context.now(), { ...done, detail });
+      await writeTrail(tx, context.now(), { ...done, detail });
     });
     await emptyWastebasket(context);
     return body;

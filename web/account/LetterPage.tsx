@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Member } from '#contracts';
 import { ApiProblem, inWords } from '#client/api';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, queryClient } from '../api';
 import { Button, Loading, Notice } from '../ui';
 import { FrontLeaf } from './FrontLeaf';
 import type { useLetter } from './useLetter';

@@ -1,6 +1,6 @@
 import { Navigate, useLocation, useNavigate } from 'react-router';
 import type { Member } from '#contracts';
-import { KEYS, queryClient, useBeginning, useSession } from '../api/queries';
+import { KEYS, queryClient, useBeginning, useSession } from '../api';
 import { Failed, Loading } from '../ui';
 import { DemoMembers } from './DemoMembers';
 import { ForgottenPassword } from './ForgottenPassword';

@@ -1,5 +1,5 @@
 import type { Member } from '#contracts';
-import { useBeginning } from '../api/queries';
+import { useBeginning } from '../api';
 import { Notice } from '../ui';
 import { DemoMembers } from './DemoMembers';
 import { PasswordForm } from './PasswordForm';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { EntryContent } from '#core/entry';
 import { keepUnsaved, readUnsaved, unsavedKey } from '#client/unsaved';
-import { useShell } from '../shell/ShellContext';
+import { useShell } from '../shell';
 import { Notice } from '../ui';
 
 /** Begins a new entry with some content on its page; not over one that was begun and is not saved yet, which `held` tells. */

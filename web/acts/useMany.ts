@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { quietly, releaseDone, setDone, takeSteps, type DoneToMany } from '#client/acts';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, queryClient } from '../api';
 import { useLastDone } from './useLastDone';
 
 const settled = () => {

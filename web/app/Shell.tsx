@@ -11,20 +11,23 @@ import {
 import { Search } from 'lucide-react';
 import type { Member } from '#contracts';
 import { call } from '#client/api';
-import { leaveSession } from '../account/leaveSession';
-import { DoneElsewhere } from '../acts/DoneElsewhere';
-import { useBank } from '../api/bank';
-import { usePreferences, useSession } from '../api/queries';
-import { useLiveEvents } from '../api/useLiveEvents';
-import { Finder } from '../finder/Finder';
-import { NEWEST } from '../news/news';
+import { leaveSession } from '../account';
+import { DoneElsewhere } from '../acts';
+import { useBank, usePreferences, useSession, useLiveEvents } from '../api';
+import { Finder } from '../finder';
+import { NEWEST } from '../news';
 import { ownTab } from '#client/kept';
 import { Button, Failed, Key, Loading, Menu } from '../ui';
-import { liveKeys, useKeyListener, useLiveKeys } from '../shell/keys';
-import { Offline } from '../shell/Offline';
-import { ShellContext, type Shell as ShellValue } from '../shell/ShellContext';
-import { switchTheme } from '../shell/theme';
-import { useScreenTitle } from '../shell/useScreenTitle';
+import {
+  liveKeys,
+  useKeyListener,
+  useLiveKeys,
+  Offline,
+  ShellContext,
+  type Shell as ShellValue,
+  switchTheme,
+  useScreenTitle,
+} from '../shell';
 import { LOOKED_UP, SCREENS } from './screens';
 
 /** What every screen has around it. */

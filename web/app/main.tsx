@@ -2,12 +2,11 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider, type RouteObject } from 'react-router';
-import { queryClient } from '../api/queries';
+import { queryClient } from '../api';
 import { fetchAhead } from './fetchAhead';
-import { NothingHere } from '../shell/NothingHere';
+import { NothingHere, followTheme } from '../shell';
 import { SCREENS, type Screen } from './screens';
 import { Frame, Shell } from './Shell';
-import { followTheme } from '../shell/theme';
 import '../look/styles.css';
 
 followTheme();

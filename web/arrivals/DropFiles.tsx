@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, queryClient } from '../api';
 import { FileDrop, Notice, Refused } from '../ui';
 import { ARRIVALS, takeArrival, type Arrived } from './arrivals';
 

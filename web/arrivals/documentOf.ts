@@ -3,7 +3,7 @@ import { DOMParser as PassageParser } from '@tiptap/pm/model';
 import { DraftDocumentSchema, type DraftDocument } from '#core/draft';
 import { isEmptyPassage, LIMITS, type Passage } from '#core/passage';
 import { UnreadableFile } from '#client/api';
-import { passageExtensions } from '../editor/extensions';
+import { passageExtensions } from '../editor';
 
 /** A passage as a draft with nothing from the bank in it. Throws an UnreadableFile where it is empty or too long for a leaf. */
 export function draftOf(passage: Pick<Passage, 'content'>, called: string): DraftDocument {

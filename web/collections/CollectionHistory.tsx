@@ -2,11 +2,11 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Collection, CollectionRevision, CollectionSettings } from '#contracts';
 import { call } from '#client/api';
-import { KEYS } from '../api/queries';
+import { KEYS } from '../api';
 import { languageName } from '#core/language';
 import { instantInWords } from '#client/clock';
-import { BEFORE, CLOSERS, FIRES, LETTERS, MAKING_IN_WORDS } from '../cues/ruleWords';
-import { kindsInWords } from '../reach/kindsOfWork';
+import { BEFORE, CLOSERS, FIRES, LETTERS, MAKING_IN_WORDS } from '../cues';
+import { kindsInWords } from '../reach';
 import { Button, Failed } from '../ui';
 
 /** Settings in lines that can be told from those of another time. */

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import type { Collection } from '#contracts';
 import { branchesOf, droppedOver, stepped, type Branch, type Goal, type Way } from '#core/rights';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, queryClient } from '../api';
 import { Button, Key, Notice, Sortable, SortableRow, TextField } from '../ui';
 import { rightInWords } from './rightInWords';
 import { useFolding } from './useFolding';

@@ -2,9 +2,8 @@ import { useMutation } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import type { Collection } from '#contracts';
 import { inWords } from '#client/api';
-import { useBankIndex } from '../api/useBankIndex';
+import { useBankIndex, newCollection } from '../api';
 import { NameForm } from '../ui';
-import { newCollection } from '../api/newCollection';
 import { sameName } from './sameName';
 
 /** A name, and there is a collection: at the top, or within another, whose lead-in and rules it begins with. */

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import type { Entry } from '#contracts';
 import { clashInWords, mendInWords, type Clash } from '#core/cue';
 import { call, inWords } from '#client/api';
-import { takeKept } from '../api/bank';
+import { takeKept } from '../api';
 import type { BankIndex } from '#core/bank';
 import { Button, Notice } from '../ui';
 

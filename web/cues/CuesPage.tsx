@@ -1,10 +1,9 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { BankCue } from '#core/cue';
-import { useBank } from '../api/bank';
+import { useBank, useBankIndex } from '../api';
 import { type BankIndex, bankCues } from '#core/bank';
-import { useBankIndex } from '../api/useBankIndex';
-import { Figure } from '../shell/Figure';
+import { Figure } from '../shell';
 import { Button, Failed, Loading } from '../ui';
 import { ClashList } from './ClashList';
 import { BEFORE, FIRES, LETTERS } from './ruleWords';

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { explainCue, type BankCue, type Closer, type Explanation } from '#core/cue';
 import { SelectField } from '../ui';
-import { KINDS_OF_WORK } from '../reach/kindsOfWork';
+import { KINDS_OF_WORK } from '../reach';
 import { BEFORE } from './ruleWords';
 
 const CLOSED: Record<Closer, string> = {

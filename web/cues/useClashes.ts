@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import type { BankCue, Clash } from '#core/cue';
-import { useGlossaries } from '../api/queries';
+import { useGlossaries } from '../api';
 import { offerService } from '#client/offers';
-import { useGlossaryLists } from '../offers/useGlossaryLists';
+import { useGlossaryLists } from '../offers';
 
 /** What the cues given are in conflict with, worked out by the worker; null until it is first known. */
 export function useClashes(cues: readonly BankCue[]): Clash[] | null {

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useLocation, useNavigate } from 'react-router';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, queryClient } from '../api';
 import { Button, Notice } from '../ui';
 
 /** Told on the desk after a draft was deleted on its leaf, with its way back. */

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue } from 'react';
 import type { FoundCase } from '#contracts';
 import { call } from '#client/api';
-import { KEYS } from '../api/queries';
+import { KEYS } from '../api';
 import { Failed, Loading } from '../ui';
 import { CaseLink } from './CaseLink';
 

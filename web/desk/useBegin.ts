@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
 import { call } from '#client/api';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, queryClient } from '../api';
 import { writtenToday } from '#client/clock';
 import { emptyCase, toNewCase, type NewCaseForm } from './newCase';
 

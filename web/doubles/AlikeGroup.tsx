@@ -1,12 +1,9 @@
-import { CueShown } from '../show/CueShown';
+import { CueShown, DifferenceView, WordingsView } from '../show';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Entry, Uses } from '#contracts';
 import { firstCue, type BankIndex } from '#core/bank';
-import { DifferenceView } from '../show/DifferenceView';
-import { WordingsView } from '../show/WordingsView';
-import { DoneNotice } from '../acts/DoneNotice';
-import { useMany } from '../acts/useMany';
+import { DoneNotice, useMany } from '../acts';
 import { Button, Tick } from '../ui';
 import { cuesTaken, mergeAlike } from '#client/acts';
 

@@ -2,8 +2,7 @@ import { useState } from 'react';
 import type { BankIndex } from '#core/bank';
 import { Button, SelectField } from '../ui';
 import { AlikeGroup } from './AlikeGroup';
-import { LongWork } from '../longWork/LongWork';
-import { useLongWork } from '../longWork/useLongWork';
+import { LongWork, useLongWork } from '../longWork';
 
 const LEAST = [
   { value: 0.95, label: 'all but a word' },

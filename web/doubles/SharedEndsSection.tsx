@@ -1,13 +1,11 @@
 import { Link } from 'react-router';
 import type { BankIndex } from '#core/bank';
-import { DoneNotice } from '../acts/DoneNotice';
-import { takeKept } from '../api/bank';
-import { useMany } from '../acts/useMany';
-import { PassageView } from '../show/PassageView';
+import { DoneNotice, useMany } from '../acts';
+import { takeKept } from '../api';
+import { PassageView } from '../show';
 import { Button } from '../ui';
-import { FoundSection } from '../longWork/FoundSection';
+import { FoundSection, useLongWork } from '../longWork';
 import { makePiece, type End } from '#client/acts';
-import { useLongWork } from '../longWork/useLongWork';
 
 const TITLES = 8;
 

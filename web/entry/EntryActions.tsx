@@ -1,15 +1,12 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Entry } from '#contracts';
-import { useShell } from '../shell/ShellContext';
+import { useShell } from '../shell';
 import { Button, Notice } from '../ui';
 import { type BankIndex, placesFor } from '#core/bank';
 import { MANY_ACTS } from '#client/acts';
 import { keepUnsaved, readUnsaved, unsavedKey } from '#client/unsaved';
-import { DeleteAsk } from '../acts/DeleteAsk';
-import { DoneNotice } from '../acts/DoneNotice';
-import { MoveTo } from '../acts/MoveTo';
-import { useMany } from '../acts/useMany';
+import { DeleteAsk, DoneNotice, MoveTo, useMany } from '../acts';
 
 interface Props {
   index: BankIndex;

@@ -1,11 +1,9 @@
 import { useMemo, useState } from 'react';
 import { fieldUses, type NamedCondition, at, withPassage } from '#core/entry';
-import { Figure } from '../shell/Figure';
-import { useLiveKeys } from '../shell/keys';
+import { Figure, useLiveKeys } from '../shell';
 import { Button, Key, SelectField, TextField } from '../ui';
 import type { BankIndex } from '#core/bank';
-import { CuesEditor } from '../cues/CuesEditor';
-import { WrittenClashes } from '../cues/WrittenClashes';
+import { CuesEditor, WrittenClashes } from '../cues';
 import { EntryMargin } from './EntryMargin';
 import { FieldsEditor } from './fields/FieldsEditor';
 import type { Target } from './useEntryChange';

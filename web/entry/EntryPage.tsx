@@ -1,9 +1,8 @@
 import { useState } from 'react';
 import { useLocation, useParams } from 'react-router';
-import { useAtHand, useBank, useEntriesAtHand } from '../api/bank';
-import { Figure } from '../shell/Figure';
+import { useAtHand, useBank, useEntriesAtHand, useBankIndex } from '../api';
+import { Figure } from '../shell';
 import { Failed, Loading } from '../ui';
-import { useBankIndex } from '../api/useBankIndex';
 import { EntryLeaf } from './EntryLeaf';
 import { NotThere } from './NotThere';
 

@@ -1,11 +1,10 @@
 import { useState } from 'react';
 import type { Revision, RevisionSummary } from '#contracts';
 import type { EntryContent } from '#core/entry';
-import { useRevision, useRevisions } from '../api/queries';
+import { useRevision, useRevisions } from '../api';
 import { instantInWords } from '#client/clock';
 import { Button, Failed, Loading } from '../ui';
-import { DifferenceView } from '../show/DifferenceView';
-import { WordingsView } from '../show/WordingsView';
+import { DifferenceView, WordingsView } from '../show';
 
 interface Props {
   entry: string;

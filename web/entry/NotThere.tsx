@@ -2,13 +2,12 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
 import { call, inWords } from '#client/api';
-import { takeKept } from '../api/bank';
-import { Figure } from '../shell/Figure';
-import { useShell } from '../shell/ShellContext';
+import { takeKept } from '../api';
+import { Figure, useShell } from '../shell';
 import { Button, Notice } from '../ui';
 import type { BankIndex } from '#core/bank';
 import { dropUnsaved, readUnsaved, unsavedKey, type EntryChange } from '#client/unsaved';
-import { WordingsView } from '../show/WordingsView';
+import { WordingsView } from '../show';
 
 interface Props {
   id: string;

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { call } from '#client/api';
-import { KEYS } from '../api/queries';
+import { KEYS } from '../api';
 
 const SAY_AGAIN_MS = 20_000;
 

@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import type { Entry } from '#contracts';
 import { mergedEntry } from '#core/difference';
-import { useRevision, useTeam } from '../api/queries';
+import { useRevision, useTeam } from '../api';
 import { Button, Notice } from '../ui';
-import { DifferenceView, titleOf } from '../show/DifferenceView';
+import { DifferenceView, titleOf } from '../show';
 import type { EntryChanging } from './useEntryChange';
 
 /** What someone else saved while one was changing the same entry: both beside what they began from, to be made one. */

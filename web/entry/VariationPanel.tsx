@@ -3,13 +3,12 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Entry } from '#contracts';
 import { call, inWords } from '#client/api';
-import { takeKept, useEntriesAtHand } from '../api/bank';
-import { useRevision } from '../api/queries';
-import { useShell } from '../shell/ShellContext';
+import { takeKept, useEntriesAtHand, useRevision } from '../api';
+import { useShell } from '../shell';
 import { Button, Notice, SelectField } from '../ui';
 import { type BankIndex, variationOf } from '#core/bank';
 import { keepUnsaved, readUnsaved, unsavedKey } from '#client/unsaved';
-import { DifferenceView } from '../show/DifferenceView';
+import { DifferenceView } from '../show';
 
 interface Props {
   index: BankIndex;

@@ -11,8 +11,7 @@ import {
   unsavedKey,
   type EntryChange,
 } from '#client/unsaved';
-import { takeKept } from '../api/bank';
-import { KEYS, queryClient } from '../api/queries';
+import { takeKept, KEYS, queryClient } from '../api';
 
 /** A long entry is compared only when the keys rest. */
 const AT_REST_MS = 400;

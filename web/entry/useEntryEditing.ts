@@ -15,7 +15,7 @@ import {
   type WordingPlace,
 } from '#core/entry';
 import type { DoubtPlace } from '#core/workbench';
-import { useShell } from '../shell/ShellContext';
+import { useShell } from '../shell';
 import { keysOfEntry, type BankIndex, takenCues } from '#core/bank';
 import { calendarToday } from '#client/clock';
 import { firstTest } from './wording/ConditionEditor';

@@ -1,16 +1,13 @@
-import { CueShown } from '../show/CueShown';
+import { CueShown, NotAllSearched } from '../show';
 import type { ResolvedCue } from '#core/cue';
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Entry } from '#contracts';
 import { excerpt } from '#core/passage';
-import { takeWhole } from '../api/bank';
+import { takeWhole, useBankIndex, useFoundAway } from '../api';
 import { mainPassage } from '#core/entry';
 import { firstCue, type BankIndex } from '#core/bank';
-import { useBankIndex } from '../api/useBankIndex';
-import { NotAllSearched } from '../show/NotAllSearched';
-import { useFoundAway } from '../api/useFoundAway';
-import { useShell, type Action } from '../shell/ShellContext';
+import { useShell, type Action } from '../shell';
 
 const SHOWN = 9;
 /** So many of these at least, where some are found in collections that are not at hand. */

@@ -3,10 +3,10 @@ import { useMutation } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import type { Glossary } from '#contracts';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient, useGlossaries } from '../api/queries';
-import { Figure } from '../shell/Figure';
+import { KEYS, queryClient, useGlossaries } from '../api';
+import { Figure } from '../shell';
 import { Failed, Loading, NameForm, Notice } from '../ui';
-import { kindsInWords } from '../reach/kindsOfWork';
+import { kindsInWords } from '../reach';
 import { PreferencesPanel } from './PreferencesPanel';
 import { SavedPanel } from './SavedPanel';
 

@@ -3,13 +3,11 @@ import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Glossary, GlossarySettings } from '#contracts';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient, useGlossaries } from '../api/queries';
-import { Figure } from '../shell/Figure';
-import { NothingHere } from '../shell/NothingHere';
+import { KEYS, queryClient, useGlossaries, useTerms } from '../api';
+import { Figure, NothingHere } from '../shell';
 import { Button, Failed, Loading, Notice, SelectField, TextField, Tick } from '../ui';
-import { KindsOfWorkField } from '../reach/KindsOfWorkField';
+import { KindsOfWorkField } from '../reach';
 import { TermsTable } from './TermsTable';
-import { useTerms } from '../api/useTerms';
 import { WordListPanel } from './WordListPanel';
 
 const settingsOf = ({ name, language, kindsOfWork, priority, careful }: Glossary): GlossarySettings => ({

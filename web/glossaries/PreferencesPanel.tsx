@@ -1,9 +1,9 @@
 import type { Preferences } from '#core/glossary';
-import { usePreferences } from '../api/queries';
+import { usePreferences } from '../api';
 import { useState } from 'react';
 import { Notice, Picks, TextField, Tick } from '../ui';
 import { inWords } from '#client/api';
-import { useSavePreferences } from '../offers/useSavePreferences';
+import { useSavePreferences } from '../offers';
 
 const SHOWN: [Preferences['offers'], string][] = [
   ['margin', 'in the margin, level with the line'],

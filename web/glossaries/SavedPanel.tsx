@@ -1,4 +1,4 @@
-import { useOwnUses } from '../api/queries';
+import { useOwnUses } from '../api';
 
 const DAYS = 14;
 

@@ -4,7 +4,7 @@ import type { Glossary } from '#contracts';
 import { folded, newTerm, TermSchema, type Term } from '#core/glossary';
 import { inWords } from '#client/api';
 import { Button, Notice, TextField } from '../ui';
-import { useDropTerm, useKeepTerm } from '../api/useTerms';
+import { useDropTerm, useKeepTerm } from '../api';
 
 /** So many are drawn; the others are found by typing. */
 const MOST_SHOWN = 200;

@@ -4,7 +4,7 @@ import { writeWordList, type Term } from '#core/glossary';
 import { inWords } from '#client/api';
 import { fileName, offerFile, textFile } from '#client/files';
 import { Button, Notice, Tick } from '../ui';
-import { useImport } from '../api/useTerms';
+import { useImport } from '../api';
 
 const LIMIT = 3_500_000;
 

@@ -1,5 +1,5 @@
 import { useLocation } from 'react-router';
-import { Figure } from '../shell/Figure';
+import { Figure } from '../shell';
 import { Key } from '../ui';
 
 const GROUPS: { title: string; keys: [string, string][] }[] = [

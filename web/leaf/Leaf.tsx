@@ -3,28 +3,29 @@ import { EditorContent } from '@tiptap/react';
 import { useEffect, useState } from 'react';
 import type { Case, Draft } from '#contracts';
 import { isEmptyPassage } from '#core/passage';
-import { selectedPassage } from '../editor/selectedPassage';
-import { stepToFirstGap } from '../editor/stepping';
-import { Headpiece } from '../record/Headpiece';
-import { Figure } from '../shell/Figure';
-import { useShell } from '../shell/ShellContext';
-import { stepTo } from '../writing/surface/blankKeys';
+import { selectedPassage, stepToFirstGap } from '../editor';
+import { Headpiece } from '../record';
+import { Figure, useShell } from '../shell';
+import {
+  stepTo,
+  EMPTY_SLIP,
+  useFollowRecord,
+  useKeptSlip,
+  useDropDraft,
+  useFinishing,
+  useKeeping,
+  useLeafState,
+  documentOf,
+  useLeafParts,
+  UnderCaret,
+  giveKeys,
+} from '../writing';
 import { LeafHead } from './LeafHead';
 import { useAnotherLeaf } from './LeavesOfCase';
-import { EMPTY_SLIP } from '../writing/capture/keptSlip';
 import { LeafMargin } from './LeafMargin';
-import { useFollowRecord } from '../writing/placements/useFollowRecord';
-import { useKeptSlip } from '../writing/capture/useKeptSlip';
 import type { LocalCopy } from '#client/drafts';
-import { useDropDraft } from '../writing/keeping/useDropDraft';
-import { useFinishing } from '../writing/keeping/useFinishing';
-import { useKeeping } from '../writing/keeping/useKeeping';
 import { leafActions } from './leafActions';
 import { useLeafActions } from './useLeafActions';
-import { useLeafState, documentOf } from '../writing/surface/useLeafEditor';
-import { useLeafParts } from '../writing/surface/useLeafParts';
-import { UnderCaret } from '../writing/surface/UnderCaret';
-import { giveKeys } from '../writing/surface/whereKeysGo';
 
 interface Props {
   one: Case;

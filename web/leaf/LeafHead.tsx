@@ -1,10 +1,10 @@
 import type { Editor } from '@tiptap/react';
 import type { Case } from '#contracts';
 import { useState } from 'react';
-import { AboutCase } from '../record/AboutCase';
+import { AboutCase } from '../record';
 import { Button, Key } from '../ui';
 import type { Keeping } from '#client/drafts';
-import { KeepingLine } from '../writing/keeping/KeepingLine';
+import { KeepingLine } from '../writing';
 import { LeavesOfCase, NameOfLeaf, type useAnotherLeaf } from './LeavesOfCase';
 
 interface Props {

@@ -7,38 +7,42 @@ import { finishedPassage } from '#core/fill';
 import { isInReach } from '#core/glossary';
 import { inWords } from '#client/api';
 import { entryIn, keysOfEntry } from '#core/bank';
-import { placementsOf, replaceDraft } from '../editor/placements';
+import { placementsOf, replaceDraft } from '../editor';
 import { Notice } from '../ui';
-import { BlankPanel } from '../writing/blanks/BlankPanel';
-import { giveKeys } from '../writing/surface/whereKeysGo';
-import { CaptureSlip } from '../writing/capture/CaptureSlip';
+import {
+  BlankPanel,
+  giveKeys,
+  CaptureSlip,
+  EarlierStates,
+  CommandPanel,
+  FinishedPanel,
+  GapsPanel,
+  LettersPanel,
+  KeepingNotice,
+  Level,
+  OutOfReach,
+  OffersPanel,
+  takeOffer,
+  type OfferHost,
+  NewerWording,
+  PlacementActions,
+  PlacementPanel,
+  ReferenceSlip,
+  ReachSlip,
+  TermSlip,
+  StatementPanel,
+  ReachList,
+  type useFinishing,
+  type KeptSlip,
+  type LeafSlip,
+  documentOf,
+  type LeafState,
+  type usePlacing,
+  useTyped,
+} from '../writing';
 import type { DraftKeeper, Keeping } from '#client/drafts';
-import { EarlierStates } from '../writing/keeping/EarlierStates';
-import { CommandPanel } from '../writing/commands/CommandPanel';
-import { FinishedPanel } from '../writing/keeping/FinishedPanel';
-import { GapsPanel } from '../writing/blanks/GapsPanel';
-import { LettersPanel } from '../writing/cues/LettersPanel';
-import { KeepingNotice } from '../writing/keeping/KeepingNotice';
-import { Level } from '../writing/surface/Level';
-import { OutOfReach } from '../writing/cues/OutOfReach';
-import { OffersPanel } from '../writing/offers/OffersPanel';
-import { takeOffer, type OfferHost } from '../writing/offers/offering';
-import { NewerWording } from '../writing/placements/NewerWording';
 import { NewSince } from './NewSince';
-import { PlacementActions } from '../writing/placements/PlacementActions';
-import { PlacementPanel } from '../writing/placements/PlacementPanel';
-import { ReferenceSlip } from '../writing/blanks/ReferenceSlip';
-import { ReachSlip } from '../writing/cues/ReachSlip';
-import { TermSlip } from '../writing/capture/TermSlip';
-import { StatementPanel } from '../writing/blanks/StatementPanel';
-import { ReachList } from '../writing/cues/ReachList';
-import type { useFinishing } from '../writing/keeping/useFinishing';
-import type { KeptSlip } from '../writing/capture/keptSlip';
-import type { LeafSlip } from '../writing/capture/leafSlip';
-import { documentOf, type LeafState } from '../writing/surface/useLeafEditor';
-import type { useOffering } from '../offers/useOffering';
-import type { usePlacing } from '../writing/placements/usePlacing';
-import { useTyped } from '../writing/surface/useTyped';
+import type { useOffering } from '../offers';
 
 export interface LeafMarginProps {
   one: Case;

@@ -5,7 +5,7 @@ import { Link, useNavigate } from 'react-router';
 import type { Case, Draft, DraftSummary } from '#contracts';
 import { titleOfDraft } from '#core/work';
 import { call, ForPeople, inWords } from '#client/api';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, queryClient } from '../api';
 import { calendarToday, dayInWords } from '#client/clock';
 import { Button, TextField } from '../ui';
 import type { DraftKeeper } from '#client/drafts';

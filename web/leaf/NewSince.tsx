@@ -4,9 +4,9 @@ import { useState } from 'react';
 import type { Case } from '#contracts';
 import { newSince, type Since } from '#core/record';
 import { calendarToday } from '#client/clock';
-import { dayInWords, itemInWords } from '../record/itemInWords';
+import { dayInWords, itemInWords } from '../record';
 import { Button, Notice } from '../ui';
-import { giveKeys } from '../writing/surface/whereKeysGo';
+import { giveKeys } from '../writing';
 
 /** When my leaf before this one was saved last, where the member is; null where there is none before it. */
 function lastNote({ drafts }: Case, here: string): Since | null {

@@ -1,9 +1,8 @@
 import type { Transaction } from '@tiptap/pm/state';
 import type { Editor } from '@tiptap/react';
-import { stepToGap } from '../editor/stepping';
+import { stepToGap } from '../editor';
 import type { useAnotherLeaf } from './LeavesOfCase';
-import type { LeafSlip } from '../writing/capture/leafSlip';
-import { goToMargin } from '../writing/surface/whereKeysGo';
+import { type LeafSlip, goToMargin } from '../writing';
 
 /** What the acts of a leaf need. */
 interface OnLeaf {

@@ -1,6 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { useLiveKeys } from '../shell/keys';
-import { useShell, type Action, type Placer } from '../shell/ShellContext';
+import { useLiveKeys, useShell, type Action, type Placer } from '../shell';
 
 /** What can be done on this leaf now: live by its key, and listed in the finder with what it can place. */
 export function useLeafActions(actions: Action[], place: Placer | null): void {

@@ -1,9 +1,9 @@
 import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { dateInWords } from '#core/calendar';
-import { usePreferences } from '../api/queries';
-import { useSavePreferences } from '../offers/useSavePreferences';
-import { Figure } from '../shell/Figure';
+import { usePreferences } from '../api';
+import { useSavePreferences } from '../offers';
+import { Figure } from '../shell';
 import { NEWEST, NEWS } from './news';
 
 /** What members can do that they could not before. Looked at, it is not told of as new any more, on any computer. */

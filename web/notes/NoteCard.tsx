@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import type { Note } from '#contracts';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, queryClient } from '../api';
 import { instantInWords } from '#client/clock';
 import { Button, Notice } from '../ui';
 

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { useNotes } from '../api/queries';
+import { useNotes } from '../api';
 import { Button } from '../ui';
 import { NoteCard } from './NoteCard';
 import { NoteForm } from './NoteForm';

@@ -1,6 +1,5 @@
 import { Link } from 'react-router';
-import { useEntriesAtHand } from '../api/bank';
-import { useNotes } from '../api/queries';
+import { useEntriesAtHand, useNotes } from '../api';
 import type { BankIndex } from '#core/bank';
 import { Failed } from '../ui';
 import { NoteCard } from './NoteCard';

@@ -1,5 +1,5 @@
 import type { OwnUses, Use } from '#contracts';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, queryClient } from '../api';
 import { tellUse, withUse } from '#client/offers';
 
 /** Counts a use of something from the bank or a glossary: it is told to the server, and offered sooner here at once. */

@@ -3,7 +3,7 @@ import type { Case, OwnUses } from '#contracts';
 import { DEFAULT_PREFERENCES, isInReach, type Offer, type OfferEntry, type UsedThing } from '#core/glossary';
 import { resolveCue } from '#core/cue';
 import { plainText } from '#core/passage';
-import { useGlossaries, useOwnUses, usePreferences } from '../api/queries';
+import { useGlossaries, useOwnUses, usePreferences } from '../api';
 import { mainPassage } from '#core/entry';
 import type { BankIndex, Reach } from '#core/bank';
 import { askOffers, offerService } from '#client/offers';

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import type { Preferences } from '#core/glossary';
 import { call } from '#client/api';
-import { KEYS, preferencesQuery, queryClient } from '../api/queries';
+import { KEYS, preferencesQuery, queryClient } from '../api';
 
 /**
  * Changes a member's preferences. A change is made to what the server has, waited for if it is still on its way, never

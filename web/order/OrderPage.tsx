@@ -1,13 +1,11 @@
 import { Link } from 'react-router';
-import { useBank } from '../api/bank';
-import { useBankIndex } from '../api/useBankIndex';
-import { Figure } from '../shell/Figure';
+import { useBank, useBankIndex } from '../api';
+import { Figure } from '../shell';
 import { Failed, Loading } from '../ui';
-import { AlikeSection } from '../doubles/AlikeSection';
-import { PersonalSection } from '../personal/PersonalSection';
-import { RewordedSection } from '../rewording/RewordedSection';
-import { SharedEndsSection } from '../doubles/SharedEndsSection';
-import { TypedAgainSection } from '../phrases/TypedAgainSection';
+import { AlikeSection, SharedEndsSection } from '../doubles';
+import { PersonalSection } from '../personal';
+import { RewordedSection } from '../rewording';
+import { TypedAgainSection } from '../phrases';
 
 const OTHERS = [
   ['/order/words', 'Words of the house'],

@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Group, Team } from '#contracts';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, queryClient } from '../api';
 import { Button, NameForm, Notice, TextField, Tick } from '../ui';
 import { FindPerson } from './FindPerson';
 import { useNamed } from './useNamed';

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import type { Group, Invitation } from '#contracts';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, queryClient } from '../api';
 import { instantInWords } from '#client/clock';
 import { Button, Notice } from '../ui';
 

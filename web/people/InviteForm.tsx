@@ -3,7 +3,7 @@ import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import type { Person, Team } from '#contracts';
 import { ApiProblem, call, inWords } from '#client/api';
-import { KEYS, queryClient, usePeople } from '../api/queries';
+import { KEYS, queryClient, usePeople } from '../api';
 import { Button, Notice, SelectField, TextField } from '../ui';
 
 interface Given {

@@ -2,9 +2,9 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Person } from '#contracts';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient } from '../api/queries';
-import { leaveSession } from '../account/leaveSession';
-import { useShell } from '../shell/ShellContext';
+import { KEYS, queryClient } from '../api';
+import { leaveSession } from '../account';
+import { useShell } from '../shell';
 import { Button, Notice, SelectField } from '../ui';
 
 interface Props {

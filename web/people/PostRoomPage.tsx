@@ -1,9 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { call } from '#client/api';
-import { usePostRoom } from '../api/queries';
+import { usePostRoom } from '../api';
 import { instantInWords } from '#client/clock';
-import { Figure } from '../shell/Figure';
+import { Figure } from '../shell';
 import { Button, Failed, Loading, Refused } from '../ui';
 
 /** A letter's text, its link to be followed or copied. */

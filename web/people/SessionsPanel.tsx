@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient, useOwnSessions } from '../api/queries';
+import { KEYS, queryClient, useOwnSessions } from '../api';
 import { instantInWords } from '#client/clock';
 import { Button, Failed, Loading, Notice } from '../ui';
 

@@ -4,9 +4,9 @@ import { useState } from 'react';
 import type { TrailAsked, TrailLine } from '#contracts';
 import { call } from '#client/api';
 import { fileName, offerFile, textFile } from '#client/files';
-import { KEYS, useTeam } from '../api/queries';
+import { KEYS, useTeam } from '../api';
 import { instantInWords } from '#client/clock';
-import { Figure } from '../shell/Figure';
+import { Figure } from '../shell';
 import { Button, Failed, Loading, SelectField, TextField } from '../ui';
 import { ACT_WORDS } from './actWords';
 

@@ -3,14 +3,11 @@ import type { Entry, PersonalInBank } from '#contracts';
 import { personalToField, KIND_WORDS } from '#core/privacy';
 import type { BankIndex } from '#core/bank';
 import { type DoneToMany, takeSteps, takingBack } from '#client/acts';
-import { useIsOfTeam } from '../api/usePersonalFinder';
-import { DoneNotice } from '../acts/DoneNotice';
-import { useMany } from '../acts/useMany';
+import { useIsOfTeam } from '../api';
+import { DoneNotice, useMany } from '../acts';
 import { Button } from '../ui';
-import { EntryHead } from '../show/EntryHead';
-import { InItsText } from '../show/InItsText';
-import { FoundSection } from '../longWork/FoundSection';
-import { useLongWork } from '../longWork/useLongWork';
+import { EntryHead, InItsText } from '../show';
+import { FoundSection, useLongWork } from '../longWork';
 import { WhyForm } from './WhyForm';
 
 type Place = PersonalInBank['entries'][number]['places'][number];

@@ -3,10 +3,9 @@ import { useState } from 'react';
 import type { TypedAgain } from '#contracts';
 import { entryOfPhrase } from '#core/phrases';
 import { call, inWords } from '#client/api';
-import { useBeginEntry } from '../acts/useBeginEntry';
+import { useBeginEntry } from '../acts';
 import { Button, Notice } from '../ui';
-import { LongWork } from '../longWork/LongWork';
-import { useLongWork } from '../longWork/useLongWork';
+import { LongWork, useLongWork } from '../longWork';
 
 type Phrase = TypedAgain['phrases'][number];
 

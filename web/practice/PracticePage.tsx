@@ -3,15 +3,13 @@ import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Collection, Entry } from '#contracts';
 import { cardsFor, isCue, type Card } from '#core/practice';
-import { useBank } from '../api/bank';
+import { useBank, KEYS, queryClient, usePlaced, usePractised, useBankIndex } from '../api';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient, usePlaced, usePractised } from '../api/queries';
 import { typedCue, type BankIndex } from '#core/bank';
-import { useBankIndex } from '../api/useBankIndex';
 import { mainPassage } from '#core/entry';
-import { PassageView } from '../show/PassageView';
+import { PassageView } from '../show';
 import { calendarToday } from '#client/clock';
-import { Figure } from '../shell/Figure';
+import { Figure } from '../shell';
 import { Button, Failed, Key, Loading, Notice, TextField } from '../ui';
 
 /** Two minutes, and no more cards than one comes through in them. */

@@ -4,12 +4,11 @@ import { Link, useNavigate } from 'react-router';
 import type { Entry, Proposal } from '#contracts';
 import { mergedEntry, type Merged } from '#core/difference';
 import { call, inWords } from '#client/api';
-import { takeKept } from '../api/bank';
-import { KEYS, queryClient, useRevision } from '../api/queries';
-import { DifferenceView, titleOf } from '../show/DifferenceView';
+import { takeKept, KEYS, queryClient, useRevision } from '../api';
+import { DifferenceView, titleOf } from '../show';
 import { instantInWords } from '#client/clock';
 import { keepUnsaved, unsavedKey } from '#client/unsaved';
-import { useShell } from '../shell/ShellContext';
+import { useShell } from '../shell';
 import { Button, Notice, TextField } from '../ui';
 
 const STATES: Record<Proposal['state'], string> = {

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { useProposals } from '../api/queries';
+import { useProposals } from '../api';
 import { Notice } from '../ui';
 
 interface Props {

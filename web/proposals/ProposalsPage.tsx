@@ -1,11 +1,9 @@
 import type { Proposal } from '#contracts';
-import { useProposals } from '../api/queries';
-import { useEntriesAtHand } from '../api/bank';
+import { useProposals, useEntriesAtHand, useBankIndex } from '../api';
 import type { BankIndex } from '#core/bank';
-import { useBankIndex } from '../api/useBankIndex';
-import { Figure } from '../shell/Figure';
+import { Figure } from '../shell';
 import { Failed, Loading } from '../ui';
-import { NotesWaiting } from '../notes/NotesWaiting';
+import { NotesWaiting } from '../notes';
 import { GoneCard, ProposalCard } from './ProposalCard';
 
 interface ListProps {

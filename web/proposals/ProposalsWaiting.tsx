@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { useNotes, useProposals } from '../api/queries';
+import { useNotes, useProposals } from '../api';
 
 /** The way to the proposals, saying how many wait for an answer. */
 export function ProposalsWaiting() {

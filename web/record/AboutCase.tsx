@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Case, CaseChange } from '#contracts';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient, useTeam } from '../api/queries';
+import { KEYS, queryClient, useTeam } from '../api';
 import { ActingSelect, Button, Notice, TextField } from '../ui';
 
 /** Changes a case for all it is given to. */

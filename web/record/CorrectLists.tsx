@@ -9,7 +9,7 @@ import {
   type WrittenItem,
 } from '#core/record';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, queryClient } from '../api';
 import { instantInWords } from '#client/clock';
 import { Button, Notice } from '../ui';
 import { ItemForm } from './ItemForm';

@@ -5,7 +5,7 @@ import { isSame } from '#core/difference';
 import { CORRECTABLE, readDetail, saidBySource, valueInWords, writtenDetail, type Value } from '#core/record';
 import { KINDS } from '#core/work';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, queryClient } from '../api';
 import { writtenToday } from '#client/clock';
 import { Button } from '../ui';
 import { CorrectLists } from './CorrectLists';

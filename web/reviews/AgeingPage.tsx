@@ -2,20 +2,16 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Ageing, Review, ReviewGiven } from '#contracts';
 import { dateInWords } from '#core/calendar';
-import { useBank } from '../api/bank';
+import { useBank, useTeam, useBankIndex } from '../api';
 import { inWords } from '#client/api';
-import { useTeam } from '../api/queries';
 import type { BankIndex } from '#core/bank';
-import { useBankIndex } from '../api/useBankIndex';
-import { Figure } from '../shell/Figure';
+import { Figure } from '../shell';
 import { Button, Failed, Loading, Notice, Tick } from '../ui';
-import { EntryHead } from '../show/EntryHead';
+import { EntryHead, counted } from '../show';
 import { Facts } from './Facts';
-import { LongWork } from '../longWork/LongWork';
-import { counted } from '../show/counted';
+import { LongWork, useLongWork } from '../longWork';
 import { ReviewForm } from './ReviewForm';
 import { isDue, nextDay, useGiveReview, useReviews } from './reviews';
-import { useLongWork } from '../longWork/useLongWork';
 
 type Given = NonNullable<ReviewGiven['review']>;
 

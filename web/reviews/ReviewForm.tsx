@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { useTeam } from '../api/queries';
-import { useShell } from '../shell/ShellContext';
+import { useTeam } from '../api';
+import { useShell } from '../shell';
 import { Button, SelectField, TextField } from '../ui';
 import { nextDay } from './reviews';
 

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Review } from '#contracts';
 import { dateInWords } from '#core/calendar';
 import { inWords } from '#client/api';
-import { useTeam } from '../api/queries';
+import { useTeam } from '../api';
 import { Button, Notice } from '../ui';
 import { ReviewForm } from './ReviewForm';
 import { isDue, nextDay, useGiveReview, useReviews } from './reviews';

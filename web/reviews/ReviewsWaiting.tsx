@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { useShell } from '../shell/ShellContext';
+import { useShell } from '../shell';
 import { isDue, useReviews } from './reviews';
 
 /** Says how many entries are due to be looked through by the reader; nothing where none is. */

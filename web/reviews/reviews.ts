@@ -2,7 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import type { Review, ReviewGiven } from '#contracts';
 import { addMonths } from '#core/calendar';
 import { call } from '#client/api';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, queryClient } from '../api';
 import { calendarToday } from '#client/clock';
 
 /** So many months go by until an entry is looked through again, unless another day is given. */

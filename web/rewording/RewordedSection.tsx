@@ -2,13 +2,10 @@ import type { RewordedInDrafts } from '#contracts';
 import { reworded } from '#core/rewording';
 import type { BankIndex } from '#core/bank';
 import { type DoneToMany, takeSteps, takingBack } from '#client/acts';
-import { DoneNotice } from '../acts/DoneNotice';
-import { useMany } from '../acts/useMany';
+import { DoneNotice, useMany } from '../acts';
 import { Button } from '../ui';
-import { EntryHead } from '../show/EntryHead';
-import { InItsText } from '../show/InItsText';
-import { FoundSection } from '../longWork/FoundSection';
-import { useLongWork } from '../longWork/useLongWork';
+import { EntryHead, InItsText } from '../show';
+import { FoundSection, useLongWork } from '../longWork';
 
 type Found = RewordedInDrafts['entries'][number];
 type Change = Found['changes'][number];

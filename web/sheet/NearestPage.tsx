@@ -1,4 +1,4 @@
-import { CueShown } from '../show/CueShown';
+import { CueShown, WithWords } from '../show';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
 import { Link } from 'react-router';
@@ -6,13 +6,11 @@ import type { Nearest } from '#contracts';
 import { newEntry, proposeTitle } from '#core/entry';
 import { linesOf, lineText, plainPassage } from '#core/passage';
 import { call } from '#client/api';
-import { KEYS } from '../api/queries';
-import { Figure } from '../shell/Figure';
+import { KEYS, useBankIndex } from '../api';
+import { Figure } from '../shell';
 import { Button, Failed, Loading } from '../ui';
 import { firstCue, type BankIndex } from '#core/bank';
-import { useBankIndex } from '../api/useBankIndex';
-import { useBeginEntry } from '../acts/useBeginEntry';
-import { WithWords } from '../show/WithWords';
+import { useBeginEntry } from '../acts';
 
 const LONGEST = 20_000;
 const EXCERPT = 320;

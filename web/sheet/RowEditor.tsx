@@ -5,13 +5,10 @@ import type { Entry } from '#contracts';
 import { type Condition, type EntryContent, fieldFromWords, mainPassage, withPassage } from '#core/entry';
 import type { Passage } from '#core/passage';
 import { inWords, isProblem } from '#client/api';
-import { useLiveKeys } from '../shell/keys';
-import { useShell } from '../shell/ShellContext';
+import { useLiveKeys, useShell } from '../shell';
 import { Button, Key, Notice, TextField } from '../ui';
 import type { BankIndex } from '#core/bank';
-import { useEntryChange } from '../entry/useEntryChange';
-import { insertBlank, selectedWords } from '../entry/wording/WordingBar';
-import { WordingEditor } from '../entry/wording/WordingEditor';
+import { useEntryChange, insertBlank, selectedWords, WordingEditor } from '../entry';
 
 interface Props {
   entry: Entry;

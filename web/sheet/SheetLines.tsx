@@ -2,7 +2,7 @@ import { useWindowVirtualizer, type VirtualItem } from '@tanstack/react-virtual'
 import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
 import type { Entry } from '#contracts';
-import { renewCollection, takeEntries } from '../api/bank';
+import { renewCollection, takeEntries } from '../api';
 import { Button } from '../ui';
 import type { BankIndex } from '#core/bank';
 import type { SheetLook } from './look';

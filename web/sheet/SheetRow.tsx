@@ -4,9 +4,8 @@ import type { Collection, Entry } from '#contracts';
 import { dayInWords, instantInWords } from '#client/clock';
 import { Button } from '../ui';
 import { firstCue } from '#core/bank';
-import { CueShown } from '../show/CueShown';
+import { CueShown, PassageView } from '../show';
 import { mainPassage } from '#core/entry';
-import { PassageView } from '../show/PassageView';
 import type { SheetLook } from './look';
 
 interface RowProps {

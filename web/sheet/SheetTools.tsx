@@ -1,7 +1,7 @@
 import { useMemo, type ReactNode } from 'react';
 import { Button, SelectField, Tick } from '../ui';
 import { type BankIndex, ALL, setFilters, type Narrowing } from '#core/bank';
-import { kindInWords } from '../reach/kindsOfWork';
+import { kindInWords } from '../reach';
 import { languageName } from '#core/language';
 import type { SheetLook } from './look';
 

@@ -1,6 +1,6 @@
 import { useCallback, useState } from 'react';
 import type { Entry } from '#contracts';
-import { takeEntries } from '../api/bank';
+import { takeEntries } from '../api';
 
 /** What is selected on the sheet: null until one begins to select. */
 export interface Selecting {

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { Collection, Entry } from '#contracts';
 import { type BankIndex, isWanted, setFilters, type NarrowedBy } from '#core/bank';
-import { useFoundAway } from '../api/useFoundAway';
+import { useFoundAway } from '../api';
 import { collectionsAsked, type Asked } from './asked';
 import { ORDERS } from './orders';
 

@@ -1,5 +1,5 @@
 import { excerpt } from '#core/passage';
-import { DifferenceView } from '../show/DifferenceView';
+import { DifferenceView } from '../show';
 import { mainPassage } from '#core/entry';
 import { Button, Picks, Tick } from '../ui';
 import type { Choice, Planned } from '#core/takeover';

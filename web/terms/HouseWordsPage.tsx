@@ -1,18 +1,15 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { HouseWordGiven } from '#contracts';
-import { useBank } from '../api/bank';
+import { useBank, houseWordsQuery, KEYS, queryClient, useBankIndex } from '../api';
 import { call, inWords } from '#client/api';
-import { houseWordsQuery, KEYS, queryClient } from '../api/queries';
 import type { BankIndex } from '#core/bank';
-import { useBankIndex } from '../api/useBankIndex';
 import { languageName, LANGUAGES } from '#core/language';
-import { Figure } from '../shell/Figure';
+import { Figure } from '../shell';
 import { Button, Failed, Loading, Notice, SelectField, TextField, Tick } from '../ui';
-import { LongWork } from '../longWork/LongWork';
-import { counted } from '../show/counted';
+import { LongWork, useLongWork } from '../longWork';
+import { counted } from '../show';
 import { PlacesFound } from './PlacesFound';
-import { useLongWork } from '../longWork/useLongWork';
 
 type Kept = HouseWordGiven & { id: string };
 

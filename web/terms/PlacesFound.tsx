@@ -1,13 +1,10 @@
 import { useState } from 'react';
 import type { Collection, TermFound } from '#contracts';
 import type { BankIndex } from '#core/bank';
-import { DoneNotice } from '../acts/DoneNotice';
-import { useMany } from '../acts/useMany';
+import { DoneNotice, useMany } from '../acts';
 import { Button, Tick } from '../ui';
 import { changeTerm, placeKey, takenPlaces, type TermEntry } from '#client/acts';
-import { EntryHead } from '../show/EntryHead';
-import { counted } from '../show/counted';
-import { InItsText } from '../show/InItsText';
+import { EntryHead, counted, InItsText } from '../show';
 
 interface LeftProps {
   left: ReadonlySet<string>;

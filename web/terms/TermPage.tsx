@@ -1,15 +1,13 @@
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { termForms } from '#core/terms';
-import { useBank } from '../api/bank';
+import { useBank, useBankIndex } from '../api';
 import type { BankIndex } from '#core/bank';
-import { useBankIndex } from '../api/useBankIndex';
-import { Figure } from '../shell/Figure';
+import { Figure } from '../shell';
 import { Button, Failed, Loading, TextField, Tick } from '../ui';
-import { LongWork } from '../longWork/LongWork';
-import { counted } from '../show/counted';
+import { LongWork, useLongWork } from '../longWork';
+import { counted } from '../show';
 import { PlacesFound } from './PlacesFound';
-import { useLongWork } from '../longWork/useLongWork';
 
 interface WhereProps {
   index: BankIndex;

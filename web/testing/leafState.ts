@@ -7,8 +7,7 @@ import { newEntry, type EntryContent, type Field } from '#core/entry';
 import type { PlaceRequest } from '#core/fill';
 import type { Passage } from '#core/passage';
 import { emptyRecord } from '#core/record';
-import { BlankNode, passageExtensions } from '../editor/extensions';
-import { toEditor } from '../editor/placements';
+import { BlankNode, passageExtensions, toEditor } from '../editor';
 
 /** The editor of a leaf without a page: its schema, its states, and a view that only takes changes. */
 

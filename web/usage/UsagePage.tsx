@@ -4,9 +4,9 @@ import { dateInWords } from '#core/calendar';
 import type { Usage } from '#contracts';
 import { call } from '#client/api';
 import type { BankIndex } from '#core/bank';
-import { useBankIndex } from '../api/useBankIndex';
-import { kindInWords } from '../reach/kindsOfWork';
-import { Figure } from '../shell/Figure';
+import { useBankIndex } from '../api';
+import { kindInWords } from '../reach';
+import { Figure } from '../shell';
 import { Failed, Loading } from '../ui';
 import { SumsTable } from './SumsTable';
 

@@ -2,10 +2,9 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Deletion, Restored } from '#contracts';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient } from '../api/queries';
+import { KEYS, queryClient } from '../api';
 import { instantInWords } from '#client/clock';
-import { Figure } from '../shell/Figure';
-import { useShell } from '../shell/ShellContext';
+import { Figure, useShell } from '../shell';
 import { Button, Failed, Loading, Notice } from '../ui';
 import { EmptyingForm } from './EmptyingForm';
 

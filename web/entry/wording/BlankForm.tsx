@@ -4,7 +4,7 @@ import type { Field } from '#core/entry';
 import { PERSON_FORMS } from '#core/language';
 import { DETAILS } from '#core/record';
 import type { BlankForm as Form } from '#core/passage';
-import { currentBlank } from '../../editor/blanks';
+import { currentBlank } from '../../editor';
 
 const WORDS: Record<Form, string> = {
   'as-is': 'as it is',

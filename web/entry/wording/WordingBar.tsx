@@ -1,7 +1,7 @@
 import { useEditorState, type Editor } from '@tiptap/react';
 import { BadgeCheck, Bold, Italic, Link2, List, ListOrdered, Pilcrow, Split } from 'lucide-react';
 import type { Field } from '#core/entry';
-import { syncSelection } from '../../editor/syncSelection';
+import { syncSelection } from '../../editor';
 import { Button, Key, Menu } from '../../ui';
 import { areSpacesShown, showSpaces } from './shownSpaces';
 

@@ -4,7 +4,7 @@ import { EditorContent, useEditor, type Editor } from '@tiptap/react';
 import { useEffect, useMemo, useState } from 'react';
 import { conditionInWords, type Condition, type Field, type NamedCondition } from '#core/entry';
 import type { Passage } from '#core/passage';
-import { passageExtensions } from '../../editor/extensions';
+import { passageExtensions } from '../../editor';
 import { conditionLabels, tellConditions } from './conditionLabels';
 import { goOnBehind } from './optionalPassages';
 import { shownSpaces } from './shownSpaces';

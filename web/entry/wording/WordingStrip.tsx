@@ -6,7 +6,7 @@ import { conditionInWords, type Condition, type Field, type NamedCondition } fro
 import { numberInForm } from '#core/numbering';
 import { isSafeLink, NUMBER_FORMS } from '#core/passage';
 import { calendarToday } from '#client/clock';
-import { numbersIn, referTo } from '../../editor/numbering';
+import { numbersIn, referTo } from '../../editor';
 import { Button } from '../../ui';
 import { BlankForm } from './BlankForm';
 import { ConditionEditor } from './ConditionEditor';

@@ -2,8 +2,7 @@ import type { Node as EditorNode } from '@tiptap/pm/model';
 import type { NodeView } from '@tiptap/pm/view';
 import { numberInForm } from '#core/numbering';
 import type { NumberForm } from '#core/passage';
-import { attrsOf } from '../../editor/blanks';
-import { BlankNode, CaretMarkNode, IncludeNode, NumberNode, ReferenceNode } from '../../editor/extensions';
+import { attrsOf, BlankNode, CaretMarkNode, IncludeNode, NumberNode, ReferenceNode } from '../../editor';
 
 /** What a wording's nodes are called: names of fields, titles of entries. They change apart from the text. */
 export interface Named {

@@ -6,16 +6,20 @@ import { useEffect, useMemo, useRef } from 'react';
 import type { Answers, DraftDocument } from '#core/draft';
 import { place, type PlaceRequest } from '#core/fill';
 import type { CaseRecord } from '#core/record';
-import { isAnswering } from '../../editor/answering';
-import { currentBlank } from '../../editor/blanks';
-import { passageExtensions } from '../../editor/extensions';
-import { leftOutLines } from '../../editor/leftOut';
-import { isNumbering, numbering } from '../../editor/numbering';
-import { placementsOf, replaceDraft, toEditor } from '../../editor/placements';
-import { stepToBlank, stepToField } from '../../editor/stepping';
-import { BlankPanel } from '../../writing/blanks/BlankPanel';
-import { keyOnBlank, stepTo } from '../../writing/surface/blankKeys';
-import { LiveBlank } from '../../writing/surface/blankView';
+import {
+  isAnswering,
+  currentBlank,
+  passageExtensions,
+  leftOutLines,
+  isNumbering,
+  numbering,
+  placementsOf,
+  replaceDraft,
+  toEditor,
+  stepToBlank,
+  stepToField,
+} from '../../editor';
+import { BlankPanel, keyOnBlank, stepTo, LiveBlank } from '../../writing';
 
 const ID = 'reading';
 

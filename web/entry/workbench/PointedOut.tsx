@@ -5,11 +5,17 @@ import { personalInEntry, personalToField, type PersonalPlace, KIND_WORDS } from
 import { editTexts, HouseFinder, type HousePlace, type HouseWord } from '#core/terms';
 import type { DoubtPlace } from '#core/workbench';
 import { call, inWords } from '#client/api';
-import { houseWordsQuery, KEYS, queryClient, useAllowedDetails } from '../../api/queries';
-import { WhyForm } from '../../personal/WhyForm';
+import {
+  houseWordsQuery,
+  KEYS,
+  queryClient,
+  useAllowedDetails,
+  useIsOfTeam,
+  usePersonalFinder,
+} from '../../api';
+import { WhyForm } from '../../personal';
 import { Button, Notice } from '../../ui';
 import type { BankIndex } from '#core/bank';
-import { useIsOfTeam, usePersonalFinder } from '../../api/usePersonalFinder';
 
 interface Props {
   index: BankIndex;

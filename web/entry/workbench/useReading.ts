@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { emptyRecord } from '#core/record';
-import { useCase, useCases } from '../../api/queries';
+import { useCase, useCases } from '../../api';
 import type { CaseSummary } from '#contracts';
 
 const fits = (kinds: readonly string[]) => (one: CaseSummary) => kinds.includes(one.kind);

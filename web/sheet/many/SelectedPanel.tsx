@@ -3,10 +3,7 @@ import type { Entry } from '#contracts';
 import { Button, Notice, TextField } from '../../ui';
 import { type BankIndex, placesFor } from '#core/bank';
 import { MANY_ACTS } from '#client/acts';
-import { DeleteAsk } from '../../acts/DeleteAsk';
-import { DoneNotice } from '../../acts/DoneNotice';
-import { MoveTo } from '../../acts/MoveTo';
-import { useMany } from '../../acts/useMany';
+import { DeleteAsk, DoneNotice, MoveTo, useMany } from '../../acts';
 
 interface Props {
   index: BankIndex;

@@ -5,13 +5,11 @@ import { proposeCue, type Cue } from '#core/cue';
 import { newEntry, proposeTitle } from '#core/entry';
 import { plainPassage } from '#core/passage';
 import { call, inWords, isProblem } from '#client/api';
-import { takeKept, useAtHand, useBank } from '../../api/bank';
-import { WrittenClashes } from '../../cues/WrittenClashes';
-import { Figure } from '../../shell/Figure';
-import { useShell } from '../../shell/ShellContext';
+import { takeKept, useAtHand, useBank, useBankIndex } from '../../api';
+import { WrittenClashes } from '../../cues';
+import { Figure, useShell } from '../../shell';
 import { Button, Failed, Key, Loading, Notice, SelectField } from '../../ui';
 import { type BankIndex, takenCues } from '#core/bank';
-import { useBankIndex } from '../../api/useBankIndex';
 import { emptyRow, isEmptyRow, keepSitting, readSitting, type Row, type Sitting } from './rows';
 
 const STATES: Record<Row['state'], string> = {

@@ -1,7 +1,6 @@
 import type { Editor } from '@tiptap/react';
 import type { Gap } from '#core/fill';
-import { statementsIn, stepToStatement } from '../../editor/confirming';
-import { stepToField, stepToReference } from '../../editor/stepping';
+import { statementsIn, stepToStatement, stepToField, stepToReference } from '../../editor';
 import { Button, Key, Notice } from '../../ui';
 import { stepTo } from '../surface/blankKeys';
 

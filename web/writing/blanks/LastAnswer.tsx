@@ -2,7 +2,7 @@ import type { Editor } from '@tiptap/react';
 import type { Placement } from '#core/draft';
 import type { Field } from '#core/entry';
 import { wordsOf } from '#core/fill';
-import { answer } from '../../editor/answering';
+import { answer } from '../../editor';
 import { Button, Key } from '../../ui';
 import { giveKeys } from '../surface/whereKeysGo';
 

@@ -1,6 +1,6 @@
 import type { Editor } from '@tiptap/react';
 import { useEffect, useRef } from 'react';
-import { numbersIn, referTo, type Numbered } from '../../editor/numbering';
+import { numbersIn, referTo, type Numbered } from '../../editor';
 import { Key } from '../../ui';
 
 interface Props {

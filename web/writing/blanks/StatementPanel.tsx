@@ -1,5 +1,5 @@
 import type { Editor } from '@tiptap/react';
-import type { Statement } from '../../editor/confirming';
+import type { Statement } from '../../editor';
 import { Button, Key } from '../../ui';
 import { confirm } from '../surface/blankKeys';
 import { giveKeys } from '../surface/whereKeysGo';

@@ -2,9 +2,7 @@ import type { Editor } from '@tiptap/react';
 import type { ComputedField } from '#core/entry';
 import { knowledgeOf, wordsOf, workedFrom } from '#core/fill';
 import { formulaErrorInWords } from '#core/formula';
-import { answer } from '../../editor/answering';
-import type { BlankAt } from '../../editor/blanks';
-import { placementsOf } from '../../editor/placements';
+import { answer, type BlankAt, placementsOf } from '../../editor';
 import { Button } from '../../ui';
 import { giveKeys } from '../surface/whereKeysGo';
 

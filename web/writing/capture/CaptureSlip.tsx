@@ -1,12 +1,12 @@
 import { useEffect, useRef } from 'react';
 import { type Captured, type CapturedPersonal, KIND_WORDS } from '#core/privacy';
 import type { HousePlace } from '#core/terms';
-import { SignInAgain } from '../../account/SignInAgain';
+import { SignInAgain } from '../../account';
 import { inWords, isProblem } from '#client/api';
 import { mainPassage } from '#core/entry';
-import { PassageView } from '../../show/PassageView';
-import { useShell } from '../../shell/ShellContext';
-import { WrittenClashes } from '../../cues/WrittenClashes';
+import { PassageView } from '../../show';
+import { useShell } from '../../shell';
+import { WrittenClashes } from '../../cues';
 import { Button, Key, Notice, TextField } from '../../ui';
 import { CapturePlace } from './CapturePlace';
 import { InPlaceOf } from '../placements/InPlaceOf';

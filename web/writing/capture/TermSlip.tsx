@@ -3,7 +3,7 @@ import type { Glossary } from '#contracts';
 import { newTerm, TermSchema } from '#core/glossary';
 import { findParticulars } from '#core/privacy';
 import { inWords } from '#client/api';
-import { useKeepTerm } from '../../api/useTerms';
+import { useKeepTerm } from '../../api';
 import { Button, Key, Notice, SelectField, TextField } from '../../ui';
 import type { CaseToday } from '../placements/usePlacing';
 

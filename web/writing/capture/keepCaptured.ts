@@ -2,9 +2,8 @@ import { useMutation } from '@tanstack/react-query';
 import type { Collection, Entry } from '#contracts';
 import { wordingFor, wordingReplaced, type EntryContent } from '#core/entry';
 import { call } from '#client/api';
-import { takeKept } from '../../api/bank';
+import { takeKept, newCollection } from '../../api';
 import type { BankIndex } from '#core/bank';
-import { newCollection } from '../../api/newCollection';
 
 /** What is on the slip, to be kept. */
 export interface Slip {

@@ -14,11 +14,9 @@ import {
 import type { Passage } from '#core/passage';
 import { captureForBank, type Captured } from '#core/privacy';
 import { editTexts, HouseFinder, type HousePlace, type HouseWord } from '#core/terms';
-import { useAtHand } from '../../api/bank';
+import { useAtHand, houseWordsQuery, usePersonalFinder } from '../../api';
 import { isProblem } from '#client/api';
-import { houseWordsQuery } from '../../api/queries';
 import { type BankIndex, takenCues } from '#core/bank';
-import { usePersonalFinder } from '../../api/usePersonalFinder';
 import { titled, useKeep } from './keepCaptured';
 import type { SlipFields } from './keptSlip';
 import type { CaseToday } from '../placements/usePlacing';

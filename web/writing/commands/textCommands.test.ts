@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { history, undo } from '@tiptap/pm/history';
 import { TextSelection } from '@tiptap/pm/state';
 import { bareView, entryOf, leafOf, readOf, requestOf } from '../../testing/leafState';
-import { placeEntry } from '../../editor/placing';
+import { placeEntry } from '../../editor';
 import { cueFiring, giveBack, type CueHost } from '../cues/cueFiring';
 import { commandTold, textCommands, type CommandHost } from './textCommands';
 

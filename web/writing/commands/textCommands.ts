@@ -11,7 +11,7 @@ import {
   type TextCommand,
   type Verb,
 } from '#core/command';
-import { isCode, lineBefore } from '../../editor/lineBefore';
+import { isCode, lineBefore } from '../../editor';
 import { broughtBy } from '../cues/cueFiring';
 import { OFFER_KEYS } from '../offers/offering';
 

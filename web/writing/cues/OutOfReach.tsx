@@ -1,7 +1,7 @@
 import type { Editor } from '@tiptap/react';
 import { switchedIn } from '#core/glossary';
 import type { BankIndex } from '#core/bank';
-import { useSavePreferences } from '../../offers/useSavePreferences';
+import { useSavePreferences } from '../../offers';
 import { Button } from '../../ui';
 import type { OutsideCue } from './outsideCue';
 import { giveKeys } from '../surface/whereKeysGo';

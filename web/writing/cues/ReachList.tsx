@@ -1,8 +1,8 @@
-import { CueShown } from '../../show/CueShown';
+import { CueShown } from '../../show';
 import { mainPassage } from '#core/entry';
 import { useMemo, useState } from 'react';
 import type { Entry, OwnUses } from '#contracts';
-import { useOwnUses } from '../../api/queries';
+import { useOwnUses } from '../../api';
 import { Link } from 'react-router';
 import { excerpt } from '#core/passage';
 import { firstCue, type BankIndex, type Reach } from '#core/bank';

@@ -1,11 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Glossary } from '#contracts';
 import { folded, isInReach, switched, switchedIn } from '#core/glossary';
-import { renewCollection } from '../../api/bank';
+import { renewCollection, usePreferences } from '../../api';
 import { inWords } from '#client/api';
-import { usePreferences } from '../../api/queries';
 import type { BankIndex } from '#core/bank';
-import { useSavePreferences } from '../../offers/useSavePreferences';
+import { useSavePreferences } from '../../offers';
 import { Key, Notice } from '../../ui';
 
 const SHOWN = 60;

@@ -5,9 +5,7 @@ import { typedCase, type Closer, type CueIndex, type CueMatch } from '#core/cue'
 import type { PlaceRequest } from '#core/fill';
 import { isInWord } from '#core/passage';
 import type { PatternMatch } from '#core/pattern';
-import { placementRange } from '../../editor/blanks';
-import { isCode, lineBefore } from '../../editor/lineBefore';
-import { placeEntry } from '../../editor/placing';
+import { placementRange, isCode, lineBefore, placeEntry } from '../../editor';
 import { giveKeys } from '../surface/whereKeysGo';
 
 /** What the leaf gives to cues: those in reach now, and what it takes to place an entry. */

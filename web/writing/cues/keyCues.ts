@@ -2,7 +2,7 @@ import { Plugin, PluginKey, type EditorState } from '@tiptap/pm/state';
 import type { EditorView } from '@tiptap/pm/view';
 import { keysOf, type ResolvedCue } from '#core/cue';
 import type { PlaceRequest } from '#core/fill';
-import { placeEntry } from '../../editor/placing';
+import { placeEntry } from '../../editor';
 import { stepTo } from '../surface/blankKeys';
 import { broughtBy } from './cueFiring';
 

@@ -5,9 +5,9 @@ import { useEffect, useRef, useState } from 'react';
 import type { DraftStateWhy } from '#contracts';
 import { finishedPassage } from '#core/fill';
 import { call } from '#client/api';
-import { PassageView } from '../../show/PassageView';
+import { PassageView } from '../../show';
 import { instantInWords } from '#client/clock';
-import { replaceDraft } from '../../editor/placements';
+import { replaceDraft } from '../../editor';
 import { Button, Failed, Key, Loading } from '../../ui';
 
 const WHY: Record<DraftStateWhy, string> = {

@@ -1,5 +1,5 @@
 import type { Draft, Member } from '#contracts';
-import { SignInAgain } from '../../account/SignInAgain';
+import { SignInAgain } from '../../account';
 import { instantInWords } from '#client/clock';
 import { Button, Notice } from '../../ui';
 import type { Keeping } from '#client/drafts';

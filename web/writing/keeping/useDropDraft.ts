@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import type { Draft } from '#contracts';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient } from '../../api/queries';
+import { KEYS, queryClient } from '../../api';
 import { type DraftKeeper, dropCopy } from '#client/drafts';
 
 /** Puts the draft into the wastebasket and goes to the desk, which tells how to bring it back. */

@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Draft } from '#contracts';
 import { call, ForPeople } from '#client/api';
-import { KEYS, queryClient } from '../../api/queries';
+import { KEYS, queryClient } from '../../api';
 import type { DraftKeeper } from '#client/drafts';
 
 /** Without a connection nothing is finished, neither now nor by itself later. */

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Draft } from '#contracts';
 import { call } from '#client/api';
-import { KEYS, queryClient } from '../../api/queries';
+import { KEYS, queryClient } from '../../api';
 import { DraftKeeper, type Keeping, type LocalCopy } from '#client/drafts';
 
 /** The desk, and the other leaves of its case, show how a draft begins and when it was saved. */

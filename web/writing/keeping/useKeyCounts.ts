@@ -1,9 +1,8 @@
 import type { Editor } from '@tiptap/react';
 import { useCallback, useEffect, useMemo, useRef } from 'react';
 import { shownByPlacement } from '#core/savings';
-import { currentBlank } from '../../editor/blanks';
-import { placementsOf } from '../../editor/placements';
-import { countUse } from '../../offers/countUse';
+import { currentBlank, placementsOf } from '../../editor';
+import { countUse } from '../../offers';
 import { PressedKeys } from '#client/drafts';
 import { documentOf } from '../surface/useLeafEditor';
 

@@ -2,13 +2,11 @@ import { useEditorState, type Editor } from '@tiptap/react';
 import type { Entry } from '#contracts';
 import type { Placement } from '#core/draft';
 import { excerpt } from '#core/passage';
-import { queryClient, revisionQuery, useRevision } from '../../api/queries';
+import { queryClient, revisionQuery, useRevision } from '../../api';
 import { entryIn, type BankIndex } from '#core/bank';
-import { DifferenceView } from '../../show/DifferenceView';
+import { DifferenceView } from '../../show';
 import { mainPassage } from '#core/entry';
-import { placementRange } from '../../editor/blanks';
-import { placementsOf } from '../../editor/placements';
-import { keptAgainst, type Before } from '../../editor/renewing';
+import { placementRange, placementsOf, keptAgainst, type Before } from '../../editor';
 import { giveKeys } from '../surface/whereKeysGo';
 import { Button, Notice } from '../../ui';
 

@@ -5,13 +5,11 @@ import type { Entry } from '#contracts';
 import { isSame, mergedEntry } from '#core/difference';
 import type { EntryContent } from '#core/entry';
 import { call, inWords } from '#client/api';
-import { takeKept } from '../../api/bank';
-import { KEYS, queryClient, revisionQuery } from '../../api/queries';
+import { takeKept, KEYS, queryClient, revisionQuery } from '../../api';
 import type { BankIndex } from '#core/bank';
-import { DifferenceView } from '../../show/DifferenceView';
-import { placementsOf } from '../../editor/placements';
-import { nowAt } from '../../editor/renewing';
-import { NoteForm } from '../../notes/NoteForm';
+import { DifferenceView } from '../../show';
+import { placementsOf, nowAt } from '../../editor';
+import { NoteForm } from '../../notes';
 import { Button, Notice, TextField } from '../../ui';
 import { giveKeys } from '../surface/whereKeysGo';
 

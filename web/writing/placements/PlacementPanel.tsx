@@ -4,8 +4,7 @@ import { Link } from 'react-router';
 import type { Placement } from '#core/draft';
 import type { EntryContent, Field } from '#core/entry';
 import { knowledgeOf, wordsOf } from '#core/fill';
-import { placementsOf } from '../../editor/placements';
-import { stepToField } from '../../editor/stepping';
+import { placementsOf, stepToField } from '../../editor';
 import { stepTo } from '../surface/blankKeys';
 import { Source } from '../blanks/Source';
 

@@ -3,8 +3,7 @@ import type { Editor } from '@tiptap/react';
 import { followedAnswers } from '#core/fill';
 import type { CaseRecord } from '#core/record';
 import { calendarToday } from '#client/clock';
-import { answerAll } from '../../editor/answering';
-import { placementsOf } from '../../editor/placements';
+import { answerAll, placementsOf } from '../../editor';
 
 const inWordsOf = (blanks: number) =>
   blanks === 1 ? 'One blank follows.' : `${blanks.toLocaleString()} blanks follow.`;

@@ -6,16 +6,19 @@ import { earlierUses, lastAnswers, type Placement } from '#core/draft';
 import type { Closer } from '#core/cue';
 import { answersFromGroups, type PlaceRequest } from '#core/fill';
 import type { PatternMatch } from '#core/pattern';
-import { entryNow } from '../../api/bank';
-import { useEarlierUses } from '../../api/queries';
+import { entryNow, useEarlierUses, useBankIndex, useReach } from '../../api';
 import { entryIn, variationOf } from '#core/bank';
-import { useBankIndex } from '../../api/useBankIndex';
-import { useReach } from '../../api/useReach';
 import { calendarToday, clockNow } from '#client/clock';
-import { currentBlank, placementRange } from '../../editor/blanks';
-import { fromEditor, placementsOf } from '../../editor/placements';
-import { placeEntry } from '../../editor/placing';
-import { changedByHand, renewPlacement, type Before } from '../../editor/renewing';
+import {
+  currentBlank,
+  placementRange,
+  fromEditor,
+  placementsOf,
+  placeEntry,
+  changedByHand,
+  renewPlacement,
+  type Before,
+} from '../../editor';
 import { stepTo } from '../surface/blankKeys';
 import { usePatterns } from '../cues/usePatterns';
 

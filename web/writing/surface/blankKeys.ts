@@ -3,12 +3,17 @@ import type { EditorView } from '@tiptap/pm/view';
 import type { Answer } from '#core/draft';
 import { optionKeys, type Field } from '#core/entry';
 import { MOST_BY_KEY, OTHER, pickablesOf, pickedIn, picking } from '#core/fill';
-import { answer } from '../../editor/answering';
-import { currentBlank, fieldOf } from '../../editor/blanks';
-import { confirmHere } from '../../editor/confirming';
-import { placementsOf } from '../../editor/placements';
-import { goOnAfter } from '../../editor/placing';
-import { stepOn, stepOut, stepToBlank } from '../../editor/stepping';
+import {
+  answer,
+  currentBlank,
+  fieldOf,
+  confirmHere,
+  placementsOf,
+  goOnAfter,
+  stepOn,
+  stepOut,
+  stepToBlank,
+} from '../../editor';
 import { giveBack } from '../cues/cueFiring';
 import { giveKeys } from './whereKeysGo';
 

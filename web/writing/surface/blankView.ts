@@ -5,11 +5,7 @@ import type { Field } from '#core/entry';
 import { BY_HAND, pickablesOf, readAnswer, typedForm } from '#core/fill';
 import type { Value } from '#core/record';
 import { clockNow } from '#client/clock';
-import { answerAll } from '../../editor/answering';
-import { attrsOf, fieldOf } from '../../editor/blanks';
-import { BlankNode } from '../../editor/extensions';
-import { placementsOf } from '../../editor/placements';
-import { stepOut } from '../../editor/stepping';
+import { answerAll, attrsOf, fieldOf, BlankNode, placementsOf, stepOut } from '../../editor';
 import { keyOnBlank, stepTo } from './blankKeys';
 import { giveKeys } from './whereKeysGo';
 

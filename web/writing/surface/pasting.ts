@@ -1,8 +1,7 @@
 import { Fragment, Slice, type Node as EditorNode, type Schema } from '@tiptap/pm/model';
 import { Plugin } from '@tiptap/pm/state';
 import type { Placements } from '#core/draft';
-import { attrsOf } from '../../editor/blanks';
-import { placementsOf, setPlacements } from '../../editor/placements';
+import { attrsOf, placementsOf, setPlacements } from '../../editor';
 
 type Rename = ReadonlyMap<string, string>;
 

@@ -5,16 +5,25 @@ import { useEditor, useEditorState, type Editor } from '@tiptap/react';
 import { useState } from 'react';
 import type { DraftDocument, Placement } from '#core/draft';
 import { gapsOf, type Gap } from '#core/fill';
-import { blanksIn, currentBlank, placementAt, type BlankAt } from '../../editor/blanks';
-import { lineBefore } from '../../editor/lineBefore';
-import { fromEditor, placementsOf, toEditor } from '../../editor/placements';
-import { passageExtensions } from '../../editor/extensions';
-import { joiningOn } from '../../editor/goingOn';
-import { leftOutLines } from '../../editor/leftOut';
-import { moveBlock } from '../../editor/moving';
-import { numbering } from '../../editor/numbering';
-import { statementAt, statementsIn, type Statement } from '../../editor/confirming';
-import { stepToBlank } from '../../editor/stepping';
+import {
+  blanksIn,
+  currentBlank,
+  placementAt,
+  type BlankAt,
+  lineBefore,
+  fromEditor,
+  placementsOf,
+  toEditor,
+  passageExtensions,
+  joiningOn,
+  leftOutLines,
+  moveBlock,
+  numbering,
+  statementAt,
+  statementsIn,
+  type Statement,
+  stepToBlank,
+} from '../../editor';
 import type { EditorView } from '@tiptap/pm/view';
 import { confirm, keyOnBlank, stepTo } from './blankKeys';
 import { goToMargin, typeIntoBlank } from './whereKeysGo';

@@ -1,11 +1,10 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Case, Draft } from '#contracts';
 import type { DraftDocument } from '#core/draft';
-import { useEntriesAtHand } from '../../api/bank';
-import { usePreferences } from '../../api/queries';
+import { useEntriesAtHand, usePreferences } from '../../api';
 import { keysOfEntry } from '#core/bank';
-import { useOffering } from '../../offers/useOffering';
-import { useShell } from '../../shell/ShellContext';
+import { useOffering } from '../../offers';
+import { useShell } from '../../shell';
 import type { LeafSlip } from '../capture/leafSlip';
 import { useKeyCounts } from '../keeping/useKeyCounts';
 import { useLeafEditor } from './useLeafEditor';

@@ -1,0 +1,10 @@
+export {
+  beginSession,
+  clearCookie,
+  endSession,
+  memberColumns,
+  memberOf,
+  hashOf,
+  sessionOf,
+  openAmong,
+} from './sessions';

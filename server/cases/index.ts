@@ -1,0 +1,4 @@
+export { ownDraft } from './caseAccess';
+export { insertCase, caseRoutes } from './caseRoutes';
+export { draftRoutes } from './draftRoutes';
+export { givenDrafts } from './givenDrafts';

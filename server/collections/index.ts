@@ -1,0 +1,2 @@
+export { collectionRoutes } from './collectionRoutes';
+export { sharingRoutes } from './sharingRoutes';

@@ -1,0 +1,24 @@
+import type { Logger } from 'pino';
+import type { AccountTries } from './accountTries';
+import type { Database } from '../db';
+import type { Announcer } from '../events';
+import type { PostOffice } from '../post';
+import type { Settings } from './settings';
+
+/** What every part of the server is given: nothing reaches for a clock, a database or a log by itself. */
+export interface Context {
+  db: Database;
+  events: Announcer;
+  post: PostOffice;
+  /** Where the pages are, for links in letters: no slash at its end. */
+  address: () => string;
+  now: () => Date;
+  /** Waits so many milliseconds. */
+  pause: (ms: number) => Promise<void>;
+  /** Wrong passwords by account. */
+  tries: AccountTries;
+  newId: () => string;
+  log: Logger;
+  version: string;
+  settings: Pick<Settings, 'demo' | 'secureCookies' | 'webFolder' | 'atHand' | 'proxies' | 'address'>;
+}

@@ -1,0 +1,3 @@
+export { AccountTries } from './accountTries';
+export type { Context } from './context';
+export { readSettings, type Settings } from './settings';

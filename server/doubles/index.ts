@@ -1,0 +1,1 @@
+export { doubleRoutes } from './doubleRoutes';

@@ -1,0 +1,2 @@
+export type { Announcer } from './announcer';
+export { localBus, postgresBus, type Bus } from './bus';

@@ -1,0 +1,2 @@
+export { glossaryRoutes } from './glossaryRoutes';
+export { useRoutes } from './useRoutes';

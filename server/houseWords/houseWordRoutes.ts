@@ -1,0 +1,25 @@
+import type { Router } from 'express';
+import type { Context } from '../context';
+import { bind, bindLong } from '../http';
+import { dropHouseWord, houseWordsFor, keepHouseWord, saidOtherwise } from './houseWords';
+import { termInBank } from './termInBank';
+
+/** Words of the house, and a term everywhere. */
+export function houseWordRoutes(router: Router, context: Context): void {
+  bindLong(router, context, 'termInBank', ({ member, body }) => termInBank(context, member.id, body));
+
+  bind(router, context, 'houseWords', ({ member }) => houseWordsFor(context.db, member.id));
+
+  bind(router, context, 'makeHouseWord', ({ member, body }) => keepHouseWord(context, member.id, body));
+
+  bind(router, context, 'saveHouseWord', ({ member, body, params }) =>
+    keepHouseWord(context, member.id, body, params.word),
+  );
+
+  bind(router, context, 'dropHouseWord', async ({ member, params }) => {
+    await dropHouseWord(context, member.id, params.word);
+    return undefined;
+  });
+
+  bindLong(router, context, 'saidOtherwise', ({ member }) => saidOtherwise(context, member.id));
+}

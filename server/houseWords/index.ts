@@ -1,0 +1,1 @@
+export { houseWordRoutes } from './houseWordRoutes';

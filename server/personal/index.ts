@@ -1,0 +1,3 @@
+export { particularsFor } from './particulars';
+export { allowDetail } from './personalInBank';
+export { personalRoutes } from './personalRoutes';

@@ -1,0 +1,1 @@
+export { type PostOffice, type Letter, PostRoom, smtpOffice } from './postOffice';

@@ -1,0 +1,1 @@
+export { practiceRoutes } from './practiceRoutes';

@@ -1,0 +1,1 @@
+export { reviewRoutes } from './reviewRoutes';

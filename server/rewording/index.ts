@@ -1,0 +1,1 @@
+export { rewordingRoutes } from './rewordingRoutes';

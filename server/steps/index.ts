@@ -1,0 +1,1 @@
+export { stepRoutes } from './stepRoutes';

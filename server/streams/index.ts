@@ -1,0 +1,3 @@
+export { EventHub } from './eventHub';
+export { eventRoutes } from './eventRoutes';
+export { presenceRoutes } from './presence';

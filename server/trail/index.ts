@@ -1,0 +1,1 @@
+export { writeTrail, writeTrailLines } from './writeTrail';

@@ -1,0 +1,2 @@
+export { usageRoutes } from './usageRoutes';
+export { usesOf } from './usesOf';

@@ -1,0 +1,3 @@
+export { NewPasswordField } from './NewPasswordField';
+export { SignInAgain } from './SignInAgain';
+export { leaveSession } from './leaveSession';

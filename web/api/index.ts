@@ -1,0 +1,44 @@
+export {
+  useBank,
+  takeKept,
+  useAtHand,
+  useEntriesAtHand,
+  takeWhole,
+  renewCollection,
+  takeEntries,
+  entryNow,
+} from './bank';
+export { newCollection } from './newCollection';
+export {
+  KEYS,
+  queryClient,
+  useBeginning,
+  useSession,
+  usePreferences,
+  useSharing,
+  useTeam,
+  useGlossaries,
+  useCases,
+  useRevision,
+  useRevisions,
+  houseWordsQuery,
+  useAllowedDetails,
+  useCase,
+  useOwnUses,
+  useNotes,
+  preferencesQuery,
+  usePeople,
+  usePostRoom,
+  useOwnSessions,
+  usePlaced,
+  usePractised,
+  useProposals,
+  revisionQuery,
+  useEarlierUses,
+} from './queries';
+export { useBankIndex } from './useBankIndex';
+export { useFoundAway } from './useFoundAway';
+export { useLiveEvents } from './useLiveEvents';
+export { useIsOfTeam, usePersonalFinder } from './usePersonalFinder';
+export { useReach } from './useReach';
+export { useTerms, useDropTerm, useKeepTerm, useImport } from './useTerms';

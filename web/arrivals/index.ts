@@ -1,0 +1,1 @@
+export { DropFiles } from './DropFiles';

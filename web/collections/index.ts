@@ -1,0 +1,2 @@
+export { CollectionTree } from './CollectionTree';
+export { MakeCollection } from './MakeCollection';

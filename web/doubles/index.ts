@@ -1,0 +1,2 @@
+export { AlikeSection } from './AlikeSection';
+export { SharedEndsSection } from './SharedEndsSection';

@@ -1,0 +1,39 @@
+export { isAnswering, answer, answerAll } from './answering';
+export {
+  currentBlank,
+  attrsOf,
+  fieldOf,
+  type BlankAt,
+  placementRange,
+  blanksIn,
+  placementAt,
+} from './blanks';
+export { statementsIn, stepToStatement, type Statement, confirmHere, statementAt } from './confirming';
+export {
+  passageExtensions,
+  BlankNode,
+  CaretMarkNode,
+  IncludeNode,
+  NumberNode,
+  ReferenceNode,
+} from './extensions';
+export { joiningOn } from './goingOn';
+export { leftOutLines } from './leftOut';
+export { isCode, lineBefore } from './lineBefore';
+export { moveBlock } from './moving';
+export { numbersIn, referTo, isNumbering, numbering, type Numbered } from './numbering';
+export { placementsOf, replaceDraft, toEditor, fromEditor, setPlacements } from './placements';
+export { placeEntry, goOnAfter } from './placing';
+export { keptAgainst, type Before, nowAt, changedByHand, renewPlacement } from './renewing';
+export { selectedPassage } from './selectedPassage';
+export {
+  stepToBlank,
+  stepToField,
+  stepToFirstGap,
+  stepToGap,
+  askedBlanks,
+  stepOn,
+  stepToReference,
+  stepOut,
+} from './stepping';
+export { syncSelection } from './syncSelection';

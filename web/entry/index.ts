@@ -1,0 +1,3 @@
+export { useEntryChange } from './useEntryChange';
+export { insertBlank, selectedWords } from './wording/WordingBar';
+export { WordingEditor } from './wording/WordingEditor';

@@ -1,0 +1,3 @@
+export { FoundSection } from './FoundSection';
+export { LongWork } from './LongWork';
+export { useLongWork } from './useLongWork';

@@ -1,0 +1,1 @@
+export { NEWEST } from './news';

@@ -1,0 +1,3 @@
+export { NoteForm } from './NoteForm';
+export { NotesOf } from './NotesOf';
+export { NotesWaiting } from './NotesWaiting';

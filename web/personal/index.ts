@@ -1,0 +1,2 @@
+export { PersonalSection } from './PersonalSection';
+export { WhyForm } from './WhyForm';

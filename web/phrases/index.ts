@@ -1,0 +1,1 @@
+export { TypedAgainSection } from './TypedAgainSection';

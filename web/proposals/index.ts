@@ -1,0 +1,2 @@
+export { ProposalsOf } from './ProposalsOf';
+export { ProposalsWaiting } from './ProposalsWaiting';

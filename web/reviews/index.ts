@@ -1,0 +1,3 @@
+export { ReviewOf } from './ReviewOf';
+export { ReviewsWaiting } from './ReviewsWaiting';
+export { isDue, useReviews } from './reviews';

@@ -1,0 +1,1 @@
+export { RewordedSection } from './RewordedSection';

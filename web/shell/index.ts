@@ -1,0 +1,7 @@
+export { Figure } from './Figure';
+export { NothingHere } from './NothingHere';
+export { Offline } from './Offline';
+export { useShell, ShellContext, type Shell, type Action, type Placer } from './ShellContext';
+export { liveKeys, useKeyListener, useLiveKeys } from './keys';
+export { switchTheme, followTheme } from './theme';
+export { useScreenTitle } from './useScreenTitle';
