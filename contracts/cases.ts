@@ -10,6 +10,7 @@ import {
   ValueSchema,
 } from '#core/record';
 import { KindIdSchema } from '#core/work';
+import { CaseFileSchema } from './files';
 
 const instant = z.iso.datetime();
 
@@ -117,6 +118,8 @@ export const CaseSchema = CaseSummarySchema.extend({
   drafts: z.array(DraftSummarySchema),
   /** The members it is given to, by their ids. */
   given: z.array(z.string()),
+  /** Files kept with it, in the order they were added. */
+  files: z.array(CaseFileSchema),
 });
 export type Case = z.infer<typeof CaseSchema>;
 

@@ -1,4 +1,6 @@
 export { ROUTES, pathFor } from './routes';
+export { MOST_FILES, MOST_NAME } from './files';
+export type { CaseFile } from './files';
 export { MOST_SENT_BYTES } from './limits';
 export type { Access, Route } from './route';
 export type { RouteName, BodyOf, ResponseOf, ParamsOf } from './routes';

@@ -27,12 +27,15 @@ function operation(name: string, route: Route) {
   const content = route.stream
     ? { [route.stream]: { schema: { type: 'string' } } }
     : route.response && json(route.response, 'output');
+  const sent = route.sends
+    ? { [route.sends]: { schema: { type: 'string', format: 'binary' } } }
+    : route.body && json(route.body, 'input');
   return {
     operationId: name,
     summary: route.summary,
     description: `Who may call it: ${route.access}.`,
     parameters: route.guarded ? [...params, guard] : params,
-    ...(route.body ? { requestBody: { required: true, content: json(route.body, 'input') } } : {}),
+    ...(sent ? { requestBody: { required: true, content: sent } } : {}),
     security: route.access === 'anyone' ? [] : [{ session: [] }],
     responses: {
       [route.status]: { description: 'Done.', ...(content ? { content } : {}) },

@@ -17,6 +17,8 @@ export interface Route {
   /** True when `If-Match` must carry the version the change was made to. */
   guarded?: boolean;
   body?: z.ZodType;
+  /** Media type of the body where it is bytes and no JSON: the handler reads it as it comes. */
+  sends?: string;
   response?: z.ZodType;
   /** Media type of the response when it is not JSON. */
   stream?: string;

@@ -14,6 +14,7 @@ import {
   SavedEntrySchema,
 } from './bank';
 import { CASE_ROUTES } from './caseRoutes';
+import { FILE_ROUTES } from './fileRoutes';
 import { GLOSSARY_ROUTES } from './glossaryRoutes';
 import { COLLECTION_ROUTES } from './collectionRoutes';
 import { storedRevision } from './limits';
@@ -212,6 +213,7 @@ export const ROUTES = define({
     response: RevisionSchema,
   },
   ...CASE_ROUTES,
+  ...FILE_ROUTES,
   ...GLOSSARY_ROUTES,
   events: {
     method: 'get',

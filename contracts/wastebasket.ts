@@ -8,7 +8,7 @@ const ids = z.array(id).min(1).max(5000);
 /** What was deleted in one act. */
 export const DeletionSchema = z.object({
   id: z.string(),
-  what: z.enum(['entries', 'collection', 'draft', 'glossary']),
+  what: z.enum(['entries', 'collection', 'draft', 'glossary', 'file']),
   title: z.string(),
   by: z.string(),
   at: z.iso.datetime(),

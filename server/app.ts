@@ -10,6 +10,7 @@ import { collectionRoutes, sharingRoutes } from './collections';
 import { caseRoutes, draftRoutes } from './cases';
 import type { Context } from './context';
 import { eventRoutes, presenceRoutes } from './streams';
+import { fileRoutes } from './files';
 import { glossaryRoutes, useRoutes } from './glossaries';
 import { bind, errorHandler, headers, knownHost, nothingHere, sameOrigin } from './http';
 import { doubleRoutes } from './doubles';
@@ -91,6 +92,7 @@ export function makeApp(context: Context): Express {
     proposalRoutes,
     caseRoutes,
     draftRoutes,
+    fileRoutes,
     doubleRoutes,
     phraseRoutes,
     personalRoutes,

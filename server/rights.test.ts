@@ -63,10 +63,12 @@ describe('the table of rights', () => {
     const { method, path: template } = ROUTES[route];
     const outcomes: [CallerName, Outcome][] = [];
     for (const caller of CALLERS) {
-      const { params = {}, body, version = 1 } = (await calls[route]?.()) ?? {};
+      const { params = {}, body, version = 1, headers = {} } = (await calls[route]?.()) ?? {};
       const request = world.callers[caller][method](
         template.includes(':') ? pathFor(route, params as never) : template,
-      ).set('If-Match', `"${version}"`);
+      )
+        .set('If-Match', `"${version}"`)
+        .set(headers);
       const response = await (body === undefined ? request : request.send(body as object));
       if (!BADLY_SENT.includes(route))
         expect((response.body as Problem | undefined)?.code).not.toBe('not-valid');

@@ -13,6 +13,8 @@ import { EventHub } from './streams';
 import { mustBeForTheDemo } from './account';
 import { dropListsOfNone } from './termLists';
 import { emptyWastebasket } from './wastebasket';
+import { dropUnusedFiles } from './files';
+import { databaseStore, folderStore } from './fileStore';
 import { PostRoom, smtpOffice } from './post';
 
 const UPKEEP_MS = 3_600_000;
@@ -62,6 +64,9 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
   const context: Context = {
     db: store.db,
     events,
+    files: settings.databaseUrl
+      ? databaseStore(store.db)
+      : folderStore(path.join(settings.dataFolder, 'files')),
     post: settings.smtp ? smtpOffice(settings.smtp) : new PostRoom(),
     address: () => settings.address ?? here,
     now: () => new Date(),
@@ -92,6 +97,9 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
       );
       await dropListsOfNone(context).catch((error: unknown) =>
         log.error({ name: (error as Error).name }, 'unused term lists could not be dropped'),
+      );
+      await dropUnusedFiles(context).catch((error: unknown) =>
+        log.error({ name: (error as Error).name }, 'unused files could not be dropped'),
       );
       await store
         .upkeep()

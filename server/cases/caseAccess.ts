@@ -1,7 +1,8 @@
-import { and, desc, eq, isNull, sql } from 'drizzle-orm';
-import type { Case, CaseSummary, Draft, DraftSummary } from '#contracts';
+import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
+import type { Case, CaseFile, CaseSummary, Draft, DraftSummary } from '#contracts';
 import { titleFromText } from '#core/work';
-import { type Queries, cases, casesGiven, drafts } from '../db';
+import type { Context } from '../context';
+import { caseFiles, cases, casesGiven, drafts, fileContents, members, type Queries } from '../db';
 import { notFound } from '../http';
 
 type CaseRow = typeof cases.$inferSelect;
@@ -76,13 +77,6 @@ export const toCaseSummary = (row: CaseHead, { draft, unfinished, finished }: Ow
   finished,
 });
 
-export const toCase = (row: CaseRow, found: DraftHead[], given: string[]): Case => ({
-  ...toCaseSummary(row, ownDrafts(found)),
-  record: row.record,
-  drafts: found.map(toDraftSummary),
-  given,
-});
-
 /** The case, if it was given to the member; throws the same refusal for "not there" and "not given". */
 export async function givenCase(db: Queries, member: string, id: string): Promise<CaseRow> {
   const [found] = await db
@@ -124,6 +118,56 @@ export async function ownDraft(db: Queries, member: string, id: string): Promise
   if (!draft) throw notFound();
   await givenCase(db, member, draft.case);
   return draft;
+}
+
+/** Files that stand, of any case, as they are told. */
+const fileColumns = {
+  id: caseFiles.id,
+  name: caseFiles.name,
+  media: fileContents.media,
+  bytes: fileContents.bytes,
+  addedBy: members.name,
+  addedAt: caseFiles.addedAt,
+};
+const toCaseFile = (row: Omit<CaseFile, 'addedAt'> & { addedAt: Date }): CaseFile => ({
+  ...row,
+  addedAt: row.addedAt.toISOString(),
+});
+
+/** The files kept with a case, in the order they were added; one of them alone where its id is given. */
+export async function filesOfCase(db: Queries, id: string, only?: string): Promise<CaseFile[]> {
+  const rows = await db
+    .select(fileColumns)
+    .from(caseFiles)
+    .innerJoin(fileContents, eq(fileContents.hash, caseFiles.hash))
+    .innerJoin(members, eq(members.id, caseFiles.addedBy))
+    .where(
+      and(
+        eq(caseFiles.case, id),
+        isNull(caseFiles.deletion),
+        only === undefined ? undefined : eq(caseFiles.id, only),
+      ),
+    )
+    .orderBy(asc(caseFiles.addedAt), asc(caseFiles.id));
+  return rows.map(toCaseFile);
+}
+
+/** A case given to the member, with its record, their own drafts, whom it is given to and its files. Throws where it was not given. */
+export async function readCase(db: Queries, member: string, id: string): Promise<Case> {
+  const row = await givenCase(db, member, id);
+  const found = await draftsOfCase(db, member, id);
+  return {
+    ...toCaseSummary(row, ownDrafts(found)),
+    record: row.record,
+    drafts: found.map(toDraftSummary),
+    given: await givenTo(db, id),
+    files: await filesOfCase(db, id),
+  };
+}
+
+/** Tells all a case is given to that something of it is another now. */
+export async function tellOfCase({ db, events }: Pick<Context, 'db' | 'events'>, id: string): Promise<void> {
+  for (const one of await givenTo(db, id)) await events.tell(one, { type: 'case-changed', case: id });
 }
 
 /** Summary columns: a list does not need the records. */

@@ -2,29 +2,15 @@ import { and, eq } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { CaseSummary } from '#contracts';
 import { readFhirBundle, type ReadCase } from '#core/exchange';
+import { byNeed } from '#core/work';
 import type { Context } from '../context';
 import { cases, casesGiven } from '../db';
 import { bind, Refusal } from '../http';
-import {
-  caseHead,
-  draftsOfCase,
-  firstDrafts,
-  givenCase,
-  givenTo,
-  NO_DRAFTS,
-  toCase,
-  toCaseSummary,
-} from './caseAccess';
+import { caseHead, firstDrafts, NO_DRAFTS, readCase, toCaseSummary } from './caseAccess';
 import { changeCase } from './changeCase';
 import { changeRecordList, correctCase } from './correctCase';
 import { findCases } from './findCases';
 import { makeCase } from './makeCase';
-
-const RANK = { open: 0, none: 1, finished: 2 };
-const rank = (one: CaseSummary) => RANK[one.draft?.state ?? 'none'];
-
-/** Unfinished drafts first, then cases not begun, then finished; within each the newest first. */
-const byNeed = (a: CaseSummary, b: CaseSummary) => rank(a) - rank(b) || b.openedAt.localeCompare(a.openedAt);
 
 const reasonOf = ({ record }: ReadCase) => {
   const reason = record.details.find((detail) => detail.path === 'reason')?.value;
@@ -103,9 +89,5 @@ export function caseRoutes(router: Router, context: Context): void {
     changeRecordList(context, member, params.case, body),
   );
 
-  bind(router, context, 'case', async ({ member, params }) => {
-    const row = await givenCase(db, member.id, params.case);
-    const found = await draftsOfCase(db, member.id, row.id);
-    return toCase(row, found, await givenTo(db, row.id));
-  });
+  bind(router, context, 'case', ({ member, params }) => readCase(db, member.id, params.case));
 }

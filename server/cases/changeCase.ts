@@ -3,7 +3,7 @@ import type { Case, CaseChange, Member } from '#contracts';
 import type { Context } from '../context';
 import { type Queries, cases, casesGiven, members } from '../db';
 import { Refusal } from '../http';
-import { draftsOfCase, givenCase, givenTo, toCase } from './caseAccess';
+import { givenCase, givenTo, readCase, tellOfCase } from './caseAccess';
 
 async function give(tx: Queries, id: string, to: string): Promise<void> {
   const [there] = await tx
@@ -37,11 +37,8 @@ export async function changeCase(
         return set({ closedAt: null });
     }
   });
-  const given = await givenTo(db, id);
-  for (const one of given) {
-    await context.events.tell(one, { type: 'case-changed', case: id });
-    // Their desks show it, or show it otherwise.
-    await context.events.tell(one, { type: 'case-added', case: id });
-  }
-  return toCase(await givenCase(db, member.id, id), await draftsOfCase(db, member.id, id), given);
+  await tellOfCase(context, id);
+  // Their desks show it, or show it otherwise.
+  for (const one of await givenTo(db, id)) await context.events.tell(one, { type: 'case-added', case: id });
+  return readCase(db, member.id, id);
 }

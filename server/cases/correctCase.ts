@@ -12,7 +12,7 @@ import {
 import type { Context } from '../context';
 import { cases } from '../db';
 import { Refusal } from '../http';
-import { draftsOfCase, givenCase, givenTo, toCase } from './caseAccess';
+import { givenCase, readCase, tellOfCase } from './caseAccess';
 
 /** What says who writes into a record, and when. */
 function writtenBy(context: Context, member: Member) {
@@ -36,9 +36,8 @@ async function changeRecord(
     await tx.update(cases).set({ record }).where(eq(cases.id, id));
     return true;
   });
-  const given = await givenTo(db, id);
-  if (isChanged) for (const one of given) await context.events.tell(one, { type: 'case-changed', case: id });
-  return toCase(await givenCase(db, member.id, id), await draftsOfCase(db, member.id, id), given);
+  if (isChanged) await tellOfCase(context, id);
+  return readCase(db, member.id, id);
 }
 
 /**

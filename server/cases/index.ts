@@ -1,4 +1,4 @@
-export { ownDraft } from './caseAccess';
+export { filesOfCase, givenCase, ownDraft, tellOfCase } from './caseAccess';
 export { insertCase, caseRoutes } from './caseRoutes';
 export { draftRoutes } from './draftRoutes';
 export { givenDrafts } from './givenDrafts';

@@ -2,6 +2,7 @@ import type { Logger } from 'pino';
 import type { AccountTries } from './accountTries';
 import type { Database } from '../db';
 import type { Announcer } from '../events';
+import type { FileStore } from '../fileStore';
 import type { PostOffice } from '../post';
 import type { Settings } from './settings';
 
@@ -9,6 +10,8 @@ import type { Settings } from './settings';
 export interface Context {
   db: Database;
   events: Announcer;
+  /** What files hold. */
+  files: FileStore;
   post: PostOffice;
   /** Where the pages are, for links in letters: no slash at its end. */
   address: () => string;
@@ -20,5 +23,8 @@ export interface Context {
   newId: () => string;
   log: Logger;
   version: string;
-  settings: Pick<Settings, 'demo' | 'secureCookies' | 'webFolder' | 'atHand' | 'proxies' | 'address'>;
+  settings: Pick<
+    Settings,
+    'demo' | 'secureCookies' | 'webFolder' | 'atHand' | 'fileBytes' | 'proxies' | 'address'
+  >;
 }

@@ -18,9 +18,12 @@ export interface Settings {
   proxies: number;
   /** A bank of more entries than this is not given to a page whole. */
   atHand: number;
+  /** The most bytes that a file may have. */
+  fileBytes: number;
 }
 
 const AT_HAND = 5000;
+const FILE_MB = 500;
 
 /** A whole number from 0; throws an Error that names the variable when it is something else. */
 function whole(value: string | undefined, otherwise: number, name: string): number {
@@ -52,6 +55,7 @@ export function readSettings(env: NodeJS.ProcessEnv, webFolder: string | null): 
     smtp,
     secureCookies: env.ELDERLEAF_HTTPS === '1',
     proxies: whole(env.ELDERLEAF_PROXIES, 0, 'ELDERLEAF_PROXIES'),
+    fileBytes: whole(env.ELDERLEAF_FILE_MB, FILE_MB, 'ELDERLEAF_FILE_MB') * 1_000_000,
     atHand: whole(env.ELDERLEAF_AT_HAND, AT_HAND, 'ELDERLEAF_AT_HAND'),
   };
 }

@@ -26,7 +26,18 @@ interface Asked {
   params?: Record<string, string>;
   body?: unknown;
   version?: number;
+  headers?: Record<string, string>;
 }
+
+const FILE = { 'Content-Type': 'application/octet-stream', 'Elderleaf-Name': 'notes.txt' };
+const caseFile = async (): Promise<Asked> => {
+  const params = { case: 'swan-keel', file: randomUUID() };
+  await world.callers.keeper
+    .put(`/api/cases/swan-keel/files/${params.file}`)
+    .set(FILE)
+    .send(Buffer.from('notes'));
+  return { params };
+};
 
 let made = 0;
 const name = () => `Made ${(made += 1)}`;
@@ -246,6 +257,14 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
     }),
   earlierUses: draft,
   openDraft: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
+  addCaseFile: async () =>
+    Promise.resolve({
+      params: { case: 'swan-keel', file: randomUUID() },
+      body: Buffer.from('notes'),
+      headers: FILE,
+    }),
+  caseFile: caseFile,
+  deleteCaseFile: caseFile,
   beginDraft: async () =>
     Promise.resolve({
       params: { case: 'swan-keel' },

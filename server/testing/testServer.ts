@@ -11,6 +11,7 @@ import { AccountTries, type Context } from '../context';
 import { openStore, type Store } from '../db';
 import type { Bus } from '../events';
 import { EventHub } from '../streams';
+import { databaseStore } from '../fileStore';
 import { PostRoom } from '../post';
 
 /** A signed-in caller. */
@@ -83,6 +84,7 @@ export async function startTestServer({
   demo = true,
   log = pino({ level: 'silent' }),
   atHand = 5000,
+  fileBytes = 1_000_000,
 } = {}): Promise<TestServer> {
   const store = await openTestStore();
   const paused: number[] = [];
@@ -90,6 +92,7 @@ export async function startTestServer({
   const context: Context = {
     db: store.db,
     events: hub,
+    files: databaseStore(store.db),
     post: new PostRoom(),
     address: () => 'https://bank.hollin.example',
     now: () => new Date('2026-11-24T10:00:00Z'),
@@ -98,7 +101,7 @@ export async function startTestServer({
     newId: randomUUID,
     log,
     version: '0.0.0',
-    settings: { demo, secureCookies: false, webFolder: null, atHand, proxies: 0, address: null },
+    settings: { demo, secureCookies: false, webFolder: null, atHand, fileBytes, proxies: 0, address: null },
   };
   if (demo) await loadDemo(context, path.join(import.meta.dirname, '../../demo'));
   const app = makeApp(context);

@@ -2,7 +2,17 @@ import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { within } from '#core/rights';
 import { depart, heldByKeeper } from '../bank';
 import type { Context } from '../context';
-import { type Queries, collections, cues, deletions, drafts, entries, entryWords, glossaries } from '../db';
+import {
+  caseFiles,
+  collections,
+  cues,
+  deletions,
+  drafts,
+  entries,
+  entryWords,
+  glossaries,
+  type Queries,
+} from '../db';
 import { Refusal } from '../http';
 import { writeTrail, writeTrailLines } from '../trail';
 
@@ -94,6 +104,25 @@ export async function deleteGlossary(
   const deletion = await begin(context, tx, { what: 'glossary', title: name, by: member });
   await tx.update(glossaries).set({ deletion }).where(eq(glossaries.id, id));
   await writeTrail(tx, context.now(), { by: member, act: 'glossary-deleted', subject: name });
+}
+
+/** Puts a file of a case into the wastebasket; null where it is not there any more. To whom the case is given must have been asked for. */
+export async function deleteFile(
+  context: Context,
+  member: string,
+  file: { id: string; name: string },
+): Promise<string | null> {
+  return context.db.transaction(async (tx) => {
+    const deletion = await begin(context, tx, { what: 'file', title: file.name, by: member });
+    const [row] = await tx
+      .update(caseFiles)
+      .set({ deletion })
+      .where(and(eq(caseFiles.id, file.id), isNull(caseFiles.deletion)))
+      .returning({ id: caseFiles.id });
+    if (row) return deletion;
+    await tx.delete(deletions).where(eq(deletions.id, deletion));
+    return null;
+  });
 }
 
 /** Puts a draft into the wastebasket, if it still stands at a version; null where it does not. */

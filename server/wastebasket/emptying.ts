@@ -5,6 +5,7 @@ import { isClockSteady } from './steadyClock';
 import type { Context } from '../context';
 import {
   type Queries,
+  caseFiles,
   collections,
   deletions,
   drafts,
@@ -56,6 +57,8 @@ export async function purge(tx: Queries, ids: readonly string[]): Promise<void> 
     await tx.delete(collections).where(inArray(collections.id, inside));
   }
   await tx.delete(drafts).where(inArray(drafts.deletion, all));
+  // What they hold goes once nothing else needs it (`dropUnusedFiles`).
+  await tx.delete(caseFiles).where(inArray(caseFiles.deletion, all));
   await tx.delete(glossaries).where(inArray(glossaries.deletion, all));
   await tx.delete(deletions).where(inArray(deletions.id, all));
   await sweep(tx);

@@ -1,4 +1,4 @@
-export { dropHeld, deleteEntries, deleteGlossary } from './deleting';
+export { deleteFile, dropHeld, deleteEntries, deleteGlossary } from './deleting';
 export { emptyWastebasket } from './emptying';
-export { restoreFor } from './undoable';
+export { oneUndoable, restoreFor } from './undoable';
 export { wastebasketRoutes } from './wastebasketRoutes';

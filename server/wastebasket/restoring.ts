@@ -14,7 +14,7 @@ import {
   unmerge,
 } from '../bank';
 import type { Context } from '../context';
-import { type Queries, collections, cues, deletions, drafts, entries, glossaries } from '../db';
+import { caseFiles, collections, cues, deletions, drafts, entries, glossaries, type Queries } from '../db';
 import { Refusal } from '../http';
 import { writeTrail, writeTrailLines } from '../trail';
 
@@ -149,6 +149,11 @@ async function restoreDraft(tx: Queries, row: DeletionRow): Promise<Restored> {
   return { entries: 0, lostCues: [] };
 }
 
+async function restoreFile(tx: Queries, row: DeletionRow): Promise<Restored> {
+  await tx.update(caseFiles).set({ deletion: null }).where(eq(caseFiles.deletion, row.id));
+  return { entries: 0, lostCues: [] };
+}
+
 async function restoreGlossary(context: Context, tx: Queries, member: string, row: DeletionRow) {
   // Another version: a page that kept its terms from before asks for them anew.
   await tx
@@ -170,6 +175,7 @@ export async function restore(
   const restored = await {
     collection: () => restoreCollection(context, tx, member, row),
     draft: () => restoreDraft(tx, row),
+    file: () => restoreFile(tx, row),
     glossary: () => restoreGlossary(context, tx, member, row),
     entries: () => restoreFrom(context, tx, member, row, only),
   }[row.what]();

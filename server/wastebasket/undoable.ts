@@ -2,7 +2,17 @@ import { asc, desc, eq, inArray, and, sql } from 'drizzle-orm';
 import type { Deletion, Member, Restored } from '#contracts';
 import { holdTree, rightsFor } from '../bank';
 import type { Context } from '../context';
-import { type Queries, collections, deletions, drafts, entries, glossaries, members } from '../db';
+import {
+  caseFiles,
+  casesGiven,
+  collections,
+  deletions,
+  drafts,
+  entries,
+  glossaries,
+  members,
+  type Queries,
+} from '../db';
 import { keepsGlossary } from '../termLists';
 import { notFound } from '../http';
 import { goesAt, settingsOf } from './emptying';
@@ -19,7 +29,10 @@ export interface Undoable {
   all: Entries;
 }
 
-/** The deletions a member can undo: of what they would keep, were it there, glossaries too; and of their own drafts. Newest first. */
+/**
+ * The deletions a member can undo: of what they would keep, were it there, glossaries too; of their own drafts, and
+ * of files of cases given to them. Newest first.
+ */
 export async function undoable(db: Queries, member: Member, only?: string): Promise<Undoable[]> {
   const rights = await rightsFor(db, member.id, { evenDeleted: true });
   const kept = [...rights].flatMap(([id, right]) => (right === 'keep' ? [id] : []));
@@ -55,6 +68,11 @@ export async function undoable(db: Queries, member: Member, only?: string): Prom
     .select({ deletion: drafts.deletion })
     .from(drafts)
     .where(and(inArray(drafts.deletion, ids), eq(drafts.author, member.id)));
+  const files = await db
+    .select({ deletion: caseFiles.deletion })
+    .from(caseFiles)
+    .innerJoin(casesGiven, and(eq(casesGiven.case, caseFiles.case), eq(casesGiven.member, member.id)))
+    .where(inArray(caseFiles.deletion, ids));
   const lists = await db.select().from(glossaries).where(inArray(glossaries.deletion, ids));
   const settings = await settingsOf(db);
   return rows.flatMap(({ deletion: { id, what, title, at }, by }) => {
@@ -63,6 +81,7 @@ export async function undoable(db: Queries, member: Member, only?: string): Prom
       entries: mine.length > 0,
       collection: keptRoots.has(id),
       draft: own.some(({ deletion }) => deletion === id),
+      file: files.some(({ deletion }) => deletion === id),
       glossary: lists.some((list) => list.deletion === id && keepsGlossary(list, member)),
     }[what];
     if (!seen) return [];
@@ -90,6 +109,14 @@ export async function oneUndoable(db: Queries, member: Member, id: string): Prom
   return found;
 }
 
+/** What was brought back, and the entries, glossaries and cases whose pages are to be told. */
+interface RestoredFor {
+  restored: Restored;
+  all: Deletion['entries'];
+  lists: string[];
+  cases: string[];
+}
+
 /**
  * Brings back what was deleted in one act, or those of its entries that are `wanted`, as far as the member may. Within a
  * transaction: nothing can change meanwhile.
@@ -100,7 +127,7 @@ export async function restoreFor(
   member: Member,
   id: string,
   wanted: readonly string[] | null,
-): Promise<{ restored: Restored; all: Deletion['entries']; lists: string[] }> {
+): Promise<RestoredFor> {
   await holdTree(tx);
   const { told: known, all } = await oneUndoable(tx, member, id);
   const allowed = new Set(all.map((one) => one.id));
@@ -108,6 +135,12 @@ export async function restoreFor(
   const [row] = await tx.select().from(deletions).where(eq(deletions.id, known.id)).for('update');
   if (!row) throw notFound();
   const only = row.what === 'entries' ? (wanted ?? [...allowed]).filter((one) => allowed.has(one)) : null;
+  const files = await tx.select().from(caseFiles).where(eq(caseFiles.deletion, row.id));
   const restored = await restore(context, tx, member.id, row, only);
-  return { restored, all, lists: lists.map((list) => list.id) };
+  return {
+    restored,
+    all,
+    lists: lists.map((list) => list.id),
+    cases: files.map((file) => file.case),
+  };
 }

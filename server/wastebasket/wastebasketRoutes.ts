@@ -4,7 +4,7 @@ import type { Deletion } from '#contracts';
 import { announceChanges, holdTree, includedIds, rightsFor, visibleEntries } from '../bank';
 import type { Context } from '../context';
 import { type Queries, collections, deletions, drafts, entries, teamSettings } from '../db';
-import { ownDraft } from '../cases';
+import { ownDraft, tellOfCase } from '../cases';
 import { bind, notFound, Refusal } from '../http';
 import { writeTrail } from '../trail';
 import { deleteDraft } from './deleting';
@@ -77,12 +77,13 @@ export function wastebasketRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'restore', async ({ member, params, body }) => {
     await oneUndoable(db, member, params.deletion);
-    const { restored, all, lists } = await db.transaction((tx) =>
+    const { restored, all, lists, cases } = await db.transaction((tx) =>
       restoreFor(context, tx, member, params.deletion, body.entries),
     );
     await events.reachChanged();
     await announceChanges(context, all);
     await events.tell(member.id, { type: 'case-added', case: '' });
+    for (const id of cases) await tellOfCase(context, id);
     for (const id of lists) await events.tellAll({ type: 'glossary-changed', glossary: id });
     return restored;
   });

@@ -13,6 +13,7 @@ const WHAT: Record<Deletion['what'], string> = {
   collection: 'a collection with all in it',
   draft: 'your draft',
   glossary: 'a glossary',
+  file: 'a file',
 };
 
 function broughtBack(title: string, { lostCues }: Restored): string {

@@ -6,7 +6,7 @@ import { members } from './people';
 /** What was deleted in one act, until the wastebasket is emptied of it: the rows themselves name it, and stay whole. */
 export const deletions = pgTable('deletions', {
   id: text('id').primaryKey(),
-  what: text('what', { enum: ['entries', 'collection', 'draft', 'glossary'] }).notNull(),
+  what: text('what', { enum: ['entries', 'collection', 'draft', 'glossary', 'file'] }).notNull(),
   title: text('title').notNull(),
   by: text('by')
     .notNull()

@@ -1,7 +1,8 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Draft } from '#contracts';
+import type { CaseSummary, Draft } from '#contracts';
 import { call } from '#client/api';
 import { KEYS, queryClient } from '../../api';
+import { withSavedDraft } from '#client/cases';
 import { DraftKeeper, type Keeping, type LocalCopy } from '#client/drafts';
 
 /** The desk, and the other leaves of its case, show how a draft begins and when it was saved. */
@@ -20,12 +21,12 @@ export function useKeeping(
 ): { keeper: DraftKeeper; keeping: Keeping } {
   const [keeping, setKeeping] = useState<Keeping>({ kind: 'saved', at: draft.savedAt });
   const keeper = useMemo(() => {
-    const save = (id: string, document: Draft['document'], version: number, over: boolean) =>
-      call('saveDraft', {
-        params: { draft: id },
-        body: { document, ...(over && { over: true as const }) },
-        version,
-      });
+    const save = async (id: string, document: Draft['document'], version: number, over: boolean) => {
+      const body = { document, ...(over && { over: true as const }) };
+      const saved = await call('saveDraft', { params: { draft: id }, body, version });
+      queryClient.setQueryData<CaseSummary[]>(KEYS.cases, (cases) => cases && withSavedDraft(cases, saved));
+      return saved;
+    };
     const setAside = (id: string, document: Draft['document']) =>
       call('setAside', { params: { draft: id }, body: { document } });
     const host = { member, save, setAside, tell: setKeeping, savedElsewhere: () => askAgain(draft) };

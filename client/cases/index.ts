@@ -1,0 +1,1 @@
+export { withSavedDraft } from './withSavedDraft';

@@ -1,0 +1,33 @@
+import { CaseFileSchema } from './files';
+import { define } from './route';
+import { DeletionSchema } from './wastebasket';
+
+/** Files that are kept with a case. */
+export const FILE_ROUTES = define({
+  addCaseFile: {
+    method: 'put',
+    path: '/api/cases/:case/files/:file',
+    access: 'given',
+    summary:
+      'Keeps a file with a case, under an id of the sender’s own: sent again, it is one file. Its name, percent-encoded, is in the header `Elderleaf-Name`.',
+    status: 201,
+    sends: 'application/octet-stream',
+    response: CaseFileSchema,
+  },
+  caseFile: {
+    method: 'get',
+    path: '/api/cases/:case/files/:file',
+    access: 'given',
+    summary: 'What a file of a case holds, or a range of its bytes.',
+    status: 200,
+    stream: 'application/octet-stream',
+  },
+  deleteCaseFile: {
+    method: 'delete',
+    path: '/api/cases/:case/files/:file',
+    access: 'given',
+    summary: 'Puts a file of a case into the wastebasket.',
+    status: 200,
+    response: DeletionSchema,
+  },
+});

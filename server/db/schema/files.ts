@@ -1,0 +1,75 @@
+/** Files kept with a case: what each holds stands once, however often it was added. */
+import { bigint, customType, index, integer, pgTable, primaryKey, text, unique } from 'drizzle-orm/pg-core';
+import { cases, drafts } from './cases';
+import { entries } from './entries';
+import { instant } from './instant';
+import { members } from './people';
+import { deletions } from './wastebasket';
+
+const bytes = customType<{ data: Uint8Array; driverData: Uint8Array }>({ dataType: () => 'bytea' });
+
+/** What files hold, by its SHA-256: the bytes themselves lie beside the database, or in `file_pieces`. */
+export const fileContents = pgTable('file_contents', {
+  hash: text('hash').primaryKey(),
+  bytes: bigint('bytes', { mode: 'number' }).notNull(),
+  // What it is by what is in it, and not by what it is called.
+  media: text('media').notNull(),
+  since: instant('since').notNull(),
+});
+
+/**
+ * Bytes of files in pieces, on a store that several servers have open. While a file comes in they are named by it coming in; then
+ * by their hash.
+ */
+export const filePieces = pgTable(
+  'file_pieces',
+  {
+    content: text('content').notNull(),
+    at: integer('at').notNull(),
+    bytes: bytes('bytes').notNull(),
+    since: instant('since').notNull().defaultNow(),
+  },
+  (table) => [primaryKey({ columns: [table.content, table.at] })],
+);
+
+export const caseFiles = pgTable(
+  'case_files',
+  {
+    id: text('id').primaryKey(),
+    case: text('case')
+      .notNull()
+      .references(() => cases.id, { onDelete: 'cascade' }),
+    hash: text('hash')
+      .notNull()
+      .references(() => fileContents.hash),
+    name: text('name').notNull(),
+    addedBy: text('added_by')
+      .notNull()
+      .references(() => members.id),
+    addedAt: instant('added_at').notNull(),
+    deletion: text('deletion').references(() => deletions.id),
+  },
+  (table) => [index('files_of_a_case').on(table.case), index('files_by_hash').on(table.hash)],
+);
+
+/**
+ * Who else needs what files hold: entries, for all their revisions; drafts that an entry with files was placed in; and members
+ * who have sent a file for an entry that they have not saved yet, for a day.
+ */
+export const fileUses = pgTable(
+  'file_uses',
+  {
+    hash: text('hash')
+      .notNull()
+      .references(() => fileContents.hash),
+    entry: text('entry').references(() => entries.id, { onDelete: 'cascade' }),
+    draft: text('draft').references(() => drafts.id, { onDelete: 'cascade' }),
+    member: text('member').references(() => members.id, { onDelete: 'cascade' }),
+    since: instant('since').notNull().defaultNow(),
+  },
+  (table) => [
+    unique('file_uses_once').on(table.hash, table.entry, table.draft, table.member).nullsNotDistinct(),
+    index('files_of_an_entry').on(table.entry),
+    index('files_of_a_draft').on(table.draft),
+  ],
+);

@@ -1,0 +1,50 @@
+import { fileTypeFromBuffer } from 'file-type';
+
+const decoder = () => new TextDecoder('utf-8', { fatal: true });
+/** A sign of UTF-8 may be cut at the end of what is looked at: it has four bytes at the most. */
+const CUT = 3;
+
+/** Whether bytes are text: UTF-8 without signs that no text has. */
+function isText(head: Uint8Array): boolean {
+  if (head.includes(0)) return false;
+  for (let less = 0; less <= CUT && less <= head.length; less += 1) {
+    try {
+      decoder().decode(head.subarray(0, head.length - less));
+      return true;
+    } catch {
+      // Cut within a sign, or no text at all: what is left is tried.
+    }
+  }
+  return false;
+}
+
+/** Kinds of text that are told apart by how a file is called: none of them is ever run by a page. */
+const TEXTS: Record<string, string> = {
+  csv: 'text/csv',
+  md: 'text/markdown',
+  eml: 'message/rfc822',
+  json: 'application/json',
+  vtt: 'text/vtt',
+};
+
+/** Documents that are archives, where too little of one is looked at to tell which. */
+const ARCHIVES: Record<string, string> = {
+  docx: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+};
+
+const isArchive = ([p, k, three, four]: Uint8Array) => p === 0x50 && k === 0x4b && three === 3 && four === 4;
+
+/**
+ * What a file is, as a media type: told by how it begins, and by its name only where it is text. A page of HTML or a picture
+ * made of script is plain text, whatever it is called.
+ */
+export async function mediaOf(head: Uint8Array, name: string): Promise<string> {
+  // Thrown where what is looked at ends in the middle of something; then nothing can be told.
+  const found = await fileTypeFromBuffer(head).catch(() => undefined);
+  const ending = name.toLowerCase().match(/\.([a-z0-9]+)$/)?.[1] ?? '';
+  if (isArchive(head) && (!found || found.mime === 'application/zip')) return ARCHIVES[ending] ?? 'application/zip';
+  if (found && !/[/+]xml|html|svg|javascript/.test(found.mime)) return found.mime;
+  if (!isText(head)) return 'application/octet-stream';
+  return TEXTS[ending] ?? 'text/plain';
+}

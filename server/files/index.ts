@@ -1,0 +1,2 @@
+export { dropUnusedFiles } from './dropUnusedFiles';
+export { fileRoutes } from './fileRoutes';
