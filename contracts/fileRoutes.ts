@@ -1,9 +1,18 @@
+import { z } from 'zod';
 import { CaseFileSchema } from './files';
 import { define } from './route';
 import { DeletionSchema } from './wastebasket';
 
 /** Files that are kept with a case. */
 export const FILE_ROUTES = define({
+  fileLimits: {
+    method: 'get',
+    path: '/api/files/limits',
+    access: 'member',
+    summary: 'The most bytes that a file may have here.',
+    status: 200,
+    response: z.object({ mostBytes: z.number().int() }),
+  },
   addCaseFile: {
     method: 'put',
     path: '/api/cases/:case/files/:file',

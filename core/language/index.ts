@@ -11,3 +11,4 @@ export type { OwnWords, TimeUnit } from './ownWords';
 export { timeUnit } from './timeUnits';
 export { inOrder } from './inOrder';
 export { languageName, LANGUAGES } from './languages';
+export { bytesInWords } from './bytesInWords';

@@ -6,7 +6,8 @@ const CUT = 3;
 
 /** Whether bytes are text: UTF-8 without signs that no text has. */
 function isText(head: Uint8Array): boolean {
-  if (head.includes(0)) return false;
+  // Control signs, but for tabs, ends of lines and pages, and the beginning of escapes.
+  if (head.some((byte) => byte < 9 || (byte > 13 && byte < 27) || (byte > 27 && byte < 32))) return false;
   for (let less = 0; less <= CUT && less <= head.length; less += 1) {
     try {
       decoder().decode(head.subarray(0, head.length - less));
@@ -43,7 +44,8 @@ export async function mediaOf(head: Uint8Array, name: string): Promise<string> {
   // Thrown where what is looked at ends in the middle of something; then nothing can be told.
   const found = await fileTypeFromBuffer(head).catch(() => undefined);
   const ending = name.toLowerCase().match(/\.([a-z0-9]+)$/)?.[1] ?? '';
-  if (isArchive(head) && (!found || found.mime === 'application/zip')) return ARCHIVES[ending] ?? 'application/zip';
+  if (isArchive(head) && (!found || found.mime === 'application/zip'))
+    return ARCHIVES[ending] ?? 'application/zip';
   if (found && !/[/+]xml|html|svg|javascript/.test(found.mime)) return found.mime;
   if (!isText(head)) return 'application/octet-stream';
   return TEXTS[ending] ?? 'text/plain';

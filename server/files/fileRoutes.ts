@@ -31,6 +31,8 @@ function nameIn(request: Request): string {
 export function fileRoutes(router: Router, context: Context): void {
   const { db } = context;
 
+  bind(router, context, 'fileLimits', () => Promise.resolve({ mostBytes: context.settings.fileBytes }));
+
   bind(router, context, 'addCaseFile', ({ member, params, request }) => {
     if (!ID.test(params.file)) throw new Refusal('bad-request', 'A file is sent under a UUID of its own.');
     return keepFile(context, member, params.case, {

@@ -15,6 +15,7 @@ export function headers(secure: boolean): RequestHandler {
         // The editor and the charts set style attributes; style elements stay forbidden.
         styleSrcAttr: ["'unsafe-inline'"],
         imgSrc: ["'self'", 'data:'],
+        mediaSrc: ["'self'"],
         fontSrc: ["'self'"],
         connectSrc: ["'self'"],
         workerSrc: ["'self'"],

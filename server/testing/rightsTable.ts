@@ -132,6 +132,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   earlierUses: given,
   openDraft: given,
   beginDraft: given,
+  fileLimits: members,
   addCaseFile: given,
   caseFile: given,
   deleteCaseFile: given,

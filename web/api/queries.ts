@@ -22,6 +22,7 @@ export const KEYS = {
   session: ['session'],
   beginning: ['beginning'],
   cases: ['cases'],
+  fileLimits: ['file-limits'],
   bank: ['bank'],
   loose: ['loose'],
   search: ['search'],

@@ -2,10 +2,14 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { KEYS, queryClient } from '../api';
 import { FileDrop, Notice, Refused } from '../ui';
-import { ARRIVALS, takeArrival, type Arrived } from './arrivals';
+import { takeArrival, type Arrived } from './arrivals';
+import { KeepWithCase } from './KeepWithCase';
 
 /** What became of each file of the last drop. */
-type Result = { name: string } & ({ arrived: Arrived } | { error: unknown });
+type Result = { file: File } & ({ arrived: Arrived | null } | { error: unknown });
+
+/** Whether no kind of work takes a file. */
+const isOnlyKept = (result: Result) => 'arrived' in result && result.arrived === null;
 
 /** Takes files one after another, and tells of each as it is done: one that cannot be read keeps no other out. */
 function useArrivals() {
@@ -16,15 +20,16 @@ function useArrivals() {
     setResults([]);
     for (const file of files) {
       const result = await takeArrival(file).then(
-        (arrived): Result => ({ name: file.name, arrived }),
-        (error: unknown): Result => ({ name: file.name, error }),
+        (arrived): Result => ({ file, arrived }),
+        (error: unknown): Result => ({ file, error }),
       );
       setResults((now) => [...now, result]);
     }
     setReading(false);
     await queryClient.invalidateQueries({ queryKey: KEYS.cases });
   };
-  return { results, isReading, take };
+  const leave = () => setResults((now) => now.filter((one) => !isOnlyKept(one)));
+  return { results, isReading, take, leave };
 }
 
 function Taken({ arrived }: { arrived: Arrived }) {
@@ -43,7 +48,8 @@ function Taken({ arrived }: { arrived: Arrived }) {
 
 /** Where files are dropped on the desk: each becomes a case or begins a leaf, or is told of with what is wrong with it. */
 export function DropFiles() {
-  const { results, isReading, take } = useArrivals();
+  const { results, isReading, take, leave } = useArrivals();
+  const onlyKept = results.filter(isOnlyKept).map(({ file }) => file);
   return (
     <section aria-labelledby="drop-title" className="mt-6">
       <h2 id="drop-title" className="eyebrow">
@@ -52,20 +58,23 @@ export function DropFiles() {
       <div className="mt-2">
         <FileDrop
           label="Files"
-          hint="Drop files here. A document (Word, Markdown, text) begins a leaf; a file of a record system (HL7 FHIR R4) becomes a case."
-          accept={ARRIVALS.flatMap(({ endings }) => endings).join(',')}
+          hint="Drop files here. A document (Word, Markdown, text) begins a leaf; a file of a record system (HL7 FHIR R4) becomes a case; any other file is kept with one."
           isReading={isReading}
           isMany
           take={(files) => void take(files)}
         />
       </div>
-      <div className="mt-3 grid gap-3">
+      <div className="mt-3 grid grid-cols-[minmax(0,1fr)] gap-3">
         {results.map((result, at) =>
-          'arrived' in result ? (
-            <Taken key={at} arrived={result.arrived} />
-          ) : (
+          'error' in result ? (
             <Refused key={at} error={result.error} withPlaces />
+          ) : (
+            result.arrived && <Taken key={at} arrived={result.arrived} />
           ),
+        )}
+        {onlyKept.length > 0 && !isReading && (
+          // Dropped anew, they are asked for anew.
+          <KeepWithCase key={results.length} files={onlyKept} done={leave} />
         )}
       </div>
     </section>

@@ -1,10 +1,11 @@
 import type { Editor } from '@tiptap/react';
 import type { Case } from '#contracts';
 import { useState } from 'react';
+import { FilesOfCase } from '../files';
 import { AboutCase } from '../record';
 import { Button, Key } from '../ui';
 import type { Keeping } from '#client/drafts';
-import { KeepingLine } from '../writing';
+import { giveKeys, KeepingLine } from '../writing';
 import { LeavesOfCase, NameOfLeaf, type useAnotherLeaf } from './LeavesOfCase';
 
 interface Props {
@@ -45,7 +46,10 @@ export function LeafHead({ one, keeping, finish, isFinishing, editor, here, anot
           )}
         </span>
       </header>
-      <LeavesOfCase one={one} editor={editor} here={here} another={another} />
+      <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1 px-9 pb-2 text-[13px] max-[899px]:px-4">
+        <LeavesOfCase one={one} editor={editor} here={here} another={another} />
+        <FilesOfCase one={one} giveKeys={() => giveKeys(editor.view)} />
+      </div>
       {about && (
         <>
           <AboutCase key={`${one.title} ${one.number}`} one={one} />

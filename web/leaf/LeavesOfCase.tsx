@@ -117,7 +117,7 @@ export function LeavesOfCase({ one, editor, here, another }: Props) {
     <nav
       aria-label="Leaves of this case"
       data-print="no"
-      className="flex flex-wrap items-baseline gap-x-5 gap-y-1 px-9 pb-2 text-[13px] max-[899px]:px-4"
+      className="flex flex-wrap items-baseline gap-x-5 gap-y-1"
     >
       {one.drafts.length > 1 && <Links leaves={shown} here={here} />}
       <span className="flex gap-4">

@@ -6,7 +6,7 @@ interface Props {
   label: string;
   /** What can be dropped here and what becomes of it. */
   hint: string;
-  accept: string;
+  accept?: string;
   isReading: boolean;
   /** Whether several can be dropped at once. */
   isMany?: boolean;

@@ -1,0 +1,55 @@
+import { pathFor, ProblemSchema, type CaseFile } from '#contracts';
+import { ApiProblem, ForPeople, Unreachable } from '#client/api';
+
+/** What is told while a file is being sent, and what ends it. */
+export interface Sending {
+  /** Called with how much of it is sent, from 0 to 1. */
+  progress: (share: number) => void;
+  /** Stops it: nothing is kept of the file then. */
+  signal: AbortSignal;
+}
+
+/** A file was not sent because its sender stopped it. */
+export class SendingStopped extends ForPeople {
+  constructor(name: string) {
+    super(`${name} was stopped. Nothing of it was kept.`);
+  }
+}
+
+/** What the answer to a file says: the file as it is kept, or why it is not. */
+function answerOf(request: XMLHttpRequest): CaseFile | Error {
+  const { status, response } = request as { status: number; response: unknown };
+  if (status === 201) return response as CaseFile;
+  const problem = ProblemSchema.safeParse(response);
+  return problem.success ? new ApiProblem(problem.data) : new Unreachable();
+}
+
+/**
+ * Sends a file to be kept with a case, under an id of its own, so that it can be sent again when the answer was lost.
+ * Throws ApiProblem where it is refused, Unreachable where nobody answers, SendingStopped where `signal` ended it.
+ */
+export function sendFile(
+  of: string,
+  id: string,
+  file: File,
+  { progress, signal }: Sending,
+): Promise<CaseFile> {
+  return new Promise((resolve, reject) => {
+    // `fetch` tells nothing of how much was sent.
+    const request = new XMLHttpRequest();
+    request.open('PUT', pathFor('addCaseFile', { case: of, file: id }));
+    request.setRequestHeader('Content-Type', 'application/octet-stream');
+    request.setRequestHeader('Elderleaf-Name', encodeURIComponent(file.name));
+    request.responseType = 'json';
+    request.upload.onprogress = ({ loaded, total }) => progress(total === 0 ? 1 : loaded / total);
+    request.onload = () => {
+      const answer = answerOf(request);
+      if (answer instanceof Error) reject(answer);
+      else resolve(answer);
+    };
+    request.onerror = () => reject(new Unreachable());
+    request.onabort = () => reject(new SendingStopped(file.name));
+    signal.addEventListener('abort', () => request.abort());
+    request.send(file);
+  });
+}

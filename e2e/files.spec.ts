@@ -1,0 +1,66 @@
+import { draftOf, expect, openCase, test } from './test';
+
+test('files kept with a case, by keyboard alone: added, opened, deleted and brought back; a colleague has them, words go on', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  await openCase(page, /Bramble/);
+  await page.keyboard.type('Brighter today. ');
+  const files = page.getByRole('region', { name: 'Files of this case' });
+  const chosen = page.waitForEvent('filechooser');
+  await files.getByRole('button', { name: 'Add files' }).focus();
+  await page.keyboard.press('Enter');
+  const film = Buffer.alloc(3_000_000, 5);
+  await (
+    await chosen
+  ).setFiles([
+    { name: 'Wound.txt', mimeType: 'text/plain', buffer: Buffer.from('left ear, 4 mm') },
+    { name: 'Night camera.bin', mimeType: 'application/octet-stream', buffer: film },
+    { name: 'page.html', mimeType: 'text/html', buffer: Buffer.from('<script>alert(1)</script>') },
+  ]);
+  const lines = files.getByRole('listitem');
+  await expect(lines).toHaveText([
+    /^Wound\.txt.*14 bytes/,
+    /^Night camera\.bin.*3 MB/,
+    /^page\.html.*a text file/,
+  ]);
+  const told = await page.request.get(
+    new URL((await lines.nth(1).getByRole('link').getAttribute('href'))!, page.url()).href,
+  );
+  expect((await told.body()).equals(film)).toBe(true);
+
+  await files.getByRole('button', { name: 'Delete Wound.txt' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(lines).toHaveCount(2);
+  // The undo has the keys, and then the text has them again, which was not touched by any of it.
+  await expect(files.getByRole('button', { name: 'Undo' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(lines).toHaveCount(3);
+  await expect(draftOf(page)).toBeFocused();
+  await page.keyboard.type('It ate.');
+  await expect(draftOf(page)).toHaveText('Brighter today. It ate.');
+
+  const odile = await signedIn('Odile Brandt');
+  await openCase(odile, /Bramble/);
+  await odile.getByRole('button', { name: 'Files, 3' }).click();
+  await expect(odile.getByRole('region', { name: 'Files of this case' }).getByRole('listitem')).toHaveCount(
+    3,
+  );
+});
+
+test('a file that cannot be sent says so, and what else is sent is kept', async ({ signedIn }) => {
+  const page = await signedIn('Imke Tarrow');
+  await openCase(page, /Keel/);
+  const files = page.getByRole('region', { name: 'Files of this case' });
+  await page.route('**/api/cases/*/files/*', async (route) =>
+    decodeURIComponent((await route.request().headerValue('elderleaf-name')) ?? '') === 'Lost.txt'
+      ? route.abort('connectionfailed')
+      : route.continue(),
+  );
+  await files.getByLabel('Files for this case').setInputFiles([
+    { name: 'Lost.txt', mimeType: 'text/plain', buffer: Buffer.from('a') },
+    { name: 'Kept.txt', mimeType: 'text/plain', buffer: Buffer.from('b') },
+  ]);
+  await expect(files.getByRole('listitem')).toHaveText([/^Kept\.txt/]);
+  await expect(files.getByRole('alert')).toContainText('The server cannot be reached');
+});
