@@ -1,5 +1,6 @@
 import fs from 'node:fs';
 import { benchCues } from './cues';
+import { benchFiles } from './files';
 import { benchFilling } from './filling';
 import { benchLargeBank } from './largeBank';
 import { benchLikeness } from './likeness';
@@ -22,6 +23,7 @@ const SECTIONS: Record<string, () => Measured[] | Promise<Measured[]>> = {
   team: benchTeam,
   bank: benchLargeBank,
   waits: benchWaits,
+  files: benchFiles,
 };
 const RESULTS = 'bench/results.json';
 

@@ -33,6 +33,11 @@ export class RunningServer {
     return new RunningServer(child, url, env, flags);
   }
 
+  /** The id of the process that serves. */
+  get pid(): number {
+    return this.process.pid!;
+  }
+
   /** Ends the process at once, as a power cut would. */
   async kill(): Promise<void> {
     await ended(this.process, 'SIGKILL');
