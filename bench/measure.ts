@@ -31,7 +31,7 @@ function batchFor(work: () => unknown): number {
 let kept: unknown;
 
 /** The last result of any work measured: reading it keeps the work from being optimised away. */
-export const lastResult = (): unknown => kept;
+const lastResult = (): unknown => kept;
 
 /** Runs a piece of work over and over for a second or so, after warming up, in batches. */
 export function measure(section: string, work: string, contender: string, run: () => unknown): Measured {

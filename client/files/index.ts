@@ -1,3 +1,3 @@
 export { fileName, offerFile, textFile } from './files';
 export { readCollectionFile } from './readCollectionFile';
-export { sendFile, SendingStopped, type Sending } from './sendFile';
+export { sendFile } from './sendFile';

@@ -1,4 +1,3 @@
 export { factFinder } from './findFacts';
 export type { Fact, FactKind } from './findFacts';
 export { linkFault, LINK_FAULTS } from './linkFault';
-export type { LinkFault } from './linkFault';

@@ -1,4 +1,4 @@
-export { commandInWords, readCommand, UNITS, VERBS, WAYS } from './command';
-export type { TextCommand, Unit, Verb, Way } from './command';
+export { commandInWords, readCommand } from './command';
+export type { TextCommand, Verb } from './command';
 export { pairIn, touched, wordStarts } from './touched';
-export type { Place, Stretch } from './touched';
+export type { Place } from './touched';

@@ -1,8 +1,7 @@
 export { wordingWithHandChanges } from './handChanges';
 export { mergedPassage } from './mergedPassage';
-export type { MergedPassage } from './mergedPassage';
 export { mergedEntry } from './mergedEntry';
-export type { Clash, Merged } from './mergedEntry';
+export type { Merged } from './mergedEntry';
 export { entryDifference } from './entryDifference';
 export type { Change } from './entryDifference';
 export { wordDifference } from './wordDifference';

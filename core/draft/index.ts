@@ -1,4 +1,4 @@
-export { DraftDocumentSchema, AnswerSchema, PlacementSchema, emptyDraft } from './draft';
+export { DraftDocumentSchema, emptyDraft } from './draft';
 export type { DraftDocument, Answer, Answers, Placement, Placements } from './draft';
 export { languageOf } from './languageOf';
 export { placementOf } from './placementOf';

@@ -1,4 +1,4 @@
-export { EntryContentSchema, WordingSchema } from './entry';
+export { EntryContentSchema } from './entry';
 export type { EntryContent, Wording, Part } from './entry';
 export { FieldSchema, NEVER_ASKED, WRITER_DETAILS } from './field';
 export type {
@@ -12,10 +12,9 @@ export type {
 } from './field';
 export { NamedConditionSchema, fieldsOfCondition, MEASURES } from './condition';
 export type { Condition, NamedCondition, Measure } from './condition';
-export { formulaOf, nameInFormula, STEPS } from './calculation';
+export { formulaOf, STEPS } from './calculation';
 export type { Calculation, DayRef, AmountRef } from './calculation';
 export { nestedBlanks } from './nestedBlanks';
-export type { NestedPiece } from './nestedBlanks';
 export { nestedWordsOf, mapNestedWords } from './nestedWords';
 export { conditionInWords, MEASURE_WORDS, DAY_WORDS } from './conditionInWords';
 export { withoutUnusedConditions } from './conditionsInUse';
@@ -24,12 +23,11 @@ export type { FieldUses } from './fieldUses';
 export { renameField } from './renameField';
 export { formulaProblem } from './formulaProblem';
 export { checkEntry } from './checkEntry';
-export type { EntryProblem } from './checkEntry';
 export { newEntry, newField } from './newEntry';
 export { mergedContent } from './merged';
 export { wordingFor, wordingReplaced } from './wordingReplaced';
 export { optionKeys } from './optionKeys';
-export { linesOfOptions, MOST_OPTIONS, optionOfWords, optionsFromLines } from './optionLines';
+export { linesOfOptions, MOST_OPTIONS, optionsFromLines } from './optionLines';
 export { asStatements, findingsIn } from './findings';
 export { proposeTitle } from './proposeTitle';
 export { at, withPassage, asKind, mainPassage, fieldFromWords, type WordingPlace } from './fieldsOfContent';

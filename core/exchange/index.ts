@@ -1,6 +1,5 @@
 export { readFhirBundle } from './fromFhir';
-export type { FhirReading, ReadCase } from './fromFhir';
-export type { Fault } from './fault';
+export type { ReadCase } from './fromFhir';
 export { toHtml, toHtmlPage } from './toHtml';
 export { withAddresses } from './withAddresses';
 export { toMarkdown } from './toMarkdown';

@@ -2,7 +2,7 @@ export { Finder } from './finder';
 export { findable, wordsToFind, type Findable } from './findable';
 export { isNamed } from './isNamed';
 export { nearWords } from './nearWords';
-export { nearest, type Near } from './nearest';
+export { nearest } from './nearest';
 export { plainWord, slackOf, wordsOf } from './words';
 export { stemOf } from './stem';
 export { Literals } from './literals';

@@ -1,8 +1,7 @@
 export { readFormula, evaluate, checkCalls, FUNCTION_NAMES } from './evaluate';
-export type { FormulaContext, FormulaResult, Named } from './evaluate';
+export type { Named } from './evaluate';
 export { LONGEST_FORMULA } from './tokens';
 export { namesIn } from './parse';
-export type { Expression } from './parse';
 export type { Amount, FormulaValue } from './formulaValue';
 export { formulaErrorInWords } from './formulaError';
 export type { FormulaError } from './formulaError';

@@ -1,5 +1,4 @@
 export { writeEntry, readEntry, passageFrom } from './entryNotation';
 export { notationErrorInWords } from './notationError';
-export type { NotationError } from './notationError';
 export { chaptersOf } from './chapters';
 export type { Chapter } from './chapters';

@@ -1,27 +1,9 @@
 export { KeyIdSchema } from './keyId';
 export { PassageSchema, LIMITS, isSafeLink } from './passage';
-export type {
-  Passage,
-  Block,
-  Inline,
-  TextInline,
-  BlankInline,
-  BreakInline,
-  Mark,
-  BlankAttrs,
-  Took,
-} from './passage';
+export type { Passage, Block, Inline, TextInline, BlankInline, Mark, BlankAttrs, Took } from './passage';
 export { readerMarks } from './readerMarks';
 export { DROPPED, BLANK_FORMS, NUMBER_FORMS } from './passage';
-export type {
-  Dropped,
-  BlankForm,
-  BlankState,
-  NumberForm,
-  NumberInline,
-  ReferenceInline,
-  FoldedInline,
-} from './passage';
+export type { Dropped, BlankForm, NumberForm, NumberInline, ReferenceInline, FoldedInline } from './passage';
 export { wordsOfInline } from './plainText';
 export { plainPassage, emptyPassage, textRun, isEmptyPassage } from './make';
 export { mapLines, linesOf, lineText, isLine } from './lines';

@@ -46,7 +46,7 @@ export const NUMBER_FORMS = ['1', '01', 'a', 'A', 'i', 'I', 'one', 'One'] as con
 export type NumberForm = (typeof NUMBER_FORMS)[number];
 
 /** `gap`: required and unanswered. `left-out`: optional and unanswered. */
-export type BlankState = 'gap' | 'left-out' | 'answered';
+type BlankState = 'gap' | 'left-out' | 'answered';
 
 // A backslash is a slash to browsers.
 const SAFE_LINK = /^(https?:|mailto:|tel:|#|\/(?![/\\]))/i;

@@ -1,8 +1,7 @@
 export { repeatedPhrases } from './repeatedPhrases';
-export type { PhrasesWanted, RepeatedPhrase } from './repeatedPhrases';
+export type { RepeatedPhrase } from './repeatedPhrases';
 export type { Text } from './wordStream';
 export { byHand } from './byHand';
 export { worthBanking } from './worthBanking';
-export type { PhrasePiece, PhraseToBank } from './worthBanking';
 export { entryOfPhrase } from './entryOfPhrase';
 export { Banked } from './banked';

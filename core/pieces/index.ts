@@ -1,3 +1,3 @@
 export { SharedEnds } from './sharedEnds';
-export type { EndAt, EndKind, SharedEnd, Whole } from './sharedEnds';
+export type { SharedEnd, Whole } from './sharedEnds';
 export { pieceOf, withPiece } from './withPiece';

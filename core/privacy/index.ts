@@ -1,11 +1,11 @@
 export { capture } from './capture';
-export type { Captured, CapturedParticular } from './capture';
+export type { Captured } from './capture';
 export { findParticulars } from './findParticulars';
 export { personalFinder, findEMails, findPhones } from './personalFinder';
-export type { Known, Personal, PersonalKind } from './personalFinder';
+export type { Known } from './personalFinder';
 export { personalInEntry, personalToField } from './personalInEntry';
 export type { PersonalPlace } from './personalInEntry';
 export { addOrdinaryWords } from './ordinaryWords';
 export { captureForBank, personalInCaptured } from './personalInCaptured';
-export type { CapturedForBank, CapturedPersonal } from './personalInCaptured';
+export type { CapturedPersonal } from './personalInCaptured';
 export { KIND_WORDS } from './personalKindWords';

@@ -12,10 +12,9 @@ export type {
   RecurringCare,
   RemovedItem,
 } from './record';
-export { changedList, isSameItem, plainItem, putBack } from './changedList';
-export type { NotChanged } from './changedList';
+export { changedList, plainItem, putBack } from './changedList';
 export { DETAILS, detailsOf, lookUp, seriesOf } from './details';
-export type { Detail, DetailKind, DetailPath } from './details';
+export type { Detail, DetailPath } from './details';
 export { CORRECTABLE, correctedRecord, saidBySource, writtenDetail } from './correctedRecord';
 export { isDay, readBack, readDetail } from './readDetail';
 export type { Written } from './readDetail';
@@ -25,4 +24,3 @@ export type { ItemFault, ItemForm, WrittenItem } from './writtenItem';
 export { newSince } from './newSince';
 export type { Since } from './newSince';
 export { careDue } from './careDue';
-export type { CareDue } from './careDue';

@@ -1,5 +1,4 @@
 export { compareArriving, settleCues } from './compareArriving';
-export type { Arrival, Arriving, SettledCues, Standing } from './compareArriving';
 export { CollectionFileSchema, CollectionsInFileSchema, MOST_HANDED_ON } from './collectionFile';
 export type { CollectionFile } from './collectionFile';
 export { type Choice, type Planned, planTakeOver } from './planTakeOver';

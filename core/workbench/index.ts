@@ -1,5 +1,5 @@
 export { doubtsOf } from './doubts';
-export type { Doubt, DoubtPlace } from './doubt';
+export type { DoubtPlace } from './doubt';
 export { tryBranches } from './oddReadings';
 export type { OddReading, Trial } from './oddReadings';
 export { oddityInWords, odditiesOf } from './oddities';

@@ -5,7 +5,6 @@ export { NameForm } from './NameForm';
 export { Notice } from './Notice';
 export { Loading, Failed } from './states';
 export { Menu } from './Menu';
-export type { MenuItem } from './Menu';
 export { Key } from './Key';
 export { FileDrop } from './FileDrop';
 export { Refused } from './Refused';
