@@ -30,8 +30,8 @@ function batchFor(work: () => unknown): number {
 // Results go here, so that no work is left out as useless by the engine.
 let kept: unknown;
 
-/** The last result of any work measured: reading it keeps the work from being optimised away. */
-const lastResult = (): unknown => kept;
+/** The last result of any work measured: that it could be read keeps the work from being optimised away. @public */
+export const lastResult = (): unknown => kept;
 
 /** Runs a piece of work over and over for a second or so, after warming up, in batches. */
 export function measure(section: string, work: string, contender: string, run: () => unknown): Measured {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { EntryContentSchema } from '#core/entry';
+import { TeamKindsSchema } from '#core/work';
 import { storedRevision } from './limits';
 
 const id = z.string().min(1).max(60);
@@ -44,8 +45,14 @@ export const ChangedEntriesSchema = z.object({
   reason: z.string().trim().max(300).default(''),
 });
 
+/** What is set for the whole team. */
 export const TeamSettingsSchema = z.object({
   /** Days after which the wastebasket is emptied of a thing; null for never. */
   wastebasketDays: z.number().int().min(1).max(3650).nullable(),
+  /** The kinds of work that the team does, by its own names; null for all of them, as they come. */
+  kinds: TeamKindsSchema.nullable(),
 });
+
+/** Some of what is set: the rest stays as it is. */
+export const ChangedSettingsSchema = TeamSettingsSchema.partial().strict();
 export type TeamSettings = z.infer<typeof TeamSettingsSchema>;

@@ -4,6 +4,7 @@ import { define } from './route';
 import {
   DeletionSchema,
   RestoredSchema,
+  ChangedSettingsSchema,
   TeamSettingsSchema,
   TouchedSchema,
   TouchingSchema,
@@ -75,9 +76,9 @@ export const WASTEBASKET_ROUTES = define({
     method: 'put',
     path: '/api/settings',
     access: 'owner',
-    summary: 'Sets what holds for the whole team.',
+    summary: 'Sets what holds for the whole team: what is given; the rest stays.',
     status: 200,
-    body: TeamSettingsSchema,
+    body: ChangedSettingsSchema,
     response: TeamSettingsSchema,
   },
 });

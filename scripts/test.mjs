@@ -39,6 +39,7 @@ if (wants('static')) {
     'e2e',
   ]);
   run('Rooms', process.execPath, ['scripts/rooms.mjs']);
+  run('Unused code', tool('knip'), ['--no-progress']);
   run('Lint', tool('eslint'), ['.']);
 }
 

@@ -12,3 +12,5 @@ export { byPrecedence } from './precedence';
 export { closingKey, keysInWords } from './keysInWords';
 export { explainCue } from './explainCue';
 export type { Explanation } from './explainCue';
+export { leadInTried, LEAD_IN_TRIED } from './leadInTried';
+export type { TriedKey } from './leadInTried';

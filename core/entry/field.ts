@@ -140,7 +140,6 @@ export type Field = z.infer<typeof FieldSchema>;
 /** Kinds whose answer is worked out or looked up: no question is put for them by itself. */
 export const NEVER_ASKED: ReadonlySet<Field['kind']> = new Set(['computed', 'alternates', 'writer']);
 
-type TextField = z.infer<typeof TextFieldSchema>;
 export type ChoiceField = z.infer<typeof ChoiceFieldSchema>;
 export type NumberField = z.infer<typeof NumberFieldSchema>;
 export type YesNoField = z.infer<typeof YesNoFieldSchema>;

@@ -45,9 +45,6 @@ export type Dropped = (typeof DROPPED)[number];
 export const NUMBER_FORMS = ['1', '01', 'a', 'A', 'i', 'I', 'one', 'One'] as const;
 export type NumberForm = (typeof NUMBER_FORMS)[number];
 
-/** `gap`: required and unanswered. `left-out`: optional and unanswered. */
-type BlankState = 'gap' | 'left-out' | 'answered';
-
 // A backslash is a slash to browsers.
 const SAFE_LINK = /^(https?:|mailto:|tel:|#|\/(?![/\\]))/i;
 /** Line ends and other signs that no address has, and that some readers of Markdown end a link at. */
@@ -101,6 +98,7 @@ const BlankAttrsSchema = z.object({
   // The rest is empty in a wording and set when the wording is placed in a draft.
   placement: placementId,
   text: z.string().max(20_000).default(''),
+  // `gap`: required and unanswered. `left-out`: optional and unanswered.
   state: z.enum(['gap', 'left-out', 'answered']).default('gap'),
   // The neighbouring spaces that it took away when it shows nothing, to be given back when it shows words.
   dropped: z.enum(DROPPED).default('none'),

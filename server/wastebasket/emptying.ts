@@ -15,7 +15,7 @@ import {
   teamSettings,
 } from '../db';
 
-const DEFAULT_SETTINGS: TeamSettings = { wastebasketDays: 30 };
+const DEFAULT_SETTINGS: TeamSettings = { wastebasketDays: 30, kinds: null };
 const DAY_MS = 86_400_000;
 
 /** What is set for the whole team. */
@@ -25,8 +25,10 @@ export async function settingsOf(db: Queries): Promise<TeamSettings> {
 }
 
 /** When something deleted goes for good; null for never. */
-export const goesAt = (deleted: Date, { wastebasketDays: days }: TeamSettings): Date | null =>
-  days === null ? null : new Date(deleted.getTime() + days * DAY_MS);
+export const goesAt = (
+  deleted: Date,
+  { wastebasketDays: days }: Pick<TeamSettings, 'wastebasketDays'>,
+): Date | null => (days === null ? null : new Date(deleted.getTime() + days * DAY_MS));
 
 /** Deletes for good what some deletions took. */
 export async function purge(tx: Queries, ids: readonly string[]): Promise<void> {

@@ -1,6 +1,6 @@
 import { and, count, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Router } from 'express';
-import type { Deletion } from '#contracts';
+import type { Deletion, TeamSettings } from '#contracts';
 import { announceChanges, holdTree, includedIds, rightsFor, visibleEntries } from '../bank';
 import type { Context } from '../context';
 import { type Queries, collections, deletions, drafts, entries, teamSettings } from '../db';
@@ -10,6 +10,36 @@ import { writeTrail } from '../trail';
 import { deleteDraft } from './deleting';
 import { emptyWastebasket, purge, settingsOf } from './emptying';
 import { oneUndoable, restoreFor, undoable } from './undoable';
+
+/** What of the team's settings was changed, in words for the trail. */
+function changesInWords({
+  wastebasketDays: days,
+  kinds,
+}: Partial<TeamSettings>): [subject: string, detail: string][] {
+  const words: [string, string][] = [];
+  if (days !== undefined)
+    words.push(['The wastebasket is emptied', days === null ? 'never' : `after ${days} days`]);
+  if (kinds !== undefined)
+    words.push(['Kinds of work', kinds === null ? 'all' : kinds.map(({ work }) => work).join(', ')]);
+  return words;
+}
+
+/** Sets what is given of the team's settings, with its lines in the trail; gives all of them as they are then. */
+async function saveSettings(
+  context: Context,
+  tx: Queries,
+  by: string,
+  changed: Partial<TeamSettings>,
+): Promise<TeamSettings> {
+  const content = { ...(await settingsOf(tx)), ...changed };
+  await tx
+    .insert(teamSettings)
+    .values({ id: 'team', content })
+    .onConflictDoUpdate({ target: teamSettings.id, set: { content } });
+  for (const [subject, detail] of changesInWords(changed))
+    await writeTrail(tx, context.now(), { by, act: 'settings-changed', subject, detail });
+  return content;
+}
 
 /** Deletes for good what was deleted in one act, with its line in the trail. Throws where others keep some of it. */
 async function purgeOne(context: Context, tx: Queries, by: string, known: Deletion): Promise<void> {
@@ -100,17 +130,9 @@ export function wastebasketRoutes(router: Router, context: Context): void {
   bind(router, context, 'teamSettings', () => settingsOf(db));
 
   bind(router, context, 'saveTeamSettings', async ({ member, body }) => {
-    await db.transaction(async (tx) => {
-      await tx
-        .insert(teamSettings)
-        .values({ id: 'team', content: body })
-        .onConflictDoUpdate({ target: teamSettings.id, set: { content: body } });
-      const days = body.wastebasketDays;
-      const detail = days === null ? 'never' : `after ${days} days`;
-      const done = { by: member.id, act: 'settings-changed' as const, subject: 'The wastebasket is emptied' };
-      await writeTrail(tx, context.now(), { ...done, detail });
-    });
+    const content = await db.transaction((tx) => saveSettings(context, tx, member.id, body));
     await emptyWastebasket(context);
-    return body;
+    await events.tellAll({ type: 'people-changed' });
+    return content;
   });
 }

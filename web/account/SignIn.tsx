@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { Navigate, useLocation, useNavigate } from 'react-router';
 import type { Member } from '#contracts';
 import { KEYS, queryClient, useBeginning, useSession } from '../api';
@@ -13,12 +14,19 @@ export function SignIn() {
   const beginning = useBeginning();
   const session = useSession();
   const navigate = useNavigate();
+  const [hasBegun, setBegun] = useState(false);
   const from = (useLocation().state as { from?: string } | null)?.from ?? '/';
   const enter = (member: Member) => {
     queryClient.setQueryData(KEYS.session, member);
     void navigate(from, { replace: true });
   };
-  if (session.data) return <Navigate to={from} replace />;
+  // An owner of nothing yet goes where a team begins.
+  const begin = (member: Member) => {
+    setBegun(true);
+    queryClient.setQueryData(KEYS.session, member);
+    void navigate('/beginning', { replace: true });
+  };
+  if (session.data) return <Navigate to={hasBegun ? '/beginning' : from} replace />;
   if (beginning.isPending) return <Loading what="the team" />;
   if (beginning.isError)
     return <Failed what="the team" error={beginning.error} retry={() => void beginning.refetch()} />;
@@ -26,7 +34,7 @@ export function SignIn() {
   return (
     <FrontLeaf title={ownerNeeded ? 'Begin your bank' : 'Sign in'}>
       {ownerNeeded ? (
-        <OwnerForm enter={enter} />
+        <OwnerForm enter={begin} />
       ) : (
         <>
           <PasswordForm enter={enter} />

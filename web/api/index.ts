@@ -42,3 +42,4 @@ export { useLiveEvents } from './useLiveEvents';
 export { useIsOfTeam, usePersonalFinder } from './usePersonalFinder';
 export { useReach } from './useReach';
 export { useTerms, useDropTerm, useKeepTerm, useImport } from './useTerms';
+export { useKinds, useTeamSettings } from './useKinds';

@@ -124,6 +124,16 @@ export const SCREENS: readonly Screen[] = [
     load: () => import('../takeover/TakeOverPage').then(({ TakeOverPage: Component }) => ({ Component })),
   },
   {
+    paths: ['/bank/shelf'],
+    lookUp: 'Collections to begin with',
+    load: () => import('../shelf/ShelfPage').then(({ ShelfPage: Component }) => ({ Component })),
+  },
+  {
+    paths: ['/beginning'],
+    lookUp: 'What our team does',
+    load: () => import('../beginning/BeginningPage').then(({ BeginningPage: Component }) => ({ Component })),
+  },
+  {
     paths: ['/people'],
     lookUp: 'People',
     menu: { label: 'People' },

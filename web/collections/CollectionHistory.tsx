@@ -1,22 +1,22 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import type { KindsOfTeam } from '#core/work';
 import type { Collection, CollectionRevision, CollectionSettings } from '#contracts';
 import { call } from '#client/api';
-import { KEYS } from '../api';
+import { KEYS, useKinds } from '../api';
 import { languageName } from '#core/language';
 import { instantInWords } from '#client/clock';
 import { BEFORE, CLOSERS, FIRES, LETTERS, MAKING_IN_WORDS } from '../cues';
-import { kindsInWords } from '../reach';
 import { Button, Failed } from '../ui';
 
 /** Settings in lines that can be told from those of another time. */
-function linesOf(settings: CollectionSettings): [string, string][] {
+function linesOf(settings: CollectionSettings, kinds: KindsOfTeam): [string, string][] {
   const { name, leadIn, cueRules, cuesBy, kindsOfWork, language } = settings;
   const { before, fires, closers, keepCloser, letters } = cueRules;
   return [
     ['Name', name],
     ['Lead-in', leadIn || 'none'],
-    ['Kinds of work', kindsInWords(kindsOfWork)],
+    ['Kinds of work', kinds.inWords(kindsOfWork)],
     ['Language', languageName(language)],
     ['Before a cue', BEFORE[before]],
     [
@@ -36,8 +36,9 @@ function Difference({
   before: CollectionSettings | undefined;
   after: CollectionSettings;
 }) {
-  const was = new Map(before ? linesOf(before) : []);
-  const changed = linesOf(after).filter(([what, words]) => was.get(what) !== words);
+  const kinds = useKinds();
+  const was = new Map(before ? linesOf(before, kinds) : []);
+  const changed = linesOf(after, kinds).filter(([what, words]) => was.get(what) !== words);
   if (changed.length === 0) return <p className="text-[13px] text-soft">Nothing differs.</p>;
   return (
     <ul className="text-[13.5px]">

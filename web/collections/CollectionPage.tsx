@@ -5,9 +5,8 @@ import type { Collection, CollectionSettings } from '#contracts';
 import { within } from '#core/rights';
 import { call, inWords } from '#client/api';
 import { fileName, offerFile, textFile } from '#client/files';
-import { useBank, KEYS, queryClient, useBankIndex } from '../api';
+import { useBank, KEYS, queryClient, useBankIndex, useKinds } from '../api';
 import type { BankIndex } from '#core/bank';
-import { kindsInWords } from '../reach';
 import { Figure, NothingHere } from '../shell';
 import { Button, Failed, Loading, Notice } from '../ui';
 import { CollectionHistory } from './CollectionHistory';
@@ -111,6 +110,7 @@ function HandOn({ collection: { id, name } }: { collection: Collection }) {
 }
 
 function Known({ collection, index }: { collection: Collection; index: BankIndex }) {
+  const kinds = useKinds();
   const inside = index.bank.collections.filter(({ parent }) => parent === collection.id);
   const { counts } = index.bank;
   const entries = counts[collection.id] ?? 0;
@@ -160,7 +160,7 @@ function Known({ collection, index }: { collection: Collection; index: BankIndex
       ) : (
         <p className="px-9 py-5 text-[14px] max-[899px]:px-4">
           Its cues begin with <span className="cue">{collection.leadIn || 'nothing'}</span>. It is in reach
-          for {kindsInWords(collection.kindsOfWork)}.
+          for {kinds.inWords(collection.kindsOfWork)}.
         </p>
       )}
       {keeps && !isRoot && (

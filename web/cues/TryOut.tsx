@@ -1,8 +1,8 @@
 import { useMemo, useState } from 'react';
 import { explainCue, type BankCue, type Closer, type Explanation } from '#core/cue';
 import { SelectField } from '../ui';
-import { KINDS_OF_WORK } from '../reach';
 import { BEFORE } from './ruleWords';
+import { useKinds } from '../api';
 
 const CLOSED: Record<Closer, string> = {
   space: 'the space',
@@ -36,7 +36,9 @@ function inWords(found: Explanation, titleOf: (entry: string) => string): string
 /** A line to type on, which tells at each key what a leaf would do; nothing is placed anywhere. */
 export function TryOut({ cues }: { cues: readonly BankCue[] }) {
   const [line, setLine] = useState('');
-  const [kind, setKind] = useState<string>(KINDS_OF_WORK[0]![0]);
+  const { done, workOf } = useKinds();
+  const [chosen, setKind] = useState<string | null>(null);
+  const kind = chosen ?? done[0] ?? '';
   const inReach = useMemo(
     () =>
       cues.filter(
@@ -65,9 +67,9 @@ export function TryOut({ cues }: { cues: readonly BankCue[] }) {
           />
         </label>
         <SelectField label="In reach" value={kind} onChange={({ target }) => setKind(target.value)}>
-          {KINDS_OF_WORK.map(([one, words]) => (
+          {done.map((one) => (
             <option key={one} value={one}>
-              {words}
+              {workOf(one)}
             </option>
           ))}
         </SelectField>

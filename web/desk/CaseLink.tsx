@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { CaseSummary } from '#contracts';
-import { KINDS } from '#core/work';
+import { useKinds } from '../api';
 
 interface Props {
   one: CaseSummary;
@@ -13,6 +13,7 @@ interface Props {
 
 /** A case in a list of the desk: its title, what it is, and what else is told of it. */
 export function CaseLink({ one, to, children }: Props) {
+  const { caseOf } = useKinds();
   return (
     <li className="border-b border-hair last:border-0">
       <Link to={to} className="group grid grid-cols-[1fr_auto] gap-x-6 px-7 py-3 max-[899px]:px-4">
@@ -20,7 +21,7 @@ export function CaseLink({ one, to, children }: Props) {
           {one.title}
         </span>
         <span className="text-right text-[13px] text-soft">
-          {KINDS[one.kind].caseName}
+          {caseOf(one.kind)}
           {one.number && ` ${one.number}`}
           {one.closed && ', closed'}
         </span>

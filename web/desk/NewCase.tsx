@@ -2,9 +2,9 @@ import { useEffect, useState } from 'react';
 import { X } from 'lucide-react';
 import type { CaseSummary } from '#contracts';
 import type { DetailPath } from '#core/record';
-import { KIND_IDS, KINDS, type KindId } from '#core/work';
+import { KINDS, type KindId } from '#core/work';
 import { ApiProblem, inWords } from '#client/api';
-import { useTeam } from '../api';
+import { useKinds, useTeam } from '../api';
 import { writtenToday } from '#client/clock';
 import { dropKept, keep, kept } from '#client/kept';
 import { DetailField } from '../record';
@@ -13,8 +13,6 @@ import { ActingSelect, Button, Notice, SelectField, TextField } from '../ui';
 import { emptyCase, isWritten, NewCaseFormSchema, unread, type NewCaseForm } from './newCase';
 import { useBegin } from './useBegin';
 
-/** Of what a case can be: a leaf of no case has a button of its own. */
-const KINDS_ASKED = KIND_IDS.filter((id) => id !== 'leaf');
 const KEPT = 'new-case';
 /** Colleagues that the case is given to, besides oneself. */
 function GivenTo({ given, change }: { given: readonly string[]; change: (given: string[]) => void }) {
@@ -54,9 +52,9 @@ function GivenTo({ given, change }: { given: readonly string[]; change: (given: 
 }
 
 /** What one begins with: what was being written in this tab, else nothing of the kind one had last. */
-function beginWith(cases: readonly CaseSummary[]): NewCaseForm {
+function beginWith(cases: readonly CaseSummary[], done: readonly KindId[]): NewCaseForm {
   const newest = [...cases].sort((a, b) => b.openedAt.localeCompare(a.openedAt))[0]?.kind;
-  const kind: KindId = newest && newest !== 'leaf' ? newest : KINDS_ASKED[0]!;
+  const kind: KindId = newest && newest !== 'leaf' ? newest : done[0]!;
   return kept(KEPT, NewCaseFormSchema, 'tab') ?? emptyCase(kind);
 }
 
@@ -71,6 +69,9 @@ interface LinesProps {
 
 /** What is asked of a case: what it is, what it is called, and the details of its kind. */
 function Lines({ form, put, faultOf, told }: LinesProps) {
+  const { done, caseOf } = useKinds();
+  // What was begun as something that the team does no more stays so.
+  const shown = done.includes(form.kind) ? done : [form.kind, ...done];
   return (
     <>
       <SelectField
@@ -78,9 +79,9 @@ function Lines({ form, put, faultOf, told }: LinesProps) {
         value={form.kind}
         onChange={({ target }) => put({ kind: target.value as KindId })}
       >
-        {KINDS_ASKED.map((id) => (
+        {shown.map((id) => (
           <option key={id} value={id}>
-            {KINDS[id].caseName}
+            {caseOf(id)}
           </option>
         ))}
       </SelectField>
@@ -114,7 +115,8 @@ function Lines({ form, put, faultOf, told }: LinesProps) {
 
 /** Begins a case by hand. What is written stays in this tab until the case is there, or one lets go of it. */
 export function NewCase({ cases, close }: { cases: readonly CaseSummary[]; close: () => void }) {
-  const [form, setForm] = useState(() => beginWith(cases));
+  const { done } = useKinds();
+  const [form, setForm] = useState(() => beginWith(cases, done));
   const [told, setTold] = useState<readonly DetailPath[]>([]);
   const begin = useBegin(() => dropKept(KEPT, 'tab'));
   useEffect(() => {

@@ -3,10 +3,9 @@ import { useMutation } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import type { Glossary } from '#contracts';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient, useGlossaries } from '../api';
+import { KEYS, queryClient, useGlossaries, useKinds } from '../api';
 import { Figure } from '../shell';
 import { Failed, Loading, NameForm, Notice } from '../ui';
-import { kindsInWords } from '../reach';
 import { PreferencesPanel } from './PreferencesPanel';
 import { SavedPanel } from './SavedPanel';
 
@@ -38,6 +37,7 @@ function NewGlossary() {
 
 /** The glossaries in priority, how one likes to be offered things, and what that saved. */
 export function GlossariesPage() {
+  const kinds = useKinds();
   const glossaries = useGlossaries();
   const sorted = [...(glossaries.data ?? [])].sort(
     (a, b) => b.priority - a.priority || inOrder(a.name, b.name),
@@ -73,7 +73,7 @@ export function GlossariesPage() {
               <span className="break-words font-semibold">{glossary.name}</span>
               <span className="text-[13px] text-soft">{countOf(glossary)}</span>
               <span className="col-span-2 text-[13px] text-soft">
-                In reach for {kindsInWords(glossary.kindsOfWork)}
+                In reach for {kinds.inWords(glossary.kindsOfWork)}
                 {glossary.careful && '; look-alikes are read back'}
               </span>
             </Link>

@@ -1,5 +1,5 @@
+import { useKinds } from '../api';
 import { Tick } from '../ui';
-import { KINDS_OF_WORK } from './kindsOfWork';
 
 interface Props {
   kinds: readonly string[];
@@ -8,14 +8,17 @@ interface Props {
 
 /** For which kinds of work something is in reach. */
 export function KindsOfWorkField({ kinds, change }: Props) {
+  const { done, workOf } = useKinds();
+  // What something is meant for stays, though the team does it no more.
+  const shown = [...done, ...kinds.filter((kind) => !done.some((one) => one === kind))];
   const flip = (kind: string) =>
     change(kinds.includes(kind) ? kinds.filter((one) => one !== kind) : [...kinds, kind]);
   return (
     <fieldset>
       <legend className="eyebrow">In reach for</legend>
-      {KINDS_OF_WORK.map(([kind, words]) => (
+      {shown.map((kind) => (
         <Tick key={kind} on={kinds.includes(kind)} toggle={() => flip(kind)}>
-          {words}
+          {workOf(kind)}
         </Tick>
       ))}
       <p className="text-[13px] text-soft">With none ticked, for all work.</p>

@@ -1,9 +1,9 @@
 import { useMemo, type ReactNode } from 'react';
 import { Button, SelectField, Tick } from '../ui';
 import { type BankIndex, ALL, setFilters, type Narrowing } from '#core/bank';
-import { kindInWords } from '../reach';
 import { languageName } from '#core/language';
 import type { SheetLook } from './look';
+import { useKinds } from '../api';
 
 const STATES: Record<Narrowing['state'], string> = {
   any: 'any',
@@ -83,6 +83,7 @@ interface Props {
 
 /** Above the sheet: which entries, what is shown of them, and what can be done with the sheet as a whole. */
 export function SheetTools({ index, narrowing, narrow, look, changeLook, children }: Props) {
+  const { workOf } = useKinds();
   const { tags, languages, kinds } = useMemo(() => choicesOf(index), [index]);
   const put = (part: Partial<Narrowing>) => narrow({ ...narrowing, ...part });
   const set = setFilters(narrowing);
@@ -97,7 +98,7 @@ export function SheetTools({ index, narrowing, narrow, look, changeLook, childre
           <Pick
             label="Kind of work"
             value={narrowing.kind}
-            words={asWords(kinds, 'any', kindInWords)}
+            words={asWords(kinds, 'any', workOf)}
             pick={(kind) => put({ kind })}
           />
           <Pick

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useLocation } from 'react-router';
 import type { CollectionFile } from '#contracts';
 import { renewCollection, useAtHand, useBank, KEYS, queryClient, useBankIndex } from '../api';
 import { call } from '#client/api';
@@ -8,6 +8,7 @@ import type { BankIndex } from '#core/bank';
 import { Figure } from '../shell';
 import { Button, Failed, FileDrop, Loading, Refused, SelectField } from '../ui';
 import { ArrivalsList } from './ArrivalsList';
+import { STARTERS, starterFile } from '#core/starters';
 import { planTakeOver, type Choice } from '#core/takeover';
 import { readCollectionFile } from '#client/files';
 import { setDone } from '#client/acts';
@@ -20,9 +21,13 @@ interface ArrivedProps {
   done: (collection: string) => void;
 }
 
+/** The collection that one keeps by the name of the file's own: taken over before, only what is new in it comes. '' for none. */
+const sameInBank = ({ bank }: BankIndex, { collections: [root] }: CollectionFile): string =>
+  bank.collections.find(({ name, right }) => right === 'keep' && name === root!.name)?.id ?? '';
+
 /** What a file brings, what it finds, and the choice of what becomes of it. */
 function Arrived({ index, file, done }: ArrivedProps) {
-  const [into, setInto] = useState('');
+  const [into, setInto] = useState(() => sameInBank(index, file));
   const [choices, setChoices] = useState<ReadonlyMap<string, Choice>>(new Map());
   const home = index.collections.get(into) ?? null;
   const isHere = useAtHand(into === '' ? [] : [into]);
@@ -97,12 +102,23 @@ function Arrived({ index, file, done }: ArrivedProps) {
   );
 }
 
+/** The collection of the shelf that led here, as a file; null where none did. */
+function useStarterAsked(): CollectionFile | null {
+  const asked = (useLocation().state as { starter?: string } | null)?.starter;
+  return useMemo(() => {
+    const starter = STARTERS.find(({ id }) => id === asked);
+    return starter ? starterFile(starter, ',') : null;
+  }, [asked]);
+}
+
 /** Taking over a collection that another team handed on as a file: what clashes is seen before anything is kept. */
 export function TakeOverPage() {
   const bank = useBank();
   const index = useBankIndex();
   const read = useMutation({ mutationFn: readCollectionFile });
   const [taken, setTaken] = useState<string | null>(null);
+  const shelf = useStarterAsked();
+  const file = read.data ?? shelf;
   return (
     <Figure
       marginLabel="About taking over"
@@ -129,6 +145,11 @@ export function TakeOverPage() {
           }}
         />
         {read.error && <Refused error={read.error} />}
+        <p className="text-[14px]">
+          <Link to="/bank/shelf" className="text-elder underline">
+            Collections to begin with
+          </Link>
+        </p>
         {taken && (
           <p>
             <Link to={`/bank?in=${taken}`} className="text-elder underline">
@@ -138,8 +159,8 @@ export function TakeOverPage() {
         )}
       </div>
       {bank.isError && <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />}
-      {read.data && index && !taken && (
-        <Arrived key={read.submittedAt} index={index} file={read.data} done={setTaken} />
+      {file && index && !taken && (
+        <Arrived key={read.submittedAt} index={index} file={file} done={setTaken} />
       )}
     </Figure>
   );

@@ -4,8 +4,7 @@ import { dateInWords } from '#core/calendar';
 import type { Usage } from '#contracts';
 import { call } from '#client/api';
 import type { BankIndex } from '#core/bank';
-import { useBankIndex } from '../api';
-import { kindInWords } from '../reach';
+import { useBankIndex, useKinds } from '../api';
 import { Figure } from '../shell';
 import { Failed, Loading } from '../ui';
 import { SumsTable } from './SumsTable';
@@ -14,6 +13,7 @@ const locale = navigator.language;
 const MOST_ENTRIES = 40;
 
 function Figures({ usage, index }: { usage: Usage; index: BankIndex }) {
+  const { workOf } = useKinds();
   const nameOf = (id: string) => index.collections.get(id)?.name ?? '';
   const { entries, weeks, kinds, collections, never, neverCount } = usage;
   if (entries.length === 0)
@@ -34,7 +34,7 @@ function Figures({ usage, index }: { usage: Usage; index: BankIndex }) {
       />
       <SumsTable
         caption="By kind of work"
-        rows={kinds.map(({ kind, ...sums }) => ({ key: kind, label: kindInWords(kind), ...sums }))}
+        rows={kinds.map(({ kind, ...sums }) => ({ key: kind, label: workOf(kind), ...sums }))}
       />
       <SumsTable
         caption="By collection"

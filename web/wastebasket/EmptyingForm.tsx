@@ -1,6 +1,6 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { call, inWords } from '#client/api';
-import { KEYS, queryClient } from '../api';
+import { KEYS, queryClient, useTeamSettings } from '../api';
 import { ActingSelect, Notice } from '../ui';
 
 const PERIODS = [
@@ -15,7 +15,7 @@ const inPeriods = (days: number) =>
 
 /** When the wastebasket is emptied of a thing: for owners to set, for others to know. */
 export function EmptyingForm({ isOwner }: { isOwner: boolean }) {
-  const settings = useQuery({ queryKey: KEYS.teamSettings, queryFn: () => call('teamSettings') });
+  const settings = useTeamSettings();
   const save = useMutation({
     mutationFn: (wastebasketDays: number | null) => call('saveTeamSettings', { body: { wastebasketDays } }),
     onSuccess: (now) => {

@@ -1,0 +1,1 @@
+export { takeStarter } from './takeStarter';

@@ -1,0 +1,2 @@
+export { starterFile, STARTERS } from './starters';
+export type { Starter } from './starters';

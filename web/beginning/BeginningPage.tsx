@@ -1,0 +1,132 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { call } from '#client/api';
+import { KEYS, queryClient, useBank, useKinds, useTeam, useTeamSettings } from '../api';
+import { InviteForm } from '../people';
+import { Figure, useShell } from '../shell';
+import { Button, Loading, Refused, Tick } from '../ui';
+import { beginTeam, rowsOf, startersOf, type KindRow } from './beginTeam';
+import { KindsOfTeamFields } from './KindsOfTeamFields';
+import { TryLeadIn } from './TryLeadIn';
+
+/** Sets what is chosen, makes the collections, and opens a leaf to try them on. */
+function useBegin() {
+  const navigate = useNavigate();
+  const [taken] = useState(() => new Set<string>());
+  return useMutation({
+    mutationFn: async ({
+      rows,
+      withSymbols,
+      leadIn,
+    }: {
+      rows: KindRow[];
+      withSymbols: boolean;
+      leadIn: string;
+    }) => {
+      await beginTeam(rows, startersOf(rows, withSymbols), leadIn, taken);
+      // The first cue is typed at once: its entry must be at hand by then.
+      await queryClient.invalidateQueries({ queryKey: KEYS.bank });
+      const body = {
+        id: crypto.randomUUID(),
+        kind: 'leaf' as const,
+        title: '',
+        number: null,
+        details: [],
+        given: [],
+      };
+      return call('makeCase', { body });
+    },
+    onSuccess: ({ id }) => void navigate(`/cases/${id}`),
+    onSettled: () => {
+      for (const queryKey of [KEYS.teamSettings, KEYS.cases])
+        void queryClient.invalidateQueries({ queryKey });
+    },
+  });
+}
+
+function Beginning({ start, hasSymbols }: { start: KindRow[]; hasSymbols: boolean }) {
+  const [rows, setRows] = useState(start);
+  const [withSymbols, setWithSymbols] = useState(!hasSymbols);
+  const [leadIn, setLeadIn] = useState(',');
+  const begin = useBegin();
+  const section = 'border-b border-hair px-9 py-4 max-[899px]:px-4';
+  return (
+    <form
+      aria-label="How your team begins"
+      onSubmit={(event) => {
+        event.preventDefault();
+        begin.mutate({ rows, withSymbols, leadIn });
+      }}
+    >
+      <section aria-labelledby="team-work" className={section}>
+        <h2 id="team-work" className="eyebrow mb-2">
+          What your team does
+        </h2>
+        <KindsOfTeamFields rows={rows} change={setRows} />
+        <div className="mt-3">
+          <Tick on={withSymbols} toggle={() => setWithSymbols((now) => !now)}>
+            Symbols and pictograms by their names
+          </Tick>
+        </div>
+      </section>
+      <section aria-labelledby="team-keys" className={section}>
+        <h2 id="team-keys" className="eyebrow mb-2">
+          Cues
+        </h2>
+        <p className="mb-3 text-[14.5px] text-soft">A cue is typed, and its wording stands there.</p>
+        <TryLeadIn leadIn={leadIn} change={setLeadIn} />
+      </section>
+      <div className="flex flex-wrap items-center gap-4 px-9 py-4 max-[899px]:px-4">
+        <Button look="main" type="submit" disabled={begin.isPending}>
+          Begin with a leaf
+        </Button>
+        <Link to="/" className="text-elder underline">
+          To the desk
+        </Link>
+        {begin.error && <Refused error={begin.error} />}
+      </div>
+    </form>
+  );
+}
+
+/** The first minute of a team: what it does and is called there, cues on this keyboard, colleagues, a first leaf. */
+export function BeginningPage() {
+  const { member } = useShell();
+  const settings = useTeamSettings();
+  const kinds = useKinds();
+  const bank = useBank();
+  const team = useTeam().data;
+  const isOwner = member.role === 'owner';
+  const names = new Set(bank.data?.collections.map(({ name }) => name));
+  return (
+    <Figure
+      marginLabel="Beside the beginning"
+      margin={
+        <div className="grid gap-4 pt-6">
+          {isOwner && team && <InviteForm team={team} />}
+          <p className="text-[14px] text-soft">
+            All of this can be changed later. Colleagues can come later too.
+          </p>
+        </div>
+      }
+    >
+      <h1 className="px-9 pt-6 pb-2 font-book text-[26px] leading-tight max-[899px]:px-4">
+        How your team begins
+      </h1>
+      {!isOwner && (
+        <p className="px-9 py-4 text-soft max-[899px]:px-4">
+          Owners of the team set what it does. Collections to begin with are on{' '}
+          <Link to="/bank/shelf" className="text-elder underline">
+            the shelf
+          </Link>
+          .
+        </p>
+      )}
+      {isOwner && (!settings.data || !bank.data) && <Loading what="your team" />}
+      {isOwner && settings.data && bank.data && (
+        <Beginning start={rowsOf(kinds, names)} hasSymbols={names.has('Symbols')} />
+      )}
+    </Figure>
+  );
+}

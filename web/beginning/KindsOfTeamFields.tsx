@@ -1,0 +1,48 @@
+import { KINDS } from '#core/work';
+import { STARTERS } from '#core/starters';
+import { TextField, Tick } from '../ui';
+import type { KindRow } from './beginTeam';
+
+interface Props {
+  rows: readonly KindRow[];
+  change: (rows: KindRow[]) => void;
+}
+
+/** What the team does: each kind of work ticked or not, called as the team calls it, with a collection to begin with. */
+export function KindsOfTeamFields({ rows, change }: Props) {
+  const put = (at: number, part: Partial<KindRow>) =>
+    change(rows.map((row, index) => (index === at ? { ...row, ...part } : row)));
+  return (
+    <div className="grid gap-4">
+      {rows.map(({ kind, on, work, caseName, withStarter }, at) => (
+        <fieldset key={kind} className="border-b border-hair pb-3">
+          <legend className="sr-only">{KINDS[kind].work}</legend>
+          <Tick on={on} toggle={() => put(at, { on: !on })}>
+            <span className="font-book text-[17px]">{KINDS[kind].work}</span>
+          </Tick>
+          {on && (
+            <div className="mt-2 grid grid-cols-2 gap-x-6 gap-y-2 pl-6 max-[899px]:grid-cols-1">
+              <TextField
+                label="We call this work"
+                maxLength={40}
+                value={work}
+                onChange={({ target }) => put(at, { work: target.value })}
+              />
+              <TextField
+                label="One of them is"
+                maxLength={40}
+                value={caseName}
+                onChange={({ target }) => put(at, { caseName: target.value })}
+              />
+              {STARTERS.some((starter) => starter.kind === kind) && (
+                <Tick on={withStarter} toggle={() => put(at, { withStarter: !withStarter })}>
+                  Ten entries to begin with
+                </Tick>
+              )}
+            </div>
+          )}
+        </fieldset>
+      ))}
+    </div>
+  );
+}

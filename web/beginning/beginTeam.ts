@@ -1,0 +1,59 @@
+import { call, ForPeople } from '#client/api';
+import { takeStarter } from '#client/beginning';
+import { STARTERS, type Starter } from '#core/starters';
+import { KINDS, type KindId, type KindsOfTeam, type TeamKinds } from '#core/work';
+
+/** One kind of work as it is being set: whether the team does it, by what names, and whether a collection comes with it. */
+export interface KindRow {
+  kind: KindId;
+  on: boolean;
+  work: string;
+  caseName: string;
+  withStarter: boolean;
+}
+
+const ALL = (Object.keys(KINDS) as KindId[]).filter((id) => !KINDS[id].reachesAll);
+
+/** The rows to begin with: what is set, or every kind as it comes. No collection is ticked that the bank has by its name. */
+export const rowsOf = ({ done, workOf, caseOf }: KindsOfTeam, names: ReadonlySet<string>): KindRow[] =>
+  ALL.map((kind) => ({
+    kind,
+    on: done.includes(kind),
+    work: workOf(kind),
+    caseName: caseOf(kind),
+    withStarter: STARTERS.some((starter) => starter.kind === kind && !names.has(starter.name)),
+  }));
+
+/** What is to be set of the kinds of work. Throws in words where nothing is ticked, or something has no name. */
+export function kindsOfRows(rows: readonly KindRow[]): TeamKinds {
+  const on = rows.filter((row) => row.on);
+  if (on.length === 0) throw new ForPeople('Tick what your team does, one thing at the least.');
+  const nameless = on.find(({ work, caseName }) => work.trim() === '' || caseName.trim() === '');
+  if (nameless)
+    throw new ForPeople(`Say what ${KINDS[nameless.kind].work.toLowerCase()} are called with you.`);
+  return on.map(({ kind, work, caseName }) => ({ kind, work: work.trim(), caseName: caseName.trim() }));
+}
+
+/** The collections that are to be taken: those ticked, and of the symbols where they are wanted. */
+export const startersOf = (rows: readonly KindRow[], withSymbols: boolean): Starter[] =>
+  STARTERS.filter(({ kind }) =>
+    kind === null ? withSymbols : rows.some((row) => row.kind === kind && row.on && row.withStarter),
+  );
+
+/**
+ * Sets what the team does and makes the collections. `taken` tells which were made when it is tried again, and is added to. Throws
+ * in words, or what `call` does; what was done by then stays.
+ */
+export async function beginTeam(
+  rows: readonly KindRow[],
+  starters: readonly Starter[],
+  leadIn: string,
+  taken: Set<string>,
+): Promise<void> {
+  await call('saveTeamSettings', { body: { kinds: kindsOfRows(rows) } });
+  for (const starter of starters) {
+    if (taken.has(starter.id)) continue;
+    await takeStarter(starter, leadIn);
+    taken.add(starter.id);
+  }
+}

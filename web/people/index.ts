@@ -1,0 +1,1 @@
+export { InviteForm } from './InviteForm';
