@@ -8,7 +8,7 @@ module.exports = {
       name: 'core-is-alone',
       comment: 'core imports only core and pure libraries: no React, Express, database or Node module.',
       severity: 'error',
-      from: { path: '^core/', pathNot: '^core/testing/|\\.test\\.ts$' },
+      from: { path: '^core/', pathNot: '^core/testing/|\\.test\\.tsx?$' },
       to: { pathNot: '^core/|^node_modules/(zod|date-fns|minisearch|docx|re2js|diff)/' },
     },
     {
@@ -21,7 +21,7 @@ module.exports = {
       name: 'client-has-no-framework',
       comment: 'client imports core, contracts and itself: what it does, any page of ours can use.',
       severity: 'error',
-      from: { path: '^client/', pathNot: '^client/testing/|\\.test\\.ts$' },
+      from: { path: '^client/', pathNot: '^client/testing/|\\.test\\.tsx?$' },
       to: { pathNot: '^(core|contracts|client)/|^node_modules/(zod|comlink)/' },
     },
     {
@@ -53,14 +53,14 @@ module.exports = {
       name: 'faces-of-the-client',
       comment: 'A folder of the client is imported by its index.ts, by all others.',
       severity: 'error',
-      from: { path: '^(client|web)/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^(client|web)/([^/]+)/', pathNot: '\\.test\\.tsx?$' },
       to: { path: '^client/[^/]+/', pathNot: ['^$1/$2/', '^client/[^/]+/index\\.ts$'] },
     },
     {
       name: 'faces-of-the-web',
       comment: 'A room of the web is imported by its index.ts; screens are each fetched on its own.',
       severity: 'error',
-      from: { path: '^web/([^/]+)/', pathNot: '\\.test\\.ts$|^web/app/screens\\.ts$' },
+      from: { path: '^web/([^/]+)/', pathNot: '\\.test\\.tsx?$|^web/app/screens\\.ts$' },
       to: {
         path: '^web/[^/]+/',
         pathNot: ['^web/$1/', '^web/[^/]+/index\\.ts$', '^web/(look|generated|testing)/'],
@@ -70,7 +70,7 @@ module.exports = {
       name: 'faces-of-the-server',
       comment: 'A room of the server is imported by its index.ts.',
       severity: 'error',
-      from: { path: '^(server|demo|bench)/([^/]+)', pathNot: '\\.test\\.ts$' },
+      from: { path: '^(server|demo|bench)/([^/]+)', pathNot: '\\.test\\.tsx?$' },
       to: {
         path: '^server/[^/]+/',
         pathNot: ['^$1/$2/', '^server/[^/]+/(schema/)?index\\.ts$', '^server/testing/'],

@@ -95,7 +95,7 @@ export default tseslint.config(
     rules: { 'max-lines-per-function': ['error', { max: 110, skipBlankLines: true, skipComments: true }] },
   },
   {
-    files: ['**/*.test.ts', 'e2e/**/*.ts'],
+    files: ['**/*.test.ts', '**/*.test.tsx', 'e2e/**/*.ts'],
     rules: { 'max-lines-per-function': 'off', '@typescript-eslint/no-floating-promises': 'error' },
   },
   { files: ['web/**/*.tsx', 'web/**/*.ts'], ...reactHooks.configs.flat.recommended },

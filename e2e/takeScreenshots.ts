@@ -140,16 +140,16 @@ async function people(page: Page, url: string): Promise<void> {
   await page.screenshot({ path: path.join(OUT, 'people.png') });
 }
 
-/** What was used, and a practice of cues. */
+/** What was used, and how a team begins. */
 async function order(page: Page, url: string): Promise<void> {
   await page.goto(`${url}/usage`);
   await page.getByRole('heading', { name: 'What is used' }).waitFor();
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: path.join(OUT, 'usage.png') });
-  await page.goto(`${url}/practice`);
-  await page.getByRole('button', { name: /^Practise/ }).click();
-  await page.getByRole('textbox', { name: 'Its cue' }).waitFor();
-  await page.screenshot({ path: path.join(OUT, 'practice.png') });
+  await page.goto(`${url}/beginning`);
+  await page.getByRole('textbox', { name: 'Try it on this keyboard' }).waitFor();
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: path.join(OUT, 'beginning.png') });
 }
 
 /** A reply in the enquirer's language, its subject in a box of its own. */

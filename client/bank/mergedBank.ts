@@ -1,4 +1,5 @@
 import type { Bank, BodyOf, Entry, ResponseOf } from '#contracts';
+import { isSame } from '#core/difference';
 
 type Changes = ResponseOf<'collectionChanges'>;
 
@@ -26,8 +27,6 @@ export function askedWith({ collections, away, entries }: Bank): BodyOf<'bankCha
     loose: entries.filter(({ collection }) => isAway.has(collection)).map(({ id }) => id),
   };
 }
-
-const isSame = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
 
 /**
  * The count of changes that a page has each collection at that is at hand: it has all that came and went below it. What an

@@ -1,6 +1,5 @@
 import { useState } from 'react';
-
-const isSame = (one: unknown, other: unknown) => JSON.stringify(one) === JSON.stringify(other);
+import { isSame } from '#core/difference';
 
 type Merge<T> = (mine: T, base: T, theirs: T) => T | null;
 

@@ -1,6 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { isSame } from '#core/difference';
 import type { Glossary, GlossarySettings } from '#contracts';
 import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useGlossaries, useTerms } from '../api';
@@ -72,11 +73,7 @@ function Settings({ glossary }: { glossary: Glossary }) {
       </Tick>
       {error && <Notice tone="warning" title={inWords(error)} />}
       <div className="flex flex-wrap items-center gap-3">
-        <Button
-          type="submit"
-          look="main"
-          disabled={save.isPending || JSON.stringify(settings) === JSON.stringify(settingsOf(glossary))}
-        >
+        <Button type="submit" look="main" disabled={save.isPending || isSame(settings, settingsOf(glossary))}>
           Save
         </Button>
         {sure ? (

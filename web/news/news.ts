@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 10,
+    day: '2026-11-27',
+    title: 'Files with a case; collections to begin with',
+    words:
+      'Add files, at the head of a leaf, keeps pictures, sound, tables and anything else with its case; the desk takes them too. The shelf holds collections to begin with, symbols among them. Owners say what your team does, and what you call it.',
+    at: { label: 'The shelf', to: '/bank/shelf' },
+  },
+  {
     number: 9,
     day: '2026-11-27',
     title: 'Several leaves in a case; documents dropped on the desk',
