@@ -210,3 +210,36 @@ test('a case is renamed, given on and closed; on both desks it stands under Clos
   await page.getByRole('link', { name: 'Desk', exact: true }).click();
   await expect(page.getByRole('link', { name: /^Volunteer for Saturdays/ })).toBeVisible();
 });
+
+test('details come from the clipboard in one step, into a new case and into a record; what stands there stays', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Imke Tarrow');
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write']);
+  const copy = (text: string) => page.evaluate((words) => navigator.clipboard.writeText(words), text);
+  await copy('Patient name: Thistle\nD.O.B.: 4 Mar 2026\nGender: F\nRef: HH-2001\nSeen twice before.');
+  await page.getByRole('button', { name: 'New case' }).click();
+  const form = page.getByRole('form', { name: 'A new case' });
+  await form.getByRole('combobox', { name: 'What it is' }).selectOption('Admission');
+  await form.getByRole('textbox', { name: 'Species' }).fill('hedgehog');
+  await form.getByRole('button', { name: 'Take details from the clipboard' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(form.getByRole('status')).toContainText('Not understood: Seen twice before.');
+  await expect(form.getByRole('textbox', { name: 'What it is called' })).toHaveValue('Thistle');
+  await expect(form.getByRole('textbox', { name: 'Case number' })).toHaveValue('HH-2001');
+  await expect(form.getByRole('combobox', { name: 'Sex' })).toHaveValue('female');
+  await expect(form).toContainText('4 March 2026');
+  await form.getByRole('textbox', { name: 'What it is called' }).press('Enter');
+  await expect(draftOf(page)).toBeFocused();
+
+  await copy('Ward\tSpecies\tAge\npen 9\thedgehog\t3 weeks');
+  await page.getByRole('button', { name: 'Correct the record' }).click();
+  const correcting = page.getByRole('region', { name: 'Correct the record' });
+  await correcting.getByRole('button', { name: 'Take details from the clipboard' }).click();
+  await expect(correcting.getByRole('status').first()).toContainText('Taken: Ward.');
+  await expect(correcting.getByRole('status').first()).toContainText('kept: Species.');
+  await expect(correcting.getByRole('textbox', { name: 'Ward' })).toHaveValue('pen 9');
+  // It is in the record, for everyone it is given to.
+  await page.reload();
+  await expect(page.getByRole('region', { name: 'Record', exact: true })).toContainText('pen 9');
+});

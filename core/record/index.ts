@@ -24,3 +24,5 @@ export type { ItemFault, ItemForm, WrittenItem } from './writtenItem';
 export { newSince } from './newSince';
 export type { Since } from './newSince';
 export { careDue } from './careDue';
+export { detailsInText } from './detailsInText';
+export type { DetailsInText } from './detailsInText';

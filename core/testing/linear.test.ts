@@ -21,7 +21,7 @@ import {
   personalFinder,
   personalInCaptured,
 } from '#core/privacy';
-import { emptyRecord, type CaseRecord } from '#core/record';
+import { detailsInText, emptyRecord, type CaseRecord } from '#core/record';
 import { HouseFinder, TermFinder } from '#core/terms';
 import { titleFromText } from '#core/work';
 import { doubtsOf, odditiesOf } from '#core/workbench';
@@ -103,6 +103,7 @@ const READERS: Record<string, (text: string) => unknown> = {
     );
   },
   capture: (text) => capture(plainPassage(text), draft),
+  details: detailsInText,
   patterns: (text) => findPattern(PATTERNS, text),
 };
 const PATTERNS = compilePatterns([

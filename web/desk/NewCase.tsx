@@ -7,10 +7,10 @@ import { ApiProblem, inWords } from '#client/api';
 import { useKinds, useTeam } from '../api';
 import { writtenToday } from '#client/clock';
 import { dropKept, keep, kept } from '#client/kept';
-import { DetailField } from '../record';
+import { DetailField, FromClipboard, takenInWords, useClipboardDetails } from '../record';
 import { useShell } from '../shell';
 import { ActingSelect, Button, Notice, SelectField, TextField } from '../ui';
-import { emptyCase, isWritten, NewCaseFormSchema, unread, type NewCaseForm } from './newCase';
+import { emptyCase, isWritten, NewCaseFormSchema, unread, withDetails, type NewCaseForm } from './newCase';
 import { useBegin } from './useBegin';
 
 const KEPT = 'new-case';
@@ -128,6 +128,11 @@ export function NewCase({ cases, close }: { cases: readonly CaseSummary[]; close
     setTold([]);
     setForm((now) => ({ ...now, ...part }));
   };
+  const clipboard = useClipboardDetails((found) => {
+    const { form: filled, ...became } = withDetails(form, found);
+    put(filled);
+    return takenInWords(became);
+  });
   const faults = begin.error instanceof ApiProblem ? (begin.error.problem.faults ?? []) : [];
   const faultOf = (place: string) => faults.find((fault) => fault.place.startsWith(place))?.message;
   const letGo = () => {
@@ -147,6 +152,7 @@ export function NewCase({ cases, close }: { cases: readonly CaseSummary[]; close
       }}
     >
       <h2 className="font-book text-[17px]">A new case</h2>
+      <FromClipboard details={clipboard} />
       <Lines {...{ form, put, faultOf, told }} />
       <GivenTo given={form.given} change={(given) => put({ given })} />
       {begin.error && (

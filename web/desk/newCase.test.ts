@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { NewCaseSchema } from '../../contracts/cases';
 import { readBack } from '#core/record';
-import { emptyCase, isWritten, toNewCase, unread } from './newCase';
+import { emptyCase, isWritten, toNewCase, unread, withDetails } from './newCase';
 
 const begun = { today: '2026-11-27', language: 'en-GB' };
 
@@ -56,4 +56,25 @@ test('a day is read back, and where none can be read it is told instead of being
 
 test('each case being begun has an id of its own', () => {
   expect(emptyCase('leaf').id).not.toBe(emptyCase('leaf').id);
+});
+
+test('details that were found are put where nothing is written yet; what becomes of each is told', () => {
+  const begunWith = { ...emptyCase('admission'), details: { species: 'owl' } };
+  const found = new Map([
+    ['name', 'Bramble'],
+    ['species', 'hedgehog'],
+    ['number', 'HH-1186'],
+    ['topic', 'Found by day'],
+  ] as const);
+  const { form, ...became } = withDetails(begunWith, found);
+  expect(form).toMatchObject({
+    title: 'Bramble',
+    number: 'HH-1186',
+    details: { name: 'Bramble', species: 'owl' },
+  });
+  expect(became).toEqual({ taken: ['name', 'number'], stood: ['species'], left: ['topic'] });
+  // Once more, nothing of it is changed.
+  const again = withDetails(form, found);
+  expect(again.form).toEqual(form);
+  expect(again.taken).toEqual([]);
 });

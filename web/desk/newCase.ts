@@ -45,3 +45,33 @@ export function toNewCase({ details, number, ...form }: NewCaseForm, begun: Writ
     }),
   };
 }
+
+/** A case being begun with details that were found, and what became of each. */
+export interface WithDetails {
+  form: NewCaseForm;
+  taken: string[];
+  stood: string[];
+  left: string[];
+}
+
+/**
+ * Puts details that were found into a case being begun, where nothing is written yet: those its kind asks for, its number, and what
+ * it is called, by the name that was found.
+ */
+export function withDetails(form: NewCaseForm, found: ReadonlyMap<DetailPath, string>): WithDetails {
+  const asked = new Set<string>(KINDS[form.kind].details);
+  const details = { ...form.details };
+  const result = { taken: [] as string[], stood: [] as string[], left: [] as string[] };
+  let { number, title } = form;
+  for (const [path, words] of found) {
+    if (path === 'number' && number.trim() === '') number = words.slice(0, 60);
+    else if (asked.has(path) && (details[path] ?? '').trim() === '') details[path] = words;
+    else {
+      (path === 'number' || asked.has(path) ? result.stood : result.left).push(path);
+      continue;
+    }
+    result.taken.push(path);
+  }
+  if (title.trim() === '') title = (found.get('name') ?? found.get('topic') ?? '').slice(0, 200);
+  return { ...result, form: { ...form, number, title, details } };
+}

@@ -10,6 +10,9 @@ import { writtenToday } from '#client/clock';
 import { Button } from '../ui';
 import { CorrectLists } from './CorrectLists';
 import { DetailField } from './DetailField';
+import { FromClipboard } from './FromClipboard';
+import { takenInWords } from './takenInWords';
+import { useClipboardDetails } from './useClipboardDetails';
 
 const CAN = new Set(CORRECTABLE);
 const wordsOf = (value: Value | null): string => (value ? valueInWords(value, writtenToday().language) : '');
@@ -75,15 +78,38 @@ function Correction({ one, path }: Props) {
   );
 }
 
+/** Puts details from the clipboard into a record, one correction each, and tells what became of them. */
+function useTakeDetails(one: Case, paths: readonly string[]) {
+  return useClipboardDetails(async (found) => {
+    const became = { taken: [] as string[], stood: [] as string[], left: [] as string[] };
+    for (const [path, words] of found) {
+      const had = writtenDetail(one.record, path)?.value ?? null;
+      const value = readDetail(path, words, writtenToday());
+      const isSaid = value !== null && isSame(value, had);
+      if (isSaid || value === null || !paths.includes(path)) {
+        (isSaid ? became.stood : became.left).push(path);
+        continue;
+      }
+      const body = { path, had, value };
+      const now = await call('correctRecord', { params: { case: one.id }, body }).catch(() => null);
+      if (now) queryClient.setQueryData(KEYS.case(one.id), now);
+      (now ? became.taken : became.left).push(path);
+    }
+    return takenInWords(became);
+  });
+}
+
 /** The details of a case's record, to be corrected, added or taken away by hand, by anyone it is given to. */
 export function CorrectRecord({ one }: { one: Case }) {
   const there = [...one.record.details, ...(one.record.said ?? [])].map(({ path }) => path);
   const paths = [...new Set([...KINDS[one.kind].details, ...there])].filter((path) => CAN.has(path));
+  const clipboard = useTakeDetails(one, paths);
   return (
     <section
       aria-label="Correct the record"
       className="grid grid-cols-2 gap-x-5 gap-y-3 py-2 max-[899px]:grid-cols-1"
     >
+      <FromClipboard details={clipboard} />
       {paths.map((path) => (
         <Correction key={path} one={one} path={path} />
       ))}

@@ -1,0 +1,25 @@
+import { Button } from '../ui';
+import type { useClipboardDetails } from './useClipboardDetails';
+
+const SHOWN = 3;
+
+/** Takes details from the clipboard in one step, and tells what was taken and what was not understood. */
+export function FromClipboard({ details }: { details: ReturnType<typeof useClipboardDetails> }) {
+  const { told, isReading, run } = details;
+  return (
+    <div className="col-span-full text-[14px]">
+      <Button look="text" disabled={isReading} onClick={run}>
+        Take details from the clipboard
+      </Button>
+      <div role="status" className="text-soft">
+        {told.words && <p>{told.words}</p>}
+        {told.others.length > 0 && (
+          <p className="break-words">
+            Not understood: {told.others.slice(0, SHOWN).join('; ')}
+            {told.others.length > SHOWN && `, and ${told.others.length - SHOWN} more lines`}.
+          </p>
+        )}
+      </div>
+    </div>
+  );
+}
