@@ -224,7 +224,7 @@ test('details come from the clipboard in one step, into a new case and into a re
   await form.getByRole('textbox', { name: 'Species' }).fill('hedgehog');
   await form.getByRole('button', { name: 'Take details from the clipboard' }).focus();
   await page.keyboard.press('Enter');
-  await expect(form.getByRole('status')).toContainText('Not understood: Seen twice before.');
+  await expect(form.getByRole('status')).toContainText('Not understood: “Seen twice before.”');
   await expect(form.getByRole('textbox', { name: 'What it is called' })).toHaveValue('Thistle');
   await expect(form.getByRole('textbox', { name: 'Case number' })).toHaveValue('HH-2001');
   await expect(form.getByRole('combobox', { name: 'Sex' })).toHaveValue('female');
@@ -238,6 +238,11 @@ test('details come from the clipboard in one step, into a new case and into a re
   await correcting.getByRole('button', { name: 'Take details from the clipboard' }).click();
   await expect(correcting.getByRole('status').first()).toContainText('Taken: Ward.');
   await expect(correcting.getByRole('status').first()).toContainText('kept: Species.');
+  await expect(correcting.getByRole('textbox', { name: 'Ward' })).toHaveValue('pen 9');
+  await correcting.getByRole('button', { name: 'Undo' }).click();
+  await expect(correcting.getByRole('status').first()).toContainText('Taken back.');
+  await expect(correcting.getByRole('textbox', { name: 'Ward' })).toHaveValue('');
+  await correcting.getByRole('button', { name: 'Take details from the clipboard' }).click();
   await expect(correcting.getByRole('textbox', { name: 'Ward' })).toHaveValue('pen 9');
   // It is in the record, for everyone it is given to.
   await page.reload();

@@ -78,38 +78,59 @@ function Correction({ one, path }: Props) {
   );
 }
 
-/** Puts details from the clipboard into a record, one correction each, and tells what became of them. */
+/** A detail as it was before and as it was made. */
+interface Changed {
+  path: string;
+  had: Value | null;
+  value: Value | null;
+}
+
+/** Corrects one detail; false where it was refused, as when somebody else did meanwhile. */
+async function correctOne({ id }: Case, change: Changed): Promise<boolean> {
+  const now = await call('correctRecord', { params: { case: id }, body: change }).catch(() => null);
+  if (now) queryClient.setQueryData(KEYS.case(id), now);
+  return now !== null;
+}
+
+/** Puts details from the clipboard into a record, one correction each, tells what became of them, and takes them back. */
 function useTakeDetails(one: Case, paths: readonly string[]) {
-  return useClipboardDetails(async (found) => {
+  const [last, setLast] = useState<readonly Changed[]>([]);
+  const details = useClipboardDetails(async (found) => {
     const became = { taken: [] as string[], stood: [] as string[], left: [] as string[] };
+    const changed: Changed[] = [];
     for (const [path, words] of found) {
       const had = writtenDetail(one.record, path)?.value ?? null;
       const value = readDetail(path, words, writtenToday());
       const isSaid = value !== null && isSame(value, had);
-      if (isSaid || value === null || !paths.includes(path)) {
-        (isSaid ? became.stood : became.left).push(path);
-        continue;
-      }
-      const body = { path, had, value };
-      const now = await call('correctRecord', { params: { case: one.id }, body }).catch(() => null);
-      if (now) queryClient.setQueryData(KEYS.case(one.id), now);
-      (now ? became.taken : became.left).push(path);
+      if (isSaid) became.stood.push(path);
+      else if (value === null || !paths.includes(path)) became.left.push(path);
+      else if (await correctOne(one, { path, had, value })) changed.push({ path, had, value });
+      else became.left.push(path);
     }
-    return takenInWords(became);
+    setLast(changed);
+    return takenInWords({ ...became, taken: changed.map(({ path }) => path) });
   });
+  const takeBack = async () => {
+    setLast([]);
+    const kept: string[] = [];
+    for (const { path, had, value } of last)
+      if (!(await correctOne(one, { path, had: value, value: had }))) kept.push(path);
+    details.say(kept.length === 0 ? 'Taken back.' : takenInWords({ taken: [], stood: kept, left: [] }));
+  };
+  return { details, undo: last.length > 0 ? () => void takeBack() : null };
 }
 
 /** The details of a case's record, to be corrected, added or taken away by hand, by anyone it is given to. */
 export function CorrectRecord({ one }: { one: Case }) {
   const there = [...one.record.details, ...(one.record.said ?? [])].map(({ path }) => path);
   const paths = [...new Set([...KINDS[one.kind].details, ...there])].filter((path) => CAN.has(path));
-  const clipboard = useTakeDetails(one, paths);
+  const { details, undo } = useTakeDetails(one, paths);
   return (
     <section
       aria-label="Correct the record"
       className="grid grid-cols-2 gap-x-5 gap-y-3 py-2 max-[899px]:grid-cols-1"
     >
-      <FromClipboard details={clipboard} />
+      <FromClipboard details={details} undo={undo} />
       {paths.map((path) => (
         <Correction key={path} one={one} path={path} />
       ))}

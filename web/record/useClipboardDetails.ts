@@ -27,5 +27,6 @@ export function useClipboardDetails(take: (found: DetailsInText['found']) => str
     setTold({ words, others: text !== null && found.size > 0 ? others : [] });
     setReading(false);
   };
-  return { told, isReading, run: () => void run() };
+  const say = (words: string) => setTold({ words, others: [] });
+  return { told, isReading, run: () => void run(), say };
 }
