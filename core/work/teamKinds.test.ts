@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import { KIND_IDS, KINDS } from './kinds';
 import { kindsOfTeam, TeamKindsSchema } from './teamKinds';
 
 const OWN = [
@@ -8,7 +9,7 @@ const OWN = [
 
 test('a team that has set nothing does all kinds, by their usual names', () => {
   const { done, workOf, caseOf } = kindsOfTeam(null);
-  expect(done).toEqual(['admission', 'feedback', 'transcript', 'reply']);
+  expect(done).toEqual(KIND_IDS.filter((id) => !KINDS[id].reachesAll));
   expect([workOf('reply'), caseOf('admission')]).toEqual(['Replies', 'Admission']);
 });
 
