@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { FieldSchema } from '#core/entry';
-import { keyOnBlank } from '../writing';
+import { keyOnBlank } from '../writing/surface/blankKeys';
 import { bareView, entryOf, leafOf, readOf, requestOf, wordsField } from '../testing/leafState';
 import { currentBlank } from './blanks';
 import { joiningOn } from './goingOn';
