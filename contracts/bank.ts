@@ -31,11 +31,13 @@ export const CollectionChangesSchema = z.object({
   gone: z.array(GoneSchema),
 });
 
+/** Words to search the bank by. */
 export const AskedSchema = z.object({ query: z.string().max(200) });
 /** The nearest entries that have the words, best first, and whether there are more. */
 export const FoundSchema = z.object({ entries: z.array(EntrySchema), more: z.boolean() });
 export type Found = z.infer<typeof FoundSchema>;
 
+/** A text, such as a message, to which the nearest entries are sought. */
 export const ProblemToldSchema = z.object({ text: z.string().trim().min(1).max(20_000) });
 /** The entries nearest to a text, best first, each with the words of the text that it has, in their plain form. */
 export const NearestSchema = z.object({
@@ -43,6 +45,7 @@ export const NearestSchema = z.object({
 });
 export type Nearest = z.infer<typeof NearestSchema>;
 
+/** One saved state in the history of an entry, without its content. */
 export const RevisionSummarySchema = z.object({
   revision: z.number().int().min(1),
   savedAt: instant,
@@ -51,6 +54,7 @@ export const RevisionSummarySchema = z.object({
 });
 export type RevisionSummary = z.infer<typeof RevisionSummarySchema>;
 
+/** One saved state in the history of an entry, with its content. */
 export const RevisionSchema = RevisionSummarySchema.extend({
   entry: z.string(),
   content: EntryContentSchema,
@@ -59,6 +63,7 @@ export type Revision = z.infer<typeof RevisionSchema>;
 
 const reason = z.string().trim().max(300).default('');
 
+/** An entry that is made: its content, its collection, and why. */
 export const NewEntrySchema = z.object({
   collection: z.string().min(1).max(60),
   content: EntryContentSchema,
@@ -69,4 +74,5 @@ export const NewEntrySchema = z.object({
   key: z.uuid().optional(),
 });
 export type NewEntry = z.infer<typeof NewEntrySchema>;
+/** The content that an entry is saved with, and why. */
 export const SavedEntrySchema = z.object({ content: EntryContentSchema, reason });

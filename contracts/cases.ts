@@ -14,6 +14,7 @@ import { CaseFileSchema } from './files';
 
 const instant = z.iso.datetime();
 
+/** A draft in a list, without its text. */
 export const DraftSummarySchema = z.object({
   id: z.string(),
   case: z.string(),
@@ -28,9 +29,11 @@ export const DraftSummarySchema = z.object({
 });
 export type DraftSummary = z.infer<typeof DraftSummarySchema>;
 
+/** A draft with its text and the placements in it. */
 export const DraftSchema = DraftSummarySchema.extend({ document: DraftDocumentSchema });
 export type Draft = z.infer<typeof DraftSchema>;
 
+/** A case in a list, with what the member's own drafts of it come to. */
 export const CaseSummarySchema = z.object({
   id: z.string(),
   kind: KindIdSchema,
@@ -113,6 +116,7 @@ export const CaseChangeSchema = z.discriminatedUnion('do', [
 ]);
 export type CaseChange = z.infer<typeof CaseChangeSchema>;
 
+/** A case with its record, the member's own drafts of it, its files, and whom it is given to. */
 export const CaseSchema = CaseSummarySchema.extend({
   record: CaseRecordSchema,
   drafts: z.array(DraftSummarySchema),
@@ -137,8 +141,10 @@ export const NewDraftSchema = z.object({
 });
 export type NewDraft = z.infer<typeof NewDraftSchema>;
 
+/** What a draft is to be called. */
 export const DraftTitleSchema = z.object({ title: draftTitle });
 
+/** The text that a draft is saved with. */
 export const SavedDraftSchema = z.object({
   document: DraftDocumentSchema,
   /** Said by who saves over what another window saved: that is kept among the earlier states first. */

@@ -19,11 +19,13 @@ export const CollectionRevisionSchema = z.object({
 });
 export type CollectionRevision = z.infer<typeof CollectionRevisionSchema>;
 
+/** A collection that is made: its settings, and the collection it goes into. */
 export const NewCollectionSchema = CollectionSettingsSchema.extend({ parent: place });
 
 /** Where a collection goes: within another or at the top, before one that is there, or last. */
 export const MoveSchema = z.object({ parent: place, before: place });
 
+/** Someone, and the right a collection grants them; `none` takes away what is passed down. */
 export const GrantedToSchema = z.object({
   to: GranteeSchema,
   right: z.enum(['none', ...RightSchema.options]),
@@ -31,6 +33,7 @@ export const GrantedToSchema = z.object({
 /** To whom a collection grants what. */
 export type GrantedTo = z.infer<typeof GrantedToSchema>;
 
+/** All that a collection grants: what is not named is taken away. */
 export const SharedWithSchema = z.object({ grants: z.array(GrantedToSchema).max(1000) });
 
 /** Who may do what in a collection, and what the collections around it pass down. */
@@ -40,6 +43,7 @@ export const SharingSchema = SharedWithSchema.extend({
 });
 export type Sharing = z.infer<typeof SharingSchema>;
 
+/** A group of members, to whom things are shared together. */
 export const GroupSchema = z.object({ id: z.string(), name: z.string(), members: z.array(z.string()) });
 export type Group = z.infer<typeof GroupSchema>;
 

@@ -13,9 +13,11 @@ const settings = z.object({
   careful: z.boolean(),
 });
 
+/** What is set of a glossary by who made it. */
 export const GlossarySettingsSchema = settings;
 export type GlossarySettings = z.infer<typeof settings>;
 
+/** A glossary as members see it, without its terms. */
 export const GlossarySchema = settings.extend({
   id: z.string(),
   // A list that comes with the pages instead of the API.
@@ -30,11 +32,13 @@ export type Glossary = z.infer<typeof GlossarySchema>;
 /** The terms of a glossary as a word list: a term a line, with cue, weight and note after tabs. */
 export const TermsSchema = z.object({ version: z.number().int(), terms: z.string() });
 
+/** A word list that is taken into a glossary, and whether it replaces the terms that are there. */
 export const ImportSchema = z.object({
   terms: z.string().max(4_000_000),
   // Whether terms that the list does not have go.
   replace: z.boolean(),
 });
+/** What a word list brought, and what in it could not be read. */
 export const ImportedSchema = z.object({
   glossary: GlossarySchema,
   added: z.number().int(),
@@ -44,6 +48,7 @@ export const ImportedSchema = z.object({
 });
 export type Imported = z.infer<typeof ImportedSchema>;
 
+/** A term that is kept in a glossary. */
 export const KeptTermSchema = TermSchema;
 
 /** A page tells every few seconds: more of one thing than this nobody has done. */
@@ -71,6 +76,7 @@ export const UsesSchema = z.object({
     )
     .max(500),
 });
+/** A use of a term or an entry that was offered or placed, in numbers alone. */
 export type Use = z.input<typeof UsesSchema>['uses'][number];
 
 /** What a member has used, by kind of work, and what that saved them, by day. */

@@ -17,6 +17,7 @@ export const HouseWordGivenSchema = z.object({
 });
 export type HouseWordGiven = z.infer<typeof HouseWordGivenSchema>;
 
+/** A word of the house: what is said, and what is not to be said for it. */
 export const HouseWordSchema = HouseWordGivenSchema.extend({ id: z.string() });
 
 /** The words of the house, and whether one may change them. */

@@ -1,7 +1,9 @@
 import { z } from 'zod';
 
+/** The fewest characters that a password may have. */
 export const PASSWORD_LENGTH = { min: 10, max: 200 } as const;
 
+/** A member of the team as that member sees themselves. */
 export const MemberSchema = z.object({
   id: z.string(),
   name: z.string(),
@@ -13,6 +15,7 @@ export const MemberSchema = z.object({
 });
 export type Member = z.infer<typeof MemberSchema>;
 
+/** How this team begins: whether an owner is needed, and who can be tried in a demo. */
 export const BeginningSchema = z.object({
   // True until the first owner has an account.
   ownerNeeded: z.boolean(),
@@ -21,6 +24,7 @@ export const BeginningSchema = z.object({
 });
 export type Beginning = z.infer<typeof BeginningSchema>;
 
+/** An e-mail address, in small letters. */
 export const emailSchema = z
   .string()
   .trim()
@@ -39,12 +43,14 @@ function isTooPlain(password: string): boolean {
   );
 }
 
+/** A password that is chosen. */
 export const passwordSchema = z
   .string()
   .min(PASSWORD_LENGTH.min, `use at least ${PASSWORD_LENGTH.min} characters`)
   .max(PASSWORD_LENGTH.max, `use at most ${PASSWORD_LENGTH.max} characters`)
   .refine((password) => !isTooPlain(password), 'use something less easy to guess');
 
+/** The first account of a team. */
 export const OwnerSchema = z
   .object({
     name: z.string().trim().min(1, 'give your name').max(100),
@@ -56,6 +62,7 @@ export const OwnerSchema = z
     message: 'use something other than your e-mail',
   });
 
+/** What a member signs in with. */
 export const SignInSchema = z.object({
   email: emailSchema,
   password: z.string().min(1, 'give your password').max(PASSWORD_LENGTH.max),

@@ -17,7 +17,9 @@ export const NoteSchema = z.object({
 });
 export type Note = z.infer<typeof NoteSchema>;
 
+/** The words of a note or of an answer to one. */
 export const WrittenNoteSchema = z.object({
   text: z.string().trim().min(1, 'write what is to be noted').max(2000),
 });
+/** Whether a note is closed, or opened again. */
 export const NoteClosedSchema = z.object({ closed: z.boolean() });

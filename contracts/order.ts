@@ -7,6 +7,7 @@ import { storedRevision } from './limits';
 
 const id = z.string().min(1).max(60);
 
+/** How much two entries must have in common to be told of. */
 export const AlikeAskedSchema = z.object({
   /** How much of their words two entries share at the least (Jaccard). */
   least: z.number().min(0.5).max(1),
@@ -74,6 +75,7 @@ export type PersonalInBank = z.infer<typeof PersonalInBankSchema>;
 /** Who is known by name to a member, and the numbers of the cases given to them. */
 export const KnownNamesSchema = z.object({ names: z.array(z.string()), numbers: z.array(z.string()) });
 
+/** Words of an entry that look like a detail and may stand, with why. */
 export const AllowedSchema = z.object({ words: z.array(z.string()) });
 
 /** Words that may stand in an entry all the same, with why; null takes it back. */

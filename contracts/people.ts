@@ -8,6 +8,7 @@ const name = z.string().trim().min(1, 'give a name').max(100);
 /** The secret in a letter's link. */
 const token = z.string().min(20, 'the link is not whole').max(100);
 
+/** A member as owners and others see them. */
 export const PersonSchema = MemberSchema.extend({
   joinedAt: instant,
   leftAt: instant.nullable(),
@@ -16,6 +17,7 @@ export const PersonSchema = MemberSchema.extend({
 });
 export type Person = z.infer<typeof PersonSchema>;
 
+/** Somebody who was invited and has not come yet. */
 export const InvitationSchema = z.object({
   id: z.string(),
   name: z.string(),
@@ -28,6 +30,7 @@ export const InvitationSchema = z.object({
 });
 export type Invitation = z.infer<typeof InvitationSchema>;
 
+/** The team, who is invited, and how letters go out. */
 export const PeopleSchema = z.object({
   members: z.array(PersonSchema),
   invitations: z.array(InvitationSchema),
@@ -35,6 +38,7 @@ export const PeopleSchema = z.object({
   byEmail: z.boolean(),
 });
 
+/** Somebody who is to be invited. */
 export const NewInvitationSchema = z.object({
   name,
   email: emailSchema,
@@ -42,6 +46,7 @@ export const NewInvitationSchema = z.object({
   groups: z.array(id).max(100),
 });
 
+/** The secret of a letter, as its link carries it. */
 export const TokenSchema = z.object({ token });
 /** What a letter's link is for, told to who holds it. */
 export const LetterSchema = z.object({
@@ -49,19 +54,26 @@ export const LetterSchema = z.object({
   name: z.string(),
   email: z.string(),
 });
+/** What somebody joins with: the secret of their letter, a name and a password. */
 export const JoiningSchema = z.object({ token, name, password: passwordSchema });
+/** The secret of a letter, and the password that is chosen with it. */
 export const NewPasswordSchema = z.object({ token, password: passwordSchema });
+/** Whose password was forgotten, by e-mail address. */
 export const AskedPasswordSchema = z.object({ email: emailSchema });
+/** The password there is, and the one that is to be. */
 export const ChangedPasswordSchema = z.object({
   old: z.string().min(1, 'give the password you have').max(200),
   password: passwordSchema,
 });
 
+/** The role a member is given. */
 export const RoleSchema = z.object({ role });
+/** Who takes over what somebody keeps. */
 export const HandOverSchema = z.object({ to: id });
 /** Who takes over what someone keeps who leaves; null for nobody. */
 export const LeavingSchema = z.object({ handTo: id.nullable() });
 
+/** The details that sign wording: name, job, e-mail and telephone. */
 export const OwnDetailsSchema = z.object({
   name,
   job: z.string().trim().max(100),
@@ -69,6 +81,7 @@ export const OwnDetailsSchema = z.object({
 });
 export type OwnDetails = z.infer<typeof OwnDetailsSchema>;
 
+/** Where a member is signed in. */
 export const SessionSchema = z.object({
   id: z.string(),
   startedAt: instant,
@@ -77,6 +90,7 @@ export const SessionSchema = z.object({
   current: z.boolean(),
 });
 
+/** A group that is made or changed: its name and its members. */
 export const GroupGivenSchema = z.object({
   name: z.string().trim().min(1, 'a group needs a name').max(80),
   members: z.array(id).max(1000),

@@ -21,6 +21,7 @@ export const PROBLEM_TITLES = {
   'not-fhir': 'The file could not be read as a case',
   internal: 'Something went wrong here',
 } as const;
+/** The code of an error, by which pages and tests know it. */
 export type ProblemCode = keyof typeof PROBLEM_TITLES;
 
 /** An RFC 9457 problem document, with the members Elderleaf adds to it. */

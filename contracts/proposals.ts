@@ -3,6 +3,7 @@ import { EntrySchema } from '#core/bank';
 import { EntryContentSchema } from '#core/entry';
 import { storedRevision } from './limits';
 
+/** A change of an entry that is proposed, with the revision it was made to. */
 export const NewProposalSchema = z.object({
   content: EntryContentSchema,
   reason: z.string().trim().min(1, 'say why: its keepers read it').max(300),
@@ -30,10 +31,12 @@ export const ProposalSchema = NewProposalSchema.extend({
 });
 export type Proposal = z.infer<typeof ProposalSchema>;
 
+/** The answer to a proposal: accepted with a content, or declined. */
 export const AnswerSchema = z.object({
   /** What the entry becomes, and the revision it is made to; null to decline. */
   accept: z.object({ content: EntryContentSchema, revision: storedRevision }).nullable(),
   answer: z.string().trim().max(300),
 });
 
+/** What became of a proposal, and the entry as it is then. */
 export const AnsweredSchema = z.object({ proposal: ProposalSchema, entry: EntrySchema.nullable() });

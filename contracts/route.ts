@@ -8,6 +8,7 @@ import type { z } from 'zod';
  */
 export type Access = 'anyone' | 'member' | 'given' | 'reader' | 'keeper' | 'listKeeper' | 'owner' | 'self';
 
+/** One route of the API: where it is, who may call it, what it takes and what it answers. */
 export interface Route {
   method: 'get' | 'post' | 'put' | 'delete';
   path: string;
@@ -24,4 +25,5 @@ export interface Route {
   stream?: string;
 }
 
+/** Gives routes back with their exact types, held against `Route`. */
 export const define = <const T extends Record<string, Route>>(routes: T) => routes;

@@ -225,6 +225,7 @@ export const ROUTES = define({
   },
 });
 
+/** The name of a route, by which handlers are bound to it and pages call it. */
 export type RouteName = keyof typeof ROUTES;
 type Of<N extends RouteName> = (typeof ROUTES)[N];
 /** What a caller sends. */

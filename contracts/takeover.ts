@@ -26,6 +26,7 @@ export const TakeOverSchema = z.object({
 });
 export type TakeOver = z.infer<typeof TakeOverSchema>;
 
+/** What taking a file over came to, and the steps that take it back. */
 export const TakenOverFileSchema = z.object({
   /** Where it is now: the collection that it went into, or the one that was made. */
   collection: z.string(),

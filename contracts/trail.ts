@@ -51,6 +51,7 @@ const ActSchema = z.enum(ACTS);
 /** Something the trail tells of. */
 export type Act = z.infer<typeof ActSchema>;
 
+/** Which lines of the trail are wanted; null for all. */
 export const TrailAskedSchema = z.object({
   about: z.enum(Object.keys(ACTS_ABOUT) as (keyof typeof ACTS_ABOUT)[]).nullable(),
   /** Who did it. */
@@ -63,6 +64,7 @@ export const TrailAskedSchema = z.object({
 });
 export type TrailAsked = z.infer<typeof TrailAskedSchema>;
 
+/** One line of the trail: who did what, and when. */
 export const TrailLineSchema = z.object({
   id: z.number().int(),
   at: z.iso.datetime(),
@@ -73,4 +75,5 @@ export const TrailLineSchema = z.object({
 });
 export type TrailLine = z.infer<typeof TrailLineSchema>;
 
+/** Lines of the trail, the newest first, and whether there are more. */
 export const TrailSchema = z.object({ lines: z.array(TrailLineSchema), more: z.boolean() });

@@ -28,6 +28,7 @@ export const RestoredSchema = z.object({
 });
 export type Restored = z.infer<typeof RestoredSchema>;
 
+/** Entries of which is asked what deleting them would touch. */
 export const TouchingSchema = z.object({ entries: ids });
 /** What deleting would touch: entries that hold these, and unfinished drafts that do. */
 export const TouchedSchema = z.object({
@@ -35,8 +36,11 @@ export const TouchedSchema = z.object({
   drafts: z.number().int(),
 });
 
+/** Entries that are deleted in one act. */
 export const DeletedEntriesSchema = z.object({ entries: ids });
+/** Entries that are moved in one act, and the collection they go to. */
 export const MovedSchema = z.object({ entries: ids, to: id });
+/** Entries that are changed in one act, each with the revision it was changed from. */
 export const ChangedEntriesSchema = z.object({
   changes: z
     .array(z.object({ entry: id, revision: storedRevision, content: EntryContentSchema }))

@@ -3,6 +3,7 @@ import { editTexts, type TermPlace } from '#core/terms';
 import type { DoneToMany } from './lastDone';
 import { takeSteps, takingBack } from './manyActs';
 
+/** An entry in which a term was found, with the places where it stands. */
 export type TermEntry = TermFound['entries'][number];
 
 /** What a place is known by among those found. */

@@ -3,6 +3,7 @@ import { pieceOf, withPiece } from '#core/pieces';
 import type { DoneToMany } from './lastDone';
 import { takeSteps, takingBack } from './manyActs';
 
+/** An opening or closing that several entries share, with where it stands in each. */
 export type End = SharedEndsFound['ends'][number];
 
 /** Each entry once, with the piece put in wherever it has the blocks. */

@@ -2,6 +2,7 @@
 export type LinkFault =
   'not-an-address' | 'no-host' | 'unknown-scheme' | 'two-addresses' | 'stray-end' | 'space';
 
+/** What can be wrong with the form of a link. */
 export const LINK_FAULTS: Record<LinkFault, string> = {
   'not-an-address': 'this is no address',
   'no-host': 'it names no place on the web',

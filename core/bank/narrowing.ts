@@ -12,6 +12,7 @@ export interface Narrowing {
   whose: 'any' | 'own' | 'saved-by-me';
 }
 
+/** The narrowing that leaves all entries. */
 export const ALL: Narrowing = { kind: '', language: '', tag: '', state: 'any', used: 'any', whose: 'any' };
 
 /** What must be known besides the entry: who looks, what was used by whom, what is due. */

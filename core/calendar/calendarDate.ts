@@ -22,6 +22,7 @@ export function isCalendarDate(text: string): text is CalendarDate {
   return utcMidnight(text) !== null;
 }
 
+/** A day of the calendar, `YYYY-MM-DD`, that exists. */
 export const CalendarDateSchema = z.string().refine(isCalendarDate, 'must be a date as YYYY-MM-DD');
 
 /**

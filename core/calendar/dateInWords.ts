@@ -15,6 +15,7 @@ export const DATE_FORMS = [
   'month',
   'year',
 ] as const;
+/** A form in which a date can be written. */
 export type DateForm = (typeof DATE_FORMS)[number];
 
 /** The forms that a language writes in its own way; the others are the same everywhere. */

@@ -3,6 +3,7 @@ import { z } from 'zod';
 /** A time of day on a clock, `HH:MM`, of no zone and no date. */
 export type TimeOfDay = string;
 
+/** A time of day, `HH:MM`, of 24 hours. */
 export const TimeOfDaySchema = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'must be a time as HH:MM');
 
 /**

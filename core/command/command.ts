@@ -1,15 +1,19 @@
 /** What a text command does with what it reaches. */
 export const VERBS = ['go', 'mark', 'copy', 'cut', 'erase', 'paste', 'swap', 'join', 'capital'] as const;
+/** What a text command does. */
 export type Verb = (typeof VERBS)[number];
 
 /** By what it counts. A line is what stands between two line breaks of a paragraph. */
 export const UNITS = ['letter', 'word', 'sentence', 'line', 'paragraph'] as const;
+/** What a text command counts: words, sentences, lines and the like. */
 export type Unit = (typeof UNITS)[number];
 
 /** Which way it goes: so many units back, ahead, up or down, or to the start or end of the one the caret is in. */
 export const WAYS = ['back', 'ahead', 'up', 'down', 'start', 'end'] as const;
+/** Which way a text command goes. */
 export type Way = (typeof WAYS)[number];
 
+/** A text command as it was read. */
 export interface TextCommand {
   verb: Verb;
   count: number;

@@ -39,6 +39,7 @@ export interface Mend {
   leadIn?: string;
 }
 
+/** Two cues that are in conflict, or one that would fire by accident. */
 export interface Clash {
   code: ClashCode;
   /** The cue that is at fault, and that the mend is for. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 
 const CLOSERS = ['space', 'enter', 'tab', 'punctuation'] as const;
+/** A key that closes a cue. */
 export type Closer = (typeof CLOSERS)[number];
 
 /** How a typed cue fires. A collection has a whole set of rules; a cue may change any of them for itself. */
@@ -16,6 +17,7 @@ export const CueRulesSchema = z.object({
 });
 export type CueRules = z.infer<typeof CueRulesSchema>;
 
+/** The rules of a collection that has set none. */
 export const DEFAULT_CUE_RULES: CueRules = {
   before: 'boundary',
   fires: 'closing',
@@ -26,6 +28,7 @@ export const DEFAULT_CUE_RULES: CueRules = {
 
 /** The ways of bringing an entry by keys: typed letters, keys pressed, or whatever fits a pattern. */
 export const CUE_KINDS = ['typed', 'keys', 'pattern'] as const;
+/** A way of bringing an entry by keys. */
 export type CueKind = (typeof CUE_KINDS)[number];
 
 /** A cue of an entry, without its collection's lead-in, which only typed cues have. */

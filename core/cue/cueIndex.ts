@@ -7,6 +7,7 @@ export interface CueMatch {
   typed: string;
 }
 
+/** In which case a cue was typed, for wording that follows it. */
 export type TypedCase = 'as-is' | 'capital' | 'upper';
 
 const LETTER_OR_DIGIT = /[\p{L}\p{N}]/u;

@@ -11,7 +11,9 @@ const plain = (title: string) =>
 
 /** The rules by which cues can be made of a title, so that they can be worked out instead of memorised. */
 export const CUE_MAKING = ['initials', 'consonants', 'topic'] as const;
+/** A rule by which cues are proposed. */
 export type CueMaking = (typeof CUE_MAKING)[number];
+/** The rule of a collection that has set none. */
 export const DEFAULT_CUE_MAKING: CueMaking = 'initials';
 
 /** "hedgehog": "hdgh": the first letter and the consonants that follow, four letters in all. */

@@ -5,6 +5,7 @@ import { isSame } from './isSame';
 /** Something that both changed, and differently. */
 export type Clash = Pick<Chapter, 'about' | 'name'>;
 
+/** Two changes of an entry made one, and what both changed. */
 export interface Merged {
   content: EntryContent;
   /** What both changed: there the content has mine. Empty where the two changes do not touch. */

@@ -43,6 +43,7 @@ const keyOfBlock = (block: Block): string =>
     return value;
   });
 
+/** Two changes of a passage made one, and whether both touched the same words. */
 export interface MergedPassage {
   passage: Passage;
   /** How many stretches both changed, and differently: there the passage has mine. */

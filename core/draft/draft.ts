@@ -34,6 +34,7 @@ export const AnswerSchema = z.discriminatedUnion('kind', [
   }),
 ]);
 export type Answer = z.infer<typeof AnswerSchema>;
+/** Answers by the ids of the fields they fill. */
 export type Answers = Record<string, Answer>;
 
 /**
@@ -58,6 +59,7 @@ export const PlacementSchema = z.object({
   offered: z.record(KeyIdSchema, AnswerSchema).optional(),
 });
 export type Placement = z.infer<typeof PlacementSchema>;
+/** Placements by their ids. */
 export type Placements = Record<string, Placement>;
 
 /** The text being written: a passage whose document node also carries the placements its blanks belong to. */

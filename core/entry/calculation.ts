@@ -12,6 +12,7 @@ export type DayRef = z.infer<typeof DaySchema>;
 const AmountSchema = z.union([z.object({ field }), z.number()]);
 export type AmountRef = z.infer<typeof AmountSchema>;
 
+/** By what a date can be moved. */
 export const STEPS = ['days', 'workdays', 'weeks', 'months', 'years'] as const;
 
 /** How a computed field is worked out: picked from what people usually need, or written as a formula. */

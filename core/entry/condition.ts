@@ -19,6 +19,7 @@ export type Condition =
 
 /** Comparisons with a number or a day. */
 export const MEASURES = ['over', 'at-least', 'under', 'at-most'] as const;
+/** How a value is held against another. */
 export type Measure = (typeof MEASURES)[number];
 
 /** Conditions within conditions go this deep at the most. */
@@ -40,6 +41,7 @@ function nestedSchema(depth: number): z.ZodType<Condition> {
   ]);
 }
 
+/** A condition: tests of answers, joined by all or any. */
 export const ConditionSchema = nestedSchema(DEEPEST);
 
 /** A condition under the id by which the wording's optional passages name it. */

@@ -10,6 +10,7 @@ export const MEASURE_WORDS: Record<Measure, string> = {
   'at-most': 'is at most',
 };
 
+/** How tests of days are said. */
 export const DAY_WORDS: Record<Measure, string> = {
   over: 'is after',
   'at-least': 'is on or after',

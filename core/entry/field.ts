@@ -16,6 +16,7 @@ const shared = {
   offerLast: z.boolean().optional(),
 };
 
+/** An option of a choice: its label, and the words it puts down. */
 export const ChoiceOptionSchema = z.object({
   id,
   label: z.string().trim().min(1, 'an option needs a label').max(120),

@@ -39,6 +39,7 @@ const medication = {
   medicationReference: reference.optional(),
 };
 
+/** The resources of HL7 FHIR R4 that are read, each with the elements used here. */
 export const RESOURCES = {
   Patient: z.looseObject({
     ...common,
@@ -145,13 +146,16 @@ export const RESOURCES = {
   }),
 };
 
+/** The type of a resource that is read. */
 export type ResourceType = keyof typeof RESOURCES;
 export type Resource<T extends ResourceType> = z.infer<(typeof RESOURCES)[T]>;
+/** A resource of any type that is read. */
 export type AnyResource = { [T in ResourceType]: Resource<T> }[ResourceType];
 export type Concept = z.infer<typeof concept>;
 export type Reference = z.infer<typeof reference>;
 export type HumanName = z.infer<typeof humanName>;
 
+/** A Bundle: resources of any type, each by itself held against its own schema. */
 export const BundleSchema = z.looseObject({
   resourceType: z.literal('Bundle', {
     error: 'this is not a FHIR Bundle: its resourceType must be "Bundle"',

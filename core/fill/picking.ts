@@ -18,6 +18,7 @@ const isPerson = (id: string): id is Person => (PERSONS as readonly string[]).in
 
 /** Ids that no option can have, as options' ids hold no tilde: "none of these", and words of one's own. */
 export const NONE = '~none';
+/** What stands for words of one’s own among the options of a choice. */
 export const OTHER = '~other';
 
 /** What a field's answer is picked from; none for fields whose answer is typed. */

@@ -23,10 +23,12 @@ import { TEXT_FUNCTIONS } from './textFunctions';
 /** What a name stands for: a value, a field without an answer yet, or null when there is no such field. */
 export type Named = { value: FormulaValue } | { missing: string } | null;
 
+/** What a formula is worked out with: the values of fields, and the clock. */
 export interface FormulaContext extends Surroundings {
   valueOf: (name: string) => Named;
 }
 
+/** The value of a formula, or what is wrong with it and where. */
 export type FormulaResult = { ok: true; value: FormulaValue } | { ok: false; error: FormulaError };
 
 const FUNCTIONS = new Map<string, FormulaFunction>(

@@ -28,9 +28,13 @@ export interface Placed {
   at: Span;
 }
 
+/** A number as a value of a formula. */
 export const number = (value: number): FormulaValue => ({ kind: 'number', value });
+/** A text as a value of a formula. */
 export const text = (words: string): FormulaValue => ({ kind: 'text', text: words });
+/** A day as a value of a formula. */
 export const date = (day: CalendarDate): FormulaValue => ({ kind: 'date', date: day });
+/** True or false as a value of a formula. */
 export const yesNo = (yes: boolean): FormulaValue => ({ kind: 'yes-no', yes });
 
 /** Words a formula makes may be this long, in characters. */

@@ -1,5 +1,6 @@
 import { FormulaFault, type Span } from './formulaError';
 
+/** A word, number or sign of a formula, with where it stands. */
 export type Token = Span &
   (
     | { type: 'number'; value: number }

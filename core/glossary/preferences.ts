@@ -27,4 +27,5 @@ export const PreferencesSchema = z.object({
 });
 export type Preferences = z.infer<typeof PreferencesSchema>;
 
+/** How a member is offered things who has set nothing. */
 export const DEFAULT_PREFERENCES: Preferences = { offers: 'margin', firstBy: 'key', reach: {} };

@@ -15,6 +15,7 @@ export interface OwnWords {
   units: Readonly<Record<TimeUnit, UnitNames>>;
 }
 
+/** A unit of time that is said in words. */
 export type TimeUnit = 'day' | 'week' | 'month' | 'year';
 
 type UnitNames = { other: string } & Partial<Record<Intl.LDMLPluralRule, string>>;

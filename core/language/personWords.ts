@@ -1,5 +1,6 @@
 /** How a person or animal is spoken of. */
 export const PERSONS = ['he', 'she', 'they', 'it'] as const;
+/** How a person is spoken of: he, she or they. */
 export type Person = (typeof PERSONS)[number];
 
 /** The places a person's words can take in a sentence, named by what they read like for "they". */
@@ -18,6 +19,7 @@ export const PERSON_FORMS = [
   'do',
   'verb-s',
 ] as const;
+/** A form of person words, called by what it reads like for “they”. */
 export type PersonForm = (typeof PERSON_FORMS)[number];
 
 const PRONOUNS: Record<Person, Record<'they' | 'them' | 'their' | 'theirs' | 'themselves', string>> = {

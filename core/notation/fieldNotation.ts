@@ -119,5 +119,6 @@ export const FIELD_FLAGS: Record<string, Record<string, unknown>> = {
   'by time of day': { by: 'time' },
 };
 
+/** Whether a calculation was picked from a list and not written as a formula. */
 export const isPicked = (key: string): key is (typeof PICKED)[number] =>
   (PICKED as readonly string[]).includes(key);

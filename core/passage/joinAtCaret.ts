@@ -7,6 +7,7 @@ import { textOfInlines } from './plainText';
  * a file's name; as it is, with nothing mended at all.
  */
 export const JOINS = ['words', 'closely', 'as-is'] as const;
+/** How a wording joins what stands beside it. */
 export type Join = (typeof JOINS)[number];
 /** How it joins, as people are told. */
 export const JOINS_IN_WORDS: Record<Join, string> = {
@@ -31,6 +32,7 @@ function piece({ content: [only, ...more] }: Passage): string {
 
 /** Whether what is placed begins in the middle of a word: its cue was typed right behind a letter, a figure or a mark within words. */
 const IN_A_WORD = /[\p{L}\p{N}_-]$/u;
+/** Whether a character belongs to a word. */
 export const isInWord = (before: string): boolean => IN_A_WORD.test(before);
 
 const OPENS = /[\s([{"'“‘/–—-]$/u;

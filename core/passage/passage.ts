@@ -35,14 +35,17 @@ export const BLANK_FORMS = [
   ...DATE_FORMS,
   ...PERSON_FORMS,
 ] as const;
+/** A form in which a blank writes its answer. */
 export type BlankForm = (typeof BLANK_FORMS)[number];
 
 /** On which sides something that shows no words took a space away. */
 export const DROPPED = ['none', 'before', 'after', 'both'] as const;
+/** On which sides a space was taken away. */
 export type Dropped = (typeof DROPPED)[number];
 
 /** How a number of a list is written: 1, 01, a, A, i, I, one, One. */
 export const NUMBER_FORMS = ['1', '01', 'a', 'A', 'i', 'I', 'one', 'One'] as const;
+/** A form in which a number of a list is written. */
 export type NumberForm = (typeof NUMBER_FORMS)[number];
 
 // A backslash is a slash to browsers.
@@ -105,6 +108,7 @@ const BlankAttrsSchema = z.object({
   ...took,
 });
 export type BlankAttrs = z.infer<typeof BlankAttrsSchema>;
+/** What was taken away from the text on either side, to be given back. */
 export type Took = Partial<Record<keyof typeof took, string | undefined>>;
 
 const TextSchema = z.object({ type: z.literal('text'), text: z.string().min(1), marks });
@@ -167,6 +171,7 @@ export type BreakInline = z.infer<typeof BreakSchema>;
 export type IncludeInline = z.infer<typeof IncludeSchema>;
 export type NumberInline = z.infer<typeof NumberSchema>;
 export type ReferenceInline = z.infer<typeof ReferenceSchema>;
+/** Optional words that do not stand now. */
 export interface FoldedInline {
   type: 'folded';
   attrs: { content: Inline[]; dropped: Dropped } & Took;
@@ -236,6 +241,7 @@ const BlockSchema: z.ZodType<Block> = z.lazy(() =>
   ]),
 );
 
+/** Rich text as data: blocks of lines. */
 export interface Passage {
   type: 'doc';
   content: Block[];

@@ -13,6 +13,7 @@ export interface Detail {
   asOf: CalendarDate | null;
 }
 
+/** Of what kind the value of a detail is. */
 export type DetailKind = 'text' | 'date' | 'quantity' | 'list';
 
 /** The details that a field can ask a record for, with the name people read and the kind of their value. */

@@ -52,6 +52,7 @@ const ProblemSchema = problem.extend({ ...byHand, said: problem.optional() });
 
 /** What was taken out of a list of the record by hand, by whom and when: it can be put back. */
 const taken = { by: source, on: CalendarDateSchema };
+/** An item of a list that was taken out by hand, to be put back. */
 export const RemovedItemSchema = z.discriminatedUnion('list', [
   z.object({ list: z.literal('measurements'), item: MeasurementSchema, ...taken }),
   z.object({ list: z.literal('medicines'), item: MedicineSchema, ...taken }),
@@ -81,6 +82,7 @@ export type ListChange = z.infer<typeof ListChangeSchema>;
 
 /** The most that each list of a record holds. */
 export const LIST_LIMITS = { measurements: 20_000, medicines: 1000, problems: 1000 } as const;
+/** A list of a record that can be changed by hand. */
 export type RecordList = keyof typeof LIST_LIMITS;
 
 /** Care that comes round again: a screening, a vaccination, a weighing. */

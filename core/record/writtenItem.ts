@@ -27,6 +27,7 @@ export interface ItemFault {
 }
 
 type Items = { measurements: Measurement; medicines: Medicine; problems: Problem };
+/** An item as it was written, and the list it belongs to. */
 export type WrittenItem<List extends RecordList = RecordList> = {
   [Each in List]: { list: Each; item: Items[Each] };
 }[List];

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { grouped } from './grouped';
 
+/** A right on a collection: to read, to contribute, or to keep it. */
 export const RightSchema = z.enum(['read', 'contribute', 'keep']);
 /** What someone may do in a collection: use its wording, propose changes to it, or change it. */
 export type Right = z.infer<typeof RightSchema>;

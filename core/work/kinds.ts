@@ -18,7 +18,9 @@ export const KINDS = {
 /** Which kind of work: a key of `KINDS`. */
 export type KindId = keyof typeof KINDS;
 
+/** The ids of all kinds of work, in the order they are offered. */
 export const KIND_IDS = Object.keys(KINDS) as [KindId, ...KindId[]];
+/** The id of a kind of work. */
 export const KindIdSchema = z.enum(KIND_IDS);
 
 /** A kind by an id that may be of another Elderleaf, as lists and counts hold them; null for one that is not registered here. */

@@ -22,6 +22,7 @@ export const draftHead = {
   savedAt: drafts.savedAt,
 };
 
+/** A row of a draft as lists tell it. */
 export const toDraftSummary = ({
   id,
   case: of,
@@ -44,6 +45,7 @@ export const toDraftSummary = ({
   savedAt: savedAt.toISOString(),
 });
 
+/** A row of a draft as it is told, with its text. */
 export const toDraft = (row: DraftRow): Draft => ({ ...toDraftSummary(row), document: row.document });
 
 type CaseHead = Omit<CaseRow, 'record'>;
@@ -55,6 +57,7 @@ export interface OwnDrafts {
   finished: number;
 }
 
+/** What is told of a case of which the member has no drafts. */
 export const NO_DRAFTS: OwnDrafts = { draft: null, unfinished: 0, finished: 0 };
 
 /** Those of a member's drafts of a case, which come with the one to go on with first. */

@@ -16,6 +16,7 @@ export type Queries = Pick<
   'select' | 'selectDistinctOn' | 'insert' | 'update' | 'delete' | 'execute'
 >;
 
+/** A store that is open. */
 export interface Store {
   db: Database;
   /** How the processes that have this store open tell each other what changed. */

@@ -25,6 +25,7 @@ export interface Call<N extends RouteName> {
   response: Response;
 }
 
+/** What answers a route. */
 export type Handler<N extends RouteName> = (call: Call<N>) => Promise<ResponseOf<N>>;
 
 /** A refusal tells so many faults; a body may have a million. */

@@ -10,6 +10,7 @@ const HOUR_MS = 3_600_000;
 /** How long the link in a letter works. */
 const LASTS_MS = { invitation: 7 * 24 * HOUR_MS, password: 2 * HOUR_MS } as const;
 
+/** A letter that is under way, as the store has it. */
 export type LetterRow = typeof letters.$inferSelect;
 type Sent = Omit<typeof letters.$inferInsert, 'id' | 'tokenHash' | 'sentAt' | 'endsAt'>;
 

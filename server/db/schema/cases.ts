@@ -8,6 +8,7 @@ import { instant } from './instant';
 import { members } from './people';
 import { deletions } from './wastebasket';
 
+/** Cases: what kind, what it is called, its record. */
 export const cases = pgTable('cases', {
   id: text('id').primaryKey(),
   kind: text('kind').$type<KindId>().notNull(),
@@ -20,6 +21,7 @@ export const cases = pgTable('cases', {
   closedAt: instant('closed_at'),
 });
 
+/** Whom each case is given to. */
 export const casesGiven = pgTable(
   'cases_given',
   {
@@ -33,6 +35,7 @@ export const casesGiven = pgTable(
   (table) => [primaryKey({ columns: [table.case, table.member] })],
 );
 
+/** Texts being written of cases, each its author’s own. */
 export const drafts = pgTable(
   'drafts',
   {

@@ -16,6 +16,7 @@ import { members, groups } from './people';
 import { saved } from './saved';
 import { deletions } from './wastebasket';
 
+/** Collections, each in the one around it. */
 export const collections = pgTable('collections', {
   id: text('id').primaryKey(),
   // The collection it is in; its rights pass down to this one.

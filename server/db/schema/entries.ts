@@ -15,6 +15,7 @@ import { collections } from './collections';
 import { saved } from './saved';
 import { deletions } from './wastebasket';
 
+/** Entries at their newest revision. */
 export const entries = pgTable(
   'entries',
   {

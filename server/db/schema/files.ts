@@ -32,6 +32,7 @@ export const filePieces = pgTable(
   (table) => [primaryKey({ columns: [table.content, table.at] })],
 );
 
+/** Files kept with cases, by the names they have there. */
 export const caseFiles = pgTable(
   'case_files',
   {

@@ -33,6 +33,7 @@ export const termLists = pgTable('term_lists', {
   begunAt: instant('begun_at').notNull(),
 });
 
+/** Terms of glossaries, each in the list that is in use or being written. */
 export const terms = pgTable(
   'terms',
   {

@@ -4,6 +4,7 @@ import type { Act, TeamSettings } from '#contracts';
 import type { Preferences } from '#core/glossary';
 import { instant } from './instant';
 
+/** Members of the team, those who left too. */
 export const members = pgTable('members', {
   id: text('id').primaryKey(),
   name: text('name').notNull(),
@@ -19,6 +20,7 @@ export const members = pgTable('members', {
   leftAt: instant('left_at'),
 });
 
+/** Where members are signed in. */
 export const sessions = pgTable('sessions', {
   // SHA-256 of the token in the cookie: who reads the table cannot take over a session.
   tokenHash: text('token_hash').primaryKey(),
@@ -79,6 +81,7 @@ export const groups = pgTable('groups', {
   name: text('name').notNull().unique(),
 });
 
+/** Who is in which group. */
 export const groupMembers = pgTable(
   'group_members',
   {
