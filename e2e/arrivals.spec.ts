@@ -82,7 +82,7 @@ test('documents dropped on the desk begin leaves, several at once; what cannot b
   await expect(told.getByText(/A leaf was begun/)).toHaveCount(3);
   await expect(told.getByText('One picture was left out.')).toHaveCount(1);
   await expect(told.getByText(/half\.docx is broken/)).toBeVisible();
-  const keeping = told.getByRole('form', { name: 'Keep files with a case' });
+  const keeping = told.getByRole('form', { name: 'Save files with a case' });
   await expect(keeping.getByRole('listitem')).toHaveText([
     /^owl\.png: a picture, /,
     /^notes\.zip: an archive, /,
@@ -90,10 +90,10 @@ test('documents dropped on the desk begin leaves, several at once; what cannot b
   await expect(told.getByText(/bomb\.docx would unpack to more than/)).toBeVisible();
   await expectAccessible(page);
   // What nothing reads is kept with a case, in one step, and is there for all it is given to.
-  await keeping.getByRole('combobox', { name: 'Keep with' }).focus();
+  await keeping.getByRole('combobox', { name: 'Save with' }).focus();
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
-  await expect(told.getByText('2 files are kept.')).toBeVisible();
+  await expect(told.getByText('2 files saved.')).toBeVisible();
   await told.getByRole('link', { name: 'Open the case' }).click();
   await expect(draftOf(page)).toBeFocused();
   const files = page.getByRole('region', { name: 'Files of this case' });

@@ -93,7 +93,7 @@ test('a new team: the first page makes the owner; a wrong password and a second 
     await expect(page.getByText('use at least 10 characters')).toBeVisible();
     await page.getByLabel('Password').fill('tide over marsh');
     await page.getByRole('button', { name: 'Make the account' }).click();
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText('How your team begins');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Set up your team');
     await page.getByRole('link', { name: 'To the desk' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Imke’s desk');
     await expect(page.getByText('Nothing is on your desk yet')).toBeVisible();

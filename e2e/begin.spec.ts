@@ -222,7 +222,7 @@ test('details come from the clipboard in one step, into a new case and into a re
   const form = page.getByRole('form', { name: 'A new case' });
   await form.getByRole('combobox', { name: 'What it is' }).selectOption('Admission');
   await form.getByRole('textbox', { name: 'Species' }).fill('hedgehog');
-  await form.getByRole('button', { name: 'Take details from the clipboard' }).focus();
+  await form.getByRole('button', { name: 'Fill in from the clipboard' }).focus();
   await page.keyboard.press('Enter');
   await expect(form.getByRole('status')).toContainText('Not understood: “Seen twice before.”');
   await expect(form.getByRole('textbox', { name: 'What it is called' })).toHaveValue('Thistle');
@@ -235,14 +235,14 @@ test('details come from the clipboard in one step, into a new case and into a re
   await copy('Ward\tSpecies\tAge\npen 9\thedgehog\t3 weeks');
   await page.getByRole('button', { name: 'Correct the record' }).click();
   const correcting = page.getByRole('region', { name: 'Correct the record' });
-  await correcting.getByRole('button', { name: 'Take details from the clipboard' }).click();
-  await expect(correcting.getByRole('status').first()).toContainText('Taken: Ward.');
-  await expect(correcting.getByRole('status').first()).toContainText('kept: Species.');
+  await correcting.getByRole('button', { name: 'Fill in from the clipboard' }).click();
+  await expect(correcting.getByRole('status').first()).toContainText('Filled in: Ward.');
+  await expect(correcting.getByRole('status').first()).toContainText('Already there: Species.');
   await expect(correcting.getByRole('textbox', { name: 'Ward' })).toHaveValue('pen 9');
   await correcting.getByRole('button', { name: 'Undo' }).click();
-  await expect(correcting.getByRole('status').first()).toContainText('Taken back.');
+  await expect(correcting.getByRole('status').first()).toContainText('Undone.');
   await expect(correcting.getByRole('textbox', { name: 'Ward' })).toHaveValue('');
-  await correcting.getByRole('button', { name: 'Take details from the clipboard' }).click();
+  await correcting.getByRole('button', { name: 'Fill in from the clipboard' }).click();
   await expect(correcting.getByRole('textbox', { name: 'Ward' })).toHaveValue('pen 9');
   // It is in the record, for everyone it is given to.
   await page.reload();

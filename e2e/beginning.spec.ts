@@ -37,28 +37,28 @@ test('the first minute of a new team, by keyboard alone: an account, what it doe
     await page.keyboard.press('Tab');
     await page.keyboard.type('tide over marsh');
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('heading', { level: 1 })).toHaveText('How your team begins');
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Set up your team');
     await expectAccessible(page);
 
     // A helpline and nothing else; what it does is called as it calls it.
-    const form = page.getByRole('form', { name: 'How your team begins' });
+    const form = page.getByRole('form', { name: 'Set up your team' });
     await expect(form.getByRole('checkbox', { name: 'Ward notes' })).toBeChecked();
     for (const kind of ['Ward notes', 'Feedback', 'Transcripts']) {
       await tabTo(page, kind);
       await page.keyboard.press('Space');
     }
-    await tabTo(page, 'We call this work');
+    await tabTo(page, 'You call this work');
     await page.keyboard.press('Control+a');
     await page.keyboard.type('Letters');
-    await tabTo(page, 'One of them is');
+    await tabTo(page, 'One of them is called');
     await page.keyboard.press('Control+a');
     await page.keyboard.type('Letter');
     await tabTo(page, 'Cues begin with');
     await page.keyboard.press('ArrowDown');
     await tabTo(page, 'Try it on this keyboard');
     await page.keyboard.type(';gr');
-    await expect(form.getByText('One key, at once: it is good here.')).toBeVisible();
-    await tabTo(page, 'Begin with a leaf');
+    await expect(form.getByText('One key press: good on this keyboard.')).toBeVisible();
+    await tabTo(page, 'Start with a leaf');
     await page.keyboard.press('Enter');
 
     await expect(draftOf(page)).toBeFocused();
@@ -76,20 +76,20 @@ test('the first minute of a new team, by keyboard alone: an account, what it doe
       'Letter',
     ]);
     await page.goto(`${server.url}/bank`);
-    await expect(page.getByRole('heading', { name: 'Replies to begin with' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'Starter replies' })).toBeVisible();
     await expect(page.getByRole('heading', { name: 'Symbols' })).toBeVisible();
-    await expect(page.getByRole('heading', { name: 'Ward notes to begin with' })).toHaveCount(0);
+    await expect(page.getByRole('heading', { name: 'Starter ward notes' })).toHaveCount(0);
 
     // Taken again from the shelf, nothing comes twice, and what was changed here stays.
     await page.goto(`${server.url}/bank/shelf`);
     await expectAccessible(page);
-    await page.getByRole('button', { name: /^Take it.*Replies to begin with/ }).click();
+    await page.getByRole('button', { name: /^Add it to the bank.*Starter replies/ }).click();
     await expect(page.getByRole('combobox', { name: 'Where it goes' })).toHaveValue(/./);
     await expect(page.getByRole('button', { name: 'Take over 0 entries' })).toBeDisabled();
     // Gone back to, nothing that stands is offered a second time.
     await page.goto(`${server.url}/beginning`);
-    await expect(form.getByRole('textbox', { name: 'We call this work' })).toHaveValue('Letters');
-    await expect(form.getByRole('checkbox', { name: 'Ten entries to begin with' })).not.toBeChecked();
+    await expect(form.getByRole('textbox', { name: 'You call this work' })).toHaveValue('Letters');
+    await expect(form.getByRole('checkbox', { name: 'Add ten starter entries' })).not.toBeChecked();
   } finally {
     await server.kill();
     fs.rmSync(folder, { recursive: true, force: true });

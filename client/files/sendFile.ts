@@ -12,7 +12,7 @@ export interface Sending {
 /** A file was not sent because its sender stopped it. */
 export class SendingStopped extends ForPeople {
   constructor(name: string) {
-    super(`${name} was stopped. Nothing of it was kept.`);
+    super(`${name} was stopped. Nothing of it was saved.`);
   }
 }
 

@@ -12,10 +12,10 @@ export type LeadInTried = 'untried' | 'dead' | 'altgr' | 'good';
 
 /** What is told of each, with what to do. */
 export const LEAD_IN_TRIED: Record<LeadInTried, string> = {
-  untried: 'Type it here, and two letters behind it.',
-  dead: 'On this keyboard that key waits for the next letter. Another sign is quicker.',
-  altgr: 'That needs AltGr on this keyboard. Another sign is quicker.',
-  good: 'One key, at once: it is good here.',
+  untried: 'Type it here, then two letters.',
+  dead: 'This key waits for the next letter on this keyboard. Choose another sign.',
+  altgr: 'This sign needs AltGr on this keyboard. Choose another.',
+  good: 'One key press: good on this keyboard.',
 };
 
 /**

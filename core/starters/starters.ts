@@ -24,28 +24,28 @@ export interface Starter {
 export const STARTERS: readonly Starter[] = [
   {
     id: 'starter-ward-notes',
-    name: 'Ward notes to begin with',
+    name: 'Starter ward notes',
     kind: 'admission',
     about: 'What one writes on a round. Every finding is asked for; nothing is asserted.',
     notation: WARD_NOTES,
   },
   {
     id: 'starter-feedback',
-    name: 'Feedback to begin with',
+    name: 'Starter comments',
     kind: 'feedback',
     about: 'Comments beside a passage, a next step, a summing-up.',
     notation: FEEDBACK,
   },
   {
     id: 'starter-transcripts',
-    name: 'Transcripts to begin with',
+    name: 'Starter transcript marks',
     kind: 'transcript',
     about: 'Marks for what cannot be heard, turns of speakers, a heading.',
     notation: TRANSCRIPTS,
   },
   {
     id: 'starter-replies',
-    name: 'Replies to begin with',
+    name: 'Starter replies',
     kind: 'reply',
     about: 'From the greeting to the signature.',
     notation: REPLIES,

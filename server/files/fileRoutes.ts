@@ -23,7 +23,7 @@ function nameIn(request: Request): string {
   mustBeStorable(name);
   const last = name.split(/[\\/]/).at(-1)!;
   const plain = cutTo(last.replace(/\p{C}+/gu, ' ').trim(), MOST_NAME);
-  if (plain === '') throw new Refusal('not-valid', 'Say what the file is called. It was not kept.');
+  if (plain === '') throw new Refusal('not-valid', 'Say what the file is called. It was not saved.');
   return plain;
 }
 

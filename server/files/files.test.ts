@@ -109,7 +109,7 @@ describe('a file kept with a case', () => {
   test('larger than is allowed is refused, and nothing of it stays', async () => {
     const content = Buffer.alloc(2_000_001, 7);
     const body = (await send(odile, content, 'film.mp4').expect(413)).body as Problem;
-    expect(body.detail).toBe('film.mp4 is larger than 2 MB. It was not kept.');
+    expect(body.detail).toBe('film.mp4 is larger than 2 MB. It was not saved.');
     expect(await rowsOf(content)).toEqual([]);
     const pieces = await server.context.db.select({ content: filePieces.content }).from(filePieces);
     expect(pieces.filter(({ content: of }) => of.startsWith('coming'))).toEqual([]);

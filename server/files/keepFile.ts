@@ -30,7 +30,7 @@ async function mustHaveRoom(db: Queries, of: string): Promise<void> {
     .from(caseFiles)
     .where(and(eq(caseFiles.case, of), isNull(caseFiles.deletion)));
   if (all!.count >= MOST_FILES)
-    throw new Refusal('too-large', `A case has ${MOST_FILES} files at the most. This one was not kept.`);
+    throw new Refusal('too-large', `A case has ${MOST_FILES} files at the most. This one was not saved.`);
 }
 
 /** Takes a file in whole. Throws in words where it is too large, and what is thrown where its sender went away. */
@@ -40,7 +40,7 @@ async function stage({ files, settings }: Context, { name, source }: ComingFile)
   } catch (error) {
     if (!(error instanceof FileTooLarge)) throw error;
     const most = settings.fileBytes / 1_000_000;
-    throw new Refusal('too-large', `${name} is larger than ${most} MB. It was not kept.`);
+    throw new Refusal('too-large', `${name} is larger than ${most} MB. It was not saved.`);
   }
 }
 
@@ -77,7 +77,7 @@ export async function keepFile(
   if (!kept)
     throw new Refusal(
       'not-valid',
-      'Another file has this id. Nothing was kept; send it under an id of its own.',
+      'Another file has this id. Nothing was saved; send it under an id of its own.',
     );
   await tellOfCase(context, of);
   return kept;

@@ -125,12 +125,12 @@ export const SCREENS: readonly Screen[] = [
   },
   {
     paths: ['/bank/shelf'],
-    lookUp: 'Collections to begin with',
+    lookUp: 'Starter collections',
     load: () => import('../shelf/ShelfPage').then(({ ShelfPage: Component }) => ({ Component })),
   },
   {
     paths: ['/beginning'],
-    lookUp: 'What our team does',
+    lookUp: 'Set up the team',
     load: () => import('../beginning/BeginningPage').then(({ BeginningPage: Component }) => ({ Component })),
   },
   {

@@ -58,7 +58,7 @@ export function DropFiles() {
       <div className="mt-2">
         <FileDrop
           label="Files"
-          hint="Drop files here. A document (Word, Markdown, text) begins a leaf; a file of a record system (HL7 FHIR R4) becomes a case; any other file is kept with one."
+          hint="Drop files here. A document (Word, Markdown, text) begins a leaf; a file of a record system (HL7 FHIR R4) becomes a case; any other file is saved with a case."
           isReading={isReading}
           isMany
           take={(files) => void take(files)}

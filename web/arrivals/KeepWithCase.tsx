@@ -42,7 +42,7 @@ export function KeepWithCase({ files, done }: { files: readonly File[]; done: ()
     return (
       <div className="grid gap-2">
         {kept.count > 0 && (
-          <Notice title={kept.count === 1 ? 'One file is kept.' : `${kept.count} files are kept.`}>
+          <Notice title={kept.count === 1 ? '1 file saved.' : `${kept.count} files saved.`}>
             <Link to={`/cases/${kept.of}`} className="text-elder underline">
               Open the case
             </Link>
@@ -53,7 +53,7 @@ export function KeepWithCase({ files, done }: { files: readonly File[]; done: ()
     );
   return (
     <form
-      aria-label="Keep files with a case"
+      aria-label="Save files with a case"
       className="grid min-w-0 grid-cols-[minmax(0,1fr)] gap-3 border-l-2 border-leaf py-1 pl-3 text-[14px]"
       onSubmit={(event) => {
         event.preventDefault();
@@ -61,7 +61,7 @@ export function KeepWithCase({ files, done }: { files: readonly File[]; done: ()
       }}
     >
       <div>
-        <p className="font-semibold">Nothing here reads these yet. They can be kept with a case.</p>
+        <p className="font-semibold">No work here reads these files yet. Save them with a case?</p>
         <ul className="text-soft">
           {files.map((file, at) => (
             <li key={at} className="truncate">
@@ -70,7 +70,7 @@ export function KeepWithCase({ files, done }: { files: readonly File[]; done: ()
           ))}
         </ul>
       </div>
-      <SelectField label="Keep with" value={of} onChange={({ target }) => setOf(target.value)}>
+      <SelectField label="Save with" value={of} onChange={({ target }) => setOf(target.value)}>
         <option value="">a new case</option>
         {cases.map(({ id, title, number }) => (
           <option key={id} value={id}>
@@ -80,10 +80,10 @@ export function KeepWithCase({ files, done }: { files: readonly File[]; done: ()
       </SelectField>
       <div className="flex gap-4">
         <Button type="submit" disabled={keep.isPending}>
-          {files.length === 1 ? 'Keep it' : 'Keep them'}
+          {files.length === 1 ? 'Save it' : 'Save them'}
         </Button>
         <Button look="text" disabled={keep.isPending} onClick={done}>
-          Leave {files.length === 1 ? 'it' : 'them'}
+          Cancel
         </Button>
       </div>
       <FilesOnTheirWay sending={sending} />

@@ -53,7 +53,7 @@ function Beginning({ start, hasSymbols }: { start: KindRow[]; hasSymbols: boolea
   const section = 'border-b border-hair px-9 py-4 max-[899px]:px-4';
   return (
     <form
-      aria-label="How your team begins"
+      aria-label="Set up your team"
       onSubmit={(event) => {
         event.preventDefault();
         begin.mutate({ rows, withSymbols, leadIn });
@@ -74,12 +74,12 @@ function Beginning({ start, hasSymbols }: { start: KindRow[]; hasSymbols: boolea
         <h2 id="team-keys" className="eyebrow mb-2">
           Cues
         </h2>
-        <p className="mb-3 text-[14.5px] text-soft">A cue is typed, and its wording stands there.</p>
+        <p className="mb-3 text-[14.5px] text-soft">Type a cue, and its wording appears.</p>
         <TryLeadIn leadIn={leadIn} change={setLeadIn} />
       </section>
       <div className="flex flex-wrap items-center gap-4 px-9 py-4 max-[899px]:px-4">
         <Button look="main" type="submit" disabled={begin.isPending}>
-          Begin with a leaf
+          Start with a leaf
         </Button>
         <Link to="/" className="text-elder underline">
           To the desk
@@ -101,24 +101,24 @@ export function BeginningPage() {
   const names = new Set(bank.data?.collections.map(({ name }) => name));
   return (
     <Figure
-      marginLabel="Beside the beginning"
+      marginLabel="Beside setting up"
       margin={
         <div className="grid gap-4 pt-6">
           {isOwner && team && <InviteForm team={team} />}
           <p className="text-[14px] text-soft">
-            All of this can be changed later. Colleagues can come later too.
+            You can change all of this later, and invite colleagues later too.
           </p>
         </div>
       }
     >
       <h1 className="px-9 pt-6 pb-2 font-book text-[26px] leading-tight max-[899px]:px-4">
-        How your team begins
+        Set up your team
       </h1>
       {!isOwner && (
         <p className="px-9 py-4 text-soft max-[899px]:px-4">
-          Owners of the team set what it does. Collections to begin with are on{' '}
+          Only owners set up the team. You can look at the{' '}
           <Link to="/bank/shelf" className="text-elder underline">
-            the shelf
+            starter collections
           </Link>
           .
         </p>

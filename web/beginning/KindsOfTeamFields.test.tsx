@@ -22,10 +22,10 @@ const of = (kind: string) => within(screen.getByRole('group', { name: kind }));
 test('each kind is ticked, called as the team calls it, and its collection left or taken, by itself', async () => {
   const user = userEvent.setup();
   render(<Fields />);
-  const name = of('Replies').getByRole('textbox', { name: 'We call this work' });
+  const name = of('Replies').getByRole('textbox', { name: 'You call this work' });
   await user.clear(name);
   await user.type(name, 'Letters');
-  await user.click(of('Replies').getByRole('checkbox', { name: 'Ten entries to begin with' }));
+  await user.click(of('Replies').getByRole('checkbox', { name: 'Add ten starter entries' }));
   await user.click(of('Ward notes').getByRole('checkbox', { name: 'Ward notes' }));
   const rows = seen.at(-1)!;
   expect(rows.find(({ kind }) => kind === 'reply')).toEqual({
@@ -42,11 +42,11 @@ test('what is not done asks nothing; ticked again it has the names that were wri
   const user = userEvent.setup();
   render(<Fields />);
   const tick = of('Replies').getByRole('checkbox', { name: 'Replies' });
-  await user.type(of('Replies').getByRole('textbox', { name: 'One of them is' }), ' by post');
+  await user.type(of('Replies').getByRole('textbox', { name: 'One of them is called' }), ' by post');
   await user.click(tick);
   expect(of('Replies').queryByRole('textbox')).toBeNull();
   await user.click(tick);
-  expect(of('Replies').getByRole<HTMLInputElement>('textbox', { name: 'One of them is' }).value).toBe(
+  expect(of('Replies').getByRole<HTMLInputElement>('textbox', { name: 'One of them is called' }).value).toBe(
     'Enquiry by post',
   );
 });

@@ -23,20 +23,20 @@ export function KindsOfTeamFields({ rows, change }: Props) {
           {on && (
             <div className="mt-2 grid grid-cols-2 gap-x-6 gap-y-2 pl-6 max-[899px]:grid-cols-1">
               <TextField
-                label="We call this work"
+                label="You call this work"
                 maxLength={40}
                 value={work}
                 onChange={({ target }) => put(at, { work: target.value })}
               />
               <TextField
-                label="One of them is"
+                label="One of them is called"
                 maxLength={40}
                 value={caseName}
                 onChange={({ target }) => put(at, { caseName: target.value })}
               />
               {STARTERS.some((starter) => starter.kind === kind) && (
                 <Tick on={withStarter} toggle={() => put(at, { withStarter: !withStarter })}>
-                  Ten entries to begin with
+                  Add ten starter entries
                 </Tick>
               )}
             </div>

@@ -15,12 +15,12 @@ const told = () => screen.getByRole('status').textContent;
 
 test('a key that gives the lead-in at once is good; another lead-in is tried anew', () => {
   render(<Tried />);
-  expect(told()).toBe('Type it here, and two letters behind it.');
+  expect(told()).toBe('Type it here, then two letters.');
   press(',');
   press('w');
-  expect(told()).toBe('One key, at once: it is good here.');
+  expect(told()).toBe('One key press: good on this keyboard.');
   fireEvent.change(screen.getByRole('combobox', { name: 'Cues begin with' }), { target: { value: "'" } });
-  expect(told()).toBe('Type it here, and two letters behind it.');
+  expect(told()).toBe('Type it here, then two letters.');
 });
 
 test('a key that waits for the next letter is told', () => {

@@ -38,7 +38,7 @@ test('a new team begins with every kind, each with a collection; one that the ba
   expect(fresh.every(({ on, withStarter }) => on && withStarter)).toBe(true);
   const later = rowsOf(
     kindsOfTeam([{ kind: 'reply', work: 'Letters', caseName: 'Letter' }]),
-    new Set(['Replies to begin with']),
+    new Set(['Starter replies']),
   );
   expect(later.filter(({ on }) => on)).toEqual([
     { kind: 'reply', on: true, work: 'Letters', caseName: 'Letter', withStarter: false },
@@ -49,14 +49,14 @@ test('what is ticked is set by its names; nothing ticked, or something nameless,
   expect(kindsOfRows(only('reply'))).toEqual([{ kind: 'reply', work: 'Replies', caseName: 'Enquiry' }]);
   expect(() => kindsOfRows(only('none'))).toThrow(ForPeople);
   expect(() => kindsOfRows(only('reply').map((row) => ({ ...row, work: '  ' })))).toThrow(
-    /replies are called/,
+    /what you call replies/,
   );
 });
 
 test('only the collections of what is ticked come, with the symbols where they are wanted, and are shared with the team', async () => {
   const sent = server();
   await beginTeam(only('reply'), startersOf(only('reply'), true), ';', new Set());
-  expect(filesOf(sent)).toEqual(['Replies to begin with', 'Symbols']);
+  expect(filesOf(sent)).toEqual(['Starter replies', 'Symbols']);
   const shared = sent.filter(({ to }) => to === 'PUT /api/collections/made/sharing');
   expect(shared.map(({ body }) => body)).toEqual(
     Array.from({ length: 2 }, () => ({ grants: [{ to: { kind: 'team' }, right: 'contribute' }] })),
@@ -69,5 +69,5 @@ test('tried again after it was refused, what came before does not come twice', a
   const begin = () => beginTeam(only('reply'), startersOf(only('reply'), true), ',', taken);
   await expect(begin()).rejects.toThrow('The disk is full.');
   await begin();
-  expect(filesOf(sent)).toEqual(['Replies to begin with', 'Symbols', 'Symbols']);
+  expect(filesOf(sent)).toEqual(['Starter replies', 'Symbols', 'Symbols']);
 });

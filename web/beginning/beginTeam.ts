@@ -27,10 +27,9 @@ export const rowsOf = ({ done, workOf, caseOf }: KindsOfTeam, names: ReadonlySet
 /** What is to be set of the kinds of work. Throws in words where nothing is ticked, or something has no name. */
 export function kindsOfRows(rows: readonly KindRow[]): TeamKinds {
   const on = rows.filter((row) => row.on);
-  if (on.length === 0) throw new ForPeople('Tick what your team does, one thing at the least.');
+  if (on.length === 0) throw new ForPeople('Tick at least one kind of work.');
   const nameless = on.find(({ work, caseName }) => work.trim() === '' || caseName.trim() === '');
-  if (nameless)
-    throw new ForPeople(`Say what ${KINDS[nameless.kind].work.toLowerCase()} are called with you.`);
+  if (nameless) throw new ForPeople(`Say what you call ${KINDS[nameless.kind].work.toLowerCase()}.`);
   return on.map(({ kind, work, caseName }) => ({ kind, work: work.trim(), caseName: caseName.trim() }));
 }
 

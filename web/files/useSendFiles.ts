@@ -27,7 +27,7 @@ async function mustFit(file: File): Promise<void> {
   });
   if (file.size <= mostBytes) return;
   const [size, most] = [file.size, mostBytes].map((bytes) => bytesInWords(bytes, navigator.language));
-  throw new UnreadableFile(`${file.name} has ${size}, and ${most} is the most. It was not kept.`);
+  throw new UnreadableFile(`${file.name} has ${size}, and ${most} is the most. It was not saved.`);
 }
 
 /** Sends files to be kept with cases, one after another, and tells how far each is. One that is refused keeps no other out. */

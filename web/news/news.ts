@@ -14,10 +14,10 @@ export const NEWS: readonly News[] = [
   {
     number: 10,
     day: '2026-11-27',
-    title: 'Files with a case; collections to begin with',
+    title: 'Files with a case; starter collections',
     words:
-      'Add files, at the head of a leaf, keeps pictures, sound, tables and anything else with its case; the desk takes them too. The shelf holds collections to begin with, symbols among them. Owners say what your team does, and what you call it.',
-    at: { label: 'The shelf', to: '/bank/shelf' },
+      'Add files, at the head of a leaf, saves pictures, sound, tables and any other file with its case; so does dropping them on the desk. Fill in from the clipboard takes details from another program. Starter collections, symbols among them, can be added to your bank.',
+    at: { label: 'Starter collections', to: '/bank/shelf' },
   },
   {
     number: 9,

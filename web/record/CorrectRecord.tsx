@@ -115,7 +115,7 @@ function useTakeDetails(one: Case, paths: readonly string[]) {
     const kept: string[] = [];
     for (const { path, had, value } of last)
       if (!(await correctOne(one, { path, had: value, value: had }))) kept.push(path);
-    details.say(kept.length === 0 ? 'Taken back.' : takenInWords({ taken: [], stood: kept, left: [] }));
+    details.say(kept.length === 0 ? 'Undone.' : takenInWords({ taken: [], stood: kept, left: [] }));
   };
   return { details, undo: last.length > 0 ? () => void takeBack() : null };
 }

@@ -15,7 +15,7 @@ export function FromClipboard({ details, undo }: Props) {
   return (
     <div className="col-span-full text-[14px]">
       <Button look="text" disabled={isReading} onClick={run}>
-        Take details from the clipboard
+        Fill in from the clipboard
       </Button>
       <div role="status" className="text-soft">
         {told.words && (

@@ -16,9 +16,9 @@ export interface TakenDetails {
 /** What became of details, in a sentence or three. */
 export function takenInWords({ taken, stood, left }: TakenDetails): string {
   const sentences = [
-    taken.length > 0 ? `Taken: ${inList(taken)}.` : 'Nothing was taken.',
-    stood.length > 0 && `What stood there already was kept: ${inList(stood)}.`,
-    left.length > 0 && `Left out: ${inList(left)}.`,
+    taken.length > 0 ? `Filled in: ${inList(taken)}.` : 'Nothing was filled in.',
+    stood.length > 0 && `Already there: ${inList(stood)}.`,
+    left.length > 0 && `Not used: ${inList(left)}.`,
   ];
   return sentences.filter(Boolean).join(' ');
 }

@@ -9,8 +9,8 @@ export interface ClipboardTold {
 }
 
 const NOT_READ =
-  'The browser does not let this page read the clipboard. Nothing was changed; paste into the fields.';
-const NONE = 'No details were found on the clipboard: a line for each is wanted, such as “Name: Bramble”.';
+  'The browser does not let this page read the clipboard. Nothing was changed. Paste into the fields instead.';
+const NONE = 'No details found on the clipboard. Each needs a line of its own, such as “Name: Bramble”.';
 
 /**
  * Reads details from the clipboard when asked, and gives them to `take`, which says in a sentence what it made of them. What is

@@ -25,12 +25,12 @@ function StarterSection({ starter }: { starter: Starter }) {
           className="ml-auto"
           onClick={() => void navigate('/bank/take-over', { state: { starter: starter.id } })}
         >
-          Take it<span className="sr-only">: {starter.name}</span>
+          Add it to the bank<span className="sr-only">: {starter.name}</span>
         </Button>
       </div>
       <p className="text-[14.5px] text-soft">{starter.about}</p>
       <details className="mt-1 text-[14px]">
-        <summary className="min-h-6 cursor-pointer text-elder">Look at them</summary>
+        <summary className="min-h-6 cursor-pointer text-elder">Show the entries</summary>
         <ul className="mt-1">
           {entries.map(({ id, content }) => (
             <li
@@ -54,14 +54,17 @@ function StarterSection({ starter }: { starter: Starter }) {
 export function ShelfPage() {
   return (
     <Figure
-      marginLabel="About the shelf"
+      marginLabel="About starter collections"
       margin={
         <p className="pt-6 text-[14px] text-soft">
-          What you take is yours to change. Taken again, only what is new comes; what you changed stays.
+          Change what you add as you like. If you add a collection again, only its new entries come; your
+          changes stay.
         </p>
       }
     >
-      <h1 className="px-9 pt-6 pb-2 font-book text-[26px] leading-tight max-[899px]:px-4">The shelf</h1>
+      <h1 className="px-9 pt-6 pb-2 font-book text-[26px] leading-tight max-[899px]:px-4">
+        Starter collections
+      </h1>
       {STARTERS.map((starter) => (
         <StarterSection key={starter.id} starter={starter} />
       ))}

@@ -147,7 +147,7 @@ export function TakeOverPage() {
         {read.error && <Refused error={read.error} />}
         <p className="text-[14px]">
           <Link to="/bank/shelf" className="text-elder underline">
-            Collections to begin with
+            Starter collections
           </Link>
         </p>
         {taken && (
