@@ -45,9 +45,9 @@ function useBegin() {
   });
 }
 
-function Beginning({ start, hasSymbols }: { start: KindRow[]; hasSymbols: boolean }) {
+function Beginning({ start, withSymbolsFirst }: { start: KindRow[]; withSymbolsFirst: boolean }) {
   const [rows, setRows] = useState(start);
-  const [withSymbols, setWithSymbols] = useState(!hasSymbols);
+  const [withSymbols, setWithSymbols] = useState(withSymbolsFirst);
   const [leadIn, setLeadIn] = useState(',');
   const begin = useBegin();
   const section = 'border-b border-hair px-9 py-4 max-[899px]:px-4';
@@ -98,7 +98,7 @@ export function BeginningPage() {
   const bank = useBank();
   const team = useTeam().data;
   const isOwner = member.role === 'owner';
-  const names = new Set(bank.data?.collections.map(({ name }) => name));
+  const isBankEmpty = bank.data?.collections.every(({ own }) => own) ?? false;
   return (
     <Figure
       marginLabel="Beside setting up"
@@ -125,7 +125,7 @@ export function BeginningPage() {
       )}
       {isOwner && (!settings.data || !bank.data) && <Loading what="your team" />}
       {isOwner && settings.data && bank.data && (
-        <Beginning start={rowsOf(kinds, names)} hasSymbols={names.has('Symbols')} />
+        <Beginning start={rowsOf(kinds, isBankEmpty)} withSymbolsFirst={isBankEmpty} />
       )}
     </Figure>
   );

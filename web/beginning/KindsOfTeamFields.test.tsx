@@ -8,7 +8,7 @@ import { KindsOfTeamFields } from './KindsOfTeamFields';
 
 const seen: (readonly KindRow[])[] = [];
 function Fields() {
-  const [now, setNow] = useState<readonly KindRow[]>(rowsOf(kindsOfTeam(null), new Set()));
+  const [now, setNow] = useState<readonly KindRow[]>(rowsOf(kindsOfTeam(null), true));
   const change = (rows: KindRow[]) => {
     seen.push(rows);
     setNow(rows);

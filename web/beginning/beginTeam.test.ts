@@ -7,7 +7,7 @@ import { beginTeam, kindsOfRows, rowsOf, startersOf } from './beginTeam';
 let restore = () => {};
 afterEach(() => restore());
 
-const fresh = rowsOf(kindsOfTeam(null), new Set());
+const fresh = rowsOf(kindsOfTeam(null), true);
 const only = (kind: string) => fresh.map((row) => ({ ...row, on: row.kind === kind }));
 
 /** A server that takes everything, but for the file of one collection as often as it is told to refuse it. */
@@ -33,13 +33,10 @@ const filesOf = (sent: ReturnType<typeof server>) =>
     ({ body }) => (body as { collections?: { name: string }[] } | null)?.collections?.[0]?.name ?? [],
   );
 
-test('a new team begins with every kind, each with a collection; one that the bank has is not offered again', () => {
+test('a new team begins with every kind, each with a collection; a team that has a bank is not given them unasked', () => {
   expect(fresh.map(({ kind }) => kind)).toEqual(KIND_IDS.filter((id) => !KINDS[id].reachesAll));
   expect(fresh.every(({ on, withStarter }) => on && withStarter)).toBe(true);
-  const later = rowsOf(
-    kindsOfTeam([{ kind: 'reply', work: 'Letters', caseName: 'Letter' }]),
-    new Set(['Starter replies']),
-  );
+  const later = rowsOf(kindsOfTeam([{ kind: 'reply', work: 'Letters', caseName: 'Letter' }]), false);
   expect(later.filter(({ on }) => on)).toEqual([
     { kind: 'reply', on: true, work: 'Letters', caseName: 'Letter', withStarter: false },
   ]);

@@ -14,14 +14,14 @@ export interface KindRow {
 
 const ALL = (Object.keys(KINDS) as KindId[]).filter((id) => !KINDS[id].reachesAll);
 
-/** The rows to begin with: what is set, or every kind as it comes. No collection is ticked that the bank has by its name. */
-export const rowsOf = ({ done, workOf, caseOf }: KindsOfTeam, names: ReadonlySet<string>): KindRow[] =>
+/** The rows to begin with: what is set, or every kind as it comes. Starter entries are ticked for a team whose bank is empty alone. */
+export const rowsOf = ({ done, workOf, caseOf }: KindsOfTeam, isBankEmpty: boolean): KindRow[] =>
   ALL.map((kind) => ({
     kind,
     on: done.includes(kind),
     work: workOf(kind),
     caseName: caseOf(kind),
-    withStarter: STARTERS.some((starter) => starter.kind === kind && !names.has(starter.name)),
+    withStarter: isBankEmpty,
   }));
 
 /** What is to be set of the kinds of work. Throws in words where nothing is ticked, or something has no name. */
