@@ -15,7 +15,6 @@ export {
   caseFiles,
   fileContents,
   filePieces,
-  fileUses,
   casesGiven,
   sessions,
   departures,

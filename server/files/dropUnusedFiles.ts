@@ -1,12 +1,10 @@
 import { and, eq, lt, notExists, sql } from 'drizzle-orm';
 import type { Context } from '../context';
-import { caseFiles, fileContents, fileUses } from '../db';
+import { caseFiles, fileContents } from '../db';
 
 const HOUR_MS = 3_600_000;
 /** What began to come in so long ago never comes to its end. */
 const STAGED_MS = 24 * HOUR_MS;
-/** A file sent for an entry waits so long for the entry to be saved. */
-const WAITING_MS = 48 * HOUR_MS;
 
 /**
  * Lets go of what files hold that nothing names any more, and of what began to come in and never ended. Returns how many files'
@@ -15,9 +13,6 @@ const WAITING_MS = 48 * HOUR_MS;
 export async function dropUnusedFiles({ db, files, now }: Context): Promise<number> {
   const before = (ms: number) => new Date(now().getTime() - ms);
   await files.dropStaged(before(STAGED_MS));
-  await db
-    .delete(fileUses)
-    .where(and(sql`${fileUses.member} is not null`, lt(fileUses.since, before(WAITING_MS))));
   const unused = and(
     lt(fileContents.since, before(HOUR_MS)),
     notExists(
@@ -25,12 +20,6 @@ export async function dropUnusedFiles({ db, files, now }: Context): Promise<numb
         .select({ one: sql`1` })
         .from(caseFiles)
         .where(eq(caseFiles.hash, fileContents.hash)),
-    ),
-    notExists(
-      db
-        .select({ one: sql`1` })
-        .from(fileUses)
-        .where(eq(fileUses.hash, fileContents.hash)),
     ),
   );
   const found = await db.select({ hash: fileContents.hash }).from(fileContents).where(unused);

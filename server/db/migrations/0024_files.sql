@@ -23,24 +23,9 @@ CREATE TABLE "file_pieces" (
 	CONSTRAINT "file_pieces_content_at_pk" PRIMARY KEY("content","at")
 );
 --> statement-breakpoint
-CREATE TABLE "file_uses" (
-	"hash" text NOT NULL,
-	"entry" text,
-	"draft" text,
-	"member" text,
-	"since" timestamp with time zone DEFAULT now() NOT NULL,
-	CONSTRAINT "file_uses_once" UNIQUE NULLS NOT DISTINCT("hash","entry","draft","member")
-);
---> statement-breakpoint
 ALTER TABLE "case_files" ADD CONSTRAINT "case_files_case_cases_id_fk" FOREIGN KEY ("case") REFERENCES "public"."cases"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "case_files" ADD CONSTRAINT "case_files_hash_file_contents_hash_fk" FOREIGN KEY ("hash") REFERENCES "public"."file_contents"("hash") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "case_files" ADD CONSTRAINT "case_files_added_by_members_id_fk" FOREIGN KEY ("added_by") REFERENCES "public"."members"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "case_files" ADD CONSTRAINT "case_files_deletion_deletions_id_fk" FOREIGN KEY ("deletion") REFERENCES "public"."deletions"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE "file_uses" ADD CONSTRAINT "file_uses_hash_file_contents_hash_fk" FOREIGN KEY ("hash") REFERENCES "public"."file_contents"("hash") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE "file_uses" ADD CONSTRAINT "file_uses_entry_entries_id_fk" FOREIGN KEY ("entry") REFERENCES "public"."entries"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE "file_uses" ADD CONSTRAINT "file_uses_draft_drafts_id_fk" FOREIGN KEY ("draft") REFERENCES "public"."drafts"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
-ALTER TABLE "file_uses" ADD CONSTRAINT "file_uses_member_members_id_fk" FOREIGN KEY ("member") REFERENCES "public"."members"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "files_of_a_case" ON "case_files" USING btree ("case");--> statement-breakpoint
-CREATE INDEX "files_by_hash" ON "case_files" USING btree ("hash");--> statement-breakpoint
-CREATE INDEX "files_of_an_entry" ON "file_uses" USING btree ("entry");--> statement-breakpoint
-CREATE INDEX "files_of_a_draft" ON "file_uses" USING btree ("draft");
+CREATE INDEX "files_by_hash" ON "case_files" USING btree ("hash");

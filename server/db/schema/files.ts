@@ -1,7 +1,6 @@
 /** Files kept with a case: what each holds stands once, however often it was added. */
-import { bigint, customType, index, integer, pgTable, primaryKey, text, unique } from 'drizzle-orm/pg-core';
-import { cases, drafts } from './cases';
-import { entries } from './entries';
+import { bigint, customType, index, integer, pgTable, primaryKey, text } from 'drizzle-orm/pg-core';
+import { cases } from './cases';
 import { instant } from './instant';
 import { members } from './people';
 import { deletions } from './wastebasket';
@@ -51,26 +50,4 @@ export const caseFiles = pgTable(
     deletion: text('deletion').references(() => deletions.id),
   },
   (table) => [index('files_of_a_case').on(table.case), index('files_by_hash').on(table.hash)],
-);
-
-/**
- * Who else needs what files hold: entries, for all their revisions; drafts that an entry with files was placed in; and members
- * who have sent a file for an entry that they have not saved yet, for a day.
- */
-export const fileUses = pgTable(
-  'file_uses',
-  {
-    hash: text('hash')
-      .notNull()
-      .references(() => fileContents.hash),
-    entry: text('entry').references(() => entries.id, { onDelete: 'cascade' }),
-    draft: text('draft').references(() => drafts.id, { onDelete: 'cascade' }),
-    member: text('member').references(() => members.id, { onDelete: 'cascade' }),
-    since: instant('since').notNull().defaultNow(),
-  },
-  (table) => [
-    unique('file_uses_once').on(table.hash, table.entry, table.draft, table.member).nullsNotDistinct(),
-    index('files_of_an_entry').on(table.entry),
-    index('files_of_a_draft').on(table.draft),
-  ],
 );
