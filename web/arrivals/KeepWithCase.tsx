@@ -4,7 +4,7 @@ import { useMutation } from '@tanstack/react-query';
 import { bytesInWords } from '#core/language';
 import { call } from '#client/api';
 import { KEYS, queryClient, useCases } from '../api';
-import { FilesOnTheirWay, mediaInWords, useSendFiles } from '../files';
+import { FilesOnTheirWay, mediaInWords, mustFit, useSendFiles } from '../files';
 import { Button, Notice, Refused, SelectField } from '../ui';
 import { titleFrom } from './arrivals';
 
@@ -20,6 +20,13 @@ async function caseFor(files: readonly File[]): Promise<string> {
   return (await call('makeCase', { body })).id;
 }
 
+/** Refuses files of which none is small enough, before a case is made for them. */
+async function mustFitOne(files: readonly File[]): Promise<void> {
+  const tried = await Promise.allSettled(files.map(mustFit));
+  const [first] = tried;
+  if (first?.status === 'rejected' && tried.every(({ status }) => status === 'rejected')) throw first.reason;
+}
+
 interface Kept {
   of: string;
   count: number;
@@ -32,6 +39,7 @@ export function KeepWithCase({ files, done }: { files: readonly File[]; done: ()
   const sending = useSendFiles();
   const keep = useMutation({
     mutationFn: async (): Promise<Kept> => {
+      await mustFitOne(files);
       const to = of === '' ? await caseFor(files) : of;
       return { of: to, count: (await sending.send(to, files)).length };
     },

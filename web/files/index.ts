@@ -1,4 +1,4 @@
 export { FilesOfCase } from './FilesOfCase';
 export { FilesOnTheirWay } from './FilesOnTheirWay';
 export { mediaInWords } from './mediaInWords';
-export { useSendFiles } from './useSendFiles';
+export { mustFit, useSendFiles } from './useSendFiles';

@@ -18,8 +18,8 @@ export interface FileNotKept {
   error: unknown;
 }
 
-/** Refuses a file that the server would, before any of it is sent. */
-async function mustFit(file: File): Promise<void> {
+/** Refuses a file that the server would, before any of it is sent. Throws an UnreadableFile that says how large it may be. */
+export async function mustFit(file: File): Promise<void> {
   const { mostBytes } = await queryClient.fetchQuery({
     queryKey: KEYS.fileLimits,
     queryFn: () => call('fileLimits'),
