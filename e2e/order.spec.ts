@@ -167,7 +167,7 @@ test('what is used: one’s own placing is counted, in charts with their tables'
   await expect(page.getByRole('region', { name: 'Finished' })).toBeVisible();
   await counted;
   await page.getByRole('button', { name: 'Anouk Fell' }).click();
-  await page.getByRole('menuitem', { name: 'What is used' }).click();
+  await page.getByRole('menuitem', { name: 'Usage' }).click();
   const row = page.getByRole('table', { name: 'By entry' }).getByRole('row', { name: /Sign-off/ });
   await expect(row.getByRole('cell').nth(0)).toHaveText('1');
   await expect(row.getByRole('cell').nth(1)).toHaveText('1');

@@ -23,7 +23,7 @@ test('the sheet: narrowed, its columns chosen, an entry changed where it stands,
   await expect(page.getByRole('searchbox')).toHaveValue('release');
   await expect(ward.getByTitle(/^Saved/)).toHaveCount(1);
   await page.getByRole('searchbox').fill('');
-  await page.getByText('What is shown').click();
+  await page.getByText('Columns').click();
   await page.getByRole('checkbox', { name: 'How often it was placed' }).check();
   await expect(ward.getByText('never placed')).toHaveCount(3);
   await page.getByRole('checkbox', { name: 'Close together' }).check();

@@ -143,7 +143,7 @@ async function people(page: Page, url: string): Promise<void> {
 /** What was used, and how a team begins. */
 async function order(page: Page, url: string): Promise<void> {
   await page.goto(`${url}/usage`);
-  await page.getByRole('heading', { name: 'What is used' }).waitFor();
+  await page.getByRole('heading', { name: 'Usage' }).waitFor();
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: path.join(OUT, 'usage.png') });
   await page.goto(`${url}/beginning`);

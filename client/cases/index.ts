@@ -1,1 +1,2 @@
 export { withSavedDraft } from './withSavedDraft';
+export { newLeaf } from './newLeaf';

@@ -1,2 +1,2 @@
-export { starterFile, STARTERS } from './starters';
+export { starterFile, STARTER_LEAD_IN, STARTERS } from './starters';
 export type { Starter } from './starters';

@@ -62,6 +62,9 @@ export const STARTERS: readonly Starter[] = [
 /** At the last letter of a cue: none of a starter begins as another does, which its test holds. */
 const AT_ONCE = { ...DEFAULT_CUE_RULES, fires: 'last' as const };
 
+/** What the cues of a starter begin with, until whoever adds it says otherwise. */
+export const STARTER_LEAD_IN = ',';
+
 const BETWEEN = /^====\n/m;
 
 /**

@@ -102,8 +102,8 @@ export const SCREENS: readonly Screen[] = [
   },
   {
     paths: ['/usage'],
-    lookUp: 'See what is used',
-    menu: { label: 'What is used' },
+    lookUp: 'Usage',
+    menu: { label: 'Usage' },
     load: () => import('../usage/UsagePage').then(({ UsagePage: Component }) => ({ Component })),
   },
   {

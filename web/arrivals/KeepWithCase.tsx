@@ -3,6 +3,7 @@ import { Link } from 'react-router';
 import { useMutation } from '@tanstack/react-query';
 import { bytesInWords } from '#core/language';
 import { call } from '#client/api';
+import { newLeaf } from '#client/cases';
 import { KEYS, queryClient, useCases } from '../api';
 import { FilesOnTheirWay, mediaInWords, mustFit, useSendFiles } from '../files';
 import { Button, Notice, Refused, SelectField } from '../ui';
@@ -10,13 +11,7 @@ import { titleFrom } from './arrivals';
 
 /** Makes a case for files, called after the first of them. */
 async function caseFor(files: readonly File[]): Promise<string> {
-  const title = titleFrom(files[0]!) || 'Files';
-  const body = {
-    ...{ id: crypto.randomUUID(), kind: 'leaf' as const, title },
-    number: null,
-    details: [],
-    given: [],
-  };
+  const body = newLeaf({ title: titleFrom(files[0]!) || 'Files' });
   return (await call('makeCase', { body })).id;
 }
 

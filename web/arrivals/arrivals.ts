@@ -1,5 +1,6 @@
 import type { CaseSummary } from '#contracts';
 import { call, readJson } from '#client/api';
+import { newLeaf } from '#client/cases';
 import { isArchive, listArchive } from './archive';
 import type { ReadDocument } from './readers';
 import { textOf } from './textOf';
@@ -44,10 +45,7 @@ export const titleFrom = ({ name }: File): string =>
 
 /** Begins a leaf with a document on it. */
 async function leafWith(file: File, { document, remarks }: ReadDocument): Promise<Arrived> {
-  const body = {
-    ...{ id: crypto.randomUUID(), kind: 'leaf' as const, title: titleFrom(file), number: null },
-    ...{ details: [], given: [], document },
-  };
+  const body = newLeaf({ title: titleFrom(file), document });
   return { case: await call('makeCase', { body }), remarks };
 }
 

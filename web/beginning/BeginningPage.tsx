@@ -1,7 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { STARTER_LEAD_IN } from '#core/starters';
 import { call } from '#client/api';
+import { newLeaf } from '#client/cases';
 import { KEYS, queryClient, useBank, useKinds, useTeam, useTeamSettings } from '../api';
 import { InviteForm } from '../people';
 import { Figure, useShell } from '../shell';
@@ -27,15 +29,7 @@ function useBegin() {
       await beginTeam(rows, startersOf(rows, withSymbols), leadIn, taken);
       // The first cue is typed at once: its entry must be at hand by then.
       await queryClient.invalidateQueries({ queryKey: KEYS.bank });
-      const body = {
-        id: crypto.randomUUID(),
-        kind: 'leaf' as const,
-        title: '',
-        number: null,
-        details: [],
-        given: [],
-      };
-      return call('makeCase', { body });
+      return call('makeCase', { body: newLeaf() });
     },
     onSuccess: ({ id }) => void navigate(`/cases/${id}`),
     onSettled: () => {
@@ -48,7 +42,7 @@ function useBegin() {
 function Beginning({ start, withSymbolsFirst }: { start: KindRow[]; withSymbolsFirst: boolean }) {
   const [rows, setRows] = useState(start);
   const [withSymbols, setWithSymbols] = useState(withSymbolsFirst);
-  const [leadIn, setLeadIn] = useState(',');
+  const [leadIn, setLeadIn] = useState(STARTER_LEAD_IN);
   const begin = useBegin();
   const section = 'border-b border-hair px-9 py-4 max-[899px]:px-4';
   return (

@@ -12,7 +12,7 @@ const OTHERS = [
   ['/order/term', 'Change a term everywhere'],
   ['/order/ageing', 'What grows old'],
   ['/bank/nearest', 'Do we have something for this?'],
-  ['/usage', 'What is used'],
+  ['/usage', 'Usage'],
   ['/practice', 'Practise your cues'],
 ] as const;
 

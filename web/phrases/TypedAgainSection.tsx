@@ -75,7 +75,7 @@ export function TypedAgainSection() {
             <p role="status" className="px-9 py-2 text-[14px] text-soft max-[899px]:px-4">
               {read === 1 ? 'One draft was' : `${read.toLocaleString()} drafts were`} read, of the cases that
               were given to you.{' '}
-              {phrases.length === 0 && 'No five words and more stand by hand in two of them.'}
+              {phrases.length === 0 && 'No phrase of five words or more was typed in two of them.'}
             </p>
             <ul>
               {phrases.map((phrase) => (

@@ -124,7 +124,7 @@ export function SheetTools({ index, narrowing, narrow, look, changeLook, childre
         </Button>
       )}
       <details className="open:w-full" name="sheet-tools">
-        <summary className="cursor-pointer text-soft">What is shown</summary>
+        <summary className="cursor-pointer text-soft">Columns</summary>
         <div className="flex flex-wrap gap-x-5 gap-y-1 py-2">
           {(Object.keys(LOOKS) as (keyof SheetLook)[]).map((part) => (
             <Tick key={part} on={look[part]} toggle={() => changeLook({ [part]: !look[part] })}>

@@ -1,17 +1,14 @@
 import { useNavigate } from 'react-router';
-import { starterFile, STARTERS, type Starter } from '#core/starters';
+import { starterFile, STARTER_LEAD_IN, STARTERS, type Starter } from '#core/starters';
 import { useKinds } from '../api';
 import { Figure } from '../shell';
 import { WordingsView } from '../show';
 import { Button } from '../ui';
 
-/** What the cues of a collection on the shelf begin with, until whoever takes it says otherwise. */
-const LEAD_IN = ',';
-
 function StarterSection({ starter }: { starter: Starter }) {
   const navigate = useNavigate();
   const { workOf } = useKinds();
-  const { entries } = starterFile(starter, LEAD_IN);
+  const { entries } = starterFile(starter, STARTER_LEAD_IN);
   return (
     <section aria-labelledby={starter.id} className="border-b border-hair px-9 py-4 max-[899px]:px-4">
       <div className="flex flex-wrap items-baseline gap-x-4">
@@ -37,7 +34,7 @@ function StarterSection({ starter }: { starter: Starter }) {
               key={id}
               className="grid grid-cols-[4rem_12rem_1fr] gap-x-3 border-b border-hair py-1 last:border-0"
             >
-              <span className="cue">{content.cues[0] && LEAD_IN + content.cues[0].text}</span>
+              <span className="cue">{content.cues[0] && STARTER_LEAD_IN + content.cues[0].text}</span>
               <span>{content.title}</span>
               <div className="min-w-0 break-words">
                 <WordingsView content={content} />

@@ -8,7 +8,7 @@ import type { BankIndex } from '#core/bank';
 import { Figure } from '../shell';
 import { Button, Failed, FileDrop, Loading, Refused, SelectField } from '../ui';
 import { ArrivalsList } from './ArrivalsList';
-import { STARTERS, starterFile } from '#core/starters';
+import { starterFile, STARTER_LEAD_IN, STARTERS } from '#core/starters';
 import { planTakeOver, type Choice } from '#core/takeover';
 import { readCollectionFile } from '#client/files';
 import { setDone } from '#client/acts';
@@ -107,7 +107,7 @@ function useStarterAsked(): CollectionFile | null {
   const asked = (useLocation().state as { starter?: string } | null)?.starter;
   return useMemo(() => {
     const starter = STARTERS.find(({ id }) => id === asked);
-    return starter ? starterFile(starter, ',') : null;
+    return starter ? starterFile(starter, STARTER_LEAD_IN) : null;
   }, [asked]);
 }
 

@@ -90,7 +90,7 @@ export function UsagePage() {
         </div>
       }
     >
-      <h1 className="px-9 pt-6 font-book text-[26px] leading-tight max-[899px]:px-4">What is used</h1>
+      <h1 className="px-9 pt-6 font-book text-[26px] leading-tight max-[899px]:px-4">Usage</h1>
       {usage.isError && <Failed what="the figures" error={usage.error} retry={() => void usage.refetch()} />}
       {(usage.isPending || !index) && !usage.isError && <Loading what="the figures" />}
       {usage.data && index && <Figures usage={usage.data} index={index} />}
