@@ -3,7 +3,7 @@ import { EditorContent } from '@tiptap/react';
 import { useEffect, useState } from 'react';
 import type { Case, Draft } from '#contracts';
 import { isEmptyPassage } from '#core/passage';
-import { selectedPassage, stepToFirstGap } from '../editor';
+import { selectedPassage, stepToFirstGap, syncSelection } from '../editor';
 import { Headpiece } from '../record';
 import { Figure, useShell } from '../shell';
 import {
@@ -69,12 +69,11 @@ export function Leaf({ one, draft, copy }: Props) {
   }, [editor, open]);
 
   const keepWords = () => {
+    syncSelection(editor.view);
     const words = selectedPassage(editor.state);
     if (words) setSelected({ words, pos: editor.state.selection.from, fields: EMPTY_SLIP });
     say(words ? null : 'Select the words to keep first, then press F4.');
   };
-  // The browser tells of a selection made by keys a moment after the key: a quick F4 must not miss it.
-  const keepWordsSoon = () => void requestAnimationFrame(() => setTimeout(keepWords));
   const goToGap = (tr: Transaction | null) => {
     if (tr) stepTo(editor.view, tr);
   };
@@ -95,7 +94,7 @@ export function Leaf({ one, draft, copy }: Props) {
       open,
       editor,
       openSlip,
-      keepWords: keepWordsSoon,
+      keepWords,
       goToGap,
       finish: finishNow,
       reopen: () => finishing.reopen.mutate(),

@@ -11,7 +11,7 @@ import {
 import { call, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api';
 import { instantInWords } from '#client/clock';
-import { Button, Notice } from '../ui';
+import { Button, Notice, useFocusNext } from '../ui';
 import { ItemForm } from './ItemForm';
 import { dayInWords, itemInWords } from './itemInWords';
 
@@ -42,14 +42,17 @@ interface OfList {
 /** One list of the record: each item can be corrected or taken out, and one added. */
 function CorrectList({ one, list, title, add }: OfList) {
   const [open, setOpen] = useState<Item | 'new' | null>(null);
+  const section = useRef<HTMLElement>(null);
   const adding = useRef<HTMLButtonElement>(null);
+  const focusNext = useFocusNext();
   const change = useMutation({
     mutationFn: (body: RecordListChange) => call('changeRecordList', { params: { case: one.id }, body }),
     onSuccess: (now) => {
       queryClient.setQueryData(KEYS.case(one.id), now);
+      // Whoever writes elsewhere by now is left there; else what had the keys is gone with its line.
+      const had = document.activeElement;
+      if (had === document.body || section.current?.contains(had)) focusNext(() => adding.current);
       setOpen(null);
-      // What had the keys may be gone with its line.
-      requestAnimationFrame(() => adding.current?.focus());
     },
     onError: () => void queryClient.invalidateQueries({ queryKey: KEYS.case(one.id) }),
   });
@@ -57,7 +60,7 @@ function CorrectList({ one, list, title, add }: OfList) {
     change.mutate({ list, had, now: now && plainItem(now) } as ListChange);
   const close = () => {
     setOpen(null);
-    requestAnimationFrame(() => adding.current?.focus());
+    focusNext(() => adding.current);
   };
   const items = newestFirst(one.record[list]);
   const removed = (one.record.removed ?? []).filter((gone) => gone.list === list);
@@ -67,7 +70,7 @@ function CorrectList({ one, list, title, add }: OfList) {
     </li>
   );
   return (
-    <section aria-label={title} className="col-span-full">
+    <section ref={section} aria-label={title} className="col-span-full">
       <h2 className="eyebrow">{title}</h2>
       <ul className="text-[14px]">{items.slice(0, SHOWN).map(line)}</ul>
       {items.length > SHOWN && (

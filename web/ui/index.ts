@@ -11,3 +11,4 @@ export { Refused } from './Refused';
 export { Sortable, SortableRow, moved } from './Sortable';
 export { Tick } from './Tick';
 export { Picks } from './Picks';
+export { useFocusNext } from './useFocusNext';

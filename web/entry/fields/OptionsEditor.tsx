@@ -8,7 +8,7 @@ import {
   type ChoiceOption,
 } from '#core/entry';
 import { overlappingOptions } from '#core/workbench';
-import { Button, moved, Sortable, SortableRow, Tick } from '../../ui';
+import { Button, moved, Sortable, SortableRow, Tick, useFocusNext } from '../../ui';
 
 interface Props {
   field: ChoiceField;
@@ -205,11 +205,9 @@ export function OptionsEditor({ field, change }: Props) {
   const rows = useRef<HTMLDivElement>(null);
   const [asLines, setAsLines] = useState(options.length > ROWS_AT_MOST);
   const [said, setSaid] = useState<string | null>(null);
+  const focusNext = useFocusNext();
   const focusRow = (at: number) =>
-    // The row is there once the change has been drawn.
-    requestAnimationFrame(() =>
-      rows.current?.querySelector<HTMLInputElement>(`[aria-label="Option ${at + 1}"]`)?.focus(),
-    );
+    focusNext(() => rows.current?.querySelector<HTMLInputElement>(`[aria-label="Option ${at + 1}"]`));
   const add = (at: number) => {
     const ids = new Set(options.map(({ id }) => id));
     let number = options.length + 1;

@@ -96,16 +96,26 @@ function typeAt(view: EditorView, text: string): void {
   if (!used) view.dispatch(insert().scrollIntoView());
 }
 
+/** Letters typed before the line they look for options in was drawn, in the order of their keys. */
+const typedAhead = new WeakMap<EditorView, string>();
+
 /** Goes on typing in the margin, where the options are looked for: at once, or as soon as that is drawn. */
 function goToFilter(view: EditorView, key: string): void {
+  const isAwaited = typedAhead.has(view);
+  const letters = (typedAhead.get(view) ?? '') + key;
   const line = document.getElementById(CHOICE_FILTER);
+  typedAhead.delete(view);
+  // All of them may have gone in with a key that came before this frame.
+  if (letters === '') return;
   if (!line) {
-    if (currentBlank(view.state)) requestAnimationFrame(() => goToFilter(view, key));
+    if (!currentBlank(view.state)) return;
+    typedAhead.set(view, letters);
+    if (key === '' || !isAwaited) requestAnimationFrame(() => goToFilter(view, ''));
     return;
   }
   line.focus();
   // As typed there: undo in the line, and what listens to it, hear of it.
-  document.execCommand('insertText', false, key);
+  document.execCommand('insertText', false, letters);
 }
 
 /** Letters and numbers where an answer is picked; any other goes on with the sentence. */
