@@ -55,6 +55,8 @@ export const PlacementSchema = z.object({
   day: CalendarDateSchema.optional(),
   // The newest revision of its entry that was seen and not wanted: it is not offered again.
   keptAgainst: z.int32().min(1).optional(),
+  // The texts that the wording's other parts went to, such as Subject: what stands there is not the wording itself.
+  parts: z.array(z.string().max(60)).max(50).optional(),
   // Answered last for the same person, and offered again: by the field's id.
   offered: z.record(KeyIdSchema, AnswerSchema).optional(),
 });

@@ -2,5 +2,6 @@ export { DraftDocumentSchema, emptyDraft } from './draft';
 export type { DraftDocument, Answer, Answers, Placement, Placements } from './draft';
 export { languageOf } from './languageOf';
 export { placementOf } from './placementOf';
+export { textsOf, type DraftText } from './textsOf';
 export { EarlierUseSchema, earlierUses, lastAnswers } from './earlier';
 export type { EarlierUse } from './earlier';

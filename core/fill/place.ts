@@ -111,6 +111,7 @@ export function place(request: PlaceRequest): Placed {
     },
     day: today,
     ...(conditions?.length ? { conditions } : {}),
+    ...(wording.parts.length > 1 ? { parts: wording.parts.slice(0, -1).map(({ name }) => name) } : {}),
     ...offeredTo(fields, request.last),
   };
   const joins = wording.joins ?? joinOf(wording.parts.at(-1)!.passage);

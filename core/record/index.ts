@@ -24,5 +24,6 @@ export type { ItemFault, ItemForm, WrittenItem } from './writtenItem';
 export { newSince } from './newSince';
 export type { Since } from './newSince';
 export { careDue } from './careDue';
+export { courseInWords, type Course } from './courseInWords';
 export { detailsInText } from './detailsInText';
 export type { DetailsInText } from './detailsInText';

@@ -1,4 +1,4 @@
-import { placementOf, type DraftDocument } from '#core/draft';
+import { placementOf, textsOf, type DraftDocument } from '#core/draft';
 import { linesOf, type Inline, type Line, type Passage } from '#core/passage';
 
 /** Stands for a blank, a number or a reference. */
@@ -54,11 +54,21 @@ function spanOf(line: Line, placement: string): Line {
   return line.slice(own.indexOf(true), own.lastIndexOf(true) + 1);
 }
 
-/** The lines that stand now where a wording was placed, with what was written among its words. */
+/**
+ * The lines that stand now where a wording was placed, with what was written among its words: in the text of the draft that it
+ * was placed into, not where its other parts went. None where it stands no more.
+ */
 export function placedLines(draft: DraftDocument, placement: string, wording: Passage): string[] {
   const fields = fieldsIn(wording);
-  const lines = linesOf({ type: 'doc', content: draft.content.filter(({ type }) => type !== 'box') });
-  const has = lines.map((line) => line.some((inline) => placementOf(inline) === placement));
+  const parts = new Set<string | null>(draft.attrs.placements[placement]?.parts);
+  const isOwn = (inline: Inline) => placementOf(inline) === placement;
+  const lines =
+    textsOf(draft)
+      .filter(({ name }) => !parts.has(name))
+      .sort((a, b) => Number(a.name !== null) - Number(b.name !== null))
+      .map(({ passage }) => linesOf(passage))
+      .find((some) => some.flat().some(isOwn)) ?? [];
+  const has = lines.map((line) => line.some(isOwn));
   const [first, last] = [has.indexOf(true), has.lastIndexOf(true)];
   if (first < 0) return [];
   return lines.slice(first, last + 1).map((line, at) => {

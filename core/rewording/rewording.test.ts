@@ -46,6 +46,19 @@ const replaced = (from: string, to: string) => (passage: Passage) =>
     }),
   );
 
+test('placed in a text of its own, what was changed there is seen; where its other part went is not taken for it', () => {
+  const content = entryOf('It ate well at dawn.');
+  const passage = passageOf(content);
+  const draft = draftOf(content, replaced('ate', 'fed'));
+  const [byHand, ...rest] = draft.content;
+  const subject = { type: 'box' as const, attrs: { name: 'Subject' }, content: [rest[0]!] };
+  const letter = { type: 'box' as const, attrs: { name: 'Letter' }, content: rest };
+  const parts = { ...draft.attrs.placements.p!, parts: ['Subject'] };
+  const within = { ...draft, content: [subject, byHand!, letter], attrs: { placements: { p: parts } } };
+  expect(placedLines(within, 'p', passage)).toEqual(['It fed well at dawn.']);
+  expect(placedLines({ ...within, content: [subject, byHand!] }, 'p', passage)).toEqual([]);
+});
+
 /** What was changed, as the wording would read with each change made. */
 function told(text: string, change: (passage: Passage) => Passage): string[] {
   const content = entryOf(text);

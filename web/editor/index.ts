@@ -37,3 +37,4 @@ export {
   stepOut,
 } from './stepping';
 export { syncSelection } from './syncSelection';
+export { addText, boxesIn, moveText, nameRest, removeText, renameText, type BoxAt } from './texts';

@@ -105,7 +105,10 @@ export function putIn(
   const fragment = Fragment.fromJSON(state.schema, joined.content);
   const open = (index: number) => (isLine(joined.content.at(index)!) ? 1 : 0);
   const wholeBlock =
-    $from.parent.isTextblock && from === $from.start() && to === $from.end() && $from.depth === 1;
+    $from.parent.isTextblock &&
+    from === $from.start() &&
+    to === $from.end() &&
+    ($from.depth === 1 || ($from.depth === 2 && $from.node(1).type.name === 'box'));
   const { tr } = state;
   // Into an empty paragraph blocks come whole, so that a heading or list stays one.
   if (areBlocks) tr.replaceWith(from, to, fragment);

@@ -3,18 +3,28 @@ import type { EditorState } from '@tiptap/pm/state';
 import { Transform } from '@tiptap/pm/transform';
 import { linesOf, mapLines, type Inline, type Passage } from '#core/passage';
 import { placementRange } from './blanks';
+import { placementsOf } from './placements';
 
 /** A placement as it stands in a document. */
 
-/** From where to where a placement reaches outside the boxes; null when it has words in boxes alone. */
+/**
+ * From where to where a placement reaches in the text that it was placed into: outside the boxes, else in the first box that its
+ * other parts did not go to. Null when it has words nowhere else.
+ */
 export function bodyRange(doc: EditorNode, placement: string): { from: number; to: number } | null {
-  const ranges: { from: number; to: number }[] = [];
+  const parts = placementsOf(doc)[placement]?.parts ?? [];
+  let outside: { from: number; to: number } | null = null;
+  let inBox: { from: number; to: number } | null = null;
   doc.forEach((block, pos) => {
-    if (block.type.name === 'box') return;
+    const isBox = block.type.name === 'box';
+    if (isBox && (inBox || parts.includes(String(block.attrs.name)))) return;
     const found = placementRange(block, placement);
-    if (found) ranges.push({ from: pos + 1 + found.from, to: pos + 1 + found.to });
+    if (!found) return;
+    const range = { from: pos + 1 + found.from, to: pos + 1 + found.to };
+    if (isBox) inBox = range;
+    else outside = { from: outside?.from ?? range.from, to: range.to };
   });
-  return ranges.length > 0 ? { from: ranges[0]!.from, to: ranges.at(-1)!.to } : null;
+  return outside ?? inBox;
 }
 
 /** Whether paragraphs may stand in a node: not right within a list or a table. */
@@ -88,7 +98,7 @@ function withoutEdgeSpaces(passage: Passage): Passage {
 }
 
 /**
- * A placement's own words as they stand in a document, from the first to the last, whatever they stand in: outside the boxes,
+ * A placement's own words as they stand in a document, from the first to the last, whatever they stand in: where it was placed,
  * without what joins them to the words around. Null where there are none.
  */
 export function wordsStanding(doc: EditorNode, placement: string): Passage | null {

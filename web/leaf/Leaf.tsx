@@ -137,6 +137,7 @@ export function Leaf({ one, draft, copy }: Props) {
           editor={editor}
           here={draft.id}
           another={another}
+          openTexts={open ? () => openSlip({ kind: 'texts' }) : null}
         />
         <Headpiece one={one} />
         <div className="relative">

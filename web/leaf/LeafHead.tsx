@@ -18,10 +18,12 @@ interface Props {
   /** The id of the draft. */
   here: string;
   another: ReturnType<typeof useAnotherLeaf>;
+  /** Opens the texts of the leaf; null once it is finished. */
+  openTexts: (() => void) | null;
 }
 
 /** What stands above a draft: of which case it is, where its text is kept, and how it is finished. */
-export function LeafHead({ one, keeping, finish, isFinishing, editor, here, another }: Props) {
+export function LeafHead({ one, keeping, finish, isFinishing, editor, here, another, openTexts }: Props) {
   const [about, setAbout] = useState(false);
   return (
     <>
@@ -49,6 +51,11 @@ export function LeafHead({ one, keeping, finish, isFinishing, editor, here, anot
       <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1 px-9 pb-2 text-[13px] max-[899px]:px-4">
         <LeavesOfCase one={one} editor={editor} here={here} another={another} />
         <FilesOfCase one={one} giveKeys={() => giveKeys(editor.view)} />
+        {openTexts && (
+          <Button look="text" className="min-h-6" onClick={openTexts}>
+            Texts
+          </Button>
+        )}
       </div>
       {about && (
         <>

@@ -30,6 +30,7 @@ import {
   ReferenceSlip,
   ReachSlip,
   TermSlip,
+  TextsSlip,
   StatementPanel,
   ReachList,
   type useFinishing,
@@ -78,6 +79,8 @@ function AskedFor({ one, editor, placing, offering, keeper, slip, closeSlip, say
       return <ReferenceSlip editor={editor} close={close} />;
     case 'earlier':
       return <EarlierStates editor={editor} draft={keeper.draftId} close={close} />;
+    case 'texts':
+      return <TextsSlip editor={editor} close={close} />;
     case 'reach':
       return <ReachSlip kind={one.kind} index={placing.index} glossaries={glossaries} close={close} />;
     case 'term': {

@@ -30,6 +30,7 @@ export function leafActions(leaf: OnLeaf) {
     { label: 'Keep the selected words', key: 'F4', run: leaf.keepWords },
     { label: 'Go to the next gap', key: 'F8', run: () => leaf.goToGap(stepToGap(editor.state)) },
     { label: 'Refer to a number', run: () => openSlip({ kind: 'reference' }) },
+    { label: 'Texts of this leaf: add, name, order', run: () => openSlip({ kind: 'texts' }) },
     { label: 'Change what is in reach', run: () => openSlip({ kind: 'reach' }) },
     { label: 'Earlier texts of this draft', run: () => openSlip({ kind: 'earlier' }) },
     { label: 'Go to the margin', run: () => goToMargin() },

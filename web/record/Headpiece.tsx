@@ -2,9 +2,11 @@ import { lazy, memo, Suspense, useState } from 'react';
 import { agoInWords, dateInWords, daysBetween, type CalendarDate } from '#core/calendar';
 import {
   careDue,
+  courseInWords,
   detailsOf,
   valueInWords,
   type CaseRecord,
+  type Course,
   type Detail,
   type Measurement,
   type Value,
@@ -90,25 +92,25 @@ function WeightsAsWords({ weights }: { weights: Measurement[] }) {
   );
 }
 
-interface Line {
+interface Line extends Course {
   label: string;
   extra: string;
-  since: CalendarDate | null;
-  over: boolean;
 }
+
+const isOver = ({ status }: Line) => status === 'ended' || status === 'resolved';
 
 function Lines({ title, lines, today }: { title: string; lines: Line[]; today: CalendarDate }) {
   if (lines.length === 0) return null;
-  const ordered = [...lines].sort((a, b) => Number(a.over) - Number(b.over));
+  const ordered = [...lines].sort((a, b) => Number(isOver(a)) - Number(isOver(b)));
   return (
     <section className="min-w-0">
       <h2 className="text-[12px] text-soft">{title}</h2>
       <ul className="text-[14px] leading-snug">
         {ordered.map((line) => (
-          <li key={line.label + line.since} className={`py-0.5 ${line.over ? 'text-soft' : ''}`}>
+          <li key={line.label + line.since} className={`py-0.5 ${isOver(line) ? 'text-soft' : ''}`}>
             {line.label}
-            {line.extra && <span className="text-soft">, {line.extra}</span>} {line.over && <em>(over)</em>}{' '}
-            <When date={line.since} today={today} />
+            {line.extra && <span className="text-soft">, {line.extra}</span>}{' '}
+            <span className="text-[12px] text-soft">{courseInWords(line, today, locale)}</span>
           </li>
         ))}
       </ul>
@@ -131,22 +133,16 @@ function Lists({ record, today }: { record: CaseRecord; today: CalendarDate }) {
       <Lines
         title="Medicines"
         today={today}
-        lines={record.medicines.map(({ name, dose, since, status }) => ({
+        lines={record.medicines.map(({ name, dose, ...course }) => ({
           label: name,
           extra: dose ?? '',
-          since,
-          over: status === 'ended',
+          ...course,
         }))}
       />
       <Lines
         title="Problems"
         today={today}
-        lines={record.problems.map(({ label, since, status }) => ({
-          label,
-          extra: '',
-          since,
-          over: status === 'resolved',
-        }))}
+        lines={record.problems.map((problem) => ({ ...problem, extra: '' }))}
       />
       <Care record={record} today={today} />
     </div>

@@ -26,6 +26,7 @@ export { PlacementActions } from './placements/PlacementActions';
 export { PlacementPanel } from './placements/PlacementPanel';
 export { useFollowRecord } from './placements/useFollowRecord';
 export type { usePlacing } from './placements/usePlacing';
+export { TextsSlip } from './texts/TextsSlip';
 export { Level } from './surface/Level';
 export { UnderCaret } from './surface/UnderCaret';
 export { keyOnBlank, stepTo } from './surface/blankKeys';

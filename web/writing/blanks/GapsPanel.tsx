@@ -68,9 +68,10 @@ export function GapsPanel({
         ))}
       </ol>
       <p className="mt-1">
-        <Key>F8</Key> goes to the next one{' '}
+        <Key>F8</Key> goes to the next one
         {gaps.some(({ kind }) => kind === 'confirm') && (
           <>
+            {' '}
             and <Key>Ctrl Enter</Key> confirms
           </>
         )}

@@ -1,5 +1,6 @@
 import { useState } from 'react';
-import type { Passage } from '#core/passage';
+import { textsOf } from '#core/draft';
+import { isEmptyPassage, type Passage } from '#core/passage';
 import { Button, Menu, Notice } from '../../ui';
 import { asPlain, copyPlain, copyRich, DOWNLOADS } from './download';
 
@@ -12,16 +13,11 @@ interface Props {
   reopening: boolean;
 }
 
-/** A finished text box by box, the text outside the boxes last; empty when it has no boxes. */
-function boxesOf({ content }: Passage): { name: string; passage: Passage }[] {
-  const boxes = content.flatMap((block) =>
-    block.type === 'box'
-      ? [{ name: block.attrs.name, passage: { type: 'doc' as const, content: block.content } }]
-      : [],
-  );
-  const rest = content.filter(({ type }) => type !== 'box');
-  if (boxes.length === 0) return [];
-  return [...boxes, { name: 'the text', passage: { type: 'doc', content: rest } }];
+/** The texts of a finished draft, each to be copied by itself: by its name. Empty where there is but one without a name. */
+function namedTexts(passage: Passage): { name: string; passage: Passage }[] {
+  const texts = textsOf(passage).filter((text) => text.name !== null || !isEmptyPassage(text.passage));
+  if (texts.every(({ name }) => name === null)) return [];
+  return texts.map((text) => ({ ...text, name: text.name ?? 'the text' }));
 }
 
 /** What can be done with a finished text: take it where it is needed, or open it again. */
@@ -41,7 +37,7 @@ export function FinishedPanel({ passage, language, title, reopen, reopening }: P
         <Button look="main" onClick={() => attempt('Copied, with its formatting.', copyRich(passage))}>
           Copy
         </Button>
-        {boxesOf(passage).map((box) => (
+        {namedTexts(passage).map((box) => (
           <Button key={box.name} onClick={() => attempt(`Copied ${box.name}.`, copyRich(box.passage))}>
             Copy {box.name}
           </Button>
