@@ -1,9 +1,10 @@
 import { z } from 'zod';
+import { EntryFileSchema } from '#core/entry';
 import { CaseFileSchema } from './files';
 import { define } from './route';
 import { DeletionSchema } from './wastebasket';
 
-/** Files that are kept with a case. */
+/** Files that are kept with a case, and those that go along with entries. */
 export const FILE_ROUTES = define({
   fileLimits: {
     method: 'get',
@@ -12,6 +13,32 @@ export const FILE_ROUTES = define({
     summary: 'The most bytes that a file may have here.',
     status: 200,
     response: z.object({ mostBytes: z.number().int() }),
+  },
+  sendEntryFile: {
+    method: 'post',
+    path: '/api/files',
+    access: 'member',
+    summary:
+      'Keeps a file for an entry that is being written: it waits some days for the entry to be saved with what is answered. Its name, percent-encoded, is in the header `Elderleaf-Name`.',
+    status: 201,
+    sends: 'application/octet-stream',
+    response: EntryFileSchema,
+  },
+  entryFile: {
+    method: 'get',
+    path: '/api/entries/:entry/files/:hash',
+    access: 'reader',
+    summary: 'What a file that goes along with an entry holds, or a range of its bytes.',
+    status: 200,
+    stream: 'application/octet-stream',
+  },
+  draftFile: {
+    method: 'get',
+    path: '/api/drafts/:draft/files/:hash',
+    access: 'given',
+    summary: 'What a file that goes along with a draft holds, or a range of its bytes.',
+    status: 200,
+    stream: 'application/octet-stream',
   },
   addCaseFile: {
     method: 'put',

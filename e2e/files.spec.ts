@@ -1,4 +1,4 @@
-import { draftOf, expect, openCase, test } from './test';
+import { draftOf, expect, expectAccessible, openCase, test } from './test';
 
 test('files kept with a case, by keyboard alone: added, opened, deleted and brought back; a colleague has them, words go on', async ({
   signedIn,
@@ -79,4 +79,61 @@ test('files that are all too large are refused before a case is made for them', 
   );
   await expect(page.getByRole('link', { name: /camera/ })).toHaveCount(0);
   await expect(told.getByRole('listitem')).toHaveCount(2);
+});
+
+test('a file goes along with an entry: placed, listed with the finished text, handed on and taken over by another', async ({
+  signedIn,
+  server,
+}, info) => {
+  const imke = await signedIn('Imke Tarrow');
+  const bank = (await (await imke.request.get(`${server.url}/api/bank`)).json()) as {
+    entries: { id: string; collection: string; content: { title: string } }[];
+  };
+  const entry = bank.entries.find(({ collection }) => collection === 'helpline')!;
+  await imke.goto(`${server.url}/bank/${entry.id}`);
+  const files = imke.getByRole('region', { name: 'Files', exact: true });
+  const leaflet = {
+    name: 'Finding a hoglet.txt',
+    mimeType: 'text/plain',
+    buffer: Buffer.from('Keep it warm.'),
+  };
+  const again = { ...leaflet, name: 'The same again.txt' };
+  const large = { name: 'Film.mp4', mimeType: 'video/mp4', buffer: Buffer.alloc(20_000_001, 1) };
+  await files.getByLabel('Files for this entry').setInputFiles([leaflet, again, large]);
+  // What holds the same is one file; what is too large keeps no other out.
+  await expect(files.getByRole('listitem')).toHaveText([/^Finding a hoglet\.txt.*13 bytes/]);
+  await expect(files.getByRole('alert')).toHaveText(
+    'Film.mp4 has 20 MB, and 20 MB is the most. It was not saved.',
+  );
+  await imke.keyboard.press('F9');
+  await expect(imke.getByText(/Saved as revision/)).toBeVisible();
+  await expect(files.getByRole('link', { name: /Finding a hoglet/ })).toBeVisible();
+  await expectAccessible(imke);
+
+  // Handed on it is in the file; Ruan, who has nothing of the helpline, takes it over and places it.
+  await imke.goto(`${server.url}/collections/helpline`);
+  const download = imke.waitForEvent('download');
+  await imke.getByRole('button', { name: 'Hand it on as a file' }).click();
+  const path = info.outputPath('helpline.json');
+  await (await download).saveAs(path);
+  const ruan = await signedIn('Ruan Pellow');
+  await ruan.goto(`${server.url}/bank/take-over`);
+  await ruan.getByLabel('Collection file').setInputFiles(path);
+  await ruan.getByRole('button', { name: /^Take over \d+ entries/ }).click();
+  await expect(ruan.getByRole('link', { name: 'See it in the bank' })).toBeVisible();
+  await ruan.getByRole('link', { name: 'Desk' }).click();
+  await ruan.getByRole('button', { name: 'New leaf' }).click();
+  await expect(draftOf(ruan)).toBeFocused();
+  await ruan.keyboard.press('F2');
+  await ruan.keyboard.type(entry.content.title);
+  await ruan
+    .getByRole('option', { name: new RegExp(`^${entry.content.title}`) })
+    .first()
+    .click();
+  const along = ruan.getByRole('list', { name: 'Files that go along' });
+  const address = await along.getByRole('link', { name: /Finding a hoglet/ }).getAttribute('href');
+  // It is to be had from the draft as soon as that is saved.
+  await expect
+    .poll(async () => (await ruan.request.get(`${server.url}${address}`)).text())
+    .toBe('Keep it warm.');
 });

@@ -10,7 +10,7 @@ import { collectionRoutes, sharingRoutes } from './collections';
 import { caseRoutes, draftRoutes } from './cases';
 import type { Context } from './context';
 import { eventRoutes, presenceRoutes } from './streams';
-import { fileRoutes } from './files';
+import { entryFileRoutes, fileRoutes } from './files';
 import { glossaryRoutes, useRoutes } from './glossaries';
 import { bind, errorHandler, headers, knownHost, nothingHere, sameOrigin } from './http';
 import { doubleRoutes } from './doubles';
@@ -93,6 +93,7 @@ export function makeApp(context: Context): Express {
     caseRoutes,
     draftRoutes,
     fileRoutes,
+    entryFileRoutes,
     doubleRoutes,
     phraseRoutes,
     personalRoutes,

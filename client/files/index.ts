@@ -1,3 +1,4 @@
 export { fileName, offerFile, textFile } from './files';
 export { readCollectionFile } from './readCollectionFile';
-export { sendFile } from './sendFile';
+export { collectionToHandOn, sendFilesAlong } from './handedOnFile';
+export { sendEntryFile, sendFile } from './sendFile';

@@ -45,25 +45,18 @@ function mergedList<T>(
   });
 }
 
-/**
- * Two changes of one entry made one: `mine` and `theirs` were both made from `base`. What only one of them changed is as
- * that one has it: title, purpose, each tag and cue, each field, condition and part of a wording on its own.
- */
-export function mergedEntry(base: EntryContent, mine: EntryContent, theirs: EntryContent): Merged {
-  const clashes: Clash[] = [];
-  const clash =
-    (about: Clash['about'], name = '') =>
-    () =>
-      void clashes.push({ about, name });
-  const three = <T>(get: (content: EntryContent) => readonly T[]) =>
-    [get(base), get(mine), get(theirs)] as const;
-  const one =
-    <T>(of: (item: T) => () => void): Resolve<T> =>
-    (was, my, their) =>
-      mergedOne(was, my, their, of((my ?? their ?? was)!));
+type Clashing = (about: Clash['about'], name?: string) => () => void;
+
+const eachBy =
+  <T>(of: (item: T) => () => void): Resolve<T> =>
+  (was, my, their) =>
+    mergedOne(was, my, their, of((my ?? their ?? was)!));
+
+/** Two changes of one wording made one, part by part. */
+function mergedWording(clash: Clashing): Resolve<Wording> {
   const part = (wording: string, isOnly: boolean) =>
-    one<Part>(({ name }) => clash('wording', isOnly ? wording : `${wording}, ${name}`));
-  const wording: Resolve<Wording> = (was, my, their) => {
+    eachBy<Part>(({ name }) => clash('wording', isOnly ? wording : `${wording}, ${name}`));
+  return (was, my, their) => {
     if (!my || !their) return mergedOne(was, my, their, clash('wording', (my ?? their ?? was)!.name));
     const [w, m, t] = [was ?? their, my, their];
     const parts = mergedList([w.parts, m.parts, t.parts], ({ id }) => id, part(m.name, m.parts.length === 1));
@@ -77,6 +70,21 @@ export function mergedEntry(base: EntryContent, mine: EntryContent, theirs: Entr
       parts: parts.length > 0 ? parts : m.parts,
     };
   };
+}
+
+/**
+ * Two changes of one entry made one: `mine` and `theirs` were both made from `base`. What only one of them changed is as
+ * that one has it: title, purpose, each tag and cue, each field, condition and part of a wording on its own.
+ */
+export function mergedEntry(base: EntryContent, mine: EntryContent, theirs: EntryContent): Merged {
+  const clashes: Clash[] = [];
+  const clash: Clashing =
+    (about, name = '') =>
+    () =>
+      void clashes.push({ about, name });
+  const three = <T>(get: (content: EntryContent) => readonly T[]) =>
+    [get(base), get(mine), get(theirs)] as const;
+  const wording = mergedWording(clash);
   const text = (about: 'title' | 'purpose' | 'note') =>
     mergedOne(base[about], mine[about], theirs[about], clash(about));
   const wordings = mergedList(
@@ -87,31 +95,37 @@ export function mergedEntry(base: EntryContent, mine: EntryContent, theirs: Entr
   const conditions = mergedList(
     three((content) => content.conditions ?? []),
     ({ id }) => id,
-    one(() => clash('condition')),
+    eachBy(() => clash('condition')),
   );
-  const { retired: _, ...others } = theirs;
+  const files = mergedList(
+    three((content) => content.files ?? []),
+    ({ hash }) => hash,
+    eachBy(() => clash('files')),
+  );
+  const { retired: _, files: __, ...others } = theirs;
   const retired = mergedOne(base.retired, mine.retired, theirs.retired, clash('state'));
   return {
     content: {
       ...others,
       ...(retired && { retired }),
+      ...(files.length > 0 && { files }),
       title: text('title'),
       purpose: text('purpose'),
       note: text('note'),
       tags: mergedList(
         three((content) => content.tags),
         (tag) => tag,
-        one(() => clash('tags')),
+        eachBy(() => clash('tags')),
       ),
       cues: mergedList(
         three((content) => content.cues),
         (cue) => cue.text,
-        one(() => clash('cues')),
+        eachBy(() => clash('cues')),
       ),
       fields: mergedList(
         three((content) => content.fields),
         ({ id }) => id,
-        one(({ name }) => clash('field', name)),
+        eachBy(({ name }) => clash('field', name)),
       ),
       ...(conditions.length > 0 || theirs.conditions ? { conditions } : {}),
       wordings: wordings.length > 0 ? wordings : mine.wordings,

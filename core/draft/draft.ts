@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { CalendarDateSchema, TimeOfDaySchema } from '#core/calendar';
-import { FieldSchema, NamedConditionSchema } from '#core/entry';
+import { EntryFileSchema, FieldSchema, NamedConditionSchema } from '#core/entry';
 import { PERSONS } from '#core/language';
 import { emptyPassage, KeyIdSchema, PassageSchema, type Passage } from '#core/passage';
 import { ValueSchema } from '#core/record';
@@ -37,6 +37,9 @@ export type Answer = z.infer<typeof AnswerSchema>;
 /** Answers by the ids of the fields they fill. */
 export type Answers = Record<string, Answer>;
 
+/** So many files go along with a placement at the most: those of the entry, and of the entries within it. */
+export const MOST_PLACED_FILES = 40;
+
 /**
  * One use of an entry in a draft. It carries the fields of the revision it was placed from, so that it stays
  * alive when the entry changes, is deleted, or is no longer shared with this member.
@@ -55,6 +58,8 @@ export const PlacementSchema = z.object({
   day: CalendarDateSchema.optional(),
   // The newest revision of its entry that was seen and not wanted: it is not offered again.
   keptAgainst: z.int32().min(1).optional(),
+  // The files that go along with the entry.
+  files: z.array(EntryFileSchema).max(MOST_PLACED_FILES).optional(),
   // The texts that the wording's other parts went to, such as Subject: what stands there is not the wording itself.
   parts: z.array(z.string().max(60)).max(50).optional(),
   // Answered last for the same person, and offered again: by the field's id.

@@ -1,4 +1,5 @@
-export { DraftDocumentSchema, emptyDraft } from './draft';
+export { DraftDocumentSchema, emptyDraft, MOST_PLACED_FILES } from './draft';
+export { filesAlong } from './filesAlong';
 export type { DraftDocument, Answer, Answers, Placement, Placements } from './draft';
 export { languageOf } from './languageOf';
 export { placementOf } from './placementOf';

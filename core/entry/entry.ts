@@ -3,6 +3,7 @@ import { LanguageTagSchema } from '#core/language';
 import { PassageSchema, JOINS } from '#core/passage';
 import { CueSchema } from '#core/cue';
 import { NamedConditionSchema } from './condition';
+import { EntryFilesSchema } from './entryFile';
 import { FieldSchema } from './field';
 
 const PartSchema = z.object({
@@ -35,6 +36,8 @@ export const EntryContentSchema = z.object({
   retired: z.literal(true).optional(),
   // When its optional passages stand; the wordings name them by id.
   conditions: z.array(NamedConditionSchema).max(200).optional(),
+  // They go along wherever it is placed.
+  files: EntryFilesSchema.optional(),
 });
 
 export type EntryContent = z.infer<typeof EntryContentSchema>;

@@ -1,5 +1,13 @@
 export { EntryContentSchema } from './entry';
 export type { EntryContent, Wording, Part } from './entry';
+export {
+  EntryFileSchema,
+  EntryFilesSchema,
+  MOST_ENTRY_FILES,
+  MOST_ENTRY_FILE_BYTES,
+  notYetIn,
+  type EntryFile,
+} from './entryFile';
 export { FieldSchema, NEVER_ASKED, WRITER_DETAILS } from './field';
 export type {
   Field,

@@ -1,5 +1,13 @@
 import { cutTo } from '#core/language';
-import { renameField, type Condition, type EntryContent, type Field, type Wording } from '#core/entry';
+import {
+  notYetIn,
+  renameField,
+  type Condition,
+  type EntryContent,
+  type EntryFile,
+  type Field,
+  type Wording,
+} from '#core/entry';
 import { isLine, linesOf, type Block, type Inline, type Mark, type Passage } from '#core/passage';
 
 /**
@@ -84,6 +92,7 @@ const ownSize = (passage: Passage): number =>
 class Gathering {
   readonly fields: Field[];
   readonly conditions: { id: string; when: Condition }[];
+  readonly files: EntryFile[];
   /** How many inlines may still be put in. */
   private left = MOST_INCLUDED;
 
@@ -94,6 +103,7 @@ class Gathering {
   ) {
     this.fields = [...content.fields];
     this.conditions = [...(content.conditions ?? [])];
+    this.files = [...(content.files ?? [])];
   }
 
   private bring(entry: string, content: EntryContent): void {
@@ -105,6 +115,7 @@ class Gathering {
     for (const { id, when } of content.conditions ?? [])
       if (!known.has(own(entry, id)))
         this.conditions.push({ id: own(entry, id), when: ownCondition(entry, when) });
+    this.files.push(...notYetIn(this.files, content.files));
   }
 
   /** The words of an included entry as blocks, its own includes resolved; none when it is not to be had. */
@@ -154,7 +165,7 @@ function mapInlines(blocks: readonly Block[], change: (inline: Inline) => Inline
 
 /**
  * An entry with the entries it includes put in: their words at their place, their fields and conditions beside its
- * own, under ids of their own. Of each the wording in the same language is taken, and of that the last part. An entry
+ * own, under ids of their own, and their files. Of each the wording in the same language is taken, and of that the last part. An entry
  * that cannot be found, or stands in a ring, brings nothing. The same content where nothing is included.
  */
 export function withIncludes(content: EntryContent, wording: Wording, find: FindEntry): EntryContent {
@@ -165,9 +176,9 @@ export function withIncludes(content: EntryContent, wording: Wording, find: Find
     const passage: Passage = { type: 'doc', content: blocks.length ? blocks : [{ type: 'paragraph' }] };
     return { ...part, passage };
   });
-  const { fields, conditions } = gathering;
+  const { fields, conditions, files } = gathering;
   const wordings = content.wordings.map((one) => (one === wording ? { ...wording, parts } : one));
-  return { ...content, fields, conditions, wordings };
+  return { ...content, fields, conditions, wordings, ...(files.length > 0 && { files }) };
 }
 
 /**

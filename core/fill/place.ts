@@ -1,4 +1,4 @@
-import type { Answers, Placement } from '#core/draft';
+import { MOST_PLACED_FILES, type Answers, type Placement } from '#core/draft';
 import type { EntryContent, Field, Wording } from '#core/entry';
 import {
   joinOf,
@@ -111,6 +111,7 @@ export function place(request: PlaceRequest): Placed {
     },
     day: today,
     ...(conditions?.length ? { conditions } : {}),
+    ...(content.files?.length ? { files: content.files.slice(0, MOST_PLACED_FILES) } : {}),
     ...(wording.parts.length > 1 ? { parts: wording.parts.slice(0, -1).map(({ name }) => name) } : {}),
     ...offeredTo(fields, request.last),
   };

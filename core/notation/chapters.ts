@@ -14,6 +14,7 @@ export interface Chapter {
     | 'note'
     | 'tags'
     | 'cues'
+    | 'files'
     | 'field'
     | 'order'
     | 'condition'
@@ -30,7 +31,18 @@ export interface Chapter {
  * parts read the same. What says nothing is left out.
  */
 export function chaptersOf(content: EntryContent): Map<string, Chapter> {
-  const { title, purpose, note, tags, cues, fields, conditions = [], wordings, retired } = content;
+  const {
+    title,
+    purpose,
+    note,
+    tags,
+    cues,
+    fields,
+    conditions = [],
+    wordings,
+    retired,
+    files = [],
+  } = content;
   const chapters = new Map<string, Chapter>();
   const put = (key: string, about: Chapter['about'], text: string, name = '') => {
     if (text !== '') chapters.set(key, { about, name, text });
@@ -41,6 +53,7 @@ export function chaptersOf(content: EntryContent): Map<string, Chapter> {
   put('note', 'note', note);
   put('tags', 'tags', tags.join(', '));
   put('cues', 'cues', cues.map((cue) => cueLine(cue).replace(/^cue:? ?/, '')).join('\n'));
+  put('files', 'files', files.map(({ name, bytes }) => `${name} (${bytes} bytes)`).join('\n'));
   for (const wording of wordings) {
     put(`language ${wording.id}`, 'language', wording.language, wording.name);
     put(`joins ${wording.id}`, 'joins', wording.joins ? JOINS_IN_WORDS[wording.joins] : '', wording.name);

@@ -1,6 +1,7 @@
 import {
   EntryContentSchema,
   type EntryContent,
+  type EntryFile,
   type Field,
   type NamedCondition,
   type Part,
@@ -43,9 +44,24 @@ function wordingLines(wording: Wording, at: number, content: EntryContent): stri
   ];
 }
 
+/** A file that goes along: what names it for the store, then what it is called. */
+const fileLine = ({ hash, bytes, media, name }: EntryFile): string =>
+  `file ${hash} ${bytes} ${named(media)}: ${valueOf(name)}`;
+
 /** An entry as plain text in the compact notation (docs/NOTATION.md); `readEntry` makes the same entry of it. */
 export function writeEntry(content: EntryContent): string {
-  const { title, purpose, note, tags, cues, fields, conditions = [], wordings, retired } = content;
+  const {
+    title,
+    purpose,
+    note,
+    tags,
+    cues,
+    fields,
+    conditions = [],
+    wordings,
+    retired,
+    files = [],
+  } = content;
   return [
     `title: ${valueOf(title)}`,
     ...(retired ? ['state: retired'] : []),
@@ -53,6 +69,7 @@ export function writeEntry(content: EntryContent): string {
     ...pair('note', note),
     ...tags.map((tag) => `tag: ${valueOf(tag)}`),
     ...cues.map(cueLine),
+    ...files.map(fileLine),
     '',
     ...fields.flatMap((field, at) => [
       ...writeField(field, nameAndId(field, fields.slice(0, at)), fields),
@@ -143,6 +160,7 @@ class EntryReader {
     else if (key === 'state' && words === 'retired') this.content.retired = true;
     else if (key === 'tag') this.content.tags.push(words);
     else if (/^cue\b/.test(key)) this.content.cues.push({ text: words, ...cueRules(key, line) });
+    else if (/^file /.test(key)) this.content.files = [...(this.content.files ?? []), fileIn(line, words)];
     else if (/^when /.test(key)) {
       const cursor = new Cursor(line);
       cursor.take(/when /);
@@ -223,6 +241,16 @@ function partHead(line: SourceLine, wording: Wording): Omit<Part, 'passage'> {
   const id = bracketed(cursor) ?? freeId(name, new Set(wording.parts.map((part) => part.id)));
   cursor.end();
   return { id, name };
+}
+
+/** A file that goes along, of the line that names it. */
+function fileIn(line: SourceLine, name: string): EntryFile {
+  const cursor = new Cursor(line);
+  cursor.take(/file /);
+  const hash = cursor.take(/[0-9a-f]{64}/) ?? cursor.wanted('the 64 signs that name a file');
+  const bytes = cursor.spaces().number();
+  const media = cursor.spaces().name();
+  return { hash, bytes, media, name };
 }
 
 const isYes: Record<string, boolean> = { yes: true, no: false };

@@ -19,5 +19,7 @@ export const CollectionFileSchema = z.object({
   /** From the top down: the collection itself first. */
   collections: CollectionsInFileSchema,
   entries: z.array(z.object({ id, collection: id, content: EntryContentSchema })).max(MOST_HANDED_ON),
+  /** What goes along with its entries: by the SHA-256 that they name it by, in Base64 (RFC 4648). */
+  files: z.array(z.object({ hash: z.string(), data: z.string() })).optional(),
 });
 export type CollectionFile = z.infer<typeof CollectionFileSchema>;

@@ -204,9 +204,25 @@ export const anyEntry: fc.Arbitrary<EntryContent> = anyFields.chain((fields) =>
         conditions,
         wordings: fc.oneof(fc.tuple(wording('main')), fc.tuple(wording('main'), wording('cy'))),
         retired: fc.boolean(),
+        files: fc.constantFrom<NonNullable<EntryContent['files']>>(
+          [],
+          [
+            {
+              hash: 'a'.repeat(64),
+              name: 'First aid: hedgehogs.pdf',
+              media: 'application/pdf',
+              bytes: 20_480,
+            },
+          ],
+          [
+            { hash: 'b'.repeat(64), name: '"map" {2}.png', media: 'image/png', bytes: 0 },
+            { hash: 'c'.repeat(64), name: 'round.ogg', media: 'audio/ogg; codecs=opus', bytes: 7 },
+          ],
+        ),
       })
-      .map(({ conditions: some, retired, ...content }) => ({
+      .map(({ conditions: some, retired, files, ...content }) => ({
         ...content,
+        ...(files.length > 0 && { files }),
         ...(some.length > 0 && { conditions: some }),
         ...(retired && { retired }),
       }));

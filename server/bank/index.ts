@@ -2,6 +2,7 @@ export { announceChanges } from './announceEntry';
 export { depart, holdCollections, nextChange } from './bankChanges';
 export { bankRoutes } from './bankRoutes';
 export { changing, changingReach, holdTree, mustBeAt, mustKeepIt } from './changingCollections';
+export { filesInSight } from './entryFiles';
 export { writeWords, writeMissingWords } from './entryWords';
 export { mustSeeHistory } from './history';
 export { leavingNoneUnkept } from './keeping';

@@ -6,6 +6,7 @@ import { type Queries, collections, cues, entries, entryMoves } from '../db';
 import { notFound, Refusal } from '../http';
 import { writeTrailLines } from '../trail';
 import { depart, holdCollections, nextChange } from './bankChanges';
+import { holdEntryFiles } from './entryFiles';
 import { moveWords } from './entryWords';
 import { rightsFor } from './rights';
 import { isSavedAlready, mustBeSound, tellingClashes, toEntry, typedCues } from './saveEntry';
@@ -201,6 +202,7 @@ export async function changeEntries(
       for (const { entry: id, content } of changes)
         await mustIncludeSoundly(tx, { member, collection: byId.get(id)!.collection, id, content });
       await saveStates(tx, states);
+      await holdEntryFiles(tx, member, states);
       const now = states.map(({ entry, ...state }) => ({ ...byId.get(entry)!, ...state }));
       await indexAll(tx, now);
       await writeTrailLines(

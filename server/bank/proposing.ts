@@ -4,6 +4,7 @@ import type { Proposal } from '#contracts';
 import type { Context } from '../context';
 import { type Queries, entries, proposals } from '../db';
 import { notFound, Refusal } from '../http';
+import { holdEntryFiles } from './entryFiles';
 import { rightOn, visibleEntry } from './rights';
 import { mustBeSound } from './saveEntry';
 
@@ -50,6 +51,7 @@ export async function propose(
   const before = await proposedBefore(tx, member, entry.id, body);
   if (before !== undefined) return before;
   const { content, reason, base } = body;
+  await holdEntryFiles(tx, member, [{ entry: entry.id, content }]);
   const row = { id: context.newId(), entry: entry.id, content, reason, base, state: 'open' as const };
   await tx.insert(proposals).values({ ...row, proposedBy: member, proposedAt: context.now() });
   return row.id;

@@ -9,6 +9,7 @@ import { type Queries, collections, cues, entries, revisions } from '../db';
 import { Refusal } from '../http';
 import { writeTrail } from '../trail';
 import { nextChange } from './bankChanges';
+import { holdEntryFiles } from './entryFiles';
 import { writeWords } from './entryWords';
 import { keptEntry, mustKeep, visibleEntry } from './rights';
 import { mustIncludeSoundly } from './soundIncludes';
@@ -159,6 +160,7 @@ export async function insertEntry(
         .insert(entries)
         .values({ id, collection, ...saved, ...varying, change: await nextChange(tx, collection) });
       await tx.insert(revisions).values({ entry: id, ...saved });
+      await holdEntryFiles(tx, member, [{ entry: id, content }]);
       await indexEntry(tx, collection, id, content);
       const done = {
         by: member,
@@ -220,6 +222,7 @@ export async function updateEntry(
         throw new Refusal('moved-on', detail, { current: toEntry(await visibleEntry(tx, member, id)) });
       }
       await tx.insert(revisions).values({ entry: id, ...saved });
+      await holdEntryFiles(tx, member, [{ entry: id, content }]);
       await indexEntry(tx, entry.collection, id, content);
       const subject = content.title;
       const done = { by: member, act: 'entry-changed' as const, subject, detail: reason };

@@ -8,6 +8,7 @@ import { Refusal } from '../http';
 import { writeTrail } from '../trail';
 import { nextChange } from './bankChanges';
 import { holdTree, mustKeepIt } from './changingCollections';
+import { holdEntryFiles } from './entryFiles';
 import { makeCollection } from './makeCollection';
 import { mustFindRoom } from './placeCollection';
 import { changeEntries } from './manyEntries';
@@ -110,6 +111,11 @@ async function insertAll(
   await keepRevisions(
     tx,
     rows.map(({ id, content }) => ({ entry: id, content, ...saved })),
+  );
+  await holdEntryFiles(
+    tx,
+    member,
+    rows.map(({ id, content }) => ({ entry: id, content })),
   );
   await indexAll(tx, rows);
   for (const { id, collection, content } of rows)

@@ -6,6 +6,7 @@ import { excerpt, plainText } from '#core/passage';
 import type { Context } from '../context';
 import { type Queries, casesGiven, drafts } from '../db';
 import { notFound } from '../http';
+import { holdDraftFiles } from './draftFiles';
 import { givenCase, ownDraft, toDraft, toGoOnWith } from './caseAccess';
 
 type DraftRow = typeof drafts.$inferSelect;
@@ -89,8 +90,12 @@ export async function beginDraft(
   if (source && source.case !== of) throw notFound();
   const document = source ? copiedDraft(source.document, { record, today }) : emptyDraft();
   const row = newDraftRow(context, member, of, { id, title, document });
-  const made = await db.insert(drafts).values(row).onConflictDoNothing().returning({ id: drafts.id });
-  if (made.length > 0) await context.events.tell(member, { type: 'case-changed', case: of });
+  const isNew = await db.transaction(async (tx) => {
+    const made = await tx.insert(drafts).values(row).onConflictDoNothing().returning({ id: drafts.id });
+    if (made.length > 0) await holdDraftFiles(tx, member, id, document);
+    return made.length > 0;
+  });
+  if (isNew) await context.events.tell(member, { type: 'case-changed', case: of });
   const begun = await ownDraft(db, member, id);
   if (begun.case !== of) throw notFound();
   return toDraft(begun);

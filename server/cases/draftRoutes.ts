@@ -9,6 +9,7 @@ import { cases, casesGiven, drafts, type Queries } from '../db';
 import { bind, notFound, Refusal } from '../http';
 import { beginDraft, nameDraft, openDraft, toldOf } from './beginDraft';
 import { givenCase, ownDraft, toDraft } from './caseAccess';
+import { holdDraftFiles } from './draftFiles';
 import { keepState, stateOf, statesOf } from './draftStates';
 
 type Change = Partial<Pick<typeof drafts.$inferInsert, 'document' | 'excerpt' | 'words' | 'state'>>;
@@ -118,9 +119,10 @@ export function draftRoutes(router: Router, context: Context): void {
       throw new Refusal('not-allowed', 'This draft is finished: reopen it to change it.');
     const { document, over } = body;
     const values = { document, ...toldOf(document) };
-    return change(context, member.id, draft.id, version, values, (tx) =>
-      keepState(context, tx, draft.id, draft.document, over ? 'saved-over' : 'written'),
-    );
+    return change(context, member.id, draft.id, version, values, async (tx) => {
+      await holdDraftFiles(tx, member.id, draft.id, document);
+      await keepState(context, tx, draft.id, draft.document, over ? 'saved-over' : 'written');
+    });
   });
 
   bind(router, context, 'finishDraft', async ({ member, params, version }) => {

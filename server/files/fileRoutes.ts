@@ -1,31 +1,15 @@
 import { and, eq, isNull } from 'drizzle-orm';
-import type { Request, Router } from 'express';
-import { MOST_NAME } from '#contracts';
-import { cutTo } from '#core/language';
+import type { Router } from 'express';
 import { filesOfCase, givenCase, tellOfCase } from '../cases';
 import type { Context } from '../context';
 import { caseFiles, fileContents } from '../db';
-import { bind, mustBeStorable, notFound, Refusal } from '../http';
+import { bind, notFound, Refusal } from '../http';
 import { deleteFile, oneUndoable } from '../wastebasket';
 import { keepFile } from './keepFile';
+import { nameIn } from './nameIn';
 import { serveFile } from './serveFile';
 
 const ID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
-
-/** What a file is called: without the folders it lay in and without signs that no name has. Throws where nothing is left. */
-function nameIn(request: Request): string {
-  let name: string;
-  try {
-    name = decodeURIComponent(request.get('Elderleaf-Name') ?? '');
-  } catch {
-    throw new Refusal('bad-request', 'Elderleaf-Name must be the name of the file, percent-encoded.');
-  }
-  mustBeStorable(name);
-  const last = name.split(/[\\/]/).at(-1)!;
-  const plain = cutTo(last.replace(/\p{C}+/gu, ' ').trim(), MOST_NAME);
-  if (plain === '') throw new Refusal('not-valid', 'Say what the file is called. It was not saved.');
-  return plain;
-}
 
 /** Files that are kept with cases. */
 export function fileRoutes(router: Router, context: Context): void {

@@ -1,2 +1,3 @@
 export { dropUnusedFiles } from './dropUnusedFiles';
+export { entryFileRoutes } from './entryFileRoutes';
 export { fileRoutes } from './fileRoutes';

@@ -6,15 +6,14 @@ import { caseFiles, fileContents, type Queries } from '../db';
 import { FileTooLarge, mediaOf, type StagedFile } from '../fileStore';
 import { Refusal } from '../http';
 
-/** A file that comes in: what its sender names it, what it is called, and its bytes as they come. */
+/** A file that comes in: what it is called, and its bytes as they come. */
 export interface ComingFile {
-  id: string;
   name: string;
   source: AsyncIterable<Uint8Array>;
 }
 
 /** Keeps what came in, or holds what is kept already; in the transaction that goes on to name it. */
-async function keepContent(tx: Queries, now: Date, staged: StagedFile, media: string): Promise<void> {
+export async function keepContent(tx: Queries, now: Date, staged: StagedFile, media: string): Promise<void> {
   const { hash, bytes } = staged;
   // The row is held whether it is new or not: nobody lets go of its bytes until this is done.
   await tx
@@ -34,12 +33,16 @@ async function mustHaveRoom(db: Queries, of: string): Promise<void> {
 }
 
 /** Takes a file in whole. Throws in words where it is too large, and what is thrown where its sender went away. */
-async function stage({ files, settings }: Context, { name, source }: ComingFile): Promise<StagedFile> {
+export async function stage(
+  { files }: Context,
+  { name, source }: ComingFile,
+  mostBytes: number,
+): Promise<StagedFile> {
   try {
-    return await files.stage(source, settings.fileBytes);
+    return await files.stage(source, mostBytes);
   } catch (error) {
     if (!(error instanceof FileTooLarge)) throw error;
-    const most = settings.fileBytes / 1_000_000;
+    const most = mostBytes / 1_000_000;
     throw new Refusal('too-large', `${name} is larger than ${most} MB. It was not saved.`);
   }
 }
@@ -52,14 +55,14 @@ export async function keepFile(
   context: Context,
   member: Member,
   of: string,
-  coming: ComingFile,
+  coming: ComingFile & { id: string },
 ): Promise<CaseFile> {
   const { db } = context;
   await givenCase(db, member.id, of);
   const [there] = await filesOfCase(db, of, coming.id);
   if (there) return there;
   await mustHaveRoom(db, of);
-  const staged = await stage(context, coming);
+  const staged = await stage(context, coming, context.settings.fileBytes);
   try {
     const media = await mediaOf(staged.head, coming.name);
     await db.transaction(async (tx) => {

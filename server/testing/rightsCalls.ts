@@ -3,6 +3,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import type { Collection, Draft, Entry, RouteName } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
+import type { EntryFile } from '#core/entry';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
 import { members } from '../db';
 import { deleting, deletionIn, keep, wording } from './entryCalls';
@@ -37,6 +38,13 @@ const caseFile = async (): Promise<Asked> => {
     .set(FILE)
     .send(Buffer.from('notes'));
   return { params };
+};
+
+/** An entry of the ward with which a file goes along. */
+const entryWithFile = async () => {
+  const { keeper } = world.callers;
+  const file = await bodyOf<EntryFile>(keeper.post('/api/files').set(FILE).send(Buffer.from('map')));
+  return bodyOf<Entry>(keep(keeper, 'ward', { ...wording(name(), 'See the map.'), files: [file] }));
 };
 
 let made = 0;
@@ -257,6 +265,26 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
     }),
   earlierUses: draft,
   openDraft: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
+  sendEntryFile: async () => Promise.resolve({ body: Buffer.from('map'), headers: FILE }),
+  entryFile: async () => {
+    const { id, content } = await entryWithFile();
+    return { params: { entry: id, hash: content.files![0]!.hash } };
+  },
+  draftFile: async () => {
+    const { id, content } = await entryWithFile();
+    const { params, version } = await draft();
+    const { files } = content;
+    const placement = { entry: id, revision: 1, title: 'With a map', cue: null, wording: 'main', files };
+    const placed = { ...placement, language: 'en-GB', fields: [], answers: {} };
+    const marks = [{ type: 'placed', attrs: { placement: 'p' } }];
+    const words = [{ type: 'paragraph', content: [{ type: 'text', text: 'See the map.', marks }] }];
+    const document = { type: 'doc', attrs: { placements: { p: placed } }, content: words };
+    await world.callers.keeper
+      .put(`/api/drafts/${params.draft}`)
+      .set('If-Match', `"${version}"`)
+      .send({ document });
+    return { params: { ...params, hash: files![0]!.hash } };
+  },
   addCaseFile: async () =>
     Promise.resolve({
       params: { case: 'swan-keel', file: randomUUID() },

@@ -17,7 +17,7 @@ async function caseFor(files: readonly File[]): Promise<string> {
 
 /** Refuses files of which none is small enough, before a case is made for them. */
 async function mustFitOne(files: readonly File[]): Promise<void> {
-  const tried = await Promise.allSettled(files.map(mustFit));
+  const tried = await Promise.allSettled(files.map((file) => mustFit(file)));
   const [first] = tried;
   if (first?.status === 'rejected' && tried.every(({ status }) => status === 'rejected')) throw first.reason;
 }

@@ -4,7 +4,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import type { Collection, CollectionSettings } from '#contracts';
 import { within } from '#core/rights';
 import { call, inWords } from '#client/api';
-import { fileName, offerFile, textFile } from '#client/files';
+import { collectionToHandOn, fileName, offerFile, textFile } from '#client/files';
 import { useBank, KEYS, queryClient, useBankIndex, useKinds } from '../api';
 import type { BankIndex } from '#core/bank';
 import { Figure, NothingHere } from '../shell';
@@ -95,7 +95,7 @@ function Drop({ collection, entries, inside }: DropProps) {
 /** The whole collection as a file, for another team. */
 function HandOn({ collection: { id, name } }: { collection: Collection }) {
   const handOn = useMutation({
-    mutationFn: () => call('handOn', { params: { collection: id } }),
+    mutationFn: () => collectionToHandOn(id),
     onSuccess: (file) =>
       offerFile(textFile(JSON.stringify(file), 'application/json'), fileName(name, 'json')),
   });

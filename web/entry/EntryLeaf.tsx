@@ -4,6 +4,7 @@ import { Figure, useLiveKeys } from '../shell';
 import { Button, Key, SelectField, TextField } from '../ui';
 import type { BankIndex } from '#core/bank';
 import { CuesEditor, WrittenClashes } from '../cues';
+import { EntryFiles } from './EntryFiles';
 import { EntryMargin } from './EntryMargin';
 import { FieldsEditor } from './fields/FieldsEditor';
 import type { Target } from './useEntryChange';
@@ -255,6 +256,7 @@ export function EntryLeaf({ index, target, setCollection }: Props) {
           />
         </section>
         <Cues index={index} editing={editing} />
+        <EntryFiles editing={editing} />
         {editable && <Foot editing={editing} />}
       </form>
     </Figure>

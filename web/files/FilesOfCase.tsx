@@ -1,11 +1,11 @@
 import { useMutation } from '@tanstack/react-query';
-import { useRef, useState, type DragEvent } from 'react';
+import { useState } from 'react';
 import { pathFor, type Case, type CaseFile, type Deletion } from '#contracts';
 import { call } from '#client/api';
 import { instantInWords } from '#client/clock';
 import { bytesInWords } from '#core/language';
 import { KEYS, queryClient } from '../api';
-import { Button, Notice, Refused } from '../ui';
+import { AddFiles, Button, DropArea, Notice, Refused } from '../ui';
 import { FilesOnTheirWay } from './FilesOnTheirWay';
 import { mediaInWords } from './mediaInWords';
 import { useSendFiles } from './useSendFiles';
@@ -89,53 +89,27 @@ interface Props {
 
 /** The files kept with a case, folded to their number; where others are added, chosen or dropped. */
 export function FilesOfCase({ one, giveKeys }: Props) {
-  const picker = useRef<HTMLInputElement>(null);
-  const [isOver, setOver] = useState(false);
   const [isOpen, setOpen] = useState(false);
   const sending = useSendFiles();
   const deleting = useDeleteFile(one, giveKeys);
-  const take = async (files: FileList | null) => {
+  const take = (files: File[]) => {
     setOpen(true);
-    await sending.send(one.id, [...(files ?? [])]);
-  };
-  const onDrop = (event: DragEvent) => {
-    event.preventDefault();
-    setOver(false);
-    void take(event.dataTransfer.files);
+    void sending.send(one.id, files);
   };
   const count = one.files.length;
   return (
-    <section
+    <DropArea
       aria-label="Files of this case"
       data-print="no"
-      onDragOver={(event) => {
-        event.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={onDrop}
-      className={`flex flex-wrap items-baseline gap-x-4 gap-y-1 ${isOpen ? 'basis-full' : ''} ${isOver ? 'bg-flower' : ''}`}
+      take={take}
+      className={`flex flex-wrap items-baseline gap-x-4 gap-y-1 ${isOpen ? 'basis-full' : ''}`}
     >
       {count > 0 && (
         <Button look="text" aria-expanded={isOpen} onClick={() => setOpen((now) => !now)}>
           Files, {count.toLocaleString()}
         </Button>
       )}
-      <Button look="text" onClick={() => picker.current?.click()}>
-        Add files
-      </Button>
-      <input
-        ref={picker}
-        type="file"
-        multiple
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Files for this case"
-        onChange={(event) => {
-          void take(event.target.files);
-          event.target.value = '';
-        }}
-      />
+      <AddFiles label="Files for this case" take={take} />
       {isOpen && count > 0 && (
         <ul className="grid max-h-52 basis-full grid-cols-[minmax(0,1fr)] gap-0.5 overflow-y-auto">
           {one.files.map((file) => (
@@ -153,6 +127,6 @@ export function FilesOfCase({ one, giveKeys }: Props) {
         <FilesOnTheirWay sending={sending} />
         <DeletedFile deleting={deleting} />
       </div>
-    </section>
+    </DropArea>
   );
 }

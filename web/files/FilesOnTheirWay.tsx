@@ -1,8 +1,8 @@
 import { Button, Refused } from '../ui';
-import type { useSendFiles } from './useSendFiles';
+import type { SendingFiles } from './useSendFiles';
 
 /** Files that are being sent, each with how far it is and a way to stop it; and those that were not kept, with why. */
-export function FilesOnTheirWay({ sending }: { sending: ReturnType<typeof useSendFiles> }) {
+export function FilesOnTheirWay({ sending }: { sending: SendingFiles }) {
   const { onTheirWay, notKept, stop } = sending;
   if (onTheirWay.length === 0 && notKept.length === 0) return null;
   return (

@@ -1,4 +1,5 @@
+export { FilesAlong } from './FilesAlong';
 export { FilesOfCase } from './FilesOfCase';
 export { FilesOnTheirWay } from './FilesOnTheirWay';
 export { mediaInWords } from './mediaInWords';
-export { mustFit, useSendFiles } from './useSendFiles';
+export { mustFit, useSendEntryFiles, useSendFiles } from './useSendFiles';

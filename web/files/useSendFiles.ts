@@ -1,7 +1,8 @@
 import { useRef, useState } from 'react';
 import type { CaseFile } from '#contracts';
 import { call, UnreadableFile } from '#client/api';
-import { sendFile } from '#client/files';
+import { sendEntryFile, sendFile } from '#client/files';
+import { MOST_ENTRY_FILE_BYTES, type EntryFile } from '#core/entry';
 import { bytesInWords } from '#core/language';
 import { KEYS, queryClient } from '../api';
 
@@ -18,53 +19,87 @@ export interface FileNotKept {
   error: unknown;
 }
 
-/** Refuses a file that the server would, before any of it is sent. Throws an UnreadableFile that says how large it may be. */
-export async function mustFit(file: File): Promise<void> {
+/**
+ * Refuses a file that the server would, before any of it is sent: one larger than files may be here, or than `most` bytes where
+ * that is less. Throws an UnreadableFile that says how large it may be.
+ */
+export async function mustFit(file: File, most = Infinity): Promise<void> {
   const { mostBytes } = await queryClient.fetchQuery({
     queryKey: KEYS.fileLimits,
     queryFn: () => call('fileLimits'),
     staleTime: Infinity,
   });
-  if (file.size <= mostBytes) return;
-  const [size, most] = [file.size, mostBytes].map((bytes) => bytesInWords(bytes, navigator.language));
-  throw new UnreadableFile(`${file.name} has ${size}, and ${most} is the most. It was not saved.`);
+  const limit = Math.min(most, mostBytes);
+  if (file.size <= limit) return;
+  const [size, allowed] = [file.size, limit].map((bytes) => bytesInWords(bytes, navigator.language));
+  throw new UnreadableFile(`${file.name} has ${size}, and ${allowed} is the most. It was not saved.`);
 }
 
-/** Sends files to be kept with cases, one after another, and tells how far each is. One that is refused keeps no other out. */
-export function useSendFiles() {
+type SendOne<Kept> = (id: string, file: File, sending: Parameters<typeof sendFile>[3]) => Promise<Kept>;
+
+/** Sends files one after another, and tells how far each is. One that is refused keeps no other out. */
+function useSending() {
   const [onTheirWay, setOnTheirWay] = useState<readonly FileOnItsWay[]>([]);
   const [notKept, setNotKept] = useState<readonly FileNotKept[]>([]);
   const stops = useRef(new Map<string, AbortController>());
 
-  const sendOne = async (of: string, id: string, file: File): Promise<CaseFile | null> => {
+  const sendOne = async <Kept>(id: string, file: File, one: SendOne<Kept>): Promise<Kept | null> => {
     const stop = stops.current.get(id)!;
     const progress = (share: number) =>
-      setOnTheirWay((now) => now.map((one) => (one.id === id ? { ...one, share } : one)));
+      setOnTheirWay((now) => now.map((each) => (each.id === id ? { ...each, share } : each)));
     try {
-      await mustFit(file);
-      return await sendFile(of, id, file, { progress, signal: stop.signal });
+      return await one(id, file, { progress, signal: stop.signal });
     } catch (error) {
       setNotKept((now) => [...now, { id, error }]);
       return null;
     } finally {
       stops.current.delete(id);
-      setOnTheirWay((now) => now.filter((one) => one.id !== id));
+      setOnTheirWay((now) => now.filter((each) => each.id !== id));
     }
   };
 
-  /** Sends files to one case; gives those that are kept. */
-  const send = async (of: string, files: readonly File[]): Promise<CaseFile[]> => {
+  /** Sends each by `one`; gives those that are kept. */
+  const sendAll = async <Kept>(files: readonly File[], one: SendOne<Kept>): Promise<Kept[]> => {
     const all = files.map((file) => ({ id: crypto.randomUUID(), file }));
     for (const { id } of all) stops.current.set(id, new AbortController());
     setNotKept([]);
     setOnTheirWay((now) => [...now, ...all.map(({ id, file }) => ({ id, name: file.name, share: 0 }))]);
-    const kept: CaseFile[] = [];
+    const kept: Kept[] = [];
     for (const { id, file } of all) {
-      const one = await sendOne(of, id, file);
-      if (one) kept.push(one);
+      const done = await sendOne(id, file, one);
+      if (done) kept.push(done);
     }
+    return kept;
+  };
+  return { onTheirWay, notKept, sendAll, stop: (id: string) => stops.current.get(id)?.abort() };
+}
+
+/** Files being sent, as the page shows them. */
+export type SendingFiles = Omit<ReturnType<typeof useSending>, 'sendAll'>;
+
+/** Sends files to be kept with cases. */
+export function useSendFiles() {
+  const { sendAll, ...sending } = useSending();
+  const send = async (of: string, files: readonly File[]): Promise<CaseFile[]> => {
+    const kept = await sendAll(files, async (id, file, told) => {
+      await mustFit(file);
+      return sendFile(of, id, file, told);
+    });
     await queryClient.invalidateQueries({ queryKey: KEYS.case(of) });
     return kept;
   };
-  return { onTheirWay, notKept, send, stop: (id: string) => stops.current.get(id)?.abort() };
+  return { ...sending, send };
+}
+
+/** Sends files that are to go along with an entry; each is given to `take` as soon as it is there. */
+export function useSendEntryFiles(take: (file: EntryFile) => void) {
+  const { sendAll, ...sending } = useSending();
+  const send = (files: readonly File[]) =>
+    sendAll(files, async (_id, file, told) => {
+      await mustFit(file, MOST_ENTRY_FILE_BYTES);
+      const kept = await sendEntryFile(file, told);
+      take(kept);
+      return kept;
+    });
+  return { ...sending, send };
 }

@@ -2,7 +2,7 @@ import { closeHistory } from '@tiptap/pm/history';
 import type { Editor } from '@tiptap/react';
 import type { Dispatch, ReactNode, SetStateAction } from 'react';
 import type { Case, Draft, Entry, Member } from '#contracts';
-import { languageOf } from '#core/draft';
+import { filesAlong, languageOf } from '#core/draft';
 import { finishedPassage } from '#core/fill';
 import { isInReach } from '#core/glossary';
 import { inWords } from '#client/api';
@@ -131,6 +131,8 @@ function Standing(props: LeafMarginProps) {
       )}
       {!open && (
         <FinishedPanel
+          draft={keeper.draftId}
+          files={filesAlong(documentOf(editor))}
           passage={finishedPassage(documentOf(editor))}
           language={languageOf(documentOf(editor)) ?? 'en-GB'}
           title={one.number ? `${one.title} ${one.number}` : one.title}
@@ -195,7 +197,7 @@ function OfTheTyped(props: LeafMarginProps & { children: ReactNode }) {
 }
 
 /** What speaks of the text at the caret: its blank, statement and placement, else what is in reach. */
-function OfTheText({ one, editor, leaf, placing }: LeafMarginProps) {
+function OfTheText({ one, editor, leaf, placing, keeper }: LeafMarginProps) {
   const { index, reach, placeIn, host } = placing;
   if (!leaf.blank && !leaf.placement && !leaf.statement) {
     return <ReachList kind={one.kind} index={index} reach={reach} place={(id) => placeIn(editor, id)} />;
@@ -208,6 +210,7 @@ function OfTheText({ one, editor, leaf, placing }: LeafMarginProps) {
       {leaf.placement && leaf.placed && (
         <PlacementPanel
           editor={editor}
+          draft={keeper.draftId}
           id={leaf.placement}
           brief={leaf.blank !== null}
           content={(index && entryIn(index, leaf.placed.entry)?.content) ?? undefined}

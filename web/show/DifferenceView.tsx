@@ -20,6 +20,8 @@ export function titleOf({ about, name }: Pick<Change, 'about' | 'name'>): string
       return 'Tags';
     case 'cues':
       return 'Cues';
+    case 'files':
+      return 'Files';
     case 'field':
       return `Field ${name}`;
     case 'order':

@@ -10,7 +10,7 @@ import { Button, Failed, FileDrop, Loading, Refused, SelectField } from '../ui';
 import { ArrivalsList } from './ArrivalsList';
 import { starterFile, STARTER_LEAD_IN, STARTERS } from '#core/starters';
 import { planTakeOver, type Choice } from '#core/takeover';
-import { readCollectionFile } from '#client/files';
+import { readCollectionFile, sendFilesAlong } from '#client/files';
 import { setDone } from '#client/acts';
 
 const entriesInWords = (count: number) => (count === 1 ? 'one entry' : `${count.toLocaleString()} entries`);
@@ -36,7 +36,10 @@ function Arrived({ index, file, done }: ArrivedProps) {
     return planTakeOver(file, home, there, choices);
   }, [file, into, home, index, choices]);
   const take = useMutation({
-    mutationFn: () => call('takeOverFile', { body }),
+    mutationFn: async () => {
+      await sendFilesAlong(file, body);
+      return call('takeOverFile', { body });
+    },
     onSuccess: async ({ collection, made, changed, undo }) => {
       if (body.into === null) await queryClient.invalidateQueries({ queryKey: KEYS.bank });
       else await renewCollection(collection);

@@ -7,6 +7,7 @@ export { Loading, Failed } from './states';
 export { Menu } from './Menu';
 export { Key } from './Key';
 export { FileDrop } from './FileDrop';
+export { AddFiles, DropArea } from './FilesTaken';
 export { Refused } from './Refused';
 export { Sortable, SortableRow, moved } from './Sortable';
 export { Tick } from './Tick';

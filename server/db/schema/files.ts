@@ -1,6 +1,7 @@
 /** Files kept with a case: what each holds stands once, however often it was added. */
 import { bigint, customType, index, integer, pgTable, primaryKey, text } from 'drizzle-orm/pg-core';
-import { cases } from './cases';
+import { cases, drafts } from './cases';
+import { entries } from './entries';
 import { instant } from './instant';
 import { members } from './people';
 import { deletions } from './wastebasket';
@@ -50,4 +51,55 @@ export const caseFiles = pgTable(
     deletion: text('deletion').references(() => deletions.id),
   },
   (table) => [index('files_of_a_case').on(table.case), index('files_by_hash').on(table.hash)],
+);
+
+/** What was sent for an entry that is not saved yet, by whom: held for some days. */
+export const waitingFiles = pgTable(
+  'waiting_files',
+  {
+    hash: text('hash')
+      .notNull()
+      .references(() => fileContents.hash),
+    member: text('member')
+      .notNull()
+      .references(() => members.id, { onDelete: 'cascade' }),
+    since: instant('since').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.hash, table.member] })],
+);
+
+/** Files that any revision of an entry, or a change proposed for it, holds: none of them goes while the entry is there. */
+export const entryFiles = pgTable(
+  'entry_files',
+  {
+    entry: text('entry')
+      .notNull()
+      .references(() => entries.id, { onDelete: 'cascade' }),
+    hash: text('hash')
+      .notNull()
+      .references(() => fileContents.hash),
+    name: text('name').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.entry, table.hash] }),
+    index('entry_files_by_hash').on(table.hash),
+  ],
+);
+
+/** Files that go along with a draft: they stay with it whatever becomes of the entries they came with. */
+export const draftFiles = pgTable(
+  'draft_files',
+  {
+    draft: text('draft')
+      .notNull()
+      .references(() => drafts.id, { onDelete: 'cascade' }),
+    hash: text('hash')
+      .notNull()
+      .references(() => fileContents.hash),
+    name: text('name').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.draft, table.hash] }),
+    index('draft_files_by_hash').on(table.hash),
+  ],
 );

@@ -4,7 +4,7 @@ export { entryWords, vocabulary } from './finding';
 export { entries, departures, entryMoves, revisions, cues } from './entries';
 export { notes, presences, noteAnswers, proposals, allowedDetails } from './talk';
 export { deletions, serverClock } from './wastebasket';
-export { caseFiles, fileContents, filePieces } from './files';
+export { caseFiles, draftFiles, entryFiles, fileContents, filePieces, waitingFiles } from './files';
 export { cases, casesGiven, drafts, draftStates, ignoredPhrases } from './cases';
 export { glossaries, termLists, terms, uses } from './glossaries';
 export { houseWords, reviews, practised } from './order';

@@ -1,10 +1,17 @@
 import { useState } from 'react';
+import { pathFor } from '#contracts';
 import { textsOf } from '#core/draft';
+import type { EntryFile } from '#core/entry';
 import { isEmptyPassage, type Passage } from '#core/passage';
+import { FilesAlong } from '../../files';
 import { Button, Menu, Notice } from '../../ui';
 import { asPlain, copyPlain, copyRich, DOWNLOADS } from './download';
 
 interface Props {
+  /** The id of the draft. */
+  draft: string;
+  /** The files that go along with it. */
+  files: readonly EntryFile[];
   passage: Passage;
   /** The language of the text, as a BCP 47 tag. */
   language: string;
@@ -21,7 +28,7 @@ function namedTexts(passage: Passage): { name: string; passage: Passage }[] {
 }
 
 /** What can be done with a finished text: take it where it is needed, or open it again. */
-export function FinishedPanel({ passage, language, title, reopen, reopening }: Props) {
+export function FinishedPanel({ draft, files, passage, language, title, reopen, reopening }: Props) {
   const [said, setSaid] = useState<{ words: string; failed: boolean } | null>(null);
   const attempt = (words: string, work: Promise<void>) => {
     work.then(
@@ -58,6 +65,16 @@ export function FinishedPanel({ passage, language, title, reopen, reopening }: P
           Reopen
         </Button>
       </div>
+      {files.length > 0 && (
+        <div className="mt-3">
+          <p className="eyebrow">Files that go along</p>
+          <FilesAlong
+            label="Files that go along"
+            files={files}
+            addressOf={({ hash }) => pathFor('draftFile', { draft, hash })}
+          />
+        </div>
+      )}
       <details className="mt-3 text-[14px]">
         <summary className="w-fit cursor-pointer text-elder underline">As plain text</summary>
         <pre className="mt-1 [font-family:inherit] break-words whitespace-pre-wrap">{asPlain(passage)}</pre>

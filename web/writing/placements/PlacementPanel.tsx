@@ -1,10 +1,12 @@
 import type { Editor } from '@tiptap/react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { pathFor } from '#contracts';
 import type { Placement } from '#core/draft';
 import type { EntryContent, Field } from '#core/entry';
 import { knowledgeOf, wordsOf } from '#core/fill';
 import { placementsOf, stepToField } from '../../editor';
+import { FilesAlong } from '../../files';
 import { stepTo } from '../surface/blankKeys';
 import { Source } from '../blanks/Source';
 
@@ -37,6 +39,8 @@ function Answered({ field, placement, step }: { field: Field; placement: Placeme
 
 interface Props {
   editor: Editor;
+  /** The id of the draft. */
+  draft: string;
   id: string;
   /** Only what came from the record: the rest is being asked beside it. */
   brief: boolean;
@@ -106,7 +110,17 @@ function AlsoBrought({ cue, rivals, replace }: { cue: string } & Pick<Props, 'ri
 }
 
 /** What the caret stands in: which entry, which revision, by which cue, and its answers with their sources. */
-export function PlacementPanel({ editor, id, brief, content, renew, rivals, replace, actions }: Props) {
+export function PlacementPanel({
+  editor,
+  draft,
+  id,
+  brief,
+  content,
+  renew,
+  rivals,
+  replace,
+  actions,
+}: Props) {
   const placement = placementsOf(editor.state.doc)[id];
   if (!placement) return null;
   const step = (field: string) => {
@@ -132,6 +146,13 @@ export function PlacementPanel({ editor, id, brief, content, renew, rivals, repl
           <Answered key={field.id} field={field} placement={placement} step={() => step(field.id)} />
         ))}
       </ul>
+      {placement.files && (
+        <FilesAlong
+          label="Files that go along"
+          files={placement.files}
+          addressOf={({ hash }) => pathFor('draftFile', { draft, hash })}
+        />
+      )}
       {actions}
     </section>
   );
