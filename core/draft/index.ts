@@ -3,6 +3,6 @@ export { filesAlong } from './filesAlong';
 export type { DraftDocument, Answer, Answers, Placement, Placements } from './draft';
 export { languageOf } from './languageOf';
 export { placementOf } from './placementOf';
-export { textsOf, type DraftText } from './textsOf';
+export { textsOf } from './textsOf';
 export { EarlierUseSchema, earlierUses, lastAnswers } from './earlier';
 export type { EarlierUse } from './earlier';

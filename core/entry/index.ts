@@ -2,7 +2,6 @@ export { EntryContentSchema } from './entry';
 export type { EntryContent, Wording, Part } from './entry';
 export {
   EntryFileSchema,
-  EntryFilesSchema,
   MOST_ENTRY_FILES,
   MOST_ENTRY_FILE_BYTES,
   notYetIn,
