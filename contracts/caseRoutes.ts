@@ -70,10 +70,11 @@ export const CASE_ROUTES = define({
     method: 'post',
     path: '/api/cases/:case/changes',
     access: 'given',
-    summary: 'Renames a case, gives it to another, closes or reopens it, for all it is given to.',
+    summary:
+      'Renames a case, gives it to another or takes it back, closes or reopens it, for all it is given to. Null once the member has it no more.',
     status: 200,
     body: CaseChangeSchema,
-    response: CaseSchema,
+    response: CaseSchema.nullable(),
   },
   correctRecord: {
     method: 'post',

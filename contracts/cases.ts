@@ -111,6 +111,7 @@ export const CaseChangeSchema = z.discriminatedUnion('do', [
     number: z.string().trim().max(60).nullable(),
   }),
   z.object({ do: z.literal('give'), to: z.string().min(1).max(60) }),
+  z.object({ do: z.literal('take-back'), from: z.string().min(1).max(60) }),
   z.object({ do: z.literal('close') }),
   z.object({ do: z.literal('reopen') }),
 ]);

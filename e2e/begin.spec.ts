@@ -184,7 +184,7 @@ test('a weight written into the record by keys: doubted, corrected, followed by 
   await expect(hers.getByText(/Somebody changed this meanwhile/)).toBeVisible();
 });
 
-test('a case is renamed, given on and closed; on both desks it stands under Closed until it is reopened', async ({
+test('a case is renamed, given, closed and reopened on both desks; taken back, and handed on', async ({
   signedIn,
 }) => {
   const page = await signedIn('Anouk Fell');
@@ -207,8 +207,18 @@ test('a case is renamed, given on and closed; on both desks it stands under Clos
   await expect(draftOf(ruan)).toBeFocused();
   await ruan.getByRole('button', { name: 'About this case' }).click();
   await ruan.getByRole('button', { name: 'Reopen the case' }).click();
-  await page.getByRole('link', { name: 'Desk', exact: true }).click();
-  await expect(page.getByRole('link', { name: /^Volunteer for Saturdays/ })).toBeVisible();
+  // Taken back it is on Ruan's desk no more; handed on, Anouk lets go of it herself.
+  const given = about.getByRole('list', { name: 'On the desk of' });
+  await given.getByRole('button', { name: 'Take it back from Ruan Pellow' }).press('Enter');
+  await expect(given.getByRole('listitem')).toHaveText(['Anouk Fell']);
+  await ruan.getByRole('link', { name: 'Desk', exact: true }).click();
+  await expect(ruan.getByRole('heading', { level: 1 })).toHaveText(/desk/);
+  await expect(there).toHaveCount(0);
+  await about.getByRole('combobox', { name: 'Give it to' }).selectOption('Ruan Pellow');
+  await given.getByRole('button', { name: 'Leave this case' }).press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/desk/);
+  await expect(page.getByRole('link', { name: /^Volunteer for Saturdays/ })).toHaveCount(0);
+  await expect(there).toBeVisible();
 });
 
 test('details come from the clipboard in one step, into a new case and into a record; what stands there stays', async ({

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
-import type { Case, CaseSummary } from '#contracts';
+import type { Case, CaseSummary, Draft } from '#contracts';
 import { problem } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
@@ -34,6 +34,40 @@ test('given to a colleague it is on their desk too, once, and they can do all wi
   expect(((await change(imke, { do: 'give', to: 'odile' }).expect(200)).body as Case).given).toHaveLength(2);
   await change(odile, { do: 'rename', title: 'Owlet', number: 'HL-1' }).expect(200);
   expect(await onDesk(imke)).toMatchObject({ title: 'Owlet', number: 'HL-1' });
+});
+
+test('taken back it is on their desk no more; what they wrote is theirs again once it is given back', async () => {
+  await change(imke, { do: 'give', to: 'odile' }).expect(200);
+  const draft = (await odile.post(`/api/cases/${id}/drafts`).expect(200)).body as Draft;
+  expect((await change(imke, { do: 'take-back', from: 'odile' }).expect(200)).body).toMatchObject({
+    given: ['imke'],
+  });
+  expect(await onDesk(odile)).toBeUndefined();
+  await odile.get(`/api/cases/${id}`).expect(404);
+  // Taken back twice, it is done.
+  await change(imke, { do: 'take-back', from: 'odile' }).expect(200);
+  await change(imke, { do: 'give', to: 'odile' }).expect(200);
+  expect(((await odile.get(`/api/cases/${id}`)).body as Case).drafts.map((one) => one.id)).toEqual([
+    draft.id,
+  ]);
+});
+
+test('handed on: whoever gave it to another lets go of it, but never the last who has it', async () => {
+  const alone = await change(imke, { do: 'take-back', from: 'imke' }).expect(422);
+  expect(problem(alone).detail).toMatch(/^Somebody must have the case/);
+  await change(imke, { do: 'give', to: 'odile' }).expect(200);
+  expect((await change(imke, { do: 'take-back', from: 'imke' }).expect(200)).body).toBeNull();
+  expect(await onDesk(imke)).toBeUndefined();
+  expect(await onDesk(odile)).toMatchObject({ title: 'Owl' });
+});
+
+test('of two who have a case and take it from each other at once, one keeps it', async () => {
+  await change(imke, { do: 'give', to: 'odile' }).expect(200);
+  await Promise.all([
+    change(imke, { do: 'take-back', from: 'odile' }),
+    change(odile, { do: 'take-back', from: 'imke' }),
+  ]);
+  expect([await onDesk(imke), await onDesk(odile)].filter(Boolean)).toHaveLength(1);
 });
 
 test('closed and reopened for all it is given to; nothing in it changes', async () => {

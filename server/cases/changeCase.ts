@@ -15,13 +15,30 @@ async function give(tx: Queries, id: string, to: string): Promise<void> {
   await tx.insert(casesGiven).values({ case: id, member: to }).onConflictDoNothing();
 }
 
-/** Changes what a case is called, gives it to another, closes or reopens it, for all it is given to. */
+/**
+ * Takes a case back from a member. What they wrote in it stays theirs, and is theirs again should it be given to them anew.
+ * Throws a Refusal where nobody would have it any more.
+ */
+async function takeBack(tx: Queries, id: string, from: string): Promise<void> {
+  // Held, so that of two who take it back at once one is left with it.
+  await tx.select({ id: cases.id }).from(cases).where(eq(cases.id, id)).for('update');
+  const all = await givenTo(tx, id);
+  if (!all.includes(from)) return;
+  if (all.length === 1)
+    throw new Refusal('not-valid', 'Somebody must have the case. Give it to a colleague first, or close it.');
+  await tx.delete(casesGiven).where(and(eq(casesGiven.case, id), eq(casesGiven.member, from)));
+}
+
+/**
+ * Changes what a case is called, gives it to another or takes it back, closes or reopens it, for all it is given to. Null once
+ * the member themselves has it no more.
+ */
 export async function changeCase(
   context: Context,
   member: Member,
   id: string,
   change: CaseChange,
-): Promise<Case> {
+): Promise<Case | null> {
   const { db } = context;
   await givenCase(db, member.id, id);
   await db.transaction(async (tx) => {
@@ -31,6 +48,8 @@ export async function changeCase(
         return set({ title: change.title, number: change.number || null });
       case 'give':
         return give(tx, id, change.to);
+      case 'take-back':
+        return takeBack(tx, id, change.from);
       case 'close':
         return set({ closedAt: context.now() });
       case 'reopen':
@@ -39,6 +58,8 @@ export async function changeCase(
   });
   await tellOfCase(context, id);
   // Their desks show it, or show it otherwise.
-  for (const one of await givenTo(db, id)) await context.events.tell(one, { type: 'case-added', case: id });
-  return readCase(db, member.id, id);
+  const given = await givenTo(db, id);
+  const without = change.do === 'take-back' && !given.includes(change.from) ? [change.from] : [];
+  for (const one of [...given, ...without]) await context.events.tell(one, { type: 'case-added', case: id });
+  return given.includes(member.id) ? readCase(db, member.id, id) : null;
 }

@@ -2,16 +2,21 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Case, CaseChange } from '#contracts';
 import { call, inWords } from '#client/api';
+import { useNavigate } from 'react-router';
 import { KEYS, queryClient, useTeam } from '../api';
+import { useShell } from '../shell';
 import { ActingSelect, Button, Notice, TextField } from '../ui';
 
 /** Changes a case for all it is given to. */
 function useCaseChange({ id }: Case) {
+  const navigate = useNavigate();
   return useMutation({
     mutationFn: (body: CaseChange) => call('changeCase', { params: { case: id }, body }),
-    onSuccess: (now) => {
-      queryClient.setQueryData(KEYS.case(id), now);
+    onSuccess: async (now) => {
       void queryClient.invalidateQueries({ queryKey: KEYS.cases });
+      if (now) queryClient.setQueryData(KEYS.case(id), now);
+      // Let go of, it is not ours to look at any more.
+      else await navigate('/');
     },
   });
 }
@@ -19,7 +24,8 @@ function useCaseChange({ id }: Case) {
 /** Who has it, and giving it to another. */
 function Given({ one, change }: { one: Case; change: (change: CaseChange) => void }) {
   const members = useTeam().data?.members ?? [];
-  const names = one.given.map((id) => members.find((member) => member.id === id)?.name ?? 'Somebody');
+  const { member } = useShell();
+  const nameOf = (id: string) => members.find((one) => one.id === id)?.name ?? 'Somebody';
   const others = members.filter(({ id, left }) => !left && !one.given.includes(id));
   return (
     <div>
@@ -33,7 +39,20 @@ function Given({ one, change }: { one: Case; change: (change: CaseChange) => voi
           ))}
         </ActingSelect>
       )}
-      <p className="mt-1 text-[13px] text-soft">It is on the desk of {names.join(', ')}.</p>
+      <p className="mt-2 text-[13px] text-soft">On the desk of</p>
+      <ul aria-label="On the desk of" className="text-[14px]">
+        {one.given.map((id) => (
+          <li key={id} className="flex min-h-6 flex-wrap items-baseline gap-x-3">
+            {nameOf(id)}
+            {one.given.length > 1 && (
+              <Button look="text" onClick={() => change({ do: 'take-back', from: id })}>
+                {id === member.id ? 'Leave this case' : 'Take it back'}
+                {id !== member.id && <span className="sr-only"> from {nameOf(id)}</span>}
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
     </div>
   );
 }

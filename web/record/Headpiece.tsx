@@ -171,6 +171,8 @@ function Care({ record, today }: { record: CaseRecord; today: CalendarDate }) {
 }
 
 const STORED = 'elderleaf.record-folded';
+/** Folded, so many facts stay. */
+const FOLDED = 4;
 
 /** Whether the title of the case says the name already, as "Bramble, hedgehog" does. */
 const isIn = (title: string, value: Value) => value.kind !== 'text' || title.includes(value.text);
@@ -198,13 +200,13 @@ export const Headpiece = memo(function Headpiece({ one }: { one: Case }) {
     <section aria-label="Record" data-print="no" className="border-b border-hair px-9 pb-2 max-[899px]:px-4">
       {correcting && <CorrectRecord one={one} />}
       <dl hidden={correcting} className="grid grid-cols-[repeat(auto-fit,minmax(7rem,1fr))] gap-x-4 gap-y-1">
-        {(folded ? facts.slice(0, 4) : facts).map((detail) => (
+        {(folded ? facts.slice(0, FOLDED) : facts).map((detail) => (
           <Fact key={detail.path} detail={detail} today={today} />
         ))}
       </dl>
       {!folded && hasLists && !correcting && <Lists record={record} today={today} />}
       <p className="mt-1 flex gap-4 text-[13px]">
-        {(facts.length > 0 || hasLists) && (
+        {(facts.length > FOLDED || hasLists) && (
           <Button look="text" aria-expanded={!folded} onClick={fold}>
             {folded ? 'Whole record' : 'Less of the record'}
           </Button>
