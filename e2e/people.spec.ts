@@ -1,4 +1,4 @@
-import { expect, expectAccessible, test } from './test';
+import { draftOf, expect, expectAccessible, openCase, test, words } from './test';
 
 test('invited by a letter from the post room, joined by its link, put into a group, made an owner, leaving again', async ({
   signedIn,
@@ -122,4 +122,37 @@ test('a session ended elsewhere asks to sign in; a forgotten password is chosen 
   await fresh.getByLabel('New password').fill('two swans at dawn');
   await fresh.keyboard.press('Enter');
   await expect(fresh.getByRole('heading', { level: 1 })).toHaveText(/desk/);
+});
+
+test('another set of one’s details signs its kind of work, and a case can ask for the account’s', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Anouk Fell');
+  const { keyboard } = page;
+  await page.getByRole('button', { name: 'Anouk Fell' }).click();
+  await page.getByRole('menuitem', { name: /account/i }).click();
+  const form = page.getByRole('form', { name: 'Other details to sign with' });
+  await form.getByRole('button', { name: 'Add a set' }).press('Enter');
+  await keyboard.type('Evenings');
+  await form.getByRole('textbox', { name: 'Role' }).fill('Evening helpline');
+  await form.getByRole('checkbox', { name: 'Replies', exact: true }).check();
+  await expectAccessible(page);
+  await form.getByRole('button', { name: 'Save these sets' }).press('Enter');
+  await expect(form.getByText('Saved.')).toBeVisible();
+
+  await page.getByRole('link', { name: 'Desk' }).click();
+  await openCase(page, /volunteer/);
+  await keyboard.type(';reply ');
+  await expect.poll(() => words(page)).toContain('Evening helpline');
+  await keyboard.press('Control+z');
+  await page.getByRole('button', { name: 'About this case' }).press('Enter');
+  const choice = page.getByRole('combobox', { name: 'Sign this case with' });
+  await choice.selectOption('the details of your account');
+  await choice.press('Enter');
+  await expect(choice).toHaveValue('account');
+  await draftOf(page).focus();
+  await keyboard.press('Control+a');
+  await keyboard.type(';reply ');
+  await expect.poll(() => words(page)).toContain('Anouk');
+  expect(await words(page)).not.toContain('Evening helpline');
 });

@@ -13,3 +13,4 @@ export { takenCues } from './takenCues';
 export { ALL, isWanted, setFilters } from './narrowing';
 export type { NarrowedBy, Narrowing } from './narrowing';
 export { placesFor } from './placesFor';
+export { collectionsAround } from './collectionsAround';

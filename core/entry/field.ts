@@ -89,7 +89,7 @@ const YesNoFieldSchema = z.object({
 const PersonFieldSchema = z.object({ ...shared, kind: z.literal('person') });
 
 /** Something about who writes, so that the same wording is signed with each one's own name. */
-export const WRITER_DETAILS = ['name', 'first name', 'job', 'e-mail', 'phone'] as const;
+export const WRITER_DETAILS = ['name', 'first name', 'job', 'e-mail', 'phone', 'address'] as const;
 const WriterFieldSchema = z.object({
   ...shared,
   kind: z.literal('writer'),

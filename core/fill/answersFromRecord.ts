@@ -3,7 +3,8 @@ import type { Answer, Answers } from '#core/draft';
 import type { Field, AlternatesField } from '#core/entry';
 import type { Person } from '#core/language';
 import { lookUp } from '#core/record';
-import type { PlaceRequest, Writer } from './placeRequest';
+import type { Writer } from '#core/signing';
+import type { PlaceRequest } from './placeRequest';
 
 /** What is known when a placement begins, with the language of the wording that is placed (BCP 47). */
 export type Beginning = Pick<PlaceRequest, 'record' | 'today' | 'now' | 'writer' | 'last'> & {
@@ -37,6 +38,7 @@ function writerAnswer(
     job: writer.job,
     'e-mail': writer.email,
     phone: writer.phone,
+    address: writer.address ?? '',
   };
   const text = WORDS[detail];
   return text === ''

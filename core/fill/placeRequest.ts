@@ -2,15 +2,8 @@ import type { CalendarDate, TimeOfDay } from '#core/calendar';
 import type { Answers } from '#core/draft';
 import type { EntryContent } from '#core/entry';
 import type { CaseRecord } from '#core/record';
+import type { Writer } from '#core/signing';
 import type { FindEntry } from './includes';
-
-/** Who writes, as far as wording may be signed with it. */
-export interface Writer {
-  name: string;
-  job: string;
-  email: string;
-  phone: string;
-}
 
 /** What is needed to put an entry into a draft. `today` is the day in the member's own place. */
 export interface PlaceRequest {

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MOST_SIGNATURES, SignatureSchema } from '#core/signing';
 
 /** Which lists (collections and glossaries, by id) a member switched in or out for a kind of work. */
 const ReachSchema = z.object({
@@ -22,6 +23,9 @@ export const PreferencesSchema = z.object({
     .optional(),
   // The number of the last news that the member has looked at; none when left out.
   newsSeen: z.number().int().min(0).optional(),
+  // Sets of details that wording is signed with besides those of the account; and by cases which of them signs there.
+  signatures: z.array(SignatureSchema).max(MOST_SIGNATURES).optional(),
+  signs: z.record(z.string().max(60), z.string().max(60)).optional(),
   // By kind of work.
   reach: z.record(z.string().max(40), ReachSchema),
 });

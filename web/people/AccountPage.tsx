@@ -9,6 +9,7 @@ import { Figure, useShell } from '../shell';
 import { Button, Notice, TextField } from '../ui';
 import { LeavingForm } from './LeavingForm';
 import { SessionsPanel } from './SessionsPanel';
+import { SignaturesForm } from './SignaturesForm';
 
 function DetailsForm({ member }: { member: Member }) {
   const { name, job, phone } = member;
@@ -118,6 +119,7 @@ export function AccountPage() {
     <Figure marginLabel="Where you are signed in" margin={<SessionsPanel />}>
       <h1 className="px-9 pt-6 font-book text-[26px] leading-tight max-[899px]:px-4">Your account</h1>
       <DetailsForm member={member} />
+      <SignaturesForm />
       <PasswordChange />
       <Leaving member={member} />
     </Figure>

@@ -3,7 +3,9 @@ import { useState } from 'react';
 import type { Case, CaseChange } from '#contracts';
 import { call, inWords } from '#client/api';
 import { useNavigate } from 'react-router';
-import { KEYS, queryClient, useTeam } from '../api';
+import { OWN_ACCOUNT } from '#core/signing';
+import { KEYS, queryClient, usePreferences, useTeam } from '../api';
+import { useSavePreferences } from '../offers';
 import { useShell } from '../shell';
 import { ActingSelect, Button, Notice, TextField } from '../ui';
 
@@ -57,6 +59,29 @@ function Given({ one, change }: { one: Case; change: (change: CaseChange) => voi
   );
 }
 
+/** With which of one's own details wording is signed in this case; nothing where one has but those of the account. */
+function SignedWith({ one }: { one: Case }) {
+  const { signatures = [], signs = {} } = usePreferences().data ?? {};
+  const save = useSavePreferences();
+  if (signatures.length === 0) return null;
+  const choose = (id: string) =>
+    save.mutate(({ signs: before = {}, ...others }) => {
+      const { [one.id]: _, ...rest } = before;
+      return { ...others, signs: id === '' ? rest : { ...rest, [one.id]: id } };
+    });
+  return (
+    <ActingSelect label="Sign this case with" value={signs[one.id] ?? ''} act={choose}>
+      <option value="">what is set for its work and collections</option>
+      <option value={OWN_ACCOUNT}>the details of your account</option>
+      {signatures.map(({ id, label }) => (
+        <option key={id} value={id}>
+          {label}
+        </option>
+      ))}
+    </ActingSelect>
+  );
+}
+
 /** What a case is called, who has it, and whether it is closed: changed for all it is given to. */
 export function AboutCase({ one }: { one: Case }) {
   const change = useCaseChange(one);
@@ -89,6 +114,7 @@ export function AboutCase({ one }: { one: Case }) {
         </Button>
       </form>
       <Given one={one} change={change.mutate} />
+      <SignedWith one={one} />
       <p className="flex flex-wrap items-baseline gap-3 text-[13px] text-soft">
         <Button
           disabled={change.isPending}

@@ -1,13 +1,14 @@
 import type { Editor } from '@tiptap/react';
 import { useEffect, useMemo, useRef } from 'react';
-import type { Case, Member } from '#contracts';
+import type { Case, Entry, Member } from '#contracts';
 import type { EntryContent } from '#core/entry';
 import { earlierUses, lastAnswers, type Placement } from '#core/draft';
 import type { Closer } from '#core/cue';
 import { answersFromGroups, type PlaceRequest } from '#core/fill';
 import type { PatternMatch } from '#core/pattern';
-import { entryNow, useEarlierUses, useBankIndex, useReach } from '../../api';
-import { entryIn, variationOf } from '#core/bank';
+import { entryNow, useEarlierUses, useBankIndex, usePreferences, useReach } from '../../api';
+import { collectionsAround, entryIn, variationOf } from '#core/bank';
+import { signatureFor, signedWith } from '#core/signing';
 import { calendarToday, clockNow } from '#client/clock';
 import {
   currentBlank,
@@ -30,24 +31,33 @@ const none: readonly never[] = [];
 const LONGEST_CUE = 60;
 
 /** What the leaf of a case can take from the bank: what is in reach, and requests for placing it as it is now. */
-export function usePlacing({ kind, record }: Case, draft: string, member: Member) {
+export function usePlacing({ id, kind, record }: Case, draft: string, member: Member) {
   const index = useBankIndex();
   const reach = useReach(index, kind);
   const earlier = useEarlierUses(draft).data ?? none;
   const caseToday = useMemo<CaseToday>(() => ({ record, today: calendarToday() }), [record]);
   const pattern = usePatterns(reach);
-  const now = useRef({ index, reach, earlier, member, pattern, record });
+  const signing = usePreferences().data;
+  const now = useRef({ index, reach, earlier, member, pattern, record, id, kind, signing });
   useEffect(() => {
-    now.current = { index, reach, earlier, member, pattern, record };
+    now.current = { index, reach, earlier, member, pattern, record, id, kind, signing };
   });
   const host = useMemo(() => {
     // Found this very moment in a collection that is away, it is not in the index yet.
     const entryOf = (id: string) => (now.current.index && entryIn(now.current.index, id)) ?? entryNow(id);
+    /** Who signs an entry here: by the case, its collection, or the kind of work. */
+    const signer = (entry: Entry | undefined) => {
+      const { index: found, member: own, signing: sets = {} } = now.current;
+      const around = entry && found ? collectionsAround(entry.collection, found.collections) : [];
+      const { id: of, kind: work } = now.current;
+      const set = signatureFor(sets, { case: of, kind: work, collections: around });
+      return signedWith(own, set);
+    };
     // The clock is read at each placing: a page may stay open over midnight.
-    const needs = () => ({
+    const needs = (entry: string) => ({
       record: now.current.record,
       ...clockNow(),
-      writer: now.current.member,
+      writer: signer(entryOf(entry)),
       find: (id: string) => entryOf(id)?.content,
     });
     /** Earlier uses for this person, those on this very leaf last. */
@@ -72,7 +82,7 @@ export function usePlacing({ kind, record }: Case, draft: string, member: Member
         if (!entry) return null;
         const { revision, content } = entry;
         return {
-          ...needs(),
+          ...needs(entry.id),
           entry: { id: entry.id, revision, content },
           cue: cue?.slice(0, LONGEST_CUE) ?? null,
           last: lastAnswers(uses(editor), entry.id),
@@ -91,7 +101,7 @@ export function usePlacing({ kind, record }: Case, draft: string, member: Member
         const entry = placed && entryOf(placed.entry);
         if (!entry || !editor.isEditable) return;
         const { id, revision, content } = entry;
-        const request = { ...needs(), entry: { id, revision, content }, wording };
+        const request = { ...needs(id), entry: { id, revision, content }, wording };
         stepTo(editor.view, renewPlacement(editor.state, placement, request, before));
       },
       /** Other entries in reach that the cue of a placement brings as well; none for one that no cue brought. */
@@ -112,7 +122,10 @@ export function usePlacing({ kind, record }: Case, draft: string, member: Member
       },
       /** A placement's entry with what was changed by hand where it was placed; null where nothing was. */
       changedByHand: (editor: Editor, placement: string, content: EntryContent): EntryContent | null =>
-        changedByHand(editor.state, placement, { ...needs(), content }),
+        changedByHand(editor.state, placement, {
+          ...needs(placementsOf(editor.state.doc)[placement]?.entry ?? ''),
+          content,
+        }),
     };
     return host;
   }, []);

@@ -1,0 +1,9 @@
+export {
+  MOST_SIGNATURES,
+  OWN_ACCOUNT,
+  SignatureSchema,
+  signatureFor,
+  signedWith,
+  type Signature,
+  type Writer,
+} from './signature';
