@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { KEYS, queryClient } from '../api';
 import { FileDrop, Notice, Refused } from '../ui';
+import { filesPacked } from './archive';
 import { takeArrival, type Arrived } from './arrivals';
 import { KeepWithCase } from './KeepWithCase';
 
@@ -18,12 +19,19 @@ function useArrivals() {
   const take = async (files: readonly File[]) => {
     setReading(true);
     setResults([]);
-    for (const file of files) {
-      const result = await takeArrival(file).then(
-        (arrived): Result => ({ file, arrived }),
-        (error: unknown): Result => ({ file, error }),
+    const tell = (result: Result) => setResults((now) => [...now, result]);
+    const takeOne = async (file: File) =>
+      takeArrival(file).then(
+        (arrived) => tell({ file, arrived }),
+        (error: unknown) => tell({ file, error }),
       );
-      setResults((now) => [...now, result]);
+    for (const file of files) {
+      try {
+        // An archive is taken file by file; what it holds of archives is kept as it is.
+        for (const one of (await filesPacked(file)) ?? [file]) await takeOne(one);
+      } catch (error) {
+        tell({ file, error });
+      }
     }
     setReading(false);
     await queryClient.invalidateQueries({ queryKey: KEYS.cases });
@@ -58,7 +66,7 @@ export function DropFiles() {
       <div className="mt-2">
         <FileDrop
           label="Files"
-          hint="Drop files here. A document (Word, Markdown, text) begins a leaf; a file of a record system (HL7 FHIR R4) becomes a case; any other file is saved with a case."
+          hint="Drop files here. A document (Word, Markdown, text) begins a leaf; a file of a record system (HL7 FHIR R4) becomes a case; any other file is saved with a case. A zip is taken file by file."
           isReading={isReading}
           isMany
           take={(files) => void take(files)}

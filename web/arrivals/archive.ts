@@ -39,6 +39,52 @@ export async function listArchive(bytes: Uint8Array, called: string): Promise<Pa
   return found;
 }
 
+/** Of a dropped archive so many files are looked at at once: more are asked for in parts. */
+export const MOST_DROPPED = 200;
+
+/** What programs put into archives beside the files that somebody packed. */
+const isBeside = (name: string) =>
+  name.endsWith('/') || /(^|\/)(__MACOSX\/|\.(?!\.?\/)|Thumbs\.db$|desktop\.ini$)/i.test(name);
+/** A document that is an archive within: of Office Open XML, OpenDocument or EPUB. */
+const isDocument = (listed: readonly Packed[]) =>
+  listed.some(({ name }) => name === '[Content_Types].xml' || name === 'mimetype');
+
+/** Whether an archive is locked: the first bit of its first file's flags (APPNOTE 4.4.4). */
+const isLocked = (bytes: Uint8Array) => (bytes[6]! & 1) === 1;
+
+const unpackedFiles = async (bytes: Uint8Array, called: string): Promise<Unzipped> =>
+  unpacked(bytes, ({ name }) => !isBeside(name)).catch(() => {
+    throw new UnreadableFile(`${called} is broken and cannot be unpacked. Nothing was made of it.`);
+  });
+
+/**
+ * The files that somebody packed into an archive, each by the last part of its path, whatever folders it names; null where the
+ * file is no archive, or a document that is one within. Throws an UnreadableFile where it is locked, broken, or holds too much.
+ */
+export async function filesPacked(file: File): Promise<File[] | null> {
+  const head = new Uint8Array(await file.slice(0, 8).arrayBuffer());
+  if (!isArchive(head)) return null;
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  const listed = await listArchive(bytes, file.name);
+  if (isDocument(listed)) return null;
+  const wanted = listed.filter(({ name }) => !isBeside(name));
+  if (isLocked(bytes))
+    throw new UnreadableFile(
+      `${file.name} is locked with a password. Nothing was made of it; unpack it first.`,
+    );
+  if (wanted.length === 0) throw new UnreadableFile(`${file.name} holds no files. Nothing was made of it.`);
+  if (wanted.length > MOST_DROPPED)
+    throw new UnreadableFile(
+      `${file.name} holds ${wanted.length.toLocaleString()} files, and ${MOST_DROPPED} are the most at once. Nothing was made of it; unpack it and drop some of them.`,
+    );
+  if (wanted.reduce((sum, { size }) => sum + size, 0) > ARCHIVE_LIMITS.bytes)
+    throw new UnreadableFile(
+      `${file.name} would unpack to more than ${ARCHIVE_LIMITS.bytes / 1_000_000} MB. Nothing was made of it; unpack it and drop some of its files.`,
+    );
+  const files = await unpackedFiles(bytes, file.name);
+  return Object.entries(files).map(([name, content]) => new File([content], name.split(/[\\/]/).at(-1)!));
+}
+
 /**
  * The files of an archive that are wanted, packed again without compression: what reads them then meets no more than what was
  * measured here. Throws an UnreadableFile where it holds too much, or more than it says.

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { strToU8, unzipSync, zipSync } from 'fflate';
-import { isArchive, listArchive, repacked } from './archive';
+import { filesPacked, isArchive, listArchive, repacked } from './archive';
 import { textOf } from './textOf';
 
 const of = (name: string) => name.startsWith('word/');
@@ -61,6 +61,60 @@ describe('an archive', () => {
 
   test('a broken one says so', async () => {
     await expect(listArchive(bytes.subarray(0, 60), 'half.docx')).rejects.toThrow(/half\.docx is broken/);
+  });
+});
+
+describe('a dropped archive', () => {
+  const packed = (files: Parameters<typeof zipSync>[0], name = 'week.zip') =>
+    new File([zipSync(files)], name);
+
+  test('gives the files that were packed, by the last part of their paths, and not what programs put beside them', async () => {
+    const files = await filesPacked(
+      packed({
+        'week/Bramble.md': strToU8('# Bramble'),
+        '../../etc/Keel.txt': strToU8('Keel'),
+        'a\\b\\Tarn.txt': strToU8('Tarn'),
+        '__MACOSX/week/._Bramble.md': strToU8('x'),
+        'week/.DS_Store': strToU8('x'),
+        'week/': new Uint8Array(),
+      }),
+    );
+    expect(await Promise.all(files!.map(async (file) => [file.name, await file.text()]))).toEqual([
+      ['Bramble.md', '# Bramble'],
+      ['Keel.txt', 'Keel'],
+      ['Tarn.txt', 'Tarn'],
+    ]);
+  });
+
+  test('a document that is an archive within, or no archive at all, is left as it is', async () => {
+    const docx = { '[Content_Types].xml': strToU8('<t/>'), 'word/document.xml': strToU8('<w/>') };
+    expect(await filesPacked(packed(docx, 'a.docx'))).toBeNull();
+    expect(await filesPacked(packed({ mimetype: strToU8('application/vnd') }, 'a.odt'))).toBeNull();
+    expect(await filesPacked(new File(['PK, as it is called'], 'a.txt'))).toBeNull();
+  });
+
+  const many = Object.fromEntries(Array.from({ length: 10_000 }, (_, at) => [`${at}.txt`, strToU8('x')]));
+  test.each([
+    ['of ten thousand files', packed(many), /week\.zip holds 10,000 files, and 200 are the most at once/],
+    [
+      'that unpacks to a thousand times its size',
+      packed({ a: new Uint8Array(100_000_001) }),
+      /more than 100 MB/,
+    ],
+    [
+      'that is broken',
+      new File([zipSync({ a: strToU8('abc') }).slice(0, 20)], 'half.zip'),
+      /half\.zip is broken/,
+    ],
+  ])('one %s says so', async (_what, file, said) => {
+    await expect(filesPacked(file)).rejects.toThrow(said);
+  });
+
+  test('one that is locked says so', async () => {
+    const bytes = zipSync({ 'a.txt': strToU8('secret') });
+    bytes[6]! |= 1;
+    const locked = new File([bytes], 'locked.zip');
+    await expect(filesPacked(locked)).rejects.toThrow(/locked\.zip is locked with a password/);
   });
 });
 
