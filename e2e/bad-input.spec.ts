@@ -73,7 +73,7 @@ test('a taken cue and an empty wording are told, and the slip keeps what was wri
   await page.keyboard.press('Delete');
   await page.keyboard.press('F9');
   await expect(page.getByRole('alert')).toContainText('There is no wording yet');
-  await page.getByRole('button', { name: 'Drop the change' }).click();
+  await page.getByRole('button', { name: 'Discard changes' }).click();
   await expect(page.getByRole('textbox', { name: 'Wording' })).toHaveText('Fed by hand at dusk.');
 });
 

@@ -72,7 +72,7 @@ test('sharing, seen at once by those it concerns: given, passed down, narrowed, 
     .getByRole('link', { name: 'Letters' })
     .click();
   await expect(imke.getByRole('heading', { name: 'Letters', level: 1 })).toBeVisible();
-  const sharing = imke.getByRole('form', { name: 'Who may do what' });
+  const sharing = imke.getByRole('form', { name: 'Sharing' });
   await sharing.getByLabel('Share it with').selectOption('Ruan Pellow');
   await sharing.getByLabel('Ruan Pellow', { exact: true }).selectOption('may use it and propose changes');
   await expectAccessible(imke);
@@ -165,7 +165,7 @@ test('a right withdrawn while the entry is open: it goes, and what was being wri
   await odile.keyboard.type(' Seen again at noon.');
   await expect(odile.getByText('Not saved yet')).toBeVisible();
   await imke.goto(new URL('/collections/ward', imke.url()).href);
-  const sharing = imke.getByRole('form', { name: 'Who may do what' });
+  const sharing = imke.getByRole('form', { name: 'Sharing' });
   await sharing.getByRole('button', { name: 'Take Odile Brandt off the list' }).click();
   await sharing.getByRole('button', { name: 'Save' }).click();
   const kept = odile.getByRole('region', { name: 'What you had changed' });

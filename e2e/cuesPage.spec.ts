@@ -29,7 +29,7 @@ test('cues from one page: tried out, clashes told with a mend that is one step a
   await expect(said).toContainText('but before it there may be only');
   await page.getByLabel('In reach').selectOption('Replies');
   await line.fill(';bye');
-  const mend = clashes.getByRole('button', { name: 'Let it wait for a closing key' }).first();
+  const mend = clashes.getByRole('button', { name: 'Wait for a space or Enter' }).first();
   await mend.click();
   await expect(clashes).not.toContainText(',a fires at once, so that ,adm');
 });

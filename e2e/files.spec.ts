@@ -113,7 +113,7 @@ test('a file goes along with an entry: placed, listed with the finished text, ha
   // Handed on it is in the file; Ruan, who has nothing of the helpline, takes it over and places it.
   await imke.goto(`${server.url}/collections/helpline`);
   const download = imke.waitForEvent('download');
-  await imke.getByRole('button', { name: 'Hand it on as a file' }).click();
+  await imke.getByRole('button', { name: 'Save as a file for another team' }).click();
   const path = info.outputPath('helpline.json');
   await (await download).saveAs(path);
   const ruan = await signedIn('Ruan Pellow');

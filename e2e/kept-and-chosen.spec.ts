@@ -33,7 +33,7 @@ test('a cue out of reach says so and is placed once; a slip left half-filled is 
   await expect(slip.getByLabel(/^Cue/)).toHaveValue('a');
   await expect(slip.getByRole('checkbox', { name: /No wound is open/ })).toBeChecked();
   await expectAccessible(page);
-  await slip.getByRole('button', { name: 'Let it wait for a closing key' }).first().click();
+  await slip.getByRole('button', { name: 'Wait for a space or Enter' }).first().click();
   await expect(slip.getByRole('list', { name: 'Clashes of these cues' }).getByRole('listitem')).toHaveCount(
     0,
   );

@@ -68,7 +68,7 @@ test('many at once: rows typed one after another, selected, tagged, moved, taken
   await expect(moveTo.getByRole('option', { name: 'My own wording' })).toHaveCount(0);
   await panel.getByRole('button', { name: 'Delete them' }).click();
   const ask = page.getByRole('alertdialog');
-  await expect(ask).toContainText('Their cues are free then: nck, tkn, dck');
+  await expect(ask).toContainText('Their cues become free: nck, tkn, dck');
   await expectAccessible(page);
   await ask.getByRole('button', { name: 'Delete', exact: true }).click();
   await expect(panel).toContainText('3 entries put into the wastebasket.');
@@ -79,7 +79,7 @@ test('many at once: rows typed one after another, selected, tagged, moved, taken
   await page.getByRole('button', { name: 'Bring back Dawn check' }).click();
   await expect(page.getByText('“Dawn check” is back.')).toBeVisible();
   await expectAccessible(page);
-  await page.getByLabel('A thing goes for good after').selectOption('a week');
+  await page.getByLabel('Delete for good after').selectOption('a week');
   const inAWeek = new Date(Date.now() + 7 * 24 * 60 * 60 * 1000);
   const day = inAWeek.toLocaleDateString('en-GB', { day: 'numeric', month: 'short' });
   await expect(page.getByText(new RegExp(`goes for good ${day}`))).toBeVisible();
@@ -110,7 +110,7 @@ test('an entry copied without its cue, made from what was copied, deleted and un
   await expect(page.getByRole('link', { name: /Wound cleaned, a copy/ })).toHaveCount(0);
 
   await page.evaluate(() => navigator.clipboard.writeText('The owl flew well on its last day.'));
-  await page.getByRole('link', { name: 'From what was copied' }).click();
+  await page.getByRole('link', { name: 'Paste as a new entry' }).click();
   await expect(page.getByRole('textbox', { name: 'Wording', exact: true })).toContainText(
     'The owl flew well',
   );

@@ -13,7 +13,7 @@ test('entries that say nearly the same: found, merged in one act, followed by a 
   await saved;
 
   await imke.getByRole('link', { name: 'Bank' }).click();
-  await imke.getByRole('link', { name: 'Put it in order' }).click();
+  await imke.getByRole('link', { name: 'Tidy the bank' }).click();
   await imke.getByRole('button', { name: 'Look through the bank' }).click();
   const found = imke.getByRole('region', { name: 'Entries that say nearly the same' });
   await expect(found.getByRole('status')).toHaveText(/^One group among \d+ entries\.$/);
@@ -67,7 +67,7 @@ test('what is typed again and again: found in the drafts, made into an entry wit
   await write(/Dune/, `Bright. ${said('left')}!`);
   await write(/Sorrel/, `Asleep. ${said('right')} (again).`);
   await page.keyboard.press('F2');
-  await page.keyboard.type('put the bank');
+  await page.keyboard.type('tidy the bank');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'Look through the drafts' }).click();
   const section = page.getByRole('region', { name: 'What is typed again and again' });
@@ -96,7 +96,7 @@ test('do we have something for this: the nearest entries to a message, or one ma
 }) => {
   const page = await signedIn('Anouk Fell');
   await page.getByRole('link', { name: 'Bank' }).click();
-  await page.getByRole('link', { name: 'Something for this?' }).click();
+  await page.getByRole('link', { name: 'Find wording for a message' }).click();
   const asked = page.getByRole('textbox', { name: 'What it is about' });
   await expect(asked).toBeFocused();
   await page.keyboard.insertText(
@@ -143,7 +143,7 @@ test('personal details in shared wording: made into a field and taken back, or l
   await places
     .filter({ hasText: 'rang Odile' })
     .last()
-    .getByRole('button', { name: 'It may stand …' })
+    .getByRole('button', { name: 'This is fine …' })
     .click();
   await page.getByRole('textbox', { name: 'Why “Odile” may stand' }).fill('She is always on call');
   await page.keyboard.press('Enter');

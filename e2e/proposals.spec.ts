@@ -41,7 +41,7 @@ test('a change proposed, made one with what was saved since, amended and accepte
   await expect(waiting.getByRole('insertion')).toHaveText(/^\s*Look at it each morning\.$/);
   await expect(waiting.getByRole('deletion')).toHaveCount(0);
   await expectAccessible(imke);
-  await waiting.getByRole('textbox', { name: 'What you say to it' }).fill('Twice a day, rather');
+  await waiting.getByRole('textbox', { name: 'Reply' }).fill('Twice a day, rather');
   await waiting.getByRole('button', { name: 'Amend it first' }).click();
   await expect(imke.getByText('A proposal stands on the leaf.')).toBeVisible();
   await expect(imke.getByRole('textbox', { name: 'Wording' })).toContainText('each morning.');

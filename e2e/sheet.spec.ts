@@ -8,11 +8,11 @@ test('the sheet: narrowed, its columns chosen, an entry changed where it stands,
   await page.getByRole('link', { name: 'Bank', exact: true }).click();
   const ward = page.getByRole('region', { name: 'Ward notes' });
   await expect(ward.getByRole('link', { name: /Fit for release/ })).toBeVisible();
-  await page.getByText('Narrow', { exact: true }).click();
+  await page.getByText('Filter', { exact: true }).click();
   await page.getByRole('combobox', { name: 'Kind of work' }).selectOption('Ward notes');
   await page.getByRole('combobox', { name: 'Tag' }).selectOption('discharge');
   await expect(ward.getByTitle(/^Saved/)).toHaveCount(3);
-  await expect(page.getByText('Narrowed by 2')).toBeVisible();
+  await expect(page.getByText('2 filters')).toBeVisible();
   await expectAccessible(page);
   // What was looked for is there when one comes back from an entry.
   await page.getByRole('searchbox').fill('release');

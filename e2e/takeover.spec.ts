@@ -8,14 +8,14 @@ test('a collection handed on as a file, and taken over: what differs chosen, wha
   const imke = await signedIn('Imke Tarrow');
   await imke.goto(`${server.url}/collections/helpline`);
   const download = imke.waitForEvent('download');
-  await imke.getByRole('button', { name: 'Hand it on as a file' }).click();
+  await imke.getByRole('button', { name: 'Save as a file for another team' }).click();
   const path = info.outputPath('helpline.json');
   await (await download).saveAs(path);
 
   // Someone else has it: as a collection of their own.
   const ruan = await signedIn('Ruan Pellow');
   await ruan.getByRole('link', { name: 'Bank', exact: true }).click();
-  await ruan.getByRole('link', { name: 'From a file' }).click();
+  await ruan.getByRole('link', { name: 'Bring in a collection' }).click();
   const file = ruan.getByLabel('Collection file');
   await file.setInputFiles({
     name: 'case.json',

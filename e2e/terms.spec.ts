@@ -61,13 +61,13 @@ test('words of the house: settled, pointed out while an entry is written, and ov
 }) => {
   const page = await signedIn('Imke Tarrow');
   await page.keyboard.press('F2');
-  await page.keyboard.type('words of the house');
+  await page.keyboard.type('house style');
   await page.keyboard.press('Enter');
   await page.getByRole('textbox', { name: 'We say' }).fill('hedgehog');
   await page.getByRole('textbox', { name: /^Not/ }).fill('hoglet, hog');
   await page.getByRole('textbox', { name: 'Why' }).fill('Callers know this word');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('list', { name: 'Words of the house' }).getByRole('listitem')).toHaveCount(1);
+  await expect(page.getByRole('list', { name: 'House style' }).getByRole('listitem')).toHaveCount(1);
   await expectAccessible(page);
   const words = page.url();
   await page.goto(new URL('/bank/new', words).href);
@@ -95,11 +95,11 @@ test('words of the house: settled, pointed out while an entry is written, and ov
   await expect(places.getByRole('checkbox')).toHaveCount(1);
   await page.getByRole('button', { name: 'Change one place' }).click();
   await page.getByRole('button', { name: 'Look again' }).click();
-  await expect(page.getByText(/something else is said in none/)).toBeVisible();
+  await expect(page.getByText(/Your house style is broken in none/)).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: 'Drop hedgehog' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByRole('list', { name: 'Words of the house' }).getByRole('listitem')).toHaveCount(1);
+  await expect(page.getByRole('list', { name: 'House style' }).getByRole('listitem')).toHaveCount(1);
 });
 
 test('what grows old: facts found, given a day, due on it, said to be right, and taken back', async ({
@@ -111,9 +111,9 @@ test('what grows old: facts found, given a day, due on it, said to be right, and
   await expect(page.getByRole('list', { name: /^Facts in/ }).first()).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('checkbox', { name: 'Give Visiting the hospital a day' }).uncheck();
-  await expect(page.getByLabel('Look through again on')).toHaveCount(0);
+  await expect(page.getByLabel('Review again on')).toHaveCount(0);
   await page.getByRole('checkbox', { name: 'Give Visiting the hospital a day' }).check();
-  await page.getByLabel('Look through again on').fill('2026-01-31');
+  await page.getByLabel('Review again on').fill('2026-01-31');
   await page.getByRole('button', { name: 'Give one entry this day' }).click();
   const days = page.getByRole('list', { name: 'Days of review' });
   await expect(days.getByRole('listitem')).toContainText('due since');
@@ -125,7 +125,7 @@ test('what grows old: facts found, given a day, due on it, said to be right, and
     .click();
   await expect(days.getByRole('button', { name: /is still right$/ })).toBeVisible();
   await page.getByRole('link', { name: 'Bank', exact: true }).click();
-  await page.getByRole('link', { name: 'What grows old' }).click();
+  await page.getByRole('link', { name: 'Due for review' }).click();
   await days.getByRole('link').click();
   await page.getByRole('button', { name: 'It is still right' }).click();
   await expect(page.getByRole('region', { name: 'Review' })).toContainText('Again on');

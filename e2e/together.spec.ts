@@ -148,11 +148,11 @@ test("one's own variation is used in place of the shared entry, told when that c
 }) => {
   const [imke, odile] = [await signedIn('Imke Tarrow'), await signedIn('Odile Brandt')];
   await odile.goto(new URL('/bank/handling', odile.url()).href);
-  await odile.getByText('Use a variation of it').click();
+  await odile.getByText('Make my own version').click();
   await odile.getByRole('button', { name: 'Make a variation' }).click();
   const variation = odile.getByRole('region', { name: 'Variation' });
   await expect(variation).toContainText('This is a variation.');
-  await expect(odile.getByText('It is brought by the cues of what it varies.')).toBeVisible();
+  await expect(odile.getByText('It uses the same cues as the shared entry.')).toBeVisible();
   await odile.getByRole('textbox', { name: 'Wording', exact: true }).focus();
   await odile.keyboard.press('Control+End');
   await odile.keyboard.type(' Hum softly.');

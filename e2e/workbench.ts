@@ -69,7 +69,7 @@ export class Workbench {
     for (let at = 0; at < words.length; at += 1) await this.page.keyboard.press('Shift+ArrowLeft');
     await this.page.getByRole('button', { name: 'Only when' }).click();
     await pick(this.page.getByRole('region', { name: 'When these words stand' }));
-    await this.page.getByRole('button', { name: 'Write on behind them' }).click();
+    await this.page.getByRole('button', { name: 'Continue after them' }).click();
   }
 
   async save(): Promise<void> {

@@ -47,7 +47,7 @@ test('tagged: those that have the tag are left alone; the undo saves what they w
 test('where nothing is to be changed nothing is sent', async () => {
   server();
   const { said, undo } = await MANY_ACTS.takeUp([entry('a'), entry('b')]);
-  expect(said).toBe('They are so already.');
+  expect(said).toBe('Nothing to change.');
   expect(undo).toEqual([]);
   expect(sent).toEqual([]);
 });

@@ -37,7 +37,7 @@ async function change(
   to: (content: EntryContent) => EntryContent,
 ): Promise<DoneToMany> {
   const changed = entries.filter(({ content }) => !isSame(to(content), content));
-  if (changed.length === 0) return { said: 'They are so already.', undo: [] };
+  if (changed.length === 0) return { said: 'Nothing to change.', undo: [] };
   const changes = changed.map(({ id, revision, content }) => ({ entry: id, revision, content: to(content) }));
   await takeSteps([{ do: 'change', changes, reason: said }]);
   return {

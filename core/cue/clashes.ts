@@ -166,6 +166,6 @@ export function clashInWords({ code, cue, other, word }: Clash): string {
 export function mendInWords({ mend, cue }: Clash): string {
   if (mend.cue) return `Type ${cue.leadIn}${mend.cue} instead`;
   if (mend.leadIn) return `Take ${mend.leadIn} as the lead-in of ${cue.collection.name}`;
-  if (mend.rules?.fires) return 'Let it wait for a closing key';
-  return mend.rules?.before ? 'Let it fire at the start of a word only' : 'Take another';
+  if (mend.rules?.fires) return 'Wait for a space or Enter';
+  return mend.rules?.before ? 'Only at the start of a word' : 'Take another';
 }

@@ -4,7 +4,7 @@ import { bind, bindLong } from '../http';
 import { dropHouseWord, houseWordsFor, keepHouseWord, saidOtherwise } from './houseWords';
 import { termInBank } from './termInBank';
 
-/** Words of the house, and a term everywhere. */
+/** The words of the house style, and a term everywhere. */
 export function houseWordRoutes(router: Router, context: Context): void {
   bindLong(router, context, 'termInBank', ({ member, body }) => termInBank(context, member.id, body));
 

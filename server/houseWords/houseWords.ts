@@ -106,7 +106,7 @@ export async function keepHouseWord(
     await writeTrail(tx, now(), {
       by: member,
       act: 'settings-changed',
-      subject: 'Words of the house',
+      subject: 'House style',
       detail: inWords(given),
     });
     return toWord(kept);
@@ -122,7 +122,7 @@ export async function dropHouseWord({ db, now }: Context, member: string, id: st
     await writeTrail(tx, now(), {
       by: member,
       act: 'settings-changed',
-      subject: 'Words of the house',
+      subject: 'House style',
       detail: `no longer: ${inWords(gone)}`,
     });
   });

@@ -37,7 +37,7 @@ export function DeleteAsk({ entries, go, close }: Props) {
         <ul className="list-disc pl-5 text-[13.5px] text-soft">
           {cues.length > 0 && (
             <li>
-              {cues.length === 1 ? 'Its cue is' : 'Their cues are'} free then: {few(cues)}.
+              {cues.length === 1 ? 'Its cue becomes free' : 'Their cues become free'}: {few(cues)}.
             </li>
           )}
           {touched.data.within.length > 0 && (

@@ -99,7 +99,7 @@ function Head({ member, openFinder }: { member: Member; openFinder: () => void }
       </nav>
       <div className="ml-auto flex items-center gap-4 text-[14px]">
         <Button onClick={openFinder} aria-keyshortcuts="F2">
-          <Search size={14} aria-hidden /> Find <Key>F2</Key>
+          <Search size={14} aria-hidden /> Look up <Key>F2</Key>
         </Button>
         <Menu
           trigger={

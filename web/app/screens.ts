@@ -66,12 +66,12 @@ export const SCREENS: readonly Screen[] = [
   },
   {
     paths: ['/bank/nearest'],
-    lookUp: 'Do we have something for this?',
+    lookUp: 'Find wording for a message',
     load: () => import('../sheet/NearestPage').then(({ NearestPage: Component }) => ({ Component })),
   },
   {
     paths: ['/order'],
-    lookUp: 'Put the bank in order',
+    lookUp: 'Tidy the bank',
     load: () => import('../order/OrderPage').then(({ OrderPage: Component }) => ({ Component })),
   },
   {
@@ -81,12 +81,12 @@ export const SCREENS: readonly Screen[] = [
   },
   {
     paths: ['/order/words'],
-    lookUp: 'Words of the house',
+    lookUp: 'House style',
     load: () => import('../terms/HouseWordsPage').then(({ HouseWordsPage: Component }) => ({ Component })),
   },
   {
     paths: ['/order/ageing'],
-    lookUp: 'See what grows old',
+    lookUp: 'Due for review',
     load: () => import('../reviews/AgeingPage').then(({ AgeingPage: Component }) => ({ Component })),
   },
   {
@@ -120,7 +120,7 @@ export const SCREENS: readonly Screen[] = [
   },
   {
     paths: ['/bank/take-over'],
-    lookUp: 'Take over a collection from a file',
+    lookUp: 'Bring in a collection',
     load: () => import('../takeover/TakeOverPage').then(({ TakeOverPage: Component }) => ({ Component })),
   },
   {

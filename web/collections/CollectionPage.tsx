@@ -102,7 +102,7 @@ function HandOn({ collection: { id, name } }: { collection: Collection }) {
   return (
     <>
       <Button className="justify-self-start" disabled={handOn.isPending} onClick={() => handOn.mutate()}>
-        Hand it on as a file
+        Save as a file for another team
       </Button>
       {handOn.error && <Notice tone="warning" title={inWords(handOn.error)} />}
     </>
@@ -120,7 +120,7 @@ function Known({ collection, index }: { collection: Collection; index: BankIndex
   const isRoot = collection.own && collection.parent === null;
   return (
     <Figure
-      marginLabel="Sharing and what is in it"
+      marginLabel="About this collection"
       margin={
         <div className="grid gap-7 pt-6">
           <SharingPanel collection={collection} />

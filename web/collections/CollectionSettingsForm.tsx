@@ -43,7 +43,7 @@ function CueSettings({ settings, put }: CueProps) {
   };
   return (
     <fieldset className="grid grid-cols-3 gap-x-5 gap-y-3 max-[899px]:grid-cols-1">
-      <legend className="eyebrow">Its cues, unless one says otherwise</legend>
+      <legend className="eyebrow">Usual rules for its cues</legend>
       <CueRulesOf {...rules} />
       <ClosingKeys {...rules} />
       <SelectField

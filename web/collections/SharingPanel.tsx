@@ -88,7 +88,7 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
     setGrants(grants.map((one) => (one.to === to ? { to, right } : one)));
   return (
     <form
-      aria-label="Who may do what"
+      aria-label="Sharing"
       className="grid gap-3"
       onSubmit={(event) => {
         event.preventDefault();
@@ -132,7 +132,7 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
           if (one) setGrants(inOrder([...grants, { to: one.to, right: 'read' }]));
         }}
       >
-        <option value="">someone, a group, or all</option>
+        <option value="">choose a person, a group or everyone</option>
         {others.map(([key, { name }]) => (
           <option key={key} value={key}>
             {name}
@@ -152,7 +152,7 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
         className="justify-self-start"
         disabled={!changed || unsaved.overtaken || save.isPending}
       >
-        Save who may do what
+        Save sharing
       </Button>
     </form>
   );
@@ -163,7 +163,7 @@ function PassedDown({ sharing, team }: Omit<EditorProps, 'collection'>) {
   const grantees = granteesOf(team);
   return (
     <div>
-      <h3 className="eyebrow">From what is around it</h3>
+      <h3 className="eyebrow">Inherited</h3>
       <ul className="mt-1 text-[13.5px] text-soft">
         {sharing.passedDown.map(({ to, right, from }, at) => (
           <li key={at}>
@@ -173,8 +173,8 @@ function PassedDown({ sharing, team }: Omit<EditorProps, 'collection'>) {
         ))}
       </ul>
       <p className="mt-1 text-[12.5px] text-soft">
-        It holds here too, unless the same person or group is named on this collection. Who keeps what is
-        around it keeps this as well.
+        These rights also apply here unless you set others for the same person or group. Keepers of the
+        collection above keep this one too.
       </p>
     </div>
   );
@@ -190,16 +190,16 @@ export function SharingPanel({ collection }: { collection: Collection }) {
   if (error)
     return (
       <Failed
-        what="who may do what"
+        what="sharing"
         error={error}
         retry={() => void Promise.all([sharing.refetch(), team.refetch()])}
       />
     );
-  if (!sharing.data || !team.data) return <Loading what="who may do what" />;
+  if (!sharing.data || !team.data) return <Loading what="sharing" />;
   const grantees = granteesOf(team.data);
   return (
     <section aria-label="Sharing" className="grid gap-4">
-      <h2 className="eyebrow">Who may do what</h2>
+      <h2 className="eyebrow">Sharing</h2>
       {collection.right === 'keep' ? (
         <SharingEditor collection={collection} sharing={sharing.data} team={team.data} />
       ) : (

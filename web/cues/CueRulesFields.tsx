@@ -67,7 +67,7 @@ export function ClosingKeys({
   };
   return (
     <fieldset className="col-span-full flex flex-wrap items-baseline gap-x-4 text-[14px]">
-      <legend className="float-left mr-4 text-[12.5px] text-soft">Closed by</legend>
+      <legend className="float-left mr-4 text-[12.5px] text-soft">Finish with</legend>
       {Object.entries(CLOSERS).map(([closer, label]) => (
         <label key={closer} className="flex items-center gap-1.5">
           <input

@@ -88,7 +88,7 @@ export function AlikeGroup({ index, entries, count, uses }: Props) {
                     <div className="mt-1.5">
                       {mayKeep(entry) ? (
                         <Tick on={!out.has(entry.id)} toggle={() => toggle(entry.id)}>
-                          goes into “{into.content.title}”
+                          merge into “{into.content.title}”
                         </Tick>
                       ) : (
                         <p className="text-[13px] text-soft">Others keep it: it stays as it is.</p>
@@ -103,7 +103,7 @@ export function AlikeGroup({ index, entries, count, uses }: Props) {
       </fieldset>
       {taken.length > 0 && (
         <p className="mt-2 text-[13.5px] text-soft">
-          Not taken along, since another entry has it there: <span className="cue">{taken.join(', ')}</span>
+          Not carried over, since another entry uses it: <span className="cue">{taken.join(', ')}</span>
         </p>
       )}
       <DoneNotice many={many} />

@@ -98,7 +98,7 @@ function Foot({ editing: { entry, changing, isProposal } }: { editing: EntryEdit
           onChange={(event) => changing.setReason(event.target.value)}
         />
       </div>
-      {changing.isChanged && <Button onClick={changing.letGo}>Drop the change</Button>}
+      {changing.isChanged && <Button onClick={changing.letGo}>Discard changes</Button>}
       <Button
         look="main"
         type="submit"
@@ -160,7 +160,7 @@ function Wordings({ index, editing }: { index: BankIndex; editing: EntryEditing 
       <p className="flex justify-end gap-4 text-[13px]">
         {editable && (
           <Button look="text" onClick={editing.takeCopied}>
-            Put in what was copied
+            Paste what was copied
           </Button>
         )}
         <Button look="text" onClick={() => setAsText(true)}>
@@ -187,7 +187,7 @@ function Cues({ index, editing }: { index: BankIndex; editing: EntryEditing }) {
         Cues
       </h2>
       {entry?.varies ? (
-        <p className="text-[14px] text-soft">It is brought by the cues of what it varies.</p>
+        <p className="text-[14px] text-soft">It uses the same cues as the shared entry.</p>
       ) : (
         <CuesEditor
           cues={content.cues}

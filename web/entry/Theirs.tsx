@@ -19,8 +19,8 @@ export function Theirs({ theirs, changing }: { theirs: Entry; changing: EntryCha
   return (
     <Notice tone="warning" title={`${who ?? 'Someone'} saved this entry while you were changing it.`}>
       <p>
-        {theirs.reason ? `Why: “${theirs.reason}”.` : 'Without a word of why.'} Yours stands on the leaf,
-        whole.
+        {theirs.reason ? `Why: “${theirs.reason}”.` : 'No reason given.'} Your version is on the page,
+        complete.
       </p>
       {base && (
         <div className="my-2 border-l border-hair pl-3 text-ink">
@@ -44,10 +44,10 @@ export function Theirs({ theirs, changing }: { theirs: Entry; changing: EntryCha
         {both && clashes && (
           <>
             <Button onClick={() => changing.takeMerged(both.mine.content, theirs.revision)}>
-              Both together, mine there
+              Combine, mine where both changed
             </Button>
             <Button onClick={() => changing.takeMerged(both.theirs.content, theirs.revision)}>
-              Both together, theirs there
+              Combine, theirs where both changed
             </Button>
           </>
         )}

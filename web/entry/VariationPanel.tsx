@@ -51,7 +51,7 @@ function OfShared({ index, entry }: Props) {
   if (!own) return null;
   return (
     <details className="text-[14px]">
-      <summary className="cursor-pointer text-elder">Use a variation of it</summary>
+      <summary className="cursor-pointer text-elder">Make my own version</summary>
       <div className="mt-2 grid gap-2">
         <p className="text-soft">
           A variation is used in its place, by the same cue; you are told when this one changes.

@@ -171,9 +171,7 @@ export function Finder() {
         ))}
       </ul>
       {error && <NotAllSearched error={error} />}
-      {rows.length === 0 && (
-        <p className="py-2 text-soft">Nothing by these words. Try fewer of them, or another.</p>
-      )}
+      {rows.length === 0 && <p className="py-2 text-soft">Nothing found. Try fewer or other words.</p>}
     </section>
   );
 }

@@ -102,7 +102,7 @@ function Known({ glossary }: { glossary: Glossary }) {
             <Settings key={glossary.version} glossary={glossary} />
           ) : (
             <p className="text-[14px] text-soft">
-              An owner, or who made it, changes this glossary. {!glossary.shipped && 'You may add terms.'}
+              Only an owner or its maker changes this glossary. {!glossary.shipped && 'You may add terms.'}
             </p>
           )}
           <WordListPanel glossary={glossary} terms={some} />

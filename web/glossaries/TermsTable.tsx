@@ -56,7 +56,7 @@ function TermForm({ glossary, start, done }: FormProps) {
       />
       <div className="col-span-2">
         <TextField
-          label="Read back before it stands"
+          label="Warn before placing"
           value={term.note}
           maxLength={200}
           onChange={({ target }) => put({ note: target.value })}

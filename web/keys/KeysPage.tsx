@@ -46,7 +46,7 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
     title: 'On a blank',
     keys: [
       ['1 – 9, a – z', 'Pick a choice by its number or letter'],
-      ['Tab', 'Goes to the next blank you are asked about; with none ahead, leaves the leaf'],
+      ['Tab', 'Goes to the next blank you are asked about; after the last one, moves on'],
       ['Shift + Tab', 'Goes to the blank before'],
       ['Enter', 'Goes to the next blank; on the last, goes on with the sentence'],
       ['Escape', 'Leaves the blank'],

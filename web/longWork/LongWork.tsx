@@ -26,7 +26,7 @@ export function LongWork<Result>({ what, working, stop, children }: Props<Result
   if (working.state === 'failed')
     return (
       <div className="px-9 py-3 max-[899px]:px-4">
-        <Notice tone="warning" title="It was not looked through.">
+        <Notice tone="warning" title="The check did not finish.">
           <p>{inWords(working.error)} Nothing was changed; try again.</p>
         </Notice>
       </div>

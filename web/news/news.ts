@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 11,
+    day: '2026-11-27',
+    title: 'Several texts on a leaf; files with an entry; other details to sign with',
+    words:
+      'Texts, at the head of a leaf, adds a letter, a summary or any other text to it; each is copied by itself. Files added to an entry go along wherever it is placed. Your account holds other sets of details, for another role or address. A case can be taken back. A zip dropped on the desk is taken file by file.',
+    at: { label: 'Your account', to: '/account' },
+  },
+  {
     number: 10,
     day: '2026-11-27',
     title: 'Files with a case; starter collections',
@@ -49,15 +57,15 @@ export const NEWS: readonly News[] = [
     title: 'The sheet, printed and narrowed; words of the house; practice',
     words:
       'The sheet is narrowed by tag, language, use and more, changed where it stands, copied as a table, and printed with its cues. Words that you settle on are pointed out, a term is changed everywhere in one act, what grows old gets a day of review, and two minutes of practice teach the cues that you look up.',
-    at: { label: 'Words of the house', to: '/order/words' },
+    at: { label: 'House style', to: '/order/words' },
   },
   {
     number: 5,
     day: '2026-11-26',
-    title: 'The bank in order',
+    title: 'Tidy the bank',
     words:
       'Entries that say nearly the same are found over the whole bank, with what differs marked and how often each is used, and merged in one act that can be taken back. What is typed again and again becomes an entry, and somebody’s details in shared wording become fields.',
-    at: { label: 'Put the bank in order', to: '/order' },
+    at: { label: 'Tidy the bank', to: '/order' },
   },
   {
     number: 4,
@@ -65,7 +73,7 @@ export const NEWS: readonly News[] = [
     title: 'A collection goes to another team as a file',
     words:
       'Its keeper hands it on from its page. Whoever takes it over sees first what reads otherwise here and which cues are taken, and chooses one by one.',
-    at: { label: 'Take over a collection', to: '/bank/take-over' },
+    at: { label: 'Bring in a collection', to: '/bank/take-over' },
   },
   {
     number: 3,

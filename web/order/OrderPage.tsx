@@ -8,10 +8,10 @@ import { RewordedSection } from '../rewording';
 import { TypedAgainSection } from '../phrases';
 
 const OTHERS = [
-  ['/order/words', 'Words of the house'],
+  ['/order/words', 'House style'],
   ['/order/term', 'Change a term everywhere'],
-  ['/order/ageing', 'What grows old'],
-  ['/bank/nearest', 'Do we have something for this?'],
+  ['/order/ageing', 'Due for review'],
+  ['/bank/nearest', 'Find wording for a message'],
   ['/usage', 'Usage'],
   ['/practice', 'Practise your cues'],
 ] as const;
@@ -37,8 +37,8 @@ export function OrderPage() {
             Entries out of use and your own variations are left out.
           </p>
           <p>
-            Merged, the others’ cues, tags, notes and history go with the one that is left. Drafts that hold
-            them say so, and take it over when their writer wants it. The others lie in the wastebasket.
+            If you merge entries, the one that is left takes the others’ cues, tags, files, notes and history.
+            Drafts that hold the others offer it in their place. The others go into the wastebasket.
           </p>
           <p>
             What is typed again and again is looked for in drafts of the cases that were given to you, in the
@@ -51,9 +51,7 @@ export function OrderPage() {
         </div>
       }
     >
-      <h1 className="px-9 pt-6 pb-4 font-book text-[26px] leading-tight max-[899px]:px-4">
-        The bank in order
-      </h1>
+      <h1 className="px-9 pt-6 pb-4 font-book text-[26px] leading-tight max-[899px]:px-4">Tidy the bank</h1>
       {bank.isError && <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />}
       {!index && !bank.isError && <Loading what="the bank" />}
       {index && (

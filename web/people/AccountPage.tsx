@@ -31,7 +31,7 @@ function DetailsForm({ member }: { member: Member }) {
         Shared wording is signed with these: the wording is the same for all, the name at its foot is yours.
       </p>
       <TextField label="Name" autoComplete="name" error={faultOf('name')} {...register('name')} />
-      <TextField label="What you do" error={faultOf('job')} maxLength={100} {...register('job')} />
+      <TextField label="Job title" error={faultOf('job')} maxLength={100} {...register('job')} />
       <TextField
         label="Phone"
         autoComplete="tel"
@@ -76,13 +76,13 @@ function PasswordChange() {
     >
       <h2 className="eyebrow">Password</h2>
       <TextField
-        label="The password you have"
+        label="Current password"
         type="password"
         autoComplete="current-password"
         required
         {...register('old')}
       />
-      <NewPasswordField label="A new one" required {...register('password')} />
+      <NewPasswordField label="New password" required {...register('password')} />
       {change.error && <Notice tone="warning" title={inWords(change.error)} />}
       {change.isSuccess && <Notice title="It is changed. Everywhere else you are signed out." />}
       <Button type="submit" disabled={change.isPending} className="justify-self-start">

@@ -109,7 +109,7 @@ export function TrailPage() {
   });
   const lines = trail.data?.pages.flatMap((page) => page.lines) ?? [];
   return (
-    <Figure marginLabel="What of it" margin={<Filters wanted={wanted} want={want} />}>
+    <Figure marginLabel="Filter the trail" margin={<Filters wanted={wanted} want={want} />}>
       <h1 className="px-9 pt-6 pb-3 font-book text-[26px] leading-tight max-[899px]:px-4">Trail</h1>
       {trail.isPending && <Loading what="the trail" />}
       {trail.isError && <Failed what="the trail" error={trail.error} retry={() => void trail.refetch()} />}

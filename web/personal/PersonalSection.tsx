@@ -38,7 +38,7 @@ function PlaceLine({ entry, place, acts }: { entry: Entry; place: Place; acts: A
             Make it a field
           </Button>
           <Button look="text" onClick={() => setAsking(true)}>
-            It may stand …
+            This is fine …
           </Button>
         </p>
       )}
@@ -124,7 +124,7 @@ export function PersonalSection({ index }: { index: BankIndex }) {
       work={work}
       said={({ entries, count, read }) =>
         count === 0
-          ? `Nobody’s details stand in ${read.toLocaleString()} shared entries.`
+          ? `No personal details found in ${read.toLocaleString()} shared entries.`
           : `${count === 1 ? 'One' : count.toLocaleString()} of ${read.toLocaleString()} shared entries ${count === 1 ? 'has' : 'have'} words that look like somebody’s details${count > entries.length ? `; the first ${entries.length} are shown` : ''}.`
       }
     >

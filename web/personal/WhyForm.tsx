@@ -29,7 +29,7 @@ export function WhyForm({ words, letStand, close, pending }: Props) {
         />
       </div>
       <Button type="submit" disabled={why.trim() === '' || pending}>
-        Let it stand
+        Allow it
       </Button>
       <Button onClick={close}>Cancel</Button>
     </form>

@@ -61,7 +61,7 @@ function Answer({ proposal, entry, merged }: Props & { merged: Merged }) {
   return (
     <div className="grid gap-3">
       <TextField
-        label="What you say to it"
+        label="Reply"
         value={words}
         maxLength={300}
         onChange={({ target }) => setWords(target.value)}
@@ -73,7 +73,7 @@ function Answer({ proposal, entry, merged }: Props & { merged: Merged }) {
         </Button>
         <Button onClick={amend}>Amend it first</Button>
         <Button disabled={answer.isPending || words.trim() === ''} onClick={() => answer.mutate(false)}>
-          Decline, with these words
+          Decline with this reply
         </Button>
       </p>
     </div>
@@ -162,7 +162,7 @@ export function ProposalCard({ proposal, entry }: Props) {
           )}
           {merged.clashes.length > 0 && (
             <Notice tone="warning" title="It changes what was changed since.">
-              {merged.clashes.map(titleOf).join(', ')}: accepted, it would stand in the place of that.
+              {merged.clashes.map(titleOf).join(', ')}: accepting it replaces that change.
             </Notice>
           )}
           {drafts !== null && drafts > 0 && <p className="text-[13px] text-soft">{draftsInWords(drafts)}</p>}

@@ -40,8 +40,8 @@ export function ProposalsPage() {
       marginLabel="About proposals"
       margin={
         <p className="pt-6 text-[14px] text-soft">
-          Who may not change a collection’s entries may propose how: open the entry, change it, say why. Its
-          keepers see the difference here, and accept it, amend it first, or decline it with a word.
+          If you cannot change an entry, open it, change it and say why. Its keepers see the difference here,
+          and accept it, amend it first, or decline it with a reply.
         </p>
       }
     >

@@ -191,7 +191,7 @@ export function AgeingPage() {
   const error = bank.error ?? reviews.error;
   return (
     <Figure
-      marginLabel="About what grows old"
+      marginLabel="About reviews"
       margin={
         <div className="grid gap-3 pt-6 text-[14px] text-soft">
           <p>
@@ -205,7 +205,7 @@ export function AgeingPage() {
         </div>
       }
     >
-      <h1 className="px-9 pt-6 pb-3 font-book text-[26px] leading-tight max-[899px]:px-4">What grows old</h1>
+      <h1 className="px-9 pt-6 pb-3 font-book text-[26px] leading-tight max-[899px]:px-4">Due for review</h1>
       {error && (
         <Failed
           what="the days of review"

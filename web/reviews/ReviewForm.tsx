@@ -30,7 +30,7 @@ export function ReviewForm({ label, due, keeper, pending, give, cancel }: Props)
       }}
     >
       <TextField
-        label="Look through again on"
+        label="Review again on"
         type="date"
         value={day}
         onChange={({ target }) => setDay(target.value)}

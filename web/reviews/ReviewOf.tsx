@@ -38,7 +38,7 @@ function Acts({ review, pending, set }: { review: Review | undefined; pending: b
         </Button>
       )}
       <Button look="text" onClick={() => setOpen(true)}>
-        {review ? 'Another day' : 'Give it a day of review'}
+        {review ? 'Another day' : 'Set a review date'}
       </Button>
       {review && (
         <Button look="text" disabled={pending} onClick={() => set(null)}>

@@ -11,7 +11,7 @@ export function ReviewsWaiting() {
   return (
     <p className="mt-2 text-[14px]">
       <Link to="/order/ageing" className="text-elder underline">
-        What grows old
+        Due for review
       </Link>
       <span className="font-semibold text-rust">
         {due === 1 ? ': one entry is yours to look through' : `: ${due} entries are yours to look through`}

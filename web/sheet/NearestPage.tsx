@@ -54,7 +54,7 @@ function Found({ index, near: { entry, words } }: { index: BankIndex; near: Near
   );
 }
 
-/** Do we have something for this? A problem told or pasted, and the entries nearest to it. */
+/** Wording for a message: a problem told or pasted, and the entries nearest to it. */
 export function NearestPage() {
   const index = useBankIndex();
   const [text, setText] = useState('');
@@ -73,7 +73,7 @@ export function NearestPage() {
   const near = asked === '' ? [] : (found.data?.entries ?? []);
   return (
     <Figure
-      marginLabel="Something for this"
+      marginLabel="Find wording for a message"
       margin={
         <div className="grid gap-4 pt-6 text-[14px] text-soft">
           <p>
@@ -90,7 +90,7 @@ export function NearestPage() {
       }
     >
       <header className="grid gap-3 border-b border-hair px-9 pt-6 pb-5 max-[899px]:px-4">
-        <h1 className="font-book text-[26px] leading-tight">Do we have something for this?</h1>
+        <h1 className="font-book text-[26px] leading-tight">Find wording for a message</h1>
         <textarea
           aria-label="What it is about"
           autoFocus

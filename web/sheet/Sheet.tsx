@@ -50,8 +50,8 @@ function Lines({ index, asked, shown: { lines, more, error }, due, selecting, lo
       notAll || (
         <p className="px-7 py-8 text-soft">
           {asked.query.trim() === ''
-            ? 'No entry is so. Narrow it less.'
-            : 'No entry by these words. Try fewer of them, or another collection.'}
+            ? 'No entries match these filters.'
+            : 'Nothing found. Try fewer or other words, or another collection.'}
         </p>
       )
     );
@@ -96,20 +96,20 @@ function Margin({ index, selecting }: { index: BankIndex | null; selecting: Sele
             Write an entry
           </Link>
           <Link to="/bank/new" state={{ fromClipboard: true }} className={LINK_BUTTON}>
-            From what was copied
+            Paste as a new entry
           </Link>
           <Link to="/bank/rows" className={LINK_BUTTON}>
             Row by row
           </Link>
           <Button onClick={() => selecting.set(new Set())}>Select several</Button>
           <Link to="/bank/take-over" className={LINK_BUTTON}>
-            From a file
+            Bring in a collection
           </Link>
           <Link to="/bank/nearest" className={LINK_BUTTON}>
-            Something for this?
+            Find wording for a message
           </Link>
           <Link to="/order" className={LINK_BUTTON}>
-            Put it in order
+            Tidy the bank
           </Link>
         </p>
       </div>

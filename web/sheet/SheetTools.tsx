@@ -4,6 +4,7 @@ import { type BankIndex, ALL, setFilters, type Narrowing } from '#core/bank';
 import { languageName } from '#core/language';
 import type { SheetLook } from './look';
 import { useKinds } from '../api';
+import { counted } from '../show';
 
 const STATES: Record<Narrowing['state'], string> = {
   any: 'any',
@@ -93,7 +94,9 @@ export function SheetTools({ index, narrowing, narrow, look, changeLook, childre
       className="flex flex-wrap items-start gap-x-6 gap-y-1 px-7 pb-2 text-[14px] max-[899px]:px-4"
     >
       <details className="open:w-full" name="sheet-tools">
-        <summary className="cursor-pointer text-soft">{set === 0 ? 'Narrow' : `Narrowed by ${set}`}</summary>
+        <summary className="cursor-pointer text-soft">
+          {set === 0 ? 'Filter' : counted(set, 'filter', 'filters')}
+        </summary>
         <div className="grid grid-cols-3 gap-x-5 gap-y-2 py-2 max-[899px]:grid-cols-1">
           <Pick
             label="Kind of work"

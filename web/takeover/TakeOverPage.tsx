@@ -134,7 +134,7 @@ export function TakeOverPage() {
       }
     >
       <header className="px-9 pt-6 pb-3 max-[899px]:px-4">
-        <h1 className="font-book text-[26px] leading-tight">Take over a collection</h1>
+        <h1 className="font-book text-[26px] leading-tight">Bring in a collection</h1>
       </header>
       <div className="grid gap-3 px-9 max-[899px]:px-4">
         <FileDrop

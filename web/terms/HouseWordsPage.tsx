@@ -178,7 +178,7 @@ function HouseWords({
             {mayChange && 'Write down the first word that you all want to use, and which it replaces.'}
           </p>
         )}
-        <ul aria-label="Words of the house">
+        <ul aria-label="House style">
           {words.map((word) =>
             editing === word.id ? (
               <li key={word.id} className="border-b border-hair py-3">
@@ -217,7 +217,7 @@ function HouseWords({
         )}
       </div>
       <div className="flex items-center gap-4 border-t border-hair px-9 py-4 max-[899px]:px-4">
-        <h2 className="grow font-book text-[19px]">Said otherwise in the bank</h2>
+        <h2 className="grow font-book text-[19px]">Entries that differ</h2>
         <Button disabled={words.length === 0 || working.state === 'working'} onClick={look}>
           Look through the bank
         </Button>
@@ -227,7 +227,7 @@ function HouseWords({
           <PlacesFound
             index={index}
             found={result}
-            none="The house is obeyed: something else is said"
+            none="Your house style is broken"
             reason="As the house says it"
             again={look}
             about={(place) => ('word' in place ? (whyOf.get(place.word as string) ?? '') : '')}
@@ -261,9 +261,7 @@ export function HouseWordsPage() {
         </div>
       }
     >
-      <h1 className="px-9 pt-6 pb-3 font-book text-[26px] leading-tight max-[899px]:px-4">
-        Words of the house
-      </h1>
+      <h1 className="px-9 pt-6 pb-3 font-book text-[26px] leading-tight max-[899px]:px-4">House style</h1>
       {error && (
         <Failed
           what="the words of the house"

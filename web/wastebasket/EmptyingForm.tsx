@@ -28,14 +28,16 @@ export function EmptyingForm({ isOwner }: { isOwner: boolean }) {
   if (!isOwner)
     return (
       <p className="text-[14px]">
-        {days === null ? 'It is never emptied.' : `A thing goes for good after ${inPeriods(days)}.`}
+        {days === null
+          ? 'It is never emptied.'
+          : `Things here are deleted for good after ${inPeriods(days)}.`}
       </p>
     );
   const listed = days === null || PERIODS.some(([count]) => count === days);
   return (
     <div>
       <ActingSelect
-        label="A thing goes for good after"
+        label="Delete for good after"
         value={days === null ? '' : String(days)}
         disabled={save.isPending}
         act={(count) => save.mutate(count === '' ? null : Number(count))}

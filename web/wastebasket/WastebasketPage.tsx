@@ -96,7 +96,7 @@ function Row({ deletion, say }: { deletion: Deletion; say: (words: string) => vo
             <Button autoFocus disabled={purge.isPending} onClick={() => purge.mutate()}>
               Delete for good
             </Button>
-            <Button onClick={() => setAsking(false)}>Let it lie</Button>
+            <Button onClick={() => setAsking(false)}>Cancel</Button>
           </p>
         </div>
       )}

@@ -51,7 +51,7 @@ function NumberSettings({ field, change }: Props<NumberField>) {
       </SelectField>
       {!field.required && (
         <TextField
-          label="Until another is given"
+          label="Starting answer"
           type="number"
           step="any"
           value={field.starting ?? ''}
@@ -77,7 +77,7 @@ function YesNoSettings({ field, change }: Props<YesNoField>) {
       />
       {!field.required && (
         <SelectField
-          label="Until another is given"
+          label="Starting answer"
           value={field.starting === undefined ? '' : String(field.starting)}
           onChange={({ target }) =>
             change({ ...field, starting: target.value === '' ? undefined : target.value === 'true' })
@@ -149,7 +149,7 @@ function ClockSettings({ field, change }: Props<Extract<Field, { kind: 'date' | 
     const on = field.starting === 'today';
     return (
       <Tick on={on} toggle={() => change({ ...field, starting: on ? 'none' : 'today' })}>
-        today until another is given
+        Start with today
       </Tick>
     );
   }
@@ -158,7 +158,7 @@ function ClockSettings({ field, change }: Props<Extract<Field, { kind: 'date' | 
       on={field.starting !== undefined}
       toggle={() => change({ ...field, starting: field.starting ? undefined : 'now' })}
     >
-      the time of placing until another is given
+      Start with the time of placing
     </Tick>
   );
 }

@@ -63,7 +63,7 @@ function Starting({ field, change }: Props) {
   const put = (ids: string[]) => change({ ...field, starting: ids.length > 0 ? ids : undefined });
   return (
     <label className="flex items-center gap-2">
-      until another is given
+      Starting answer
       <select
         className="input w-auto bg-page"
         value={starting[0] ?? ''}

@@ -114,14 +114,14 @@ function PassageCondition({
       className="border-l-2 border-leaf py-1 pl-3 text-[14px] text-soft"
     >
       <div className="flex flex-wrap items-baseline gap-x-3">
-        <span className="eyebrow">These words stand when</span>
+        <span className="eyebrow">Show these words only when</span>
         {outer.length > 0 && <span>(within: when {outer.join(', and when ')})</span>}
         <span className="ml-auto flex gap-3">
           <Button look="text" title="Right arrow at its end" onClick={behind}>
-            Write on behind them
+            Continue after them
           </Button>
           <Button look="text" onClick={always}>
-            Let them stand always
+            Always show them
           </Button>
         </span>
       </div>
@@ -133,7 +133,7 @@ function PassageCondition({
           change={(when) => changeCondition(inner, when)}
         />
       ) : (
-        <p>This condition is gone. Let the words stand always, or undo.</p>
+        <p>This condition was deleted. Always show the words, or undo.</p>
       )}
     </section>
   );

@@ -31,7 +31,7 @@ function Odd({ odd, answer }: { odd: OddReading } & Pick<Props, 'answer'>) {
   return (
     <li>
       <button type="button" className={rowLook} onClick={() => answer({ ...odd.answers })}>
-        <span className="text-rust">Reads oddly: {oddityInWords(code)}.</span>{' '}
+        <span className="text-rust">Reads badly: {oddityInWords(code)}.</span>{' '}
         <span className="book text-[14px]">
           “{start > 0 && '…'}
           {line.slice(start, from)}
@@ -65,7 +65,7 @@ export function Doubts({ request, wording, show, answer }: Props) {
   const none = trial !== null && wrong.length + doubts.length + odd.length === 0;
   return (
     <section aria-label="What is doubtful">
-      <h2 className="eyebrow">{none ? 'Nothing is doubtful' : 'Worth a look'}</h2>
+      <h2 className="eyebrow">{none ? 'Nothing to check' : 'Worth a look'}</h2>
       <ul>
         {wrong.map(({ message, place: where }) => {
           const to = placeOf(content, where);

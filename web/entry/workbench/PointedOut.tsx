@@ -89,7 +89,7 @@ function Personal({
           </Button>
           {entry && (
             <Button look="text" onClick={() => setAsking(true)}>
-              It may stand …
+              This is fine …
             </Button>
           )}
         </p>

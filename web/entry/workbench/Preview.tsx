@@ -24,7 +24,7 @@ export function Preview({ reading, request, answers }: Props) {
           ))}
         </SelectField>
       ) : (
-        <p className="eyebrow">How it reads while no case is known</p>
+        <p className="eyebrow">How it reads without a case</p>
       )}
       <LiveReading request={request} record={record} answers={answers} />
     </section>

@@ -14,15 +14,15 @@ export function StatementPanel({ editor, statement }: { editor: Editor; statemen
   return (
     <section aria-label="To be confirmed" className="slip">
       <div role="status">
-        <p className="eyebrow">Is it so in this case?</p>
+        <p className="eyebrow">Is this true here?</p>
         <p className="font-book text-[16px] leading-snug">{statement.words.trim()}</p>
       </div>
       <p className="mt-2 flex flex-wrap items-center gap-2">
         <Button onMouseDown={stay} onClick={() => confirm(editor.view)}>
-          It is so <Key>Ctrl Enter</Key>
+          Yes, it is <Key>Ctrl Enter</Key>
         </Button>
         <Button onMouseDown={stay} onClick={takeOut}>
-          Take it out
+          Remove the sentence
         </Button>
       </p>
     </section>
