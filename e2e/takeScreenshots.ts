@@ -69,7 +69,7 @@ async function write(page: Page, url: string): Promise<void> {
   await page.getByLabel('A new collection in it').fill('Thanks');
   await pressKeys(page, ['Enter']);
   await page.getByRole('heading', { name: 'Thanks' }).waitFor();
-  const sharing = page.getByRole('form', { name: 'Who may do what' });
+  const sharing = page.getByRole('form', { name: 'Sharing' });
   await sharing.getByLabel('Share it with').selectOption('Desk volunteers (group)');
   await sharing.getByRole('button', { name: 'Save' }).click();
   await sharing.getByLabel('Share it with').selectOption('Odile Brandt');
