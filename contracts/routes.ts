@@ -15,6 +15,7 @@ import {
 } from './bank';
 import { CASE_ROUTES } from './caseRoutes';
 import { FILE_ROUTES } from './fileRoutes';
+import { JOB_ROUTES } from './jobRoutes';
 import { GLOSSARY_ROUTES } from './glossaryRoutes';
 import { COLLECTION_ROUTES } from './collectionRoutes';
 import { storedRevision } from './limits';
@@ -214,6 +215,7 @@ export const ROUTES = define({
   },
   ...CASE_ROUTES,
   ...FILE_ROUTES,
+  ...JOB_ROUTES,
   ...GLOSSARY_ROUTES,
   events: {
     method: 'get',

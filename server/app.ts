@@ -11,6 +11,7 @@ import { caseRoutes, draftRoutes } from './cases';
 import type { Context } from './context';
 import { eventRoutes, presenceRoutes } from './streams';
 import { entryFileRoutes, fileRoutes } from './files';
+import { jobRoutes } from './jobs';
 import { glossaryRoutes, useRoutes } from './glossaries';
 import { bind, errorHandler, headers, knownHost, nothingHere, sameOrigin } from './http';
 import { doubleRoutes } from './doubles';
@@ -94,6 +95,7 @@ export function makeApp(context: Context): Express {
     draftRoutes,
     fileRoutes,
     entryFileRoutes,
+    jobRoutes,
     doubleRoutes,
     phraseRoutes,
     personalRoutes,

@@ -14,6 +14,7 @@ import { mustBeForTheDemo } from './account';
 import { dropListsOfNone } from './termLists';
 import { emptyWastebasket } from './wastebasket';
 import { dropUnusedFiles } from './files';
+import { dropOldJobs } from './jobs';
 import { databaseStore, folderStore } from './fileStore';
 import { PostRoom, smtpOffice } from './post';
 
@@ -97,6 +98,9 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
       );
       await dropListsOfNone(context).catch((error: unknown) =>
         log.error({ name: (error as Error).name }, 'unused term lists could not be dropped'),
+      );
+      await dropOldJobs(context).catch((error: unknown) =>
+        log.error({ name: (error as Error).name }, 'old jobs could not be dropped'),
       );
       await dropUnusedFiles(context).catch((error: unknown) =>
         log.error({ name: (error as Error).name }, 'unused files could not be dropped'),

@@ -14,6 +14,7 @@ export {
   cases,
   caseFiles,
   draftFiles,
+  jobs,
   entryFiles,
   fileContents,
   filePieces,

@@ -1,7 +1,8 @@
 import type { Router } from 'express';
 import { announceChanges } from '../bank';
 import type { Context } from '../context';
-import { bind, bindLong } from '../http';
+import { bind } from '../http';
+import { bindLong } from '../jobs';
 import { alikeEntries } from './alikeEntries';
 import { mergeEntries } from './mergeEntries';
 import { sharedEnds } from './sharedEnds';

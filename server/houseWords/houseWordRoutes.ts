@@ -1,6 +1,7 @@
 import type { Router } from 'express';
 import type { Context } from '../context';
-import { bind, bindLong } from '../http';
+import { bind } from '../http';
+import { bindLong } from '../jobs';
 import { dropHouseWord, houseWordsFor, keepHouseWord, saidOtherwise } from './houseWords';
 import { termInBank } from './termInBank';
 

@@ -4,7 +4,6 @@ import { ROUTES, type Member, type ParamsOf, type ResponseOf, type Route, type R
 import { isSame } from '#core/difference';
 import { memberOf } from '../auth';
 import type { Context } from '../context';
-import { answerInLines } from './longWork';
 import { mustBeStorable, mustNameSomething, readBody } from './body';
 import { Refusal } from './refusal';
 
@@ -119,32 +118,4 @@ export function bind<N extends RouteName>(
     }
   };
   router[route.method](route.path, handle);
-}
-
-/** What a long answer's route comes to once it is done. */
-type ResultOf<N extends RouteName> =
-  Extract<ResponseOf<N>, { result: unknown }> extends { result: infer Result } ? Result : never;
-
-/**
- * Binds a long work to a route of the table, answered in lines (see `answerInLines`): a generator that yields how far it is,
- * 0 to 1. Its result is held against the route's contract as other answers are.
- */
-export function bindLong<N extends RouteName>(
-  router: Router,
-  context: Context,
-  name: N,
-  work: (call: Call<N> & { member: Member }) => AsyncGenerator<number, ResultOf<N>>,
-): void {
-  const { response: schema } = ROUTES[name] as Route;
-  bind(router, context, name, async (call) => {
-    const asked = call as Call<N> & { member: Member };
-    await answerInLines(
-      asked.response,
-      asked.member.id,
-      () => work(asked),
-      (line) => checked(schema, line),
-    );
-    // Answered already, as the route's `stream` says.
-    return undefined as ResponseOf<N>;
-  });
 }

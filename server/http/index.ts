@@ -1,6 +1,6 @@
-export { bind, bindLong } from './bind';
+export { bind, checked, type Call } from './bind';
 export { errorHandler, headers, knownHost, nothingHere, sameOrigin } from './guards';
 export { limitTries } from './limitTries';
-export { inTurns } from './longWork';
+export { inTellingTurns, inTurns } from './inTurns';
 export { mustBeStorable } from './body';
 export { notFound, Refusal } from './refusal';

@@ -1,7 +1,8 @@
 import type { Router } from 'express';
 import { keptEntry, visibleEntry } from '../bank';
 import type { Context } from '../context';
-import { bind, bindLong } from '../http';
+import { bind } from '../http';
+import { bindLong } from '../jobs';
 import { knownTo } from './particulars';
 import { allowDetail, allowedWords, personalInBank } from './personalInBank';
 

@@ -2,7 +2,8 @@ import { and, eq } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Context } from '../context';
 import { ignoredPhrases } from '../db';
-import { bind, bindLong } from '../http';
+import { bind } from '../http';
+import { bindLong } from '../jobs';
 import { typedAgain } from './typedAgain';
 
 /** Phrases that are typed again and again. */

@@ -1,6 +1,7 @@
 import type { Router } from 'express';
 import type { Context } from '../context';
-import { bind, bindLong } from '../http';
+import { bind } from '../http';
+import { bindLong } from '../jobs';
 import { ageing, giveReview, reviewsFor } from './reviews';
 
 /** What grows old, and when entries are looked at again. */

@@ -1,6 +1,6 @@
 import type { Router } from 'express';
 import type { Context } from '../context';
-import { bindLong } from '../http';
+import { bindLong } from '../jobs';
 import { rewordedInDrafts } from './rewordedInDrafts';
 
 /** What people change by hand after placing a wording. */

@@ -265,6 +265,8 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
     }),
   earlierUses: draft,
   openDraft: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
+  jobLeft: async () => Promise.resolve({ params: { work: 'ageing' } }),
+  stopJob: async () => Promise.resolve({ params: { work: 'ageing' } }),
   sendEntryFile: async () => Promise.resolve({ body: Buffer.from('map'), headers: FILE }),
   entryFile: async () => {
     const { id, content } = await entryWithFile();

@@ -133,6 +133,8 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   openDraft: given,
   beginDraft: given,
   fileLimits: members,
+  jobLeft: members,
+  stopJob: members,
   sendEntryFile: members,
   entryFile: readers,
   draftFile: given,

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { inWords } from '#client/api';
+import { instantInWords } from '#client/clock';
 import { Button, Notice } from '../ui';
 import type { Working } from './useLongWork';
 
@@ -10,7 +11,7 @@ interface Props<Result> {
   children: (result: Result) => ReactNode;
 }
 
-/** What a long work is at: how far, with a stop; what went wrong; what came of it. */
+/** What a long work is at: how far, with a stop; what went wrong; what came of it, be it while one was away. */
 export function LongWork<Result>({ what, working, stop, children }: Props<Result>) {
   if (working.state === 'working')
     return (
@@ -31,5 +32,15 @@ export function LongWork<Result>({ what, working, stop, children }: Props<Result
         </Notice>
       </div>
     );
-  return working.state === 'done' ? children(working.result) : null;
+  if (working.state !== 'done') return null;
+  return (
+    <>
+      {working.foundAt && (
+        <p className="px-9 pt-3 text-[13px] text-soft max-[899px]:px-4">
+          As of {instantInWords(working.foundAt)}: it was finished after you left this page.
+        </p>
+      )}
+      {children(working.result)}
+    </>
+  );
 }

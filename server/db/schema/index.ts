@@ -4,6 +4,7 @@ export { entryWords, vocabulary } from './finding';
 export { entries, departures, entryMoves, revisions, cues } from './entries';
 export { notes, presences, noteAnswers, proposals, allowedDetails } from './talk';
 export { deletions, serverClock } from './wastebasket';
+export { jobs } from './jobs';
 export { caseFiles, draftFiles, entryFiles, fileContents, filePieces, waitingFiles } from './files';
 export { cases, casesGiven, drafts, draftStates, ignoredPhrases } from './cases';
 export { glossaries, termLists, terms, uses } from './glossaries';

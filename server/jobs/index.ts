@@ -1,0 +1,3 @@
+export { bindLong } from './bindLong';
+export { jobRoutes } from './jobRoutes';
+export { dropOldJobs } from './jobs';
