@@ -74,18 +74,21 @@ test('documents dropped on the desk begin leaves, several at once; what cannot b
     { name: 'Nodiadau.txt', buffer: Buffer.from('Dŵr uchel.\n\nAdar y gors.') },
     { name: 'owl.png', buffer: DOT },
     { name: 'bomb.docx', buffer: Buffer.from(zipSync({ 'word/document.xml': new Uint8Array(100_000_001) })) },
-    { name: 'notes.zip', buffer: Buffer.from(zipSync({ 'a.txt': strToU8('a') })) },
+    {
+      name: 'week.zip',
+      buffer: Buffer.from(zipSync({ 'in/Tuesday.txt': strToU8('Tides.'), 'in/tides.csv': strToU8('a,b') })),
+    },
     { name: 'empty.txt', buffer: Buffer.from(' \n') },
   );
   const told = page.getByRole('region', { name: 'From a file' });
   await expect(told.getByText('There is no text in empty.txt.', { exact: false })).toBeVisible();
-  await expect(told.getByText(/A leaf was begun/)).toHaveCount(3);
+  await expect(told.getByText(/A leaf was begun/)).toHaveCount(4);
   await expect(told.getByText('One picture was left out.')).toHaveCount(1);
   await expect(told.getByText(/half\.docx is broken/)).toBeVisible();
   const keeping = told.getByRole('form', { name: 'Save files with a case' });
   await expect(keeping.getByRole('listitem')).toHaveText([
     /^owl\.png: a picture, /,
-    /^notes\.zip: an archive, /,
+    /^tides\.csv: a table, /,
   ]);
   await expect(told.getByText(/bomb\.docx would unpack to more than/)).toBeVisible();
   await expectAccessible(page);
@@ -98,7 +101,7 @@ test('documents dropped on the desk begin leaves, several at once; what cannot b
   await expect(draftOf(page)).toBeFocused();
   const files = page.getByRole('region', { name: 'Files of this case' });
   await files.getByRole('button', { name: 'Files, 2' }).click();
-  await expect(files.getByRole('listitem')).toHaveText([/^owl\.png/, /^notes\.zip/]);
+  await expect(files.getByRole('listitem')).toHaveText([/^owl\.png/, /^tides\.csv/]);
   await expectAccessible(page);
   await page.getByRole('link', { name: 'Desk', exact: true }).click();
 

@@ -47,7 +47,7 @@ const isBeside = (name: string) =>
   name.endsWith('/') || /(^|\/)(__MACOSX\/|\.(?!\.?\/)|Thumbs\.db$|desktop\.ini$)/i.test(name);
 /** A document that is an archive within: of Office Open XML, OpenDocument or EPUB. */
 const isDocument = (listed: readonly Packed[]) =>
-  listed.some(({ name }) => name === '[Content_Types].xml' || name === 'mimetype');
+  listed.some(({ name }) => ['[Content_Types].xml', 'word/document.xml', 'mimetype'].includes(name));
 
 /** Whether an archive is locked: the first bit of its first file's flags (APPNOTE 4.4.4). */
 const isLocked = (bytes: Uint8Array) => (bytes[6]! & 1) === 1;

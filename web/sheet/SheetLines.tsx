@@ -71,7 +71,7 @@ function Head({
           {count === 1 ? '1 entry' : `${count.toLocaleString()} entries`}
           {collection.leadIn && (
             <>
-              , cues after <span className="cue">{collection.leadIn}</span>
+              , cues begin with <span className="cue">{collection.leadIn}</span>
             </>
           )}
         </span>
