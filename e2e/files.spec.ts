@@ -105,6 +105,22 @@ test('a file goes along with an entry: placed, listed with the finished text, ha
   await expect(files.getByRole('alert')).toHaveText(
     'Film.mp4 has 20 MB, and 20 MB is the most. It was not saved.',
   );
+  // As many at once as an entry may have, and two more: each of the twelve is there.
+  const scans = Array.from({ length: 13 }, (_, at) => ({
+    name: `Scan ${at}.txt`,
+    mimeType: 'text/plain',
+    buffer: Buffer.from(`Page ${at}`),
+  }));
+  await files.getByLabel('Files for this entry').setInputFiles(scans);
+  await expect(files.getByRole('listitem')).toHaveText([
+    /^Finding/,
+    ...scans.slice(0, 11).map(({ name }) => new RegExp(`^${name.replace('.', '\\.')}`)),
+  ]);
+  await expect(files.getByRole('alert')).toHaveText(
+    'An entry has 12 files at the most: 2 files were not added.',
+  );
+  for (const { name } of scans.slice(0, 11))
+    await files.getByRole('button', { name: `Remove ${name}`, exact: true }).press('Enter');
   await imke.keyboard.press('F9');
   await expect(imke.getByText(/Saved as revision/)).toBeVisible();
   await expect(files.getByRole('link', { name: /Finding a hoglet/ })).toBeVisible();

@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { pathFor } from '#contracts';
 import { MOST_ENTRY_FILES, notYetIn, type EntryFile } from '#core/entry';
 import { FilesAlong, FilesOnTheirWay, useSendEntryFiles } from '../files';
+import { counted } from '../show';
 import { AddFiles, Button, DropArea } from '../ui';
 import type { EntryEditing } from './useEntryEditing';
 
@@ -68,7 +69,8 @@ export function EntryFiles({ editing }: { editing: EntryEditing }) {
       )}
       {notAdded > 0 && (
         <p role="alert" className="text-[13px] text-rust">
-          An entry has {MOST_ENTRY_FILES} files at the most: {notAdded.toLocaleString()} were not added.
+          An entry has {MOST_ENTRY_FILES} files at the most:{' '}
+          {counted(notAdded, 'file was not added', 'files were not added')}.
         </p>
       )}
       <FilesOnTheirWay sending={sending} />

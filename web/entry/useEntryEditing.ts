@@ -1,5 +1,5 @@
 import type { Editor } from '@tiptap/react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import type { Collection, Entry } from '#contracts';
 import { proposeCue } from '#core/cue';
@@ -61,9 +61,10 @@ export function useEntryEditing(index: BankIndex, target: Target) {
   const editor = useRef<Editor | null>(null);
   const copyTaken = useRef(false);
   const toSelect = useRef<Extract<DoubtPlace, { line: number }> | null>(null);
-  // The editor calls back later than it was made: it must reach what the entry holds by then.
+  // The editor calls back later than it was made: it must reach what the entry holds by then. In the same step as it is drawn:
+  // a moment later, what was put meanwhile would be taken for older than what was drawn, and be lost.
   const latest = useRef({ content, setContent });
-  useEffect(() => {
+  useLayoutEffect(() => {
     latest.current = { content, setContent };
   });
   const put = (change: Partial<EntryContent>) => {
