@@ -1,5 +1,5 @@
 import type { Editor } from '@tiptap/react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import type { Entry } from '#contracts';
 import { type Condition, type EntryContent, fieldFromWords, mainPassage, withPassage } from '#core/entry';
@@ -83,7 +83,8 @@ function useRowChange({ entry, index, close }: Props) {
   const { content, setContent, theirs, isChanged } = changing;
   const place = { wording: content.wordings[0]!.id, part: content.wordings[0]!.parts.at(-1)!.id };
   const latest = useRef(content);
-  useEffect(() => {
+  // In the same step as it is drawn: what is put meanwhile must not be taken for older than that.
+  useLayoutEffect(() => {
     latest.current = content;
   });
   const put = (change: Partial<EntryContent>) => {
