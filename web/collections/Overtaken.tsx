@@ -12,7 +12,7 @@ export function Overtaken({ takeTheirs, keepMine }: Props) {
       <p>What you changed is kept here, and not saved yet.</p>
       <p className="mt-1.5 flex flex-wrap gap-2">
         <Button onClick={keepMine}>Keep mine, to be saved over it</Button>
-        <Button onClick={takeTheirs}>Take what stands there now</Button>
+        <Button onClick={takeTheirs}>Use the current version</Button>
       </p>
     </Notice>
   );

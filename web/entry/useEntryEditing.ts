@@ -167,8 +167,8 @@ function madeOptional(
   const field = fields.find((one) => firstTest(one, calendarToday()).test !== 'answered') ?? fields[0];
   if (!editor) return null;
   const { state, view } = editor;
-  if (!field) return 'Make a field first: the words will stand by what is answered to it.';
-  if (state.selection.empty) return 'Select the words first that are to stand only when a condition holds.';
+  if (!field) return 'Make a field first: its answer decides whether the words appear.';
+  if (state.selection.empty) return 'First select the words that appear only when a condition holds.';
   const id = freeConditionId(conditions);
   put({ conditions: [...conditions, { id, when: firstTest(field, calendarToday()) }] });
   view.dispatch(makeOptional(state, id));

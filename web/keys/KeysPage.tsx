@@ -58,7 +58,7 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
     title: 'On the page of an entry',
     keys: [
       ['F4', 'Makes the selected words a blank, or puts one at the caret'],
-      ['Right', 'At the end of an optional passage: what is typed next stands always'],
+      ['Right', 'At the end of an optional passage: what is typed next always appears'],
       ['Space, Up, Down', 'On the handle of a field or an option: takes it up and moves it'],
       ['F9', 'Saves the entry as a new revision'],
     ],

@@ -123,8 +123,8 @@ export function AboutCase({ one }: { one: Case }) {
           {one.closed ? 'Reopen the case' : 'Close the case'}
         </Button>
         {one.closed
-          ? 'It is closed: on the desk it stands under Closed.'
-          : 'Closed, it stands on the desk under Closed; nothing in it changes.'}
+          ? 'This case is closed. On the desk it is listed under Closed.'
+          : 'A closed case is listed under Closed on the desk. Nothing in it changes.'}
       </p>
       {change.error && <Notice tone="warning" title={inWords(change.error)} />}
     </section>

@@ -27,7 +27,7 @@ export function titleOf({ about, name }: Pick<Change, 'about' | 'name'>): string
     case 'order':
       return 'Order of the fields';
     case 'condition':
-      return 'When a passage stands';
+      return 'When a passage appears';
     case 'joins':
       return `How ${name} joins`;
     case 'language':

@@ -107,7 +107,7 @@ function WordLine({ word, mayChange, found, edit, drop }: LineProps) {
         <span className="text-[14px] text-soft">{use && 'not'} </span>
         <span className="font-book text-[16px] text-rust">{avoid.join(', ')}</span>
         <span className="block text-[13px] text-soft">
-          {[why, language && languageName(language), together && 'only where two of them stand in one entry']
+          {[why, language && languageName(language), together && 'only where two of them are in one entry']
             .filter(Boolean)
             .join(' · ')}
         </span>

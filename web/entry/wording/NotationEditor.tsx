@@ -57,7 +57,7 @@ export function NotationEditor({ content, editable, put, close }: Props) {
       />
       <p id={`${id}-said`} role={read.ok ? 'status' : 'alert'} className="mt-2 text-[13px] text-soft">
         {read.ok ? (
-          'It can be read, and stands on the page as it is here.'
+          'It can be read, and is on the page as it is here.'
         ) : (
           <span className="text-rust">
             <Button look="text" onClick={goTo}>

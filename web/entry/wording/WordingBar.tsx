@@ -140,7 +140,7 @@ export function WordingBar({ editor, fields, newField, makeOptional, ask }: Prop
           { label: 'A number of a list', onSelect: () => insertNumber(editor) },
           { label: 'A reference to a number', onSelect: () => ask('reference') },
           {
-            label: 'Where the caret stands afterwards',
+            label: 'Cursor position afterwards',
             onSelect: () => chain().insertContent({ type: 'caretMark' }).run(),
           },
           { label: 'A table', onSelect: () => insertTable(editor) },
