@@ -313,7 +313,7 @@ test('the entry as text, its errors at line and column, and a reading that is an
   await page.getByRole('button', { name: /^Line \d+, column \d+$/ }).click();
   await expect(text).toBeFocused();
   await text.fill((await text.inputValue()).replace(' Fed {Nme}.', ' {Name} ate  well,.'));
-  await expect(page.getByText('It can be read, and stands on the page')).toBeVisible();
+  await expect(page.getByText('It can be read, and is on the page')).toBeVisible();
   // What was answered in the reading stays while the wording changes.
   await expect(reading.getByRole('textbox', { name: 'How it reads' })).toContainText('holding steady');
   const doubtful = page.getByRole('region', { name: 'What is doubtful' });
