@@ -1,12 +1,13 @@
 import { defineConfig } from '@playwright/test';
 
-/** Browser tests: the real application, each test with a server and a data folder of its own. */
+/** Browser tests: the real application, each file of tests with a server and a data folder of its own. */
 export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
   globalSetup: './e2e/globalSetup.ts',
   workers: 2,
-  fullyParallel: true,
+  // A file's tests share a server: they run in their order, in one worker.
+  fullyParallel: false,
   // Generous: a shared machine can stand still for half a minute.
   timeout: 150_000,
   expect: { timeout: 30_000 },

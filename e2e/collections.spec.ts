@@ -59,57 +59,59 @@ test('collections in each other: made, put in order by keys, taken back; never i
   ).toBeVisible();
 });
 
-test('sharing, seen at once by those it concerns: given, passed down, narrowed, taken away', async ({
-  signedIn,
-}) => {
-  const [imke, ruan] = [await signedIn('Imke Tarrow'), await signedIn('Ruan Pellow')];
-  await ruan.getByRole('link', { name: 'Bank', exact: true }).click();
-  await expect(lines(ruan)).toHaveCount(2);
-  await makeCollection(imke, 'Letters');
-  await makeCollection(imke, 'Thanks', 'Letters');
-  await imke
-    .getByRole('navigation', { name: 'What it is in' })
-    .getByRole('link', { name: 'Letters' })
-    .click();
-  await expect(imke.getByRole('heading', { name: 'Letters', level: 1 })).toBeVisible();
-  const sharing = imke.getByRole('form', { name: 'Sharing' });
-  await sharing.getByLabel('Share it with').selectOption('Ruan Pellow');
-  await sharing.getByLabel('Ruan Pellow', { exact: true }).selectOption('may use it and propose changes');
-  await expectAccessible(imke);
-  await sharing.getByRole('button', { name: 'Save' }).click();
-  await expect(lines(ruan)).toHaveText([
-    /^Archive/,
-    /^LettersYou may use it and propose/,
-    /^ThanksYou may use/,
-    /^My own/,
-  ]);
+test(
+  'sharing, seen at once by those it concerns: given, passed down, narrowed, taken away',
+  { tag: '@alone' },
+  async ({ signedIn }) => {
+    const [imke, ruan] = [await signedIn('Imke Tarrow'), await signedIn('Ruan Pellow')];
+    await ruan.getByRole('link', { name: 'Bank', exact: true }).click();
+    await expect(lines(ruan)).toHaveCount(2);
+    await makeCollection(imke, 'Letters');
+    await makeCollection(imke, 'Thanks', 'Letters');
+    await imke
+      .getByRole('navigation', { name: 'What it is in' })
+      .getByRole('link', { name: 'Letters' })
+      .click();
+    await expect(imke.getByRole('heading', { name: 'Letters', level: 1 })).toBeVisible();
+    const sharing = imke.getByRole('form', { name: 'Sharing' });
+    await sharing.getByLabel('Share it with').selectOption('Ruan Pellow');
+    await sharing.getByLabel('Ruan Pellow', { exact: true }).selectOption('may use it and propose changes');
+    await expectAccessible(imke);
+    await sharing.getByRole('button', { name: 'Save' }).click();
+    await expect(lines(ruan)).toHaveText([
+      /^Archive/,
+      /^LettersYou may use it and propose/,
+      /^ThanksYou may use/,
+      /^My own/,
+    ]);
 
-  // Narrowed: what is in it is not his any more.
-  await imke.getByRole('region', { name: 'In it' }).getByRole('link', { name: 'Thanks' }).click();
-  await expect(imke.getByRole('heading', { name: 'Thanks', level: 1 })).toBeVisible();
-  await expect(imke.getByRole('region', { name: 'Sharing' })).toContainText(
-    'Ruan Pellow may use it and propose',
-  );
-  await sharing.getByLabel('Share it with').selectOption('Ruan Pellow');
-  await sharing.getByLabel('Ruan Pellow', { exact: true }).selectOption('may not see it');
-  await sharing.getByRole('button', { name: 'Save' }).click();
-  await expect(lines(ruan)).toHaveText([/^Archive/, /^Letters/, /^My own/]);
+    // Narrowed: what is in it is not his any more.
+    await imke.getByRole('region', { name: 'In it' }).getByRole('link', { name: 'Thanks' }).click();
+    await expect(imke.getByRole('heading', { name: 'Thanks', level: 1 })).toBeVisible();
+    await expect(imke.getByRole('region', { name: 'Sharing' })).toContainText(
+      'Ruan Pellow may use it and propose',
+    );
+    await sharing.getByLabel('Share it with').selectOption('Ruan Pellow');
+    await sharing.getByLabel('Ruan Pellow', { exact: true }).selectOption('may not see it');
+    await sharing.getByRole('button', { name: 'Save' }).click();
+    await expect(lines(ruan)).toHaveText([/^Archive/, /^Letters/, /^My own/]);
 
-  // To leave it to nobody is refused; nothing is lost by it.
-  await imke
-    .getByRole('navigation', { name: 'What it is in' })
-    .getByRole('link', { name: 'Letters' })
-    .click();
-  await expect(imke.getByRole('heading', { name: 'Letters', level: 1 })).toBeVisible();
-  await sharing.getByRole('button', { name: 'Take Imke Tarrow off the list' }).click();
-  await expect(sharing).toContainText('You would not keep it any more');
-  await sharing.getByRole('button', { name: 'Save' }).click();
-  await expect(sharing).toContainText('Someone must keep it');
-  await sharing.getByLabel('Ruan Pellow', { exact: true }).selectOption('keeps it');
-  await sharing.getByRole('button', { name: 'Save' }).click();
-  await expect(imke.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
-  await expect(lines(ruan).nth(1)).toContainText('You keep it');
-});
+    // To leave it to nobody is refused; nothing is lost by it.
+    await imke
+      .getByRole('navigation', { name: 'What it is in' })
+      .getByRole('link', { name: 'Letters' })
+      .click();
+    await expect(imke.getByRole('heading', { name: 'Letters', level: 1 })).toBeVisible();
+    await sharing.getByRole('button', { name: 'Take Imke Tarrow off the list' }).click();
+    await expect(sharing).toContainText('You would not keep it any more');
+    await sharing.getByRole('button', { name: 'Save' }).click();
+    await expect(sharing).toContainText('Someone must keep it');
+    await sharing.getByLabel('Ruan Pellow', { exact: true }).selectOption('keeps it');
+    await sharing.getByRole('button', { name: 'Save' }).click();
+    await expect(imke.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
+    await expect(lines(ruan).nth(1)).toContainText('You keep it');
+  },
+);
 
 test('a collection remembers what it was set to, by whom and why; what it was can be brought back', async ({
   signedIn,

@@ -109,25 +109,27 @@ test('a choice takes none of its options, or words of its own beside them', asyn
   await expect(page.getByRole('textbox', { name: 'What happens next?' })).toBeFocused();
 });
 
-test('person words come from the record, else they are asked once and agree everywhere', async ({
-  signedIn,
-}) => {
-  const page = await signedIn('Imke Tarrow');
-  await openCase(page, /Bramble/);
-  await page.keyboard.type(',app');
-  await expect.poll(() => words(page)).toContain('Overnight she ate');
-  await page.getByRole('link', { name: 'Desk' }).click();
-  await openCase(page, /Sorrel/);
-  await page.keyboard.type(',app');
-  await expect(page.getByRole('region', { name: 'Current blank' })).toContainText(
-    'Is it he, she, they or it?',
-  );
-  await pressKeys(page, ['h', 'Tab', '1', 'Tab', 'n']);
-  await expect
-    .poll(() => words(page))
-    .toBe('Overnight he ate everything offered. His droppings were normal.');
-  await pressKeys(page, ['Shift+Tab', 'Shift+Tab', 't']);
-  await expect
-    .poll(() => words(page))
-    .toBe('Overnight they ate everything offered. Their droppings were normal.');
-});
+test(
+  'person words come from the record, else they are asked once and agree everywhere',
+  { tag: '@alone' },
+  async ({ signedIn }) => {
+    const page = await signedIn('Imke Tarrow');
+    await openCase(page, /Bramble/);
+    await page.keyboard.type(',app');
+    await expect.poll(() => words(page)).toContain('Overnight she ate');
+    await page.getByRole('link', { name: 'Desk' }).click();
+    await openCase(page, /Sorrel/);
+    await page.keyboard.type(',app');
+    await expect(page.getByRole('region', { name: 'Current blank' })).toContainText(
+      'Is it he, she, they or it?',
+    );
+    await pressKeys(page, ['h', 'Tab', '1', 'Tab', 'n']);
+    await expect
+      .poll(() => words(page))
+      .toBe('Overnight he ate everything offered. His droppings were normal.');
+    await pressKeys(page, ['Shift+Tab', 'Shift+Tab', 't']);
+    await expect
+      .poll(() => words(page))
+      .toBe('Overnight they ate everything offered. Their droppings were normal.');
+  },
+);

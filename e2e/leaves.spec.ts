@@ -115,68 +115,70 @@ test('what the record says since the last leaf is told on the next, and put in b
   await expect(draftOf(page)).toBeFocused();
 });
 
-test('several texts on one leaf, by keyboard: a letter and its summary; each is filled, finished with the others and copied by itself', async ({
-  signedIn,
-}) => {
-  const page = await signedIn('Imke Tarrow');
-  const { keyboard } = page;
-  await openCase(page, /^Bramble, hedgehog/);
-  await keyboard.type('Seen at dawn.');
-  const texts = page.getByRole('region', { name: 'Texts of this leaf' });
-  const open = async () => {
-    await page.getByRole('button', { name: 'Texts', exact: true }).press('Enter');
-    await expect(texts.getByRole('textbox', { name: 'Add a text' })).toBeFocused();
-  };
-  await open();
-  await keyboard.type('Letter');
-  await keyboard.press('Enter');
-  await keyboard.type('Dear all, ,wt');
-  await expect(page.getByRole('region', { name: 'Current blank' })).toContainText('Trend');
-  // A name that is taken is told, and nothing typed is lost.
-  await open();
-  await keyboard.type('letter');
-  await keyboard.press('Enter');
-  await expect(texts).toContainText('Another text here is called “letter”.');
-  await keyboard.press('Control+a');
-  await keyboard.type('Summary');
-  await keyboard.press('Enter');
-  await keyboard.type('Well.');
-  // The first is called by a name too; the last is put before the letter.
-  await open();
-  await texts.getByRole('textbox', { name: 'Name of the first text' }).focus();
-  await keyboard.type('Note');
-  await keyboard.press('Enter');
-  await texts.getByRole('button', { name: 'Move Summary', exact: true }).focus();
-  await keyboard.press('Space');
-  // What a screen reader is told tells when it has been taken up, and where it is.
-  const carried = texts.getByRole('status');
-  await expect(carried).toContainText('over droppable area Summary');
-  await keyboard.press('ArrowUp');
-  await expect(carried).toContainText('over droppable area Letter');
-  await keyboard.press('Space');
-  await expect
-    .poll(() =>
-      draftOf(page)
-        .getByRole('group')
-        .evaluateAll((all) => all.map((one) => one.ariaLabel)),
-    )
-    .toEqual(['Note', 'Summary', 'Letter']);
-  // Removed it takes its words along; undo brings both back, and the keys are in the text.
-  await texts.getByRole('button', { name: 'Remove Summary' }).press('Enter');
-  await expect(page.getByText('“Summary” was removed from the leaf.')).toBeVisible();
-  expect(await words(page)).not.toContain('Well.');
-  await keyboard.press('Control+z');
-  expect(await words(page)).toMatch(/^Seen at dawn\.\nWell\.\nDear all, Bramble weighed 512 g/);
-  // The gap in the letter is walked to, and each text is copied by itself.
-  await keyboard.press('F9');
-  await expect(page.getByRole('region', { name: 'Current blank' })).toContainText('Trend');
-  await keyboard.press('g');
-  await keyboard.press('F9');
-  await page.getByRole('button', { name: 'Copy Letter' }).press('Enter');
-  await expect(page.getByText('Copied Letter.')).toBeVisible();
-  const copied = await page.evaluate(() => navigator.clipboard.readText());
-  expect(copied).toMatch(/^Dear all, Bramble weighed 512 g .+ gaining as hoped\.$/);
-});
+test(
+  'several texts on one leaf, by keyboard: a letter and its summary; each is filled, finished with the others and copied by itself',
+  { tag: '@alone' },
+  async ({ signedIn }) => {
+    const page = await signedIn('Imke Tarrow');
+    const { keyboard } = page;
+    await openCase(page, /^Bramble, hedgehog/);
+    await keyboard.type('Seen at dawn.');
+    const texts = page.getByRole('region', { name: 'Texts of this leaf' });
+    const open = async () => {
+      await page.getByRole('button', { name: 'Texts', exact: true }).press('Enter');
+      await expect(texts.getByRole('textbox', { name: 'Add a text' })).toBeFocused();
+    };
+    await open();
+    await keyboard.type('Letter');
+    await keyboard.press('Enter');
+    await keyboard.type('Dear all, ,wt');
+    await expect(page.getByRole('region', { name: 'Current blank' })).toContainText('Trend');
+    // A name that is taken is told, and nothing typed is lost.
+    await open();
+    await keyboard.type('letter');
+    await keyboard.press('Enter');
+    await expect(texts).toContainText('Another text here is called “letter”.');
+    await keyboard.press('Control+a');
+    await keyboard.type('Summary');
+    await keyboard.press('Enter');
+    await keyboard.type('Well.');
+    // The first is called by a name too; the last is put before the letter.
+    await open();
+    await texts.getByRole('textbox', { name: 'Name of the first text' }).focus();
+    await keyboard.type('Note');
+    await keyboard.press('Enter');
+    await texts.getByRole('button', { name: 'Move Summary', exact: true }).focus();
+    await keyboard.press('Space');
+    // What a screen reader is told tells when it has been taken up, and where it is.
+    const carried = texts.getByRole('status');
+    await expect(carried).toContainText('over droppable area Summary');
+    await keyboard.press('ArrowUp');
+    await expect(carried).toContainText('over droppable area Letter');
+    await keyboard.press('Space');
+    await expect
+      .poll(() =>
+        draftOf(page)
+          .getByRole('group')
+          .evaluateAll((all) => all.map((one) => one.ariaLabel)),
+      )
+      .toEqual(['Note', 'Summary', 'Letter']);
+    // Removed it takes its words along; undo brings both back, and the keys are in the text.
+    await texts.getByRole('button', { name: 'Remove Summary' }).press('Enter');
+    await expect(page.getByText('“Summary” was removed from the leaf.')).toBeVisible();
+    expect(await words(page)).not.toContain('Well.');
+    await keyboard.press('Control+z');
+    expect(await words(page)).toMatch(/^Seen at dawn\.\nWell\.\nDear all, Bramble weighed 512 g/);
+    // The gap in the letter is walked to, and each text is copied by itself.
+    await keyboard.press('F9');
+    await expect(page.getByRole('region', { name: 'Current blank' })).toContainText('Trend');
+    await keyboard.press('g');
+    await keyboard.press('F9');
+    await page.getByRole('button', { name: 'Copy Letter' }).press('Enter');
+    await expect(page.getByText('Copied Letter.')).toBeVisible();
+    const copied = await page.evaluate(() => navigator.clipboard.readText());
+    expect(copied).toMatch(/^Dear all, Bramble weighed 512 g .+ gaining as hoped\.$/);
+  },
+);
 
 test('with the connection down no leaf is begun, and nothing that was written is lost', async ({
   signedIn,

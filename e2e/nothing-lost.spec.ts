@@ -21,24 +21,25 @@ test('with the server killed while typing, the page says so, keeps all, and goes
   await expect.poll(() => words(page)).toBe(all);
 });
 
-test('a tab closed while the server is down keeps its text for the next time', async ({
-  server,
-  signedIn,
-}) => {
-  const page = await signedIn('Odile Brandt');
-  await openCase(page, /Sorrel/);
-  const { url } = server;
-  await page.keyboard.type('First line.');
-  await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
-  await server.kill();
-  await page.keyboard.type(' Typed into the dark.');
-  const next = await page.context().newPage();
-  await page.close({ runBeforeUnload: true });
-  await server.again();
-  await next.goto(`${url}/cases/owl-sorrel`);
-  await expect.poll(() => words(next)).toBe('First line. Typed into the dark.');
-  await expect(next.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
-});
+test(
+  'a tab closed while the server is down keeps its text for the next time',
+  { tag: '@alone' },
+  async ({ server, signedIn }) => {
+    const page = await signedIn('Odile Brandt');
+    await openCase(page, /Sorrel/);
+    const { url } = server;
+    await page.keyboard.type('First line.');
+    await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+    await server.kill();
+    await page.keyboard.type(' Typed into the dark.');
+    const next = await page.context().newPage();
+    await page.close({ runBeforeUnload: true });
+    await server.again();
+    await next.goto(`${url}/cases/owl-sorrel`);
+    await expect.poll(() => words(next)).toBe('First line. Typed into the dark.');
+    await expect(next.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+  },
+);
 
 test('a session that runs out in the middle of a draft: sign in beside it and go on', async ({
   signedIn,

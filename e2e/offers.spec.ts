@@ -65,19 +65,23 @@ test('a medicine that can be taken for another is read back and asks for its key
   await reads(page, 'Gave ketamine 50 mg/ml');
 });
 
-test('an entry is offered by its title, a slip in its cue, and a forgotten lead-in', async ({ signedIn }) => {
-  const page = await signedIn('Imke Tarrow');
-  await openCase(page, /Dune/);
-  await typeFor(page, 'Keep hand', 'Keep handling to a minimum');
-  await page.keyboard.press('Alt+j');
-  await expect.poll(() => words(page)).toContain('Handling is kept to a minimum');
-  await page.keyboard.press('Backspace');
-  await reads(page, 'Keep hand');
-  await draftOf(page).press('Control+a');
-  await typeFor(page, ',amd', 'admission');
-  await page.keyboard.press('Control+a');
-  await typeFor(page, 'Then wt ', 'Weight');
-});
+test(
+  'an entry is offered by its title, a slip in its cue, and a forgotten lead-in',
+  { tag: '@alone' },
+  async ({ signedIn }) => {
+    const page = await signedIn('Imke Tarrow');
+    await openCase(page, /Dune/);
+    await typeFor(page, 'Keep hand', 'Keep handling to a minimum');
+    await page.keyboard.press('Alt+j');
+    await expect.poll(() => words(page)).toContain('Handling is kept to a minimum');
+    await page.keyboard.press('Backspace');
+    await reads(page, 'Keep hand');
+    await draftOf(page).press('Control+a');
+    await typeFor(page, ',amd', 'admission');
+    await page.keyboard.press('Control+a');
+    await typeFor(page, 'Then wt ', 'Weight');
+  },
+);
 
 test('reach is switched by typing and remembered for that work; a term is kept from the leaf', async ({
   signedIn,
@@ -173,55 +177,57 @@ test('a transcriber takes the first offer with the space that follows, and a wor
   await reads(page, 'We heard a greenshank and a bldr hen ');
 });
 
-test('text commands: told with what they touch before they are closed, and undone in one step', async ({
-  signedIn,
-}) => {
-  const page = await signedIn('Ruan Pellow');
-  const { keyboard } = page;
-  // Off until they are asked for: what looks like one is text.
-  await openCase(page, /interview/i);
-  await keyboard.type('It was weighed and fed. It slept well //e.2 ');
-  await reads(page, 'It was weighed and fed. It slept well //e.2 ');
-  for (const _ of '//e.2 ') await keyboard.press('Backspace');
-  await page.getByRole('link', { name: 'Glossaries' }).click();
-  await page.getByRole('checkbox', { name: 'Text commands, typed at the start of a word' }).click();
-  await expect(page.getByLabel('They begin with')).toHaveValue('//');
-  await page.getByRole('link', { name: 'Desk' }).click();
-  await openCase(page, /interview/i);
-  await keyboard.press('Control+End');
+test(
+  'text commands: told with what they touch before they are closed, and undone in one step',
+  { tag: '@alone' },
+  async ({ signedIn }) => {
+    const page = await signedIn('Ruan Pellow');
+    const { keyboard } = page;
+    // Off until they are asked for: what looks like one is text.
+    await openCase(page, /interview/i);
+    await keyboard.type('It was weighed and fed. It slept well //e.2 ');
+    await reads(page, 'It was weighed and fed. It slept well //e.2 ');
+    for (const _ of '//e.2 ') await keyboard.press('Backspace');
+    await page.getByRole('link', { name: 'Glossaries' }).click();
+    await page.getByRole('checkbox', { name: 'Text commands, typed at the start of a word' }).click();
+    await expect(page.getByLabel('They begin with')).toHaveValue('//');
+    await page.getByRole('link', { name: 'Desk' }).click();
+    await openCase(page, /interview/i);
+    await keyboard.press('Control+End');
 
-  await keyboard.type('//erase.2.words');
-  const told = page.getByRole('status', { name: 'Text command' });
-  await expect(told).toContainText('Delete 2 words back');
-  await expect(told).toContainText('“slept well”');
-  await expectAccessible(page);
-  await keyboard.press('Space');
-  await reads(page, 'It was weighed and fed. It ');
-  await keyboard.press('Backspace');
-  await reads(page, 'It was weighed and fed. It slept well //erase.2.words');
-  // Escape leaves what was typed as text.
-  await keyboard.press('Escape');
-  await keyboard.press('Space');
-  await reads(page, 'It was weighed and fed. It slept well //erase.2.words ');
-  for (const _ of '//erase.2.words ') await keyboard.press('Backspace');
-  await keyboard.type('//e.2 ');
-  await reads(page, 'It was weighed and fed. It ');
-  await keyboard.type('ate //swap ');
-  await reads(page, 'It was weighed and fed. ate It ');
-  await keyboard.type('//cap.2 ');
-  await reads(page, 'It was weighed and fed. Ate It ');
-  await keyboard.type('//cut.s.st ');
-  await reads(page, 'It was weighed and fed. ');
-  await keyboard.press('Enter');
-  await keyboard.type('//paste ');
-  await reads(page, 'It was weighed and fed. \nAte It ');
-  await keyboard.type('//join.p');
-  await keyboard.press('Enter');
-  await reads(page, 'It was weighed and fed. Ate It ');
-  await keyboard.type('//go.p.st ');
-  await keyboard.type('Then: ');
-  await reads(page, 'Then: It was weighed and fed. Ate It ');
-});
+    await keyboard.type('//erase.2.words');
+    const told = page.getByRole('status', { name: 'Text command' });
+    await expect(told).toContainText('Delete 2 words back');
+    await expect(told).toContainText('“slept well”');
+    await expectAccessible(page);
+    await keyboard.press('Space');
+    await reads(page, 'It was weighed and fed. It ');
+    await keyboard.press('Backspace');
+    await reads(page, 'It was weighed and fed. It slept well //erase.2.words');
+    // Escape leaves what was typed as text.
+    await keyboard.press('Escape');
+    await keyboard.press('Space');
+    await reads(page, 'It was weighed and fed. It slept well //erase.2.words ');
+    for (const _ of '//erase.2.words ') await keyboard.press('Backspace');
+    await keyboard.type('//e.2 ');
+    await reads(page, 'It was weighed and fed. It ');
+    await keyboard.type('ate //swap ');
+    await reads(page, 'It was weighed and fed. ate It ');
+    await keyboard.type('//cap.2 ');
+    await reads(page, 'It was weighed and fed. Ate It ');
+    await keyboard.type('//cut.s.st ');
+    await reads(page, 'It was weighed and fed. ');
+    await keyboard.press('Enter');
+    await keyboard.type('//paste ');
+    await reads(page, 'It was weighed and fed. \nAte It ');
+    await keyboard.type('//join.p');
+    await keyboard.press('Enter');
+    await reads(page, 'It was weighed and fed. Ate It ');
+    await keyboard.type('//go.p.st ');
+    await keyboard.type('Then: ');
+    await reads(page, 'Then: It was weighed and fed. Ate It ');
+  },
+);
 
 test('what was typed in full though a cue would bring it is told once; what is saved is counted and shown', async ({
   signedIn,

@@ -63,7 +63,7 @@ test('every screen is accessible, light and dark', async ({ server, signedIn, pa
   await expectAccessible(page);
 });
 
-test('nothing runs off the side of a phone', async ({ signedIn }) => {
+test('nothing runs off the side of a phone', { tag: '@alone' }, async ({ signedIn }) => {
   const page = await signedIn('Imke Tarrow');
   await page.setViewportSize({ width: 390, height: 800 });
   const overflow = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);

@@ -13,6 +13,11 @@ interface Fixtures {
   signedIn: (member: Member) => Promise<Page>;
 }
 
+interface WorkerFixtures {
+  /** Gives a server, on its own copy of the demo, to one after another: the last one's again where both have the same key. */
+  serverFor: (key: string, atHand: number) => Promise<RunningServer>;
+}
+
 export type Member = 'Imke Tarrow' | 'Odile Brandt' | 'Desta Wynne' | 'Ruan Pellow' | 'Anouk Fell';
 
 /** Signs a page in as a demo member and waits for the desk. */
@@ -23,18 +28,47 @@ async function signIn(page: Page, url: string, member: Member): Promise<Page> {
   return page;
 }
 
-/** Each test has a server of its own, on its own copy of the demo. */
-export const test = base.extend<Fixtures>({
+/** Starts a server on its own copy of the demo; what it gives back ends it and removes the copy. */
+async function serverOnCopy(atHand: number): Promise<{ server: RunningServer; end: () => Promise<void> }> {
+  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-e2e-'));
+  fs.cpSync(process.env.E2E_DEMO_FOLDER!, folder, { recursive: true });
+  const server = await RunningServer.start(folder, { atHand, livesForSeconds: true });
+  return {
+    server,
+    end: async () => {
+      await server.kill();
+      fs.rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+/**
+ * The tests of a file run one after another on one server, each in browsers of its own. One that is tagged `@alone` has a
+ * server that no test has used: it needs what those before it have changed.
+ */
+export const test = base.extend<Fixtures, WorkerFixtures>({
   atHand: [5000, { option: true }],
-  server: async ({ atHand, browser }, use) => {
-    const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-e2e-'));
-    fs.cpSync(process.env.E2E_DEMO_FOLDER!, folder, { recursive: true });
-    const server = await RunningServer.start(folder, { atHand, livesForSeconds: true });
-    await use(server);
-    // Left open, their pages would go on asking for a server that is gone, beside every test that follows.
+  serverFor: [
+    async ({}, use) => {
+      const running: (Awaited<ReturnType<typeof serverOnCopy>> & { key: string })[] = [];
+      const endAll = async () => {
+        for (const { end } of running.splice(0)) await end();
+      };
+      await use(async (key, atHand) => {
+        if (running[0]?.key !== key) {
+          await endAll();
+          running.push({ key, ...(await serverOnCopy(atHand)) });
+        }
+        return running[0]!.server;
+      });
+      await endAll();
+    },
+    { scope: 'worker' },
+  ],
+  server: async ({ atHand, browser, serverFor }, use, { file, tags, testId }) => {
+    await use(await serverFor(tags.includes('@alone') ? testId : `${file} ${atHand}`, atHand));
+    // Left open, their pages would go on beside every test that follows.
     for (const context of browser.contexts()) await context.close();
-    await server.kill();
-    fs.rmSync(folder, { recursive: true, force: true });
   },
   signedIn: async ({ browser, server }, use) => {
     await use(async (member) => signIn(await (await browser.newContext()).newPage(), server.url, member));

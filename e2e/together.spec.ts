@@ -71,30 +71,32 @@ test('the second of two who save one entry is told, sees both, and loses nothing
   await expect(history).toContainText('By Imke.');
 });
 
-test('two who change one entry see each other there; changes that do not touch are put together', async ({
-  signedIn,
-}) => {
-  const [imke, odile] = [await signedIn('Imke Tarrow'), await signedIn('Odile Brandt')];
-  for (const page of [imke, odile]) {
-    await page.goto(new URL('/bank/wound', page.url()).href);
-    await expect(page.getByRole('textbox', { name: 'Wording', exact: true })).toBeVisible();
-  }
-  await expect(imke.getByText('Odile Brandt has this entry open too.')).toBeVisible();
-  await odile.getByRole('textbox', { name: 'When to use it' }).fill('Any wound at all');
-  await imke.getByRole('textbox', { name: 'Wording', exact: true }).focus();
-  await imke.keyboard.press('Control+End');
-  await imke.keyboard.type(' By Imke.');
-  await imke.keyboard.press('F9');
-  await expect(imke.getByRole('status').filter({ hasText: 'Saved as revision 2' })).toBeVisible();
-  const told = odile.getByRole('alert').filter({ hasText: 'Imke Tarrow saved this entry' });
-  await told.getByRole('button', { name: 'Put both together' }).click();
-  await expect(odile.getByRole('textbox', { name: 'Wording', exact: true })).toContainText('By Imke.');
-  await odile.keyboard.press('F9');
-  await expect(odile.getByRole('status').filter({ hasText: 'Saved as revision 3' })).toBeVisible();
-  await expect(imke.getByRole('textbox', { name: 'When to use it' })).toHaveValue('Any wound at all');
-  await odile.getByRole('link', { name: 'Desk' }).click();
-  await expect(imke.getByText('has this entry open too')).toBeHidden();
-});
+test(
+  'two who change one entry see each other there; changes that do not touch are put together',
+  { tag: '@alone' },
+  async ({ signedIn }) => {
+    const [imke, odile] = [await signedIn('Imke Tarrow'), await signedIn('Odile Brandt')];
+    for (const page of [imke, odile]) {
+      await page.goto(new URL('/bank/wound', page.url()).href);
+      await expect(page.getByRole('textbox', { name: 'Wording', exact: true })).toBeVisible();
+    }
+    await expect(imke.getByText('Odile Brandt has this entry open too.')).toBeVisible();
+    await odile.getByRole('textbox', { name: 'When to use it' }).fill('Any wound at all');
+    await imke.getByRole('textbox', { name: 'Wording', exact: true }).focus();
+    await imke.keyboard.press('Control+End');
+    await imke.keyboard.type(' By Imke.');
+    await imke.keyboard.press('F9');
+    await expect(imke.getByRole('status').filter({ hasText: 'Saved as revision 2' })).toBeVisible();
+    const told = odile.getByRole('alert').filter({ hasText: 'Imke Tarrow saved this entry' });
+    await told.getByRole('button', { name: 'Put both together' }).click();
+    await expect(odile.getByRole('textbox', { name: 'Wording', exact: true })).toContainText('By Imke.');
+    await odile.keyboard.press('F9');
+    await expect(odile.getByRole('status').filter({ hasText: 'Saved as revision 3' })).toBeVisible();
+    await expect(imke.getByRole('textbox', { name: 'When to use it' })).toHaveValue('Any wound at all');
+    await odile.getByRole('link', { name: 'Desk' }).click();
+    await expect(imke.getByText('has this entry open too')).toBeHidden();
+  },
+);
 
 test('a newer wording is taken over with what was changed by hand; a change by hand is proposed, a fault noted', async ({
   signedIn,
@@ -143,43 +145,45 @@ test('a newer wording is taken over with what was changed by hand; a change by h
   await expect(odile.getByRole('region', { name: 'Notes' })).toContainText('I will part them');
 });
 
-test("one's own variation is used in place of the shared entry, told when that changes, and brought back to it", async ({
-  signedIn,
-}) => {
-  const [imke, odile] = [await signedIn('Imke Tarrow'), await signedIn('Odile Brandt')];
-  await odile.goto(new URL('/bank/handling', odile.url()).href);
-  await odile.getByText('Make my own version').click();
-  await odile.getByRole('button', { name: 'Make a variation' }).click();
-  const variation = odile.getByRole('region', { name: 'Variation' });
-  await expect(variation).toContainText('This is a variation.');
-  await expect(odile.getByText('It uses the same cues as the shared entry.')).toBeVisible();
-  await odile.getByRole('textbox', { name: 'Wording', exact: true }).focus();
-  await odile.keyboard.press('Control+End');
-  await odile.keyboard.type(' Hum softly.');
-  await odile.keyboard.press('F9');
-  await expect(odile.getByRole('status').filter({ hasText: 'Saved as revision 2' })).toBeVisible();
-  await expectAccessible(odile);
-  const here = odile.url();
-  await odile.goto(new URL('/', here).href);
-  await openCase(odile, /Keel/);
-  await odile.keyboard.type(',hnd');
-  await expect(draftOf(odile)).toContainText('with cleaning. Hum softly.');
+test(
+  "one's own variation is used in place of the shared entry, told when that changes, and brought back to it",
+  { tag: '@alone' },
+  async ({ signedIn }) => {
+    const [imke, odile] = [await signedIn('Imke Tarrow'), await signedIn('Odile Brandt')];
+    await odile.goto(new URL('/bank/handling', odile.url()).href);
+    await odile.getByText('Make my own version').click();
+    await odile.getByRole('button', { name: 'Make a variation' }).click();
+    const variation = odile.getByRole('region', { name: 'Variation' });
+    await expect(variation).toContainText('This is a variation.');
+    await expect(odile.getByText('It uses the same cues as the shared entry.')).toBeVisible();
+    await odile.getByRole('textbox', { name: 'Wording', exact: true }).focus();
+    await odile.keyboard.press('Control+End');
+    await odile.keyboard.type(' Hum softly.');
+    await odile.keyboard.press('F9');
+    await expect(odile.getByRole('status').filter({ hasText: 'Saved as revision 2' })).toBeVisible();
+    await expectAccessible(odile);
+    const here = odile.url();
+    await odile.goto(new URL('/', here).href);
+    await openCase(odile, /Keel/);
+    await odile.keyboard.type(',hnd');
+    await expect(draftOf(odile)).toContainText('with cleaning. Hum softly.');
 
-  await imke.goto(new URL('/bank/handling', imke.url()).href);
-  await imke.getByRole('textbox', { name: 'When to use it' }).fill('Every swan, every time');
-  await imke.keyboard.press('F9');
-  await odile.goto(here);
-  await expect(variation).toContainText('has changed since');
-  await variation.getByRole('button', { name: 'I have seen to it' }).click();
-  await expect(variation).not.toContainText('has changed since');
-  await variation.getByRole('button', { name: 'Compare' }).click();
-  await expect(variation.getByRole('insertion').last()).toHaveText(/Hum softly\./);
-  await variation.getByRole('button', { name: 'Put it in place of the shared one' }).click();
-  await expect(odile.getByText('A variation is used in its place.')).toBeVisible();
-  await expect(odile.getByRole('textbox', { name: 'Wording', exact: true })).toContainText('Hum softly.');
-  await odile.keyboard.press('F9');
-  await expect(imke.getByRole('textbox', { name: 'Wording', exact: true })).toContainText('Hum softly.');
-});
+    await imke.goto(new URL('/bank/handling', imke.url()).href);
+    await imke.getByRole('textbox', { name: 'When to use it' }).fill('Every swan, every time');
+    await imke.keyboard.press('F9');
+    await odile.goto(here);
+    await expect(variation).toContainText('has changed since');
+    await variation.getByRole('button', { name: 'I have seen to it' }).click();
+    await expect(variation).not.toContainText('has changed since');
+    await variation.getByRole('button', { name: 'Compare' }).click();
+    await expect(variation.getByRole('insertion').last()).toHaveText(/Hum softly\./);
+    await variation.getByRole('button', { name: 'Put it in place of the shared one' }).click();
+    await expect(odile.getByText('A variation is used in its place.')).toBeVisible();
+    await expect(odile.getByRole('textbox', { name: 'Wording', exact: true })).toContainText('Hum softly.');
+    await odile.keyboard.press('F9');
+    await expect(imke.getByRole('textbox', { name: 'Wording', exact: true })).toContainText('Hum softly.');
+  },
+);
 
 test('what one member keeps for themselves, and cases not given, do not exist for others', async ({
   signedIn,

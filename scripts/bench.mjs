@@ -4,7 +4,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { build, install, root, run, tool } from './steps.mjs';
 
-install();
+install({ forChecks: true });
 // What is typed on is the built application.
 build();
 const bundle = 'dist/bench/main.js';

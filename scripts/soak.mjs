@@ -5,7 +5,7 @@
 import { build, install, run, tool } from './steps.mjs';
 
 const [what, ...rest] = process.argv.slice(2);
-install();
+install({ forChecks: true });
 if (what === 'fuzz') {
   build();
   run('Requests of every shape', tool('tsx'), ['soak/main.ts', ...rest]);

@@ -54,28 +54,33 @@ export function fingerprint(places) {
   return hash.digest('hex');
 }
 
+const stampOf = (name) => path.join(stampFolder, name);
+const wasDone = (name, print) =>
+  fs.existsSync(stampOf(name)) && fs.readFileSync(stampOf(name), 'utf8') === print;
+
 /** Does a step unless it was done for the same fingerprint and its result still stands. */
 export function onceFor(name, print, result, step) {
-  const stamp = path.join(stampFolder, name);
-  const done =
-    fs.existsSync(stamp) &&
-    fs.readFileSync(stamp, 'utf8') === print &&
-    fs.existsSync(path.join(root, result));
-  if (done) return;
+  if (wasDone(name, print) && fs.existsSync(path.join(root, result))) return;
   step();
   fs.mkdirSync(stampFolder, { recursive: true });
-  fs.writeFileSync(stamp, print);
+  fs.writeFileSync(stampOf(name), print);
 }
 
-/** Checks Node's version and installs the packages of the lock file when they are not there yet. */
-export function install() {
+/**
+ * Checks Node's version and installs the packages of the lock file when they are not there yet: what the application is built
+ * of and with, and what checks and benchmarks need besides where `forChecks` asks for it.
+ */
+export function install({ forChecks = false } = {}) {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major < 20 || (major === 20 && minor < 19)) {
     process.stderr.write(`Elderleaf needs Node 20.19 or newer; this is ${process.versions.node}.\n`);
     process.exit(1);
   }
-  onceFor('installed', fingerprint(['package-lock.json']), 'node_modules', () => {
-    run('Installing packages (one to three minutes the first time)', 'npm', ['ci', '--include=dev']);
+  const print = fingerprint(['package-lock.json']);
+  const whole = forChecks || wasDone('installed', `${print} whole`) ? 'whole' : 'to run';
+  onceFor('installed', `${print} ${whole}`, 'node_modules', () => {
+    const kinds = whole === 'whole' ? ['--include=dev'] : ['--omit=dev', '--workspaces=false'];
+    run('Installing packages (one to three minutes the first time)', 'npm', ['ci', ...kinds]);
   });
   onceFor('english', fingerprint(['package-lock.json', 'scripts/english.mjs']), ENGLISH, () => {
     writeEnglish(path.join(root, ENGLISH));

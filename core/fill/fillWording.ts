@@ -16,10 +16,11 @@ import { numbered } from '#core/numbering';
 import { answerFromRecord, answersFromRecord } from './answersFromRecord';
 import { finishBlocks } from './finishedPassage';
 import { isAnswered } from './isAnswered';
-import { fit, isMendable, takeMarks, takeSpaces, takeStops } from './joints';
+import { fit, isMendable, startsSentence, takeMarks, takeSpaces, takeStops } from './joints';
 import { findField, Knowledge } from './knowledge';
 import { prepared } from './place';
 import type { PlaceRequest } from './placeRequest';
+import { fillPlainly, PLAIN_WORD, type PlainLine } from './plainLine';
 import { hasRecordBlocks, recordBlocks } from './recordBlocks';
 import { merged } from './refill';
 import { wordsOf } from './wordsOf';
@@ -59,6 +60,8 @@ interface PreparedLine {
   conditions: readonly string[];
   /** The line as it is for each way its conditions have fallen out: a 1 for one that holds, else a 0. */
   foldedWays: Map<string, PreparedLine>;
+  /** The line for plain answers, made when it is first filled; null where it has none. */
+  plain?: PlainLine | null;
 }
 
 /** A wording made ready to be filled many times: static text tidied, blanks joined to their fields. */
@@ -160,6 +163,30 @@ function standing(line: PreparedLine, know: Knowledge): PreparedLine {
   return folded;
 }
 
+/** The line as plain answers find it: all of its mending done, as it comes out for any of them. */
+function plainLineOf(line: PreparedLine): PlainLine | null {
+  if (!line.isUniform) return null;
+  const { pieces, blanks, mendable, passages } = line;
+  const shown = line.texts.slice();
+  const fields = blanks.filter((at) => pieces[at]!.field !== null);
+  const empty = blanks.filter((at) => pieces[at]!.field === null);
+  for (const at of fields) shown[at] = PLAIN_WORD;
+  if (empty.length > 0) {
+    const joining = { shown, mendable, passages, dropped: line.nothingDropped.slice() };
+    takeSpaces(joining, empty);
+    takeMarks(joining, empty);
+  }
+  const from = [0, ...fields.map((at) => at + 1)];
+  return {
+    between: from.map((start, at) => shown.slice(start, fields[at]).join('')),
+    blanks: fields.map((at) => ({
+      field: pieces[at]!.field!,
+      form: pieces[at]!.form,
+      begins: startsSentence(at, (index) => shown[index]!),
+    })),
+  };
+}
+
 /** Words of each piece as they come out; 'x' for a blank still open, which counts as a letter beside others. */
 function fillPieces(line: PreparedLine, know: Knowledge): { shown: string[]; runsOver: boolean } {
   const { pieces, texts, blanks } = line;
@@ -201,6 +228,9 @@ function fillPieces(line: PreparedLine, know: Knowledge): { shown: string[]; run
   return { shown, runsOver };
 }
 
+const textRunOf = (text: string, marks: readonly Mark[] | undefined): TextInline =>
+  marks ? { type: 'text', text, marks: [...marks] } : { type: 'text', text };
+
 /** Writes a finished line: words with the same marks run together, a line end in an answer becomes a break. */
 class LineWriter {
   readonly line: Inline[] = [];
@@ -214,7 +244,7 @@ class LineWriter {
       this.run.text += words;
       return;
     }
-    this.run = marks ? { type: 'text', text: words, marks: [...marks] } : { type: 'text', text: words };
+    this.run = textRunOf(words, marks);
     this.runKey = key;
     this.line.push(this.run);
   }
@@ -248,15 +278,16 @@ function writePieces(pieces: readonly Piece[], shown: readonly string[]): Inline
 function fillLine(prepared: PreparedLine, know: Knowledge): Inline[] | null {
   const line = standing(prepared, know);
   const { pieces, blanks, isUniform } = line;
+  if (line.plain === undefined) line.plain = plainLineOf(line);
+  const plainly = line.plain && fillPlainly(line.plain, know);
+  if (plainly) return [textRunOf(plainly, pieces[0]?.marks)];
   const { shown, runsOver } = fillPieces(line, know);
   let words = '';
   for (const one of shown) words += one;
   // Every word was an answer that has been left out, or is still open: so is the line.
   if (blanks.length > 0 && !line.hasBreaks && isAllSpace(words)) return null;
   if (!isUniform || runsOver) return writePieces(pieces, shown);
-  const marks = pieces[0]?.marks;
-  if (words === '') return [];
-  return [marks ? { type: 'text', text: words, marks: [...marks] } : { type: 'text', text: words }];
+  return words === '' ? [] : [textRunOf(words, pieces[0]?.marks)];
 }
 
 /**
@@ -267,20 +298,19 @@ function fillLine(prepared: PreparedLine, know: Knowledge): Inline[] | null {
 export function fillWording(request: Omit<PlaceRequest, 'id' | 'cue'>): Passage {
   const { content, wording } = prepared(request);
   const { fields } = content;
-  const beginning = { ...request, language: wording.language };
+  const { record, today, now, writer, last, answers } = request;
+  const { language } = wording;
+  const beginning = { record, today, now, writer, last, language };
   const know = new Knowledge({
     fields,
     conditions: content.conditions ?? [],
-    language: wording.language,
-    day: request.today,
-    answerTo: (field) => request.answers?.[field.id] ?? answerFromRecord(field, beginning),
+    language,
+    day: today,
+    answerTo: (field) => answers?.[field.id] ?? answerFromRecord(field, beginning),
   });
   const whole = wording.parts.at(-1)!.passage;
   const passage = hasRecordBlocks(whole)
-    ? recordBlocks(whole, fields, answersFromRecord(fields, beginning), {
-        record: request.record,
-        language: wording.language,
-      })
+    ? recordBlocks(whole, fields, answersFromRecord(fields, beginning), { record, language })
     : whole;
   const { blocks, lines } = prepare(passage, fields);
   return finishBlocks(blocks, (block: LineBlock) => fillLine(lines.get(block)!, know));

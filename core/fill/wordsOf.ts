@@ -70,10 +70,12 @@ function chosenWords(
 ): string {
   if (field.kind !== 'choice') return '';
   const picked = field.options.filter((option) => options.includes(option.id));
-  const own = field.other ? [other] : [];
-  const words = [...picked.map((option) => filled(option.words ?? option.label, know, depth)), ...own]
-    .map((word) => word.trim())
-    .filter((word) => word !== '');
+  const words: string[] = [];
+  for (const { words: put, label } of picked) {
+    const word = filled(put ?? label, know, depth).trim();
+    if (word !== '') words.push(word);
+  }
+  if (field.other && other.trim() !== '') words.push(other.trim());
   if (picked.length === 0 && words.length === 0)
     return isNone({ options, other }) ? filled(field.none ?? '', know, depth) : '';
   if (field.join === 'lines' || form === 'lines') return words.join('\n');
@@ -126,6 +128,8 @@ const asWords = (value: number, form: BlankForm, language: string): string | nul
 const pluralEnding = (value: number, language: string): string => wordFor(value, ['', 's'], language);
 
 function detailWords({ value, asOf }: Detail, { form, language }: Writing): string {
+  // Nearly all details are words, and no form of a day concerns them.
+  if (value.kind === 'text') return value.text;
   if (value.kind === 'list' && form === 'lines') return value.items.join('\n');
   if (value.kind !== 'quantity') return valueInWords(value, language, dateForm(form));
   if (form === 'plural') return pluralEnding(value.value, language);

@@ -119,8 +119,27 @@ export async function rightsAmong(
   members: readonly string[],
   collection: string,
 ): Promise<Map<string, Right>> {
+  if (members.length === 0) return new Map();
+  const [now] = await stampNow(db).execute();
+  // Of nearly all who listen it is known: they ask for what they hear of.
+  const worked = members.map((id) => ({ id, before: known.get(id) }));
+  const found = worked.flatMap(({ id, before }) => {
+    const right = before?.stamp === now?.stamp ? before?.rights.get(collection) : undefined;
+    return right ? [[id, right] as const] : [];
+  });
+  const unknown = worked.flatMap(({ id, before }) => (before && before.stamp === now?.stamp ? [] : [id]));
+  return new Map([...found, ...(await askedAmong(db, unknown, collection))]);
+}
+
+/** The same of members of whom nothing is known, however many they are, in three questions. */
+async function askedAmong(
+  db: Queries,
+  members: readonly string[],
+  collection: string,
+): Promise<Map<string, Right>> {
+  if (members.length === 0) return new Map();
   const way = await wayUp(db, collection);
-  if (way.length === 0 || members.length === 0) return new Map();
+  if (way.length === 0) return new Map();
   const ids = way.map(({ id }) => id);
   const all = (await db.select(columns).from(grants).where(inArray(grants.collection, ids))).map(toGrant);
   const belonging = await db

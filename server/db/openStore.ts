@@ -4,6 +4,7 @@ import type { PGlite } from '@electric-sql/pglite';
 import { sql } from 'drizzle-orm';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { localBus, postgresBus, type Bus } from '../events';
+import { keptStatements } from './keptStatements';
 import { lockFolder } from './lockFolder';
 import type * as schema from './schema';
 import { upkeep } from './upkeep';
@@ -108,6 +109,7 @@ async function openEmbedded(
   givingTurns(client);
   const db = drizzle(client, { schema });
   await migrate(db, { migrationsFolder });
+  client.execProtocolStream = keptStatements(client.execProtocolStream.bind(client));
   secure();
   return {
     db,

@@ -1,53 +1,9 @@
 import { useEffect } from 'react';
-import { EventSchema, type LiveEvent } from '#contracts';
-import { hearOfChange } from './bank';
-import { KEYS, queryClient } from './queries';
+import { EventSchema } from '#contracts';
+import { queryClient } from './queries';
+import { askAgain, LIVE, refreshBy } from './refreshes';
 
 const AGAIN_MS = 3000;
-
-/** What others can change, and a page shows. */
-const LIVE = [
-  KEYS.bank,
-  KEYS.glossaries,
-  KEYS.cases,
-  KEYS.proposals,
-  KEYS.team,
-  KEYS.people,
-  KEYS.sharing,
-  KEYS.notes,
-];
-
-const askAgain = (keys: readonly (readonly string[])[]) => {
-  for (const queryKey of keys) void queryClient.invalidateQueries({ queryKey });
-};
-
-function take(event: LiveEvent): void {
-  if (event.type === 'entry-saved') {
-    void hearOfChange(event.collection, event.entry);
-    askAgain([KEYS.revisions(event.entry)]);
-  } else if (event.type === 'reach-changed') {
-    askAgain([KEYS.bank, KEYS.sharing, KEYS.team, KEYS.proposals]);
-  } else if (event.type === 'proposals-changed') {
-    askAgain([KEYS.proposals]);
-  } else if (event.type === 'glossary-changed') {
-    askAgain([KEYS.glossaries]);
-  } else if (event.type === 'notes-changed') {
-    askAgain([KEYS.notes]);
-  } else if (event.type === 'presence-changed') {
-    askAgain([KEYS.present(event.entry)]);
-  } else if (event.type === 'entries-changed') {
-    void hearOfChange(event.collection);
-    askAgain([KEYS.wastebasket]);
-  } else if (event.type === 'people-changed') {
-    askAgain([KEYS.team, KEYS.people, KEYS.session]);
-  } else if (event.type === 'case-changed') {
-    askAgain([KEYS.case(event.case)]);
-  } else if (event.type === 'missed') {
-    askAgain(LIVE);
-  } else {
-    askAgain([KEYS.cases]);
-  }
-}
 
 /** Asks again for everything that was asked before the stream was open; what is being fetched is waited for first. */
 async function catchUp(): Promise<void> {
@@ -62,7 +18,7 @@ type Passed = { opened: true } | { event: unknown };
 function hear(passed: Passed): void {
   if ('opened' in passed) return void catchUp();
   const event = EventSchema.safeParse(passed.event);
-  if (event.success) take(event.data);
+  if (event.success) refreshBy(event.data);
 }
 
 /** Holds the stream open until `signal` says otherwise, and gives what comes to `tell`. */

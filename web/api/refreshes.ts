@@ -1,0 +1,56 @@
+import type { LiveEvent } from '#contracts';
+import { hearOfChange } from './bank';
+import { KEYS, queryClient } from './queries';
+
+type Key = readonly string[];
+
+/** What an event makes out of date on a page. */
+interface Refresh<Event> {
+  /** What is asked for again where it is shown. */
+  asks: readonly Key[] | ((event: Event) => readonly Key[]);
+  /** The collection of which only what changed is fetched, and the entry that did where it is known. */
+  changed?: (event: Event) => { collection: string; entry?: string };
+}
+
+/** What others can change, and a page shows. */
+export const LIVE: readonly Key[] = [
+  KEYS.bank,
+  KEYS.glossaries,
+  KEYS.cases,
+  KEYS.proposals,
+  KEYS.team,
+  KEYS.people,
+  KEYS.sharing,
+  KEYS.notes,
+];
+
+/** What each event refreshes. A new event is a row here; one that is forgotten does not compile. */
+const REFRESHES: { [Type in LiveEvent['type']]: Refresh<Extract<LiveEvent, { type: Type }>> } = {
+  'entry-saved': {
+    asks: ({ entry }) => [KEYS.revisions(entry)],
+    changed: ({ collection, entry }) => ({ collection, entry }),
+  },
+  'entries-changed': { asks: [KEYS.wastebasket], changed: ({ collection }) => ({ collection }) },
+  'reach-changed': { asks: [KEYS.bank, KEYS.sharing, KEYS.team, KEYS.proposals] },
+  'proposals-changed': { asks: [KEYS.proposals] },
+  'notes-changed': { asks: [KEYS.notes] },
+  'presence-changed': { asks: ({ entry }) => [KEYS.present(entry)] },
+  'glossary-changed': { asks: [KEYS.glossaries] },
+  'people-changed': { asks: [KEYS.team, KEYS.people, KEYS.session] },
+  'case-added': { asks: [KEYS.cases] },
+  'case-changed': { asks: (event) => [KEYS.case(event.case)] },
+  missed: { asks: LIVE },
+};
+
+/** Asks again for what is shown under some keys, and for what was shown before, once it is shown again. */
+export function askAgain(keys: readonly Key[]): void {
+  for (const queryKey of keys) void queryClient.invalidateQueries({ queryKey });
+}
+
+/** Has the page follow an event. */
+export function refreshBy<Type extends LiveEvent['type']>(event: Extract<LiveEvent, { type: Type }>): void {
+  const { asks, changed } = REFRESHES[event.type as Type];
+  const heard = changed?.(event);
+  if (heard) void hearOfChange(heard.collection, heard.entry);
+  askAgain(typeof asks === 'function' ? asks(event) : asks);
+}
