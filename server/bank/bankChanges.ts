@@ -1,16 +1,13 @@
-import { eq, inArray, sql } from 'drizzle-orm';
+import { inArray } from 'drizzle-orm';
 import { type Queries, collections, departures } from '../db';
+import { countChange } from './entryStatements';
 
 /**
  * The number of the next change of a collection. Until this transaction ends no other can take one, so that whoever has
  * seen a number has seen all below it.
  */
 export async function nextChange(tx: Queries, collection: string): Promise<number> {
-  const [row] = await tx
-    .update(collections)
-    .set({ changes: sql`${collections.changes} + 1` })
-    .where(eq(collections.id, collection))
-    .returning({ change: collections.changes });
+  const [row] = await countChange(tx).execute({ collection });
   return row!.change;
 }
 

@@ -1,8 +1,9 @@
-import { and, asc, eq, gt, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Bank, BankHad, Collection, Entry } from '#contracts';
 import type { Context } from '../context';
-import { type Queries, collections, departures, entries, preferences } from '../db';
+import { type Queries, departures, entries, preferences } from '../db';
 import { notFound } from '../http';
+import { changesOf, goneSince, savedSince } from './entryStatements';
 import { rightOn, rightsFor } from './rights';
 import { toEntry } from './saveEntry';
 import { includedIds } from './soundIncludes';
@@ -139,25 +140,15 @@ export async function readCollection(
   had: number | null,
 ): Promise<{ changes: number; entries: Entry[]; gone: Bank['gone'] }> {
   if ((await rightOn(db, member, collection)) === null) throw notFound();
-  const [row] = await db
-    .select({ changes: collections.changes })
-    .from(collections)
-    .where(eq(collections.id, collection));
-  const rows = await db
-    .select()
-    .from(entries)
-    .where(and(eq(entries.collection, collection), gt(entries.change, had ?? -1), isNull(entries.deletion)))
-    .orderBy(asc(entries.id));
-  const gone =
-    had === null
-      ? []
-      : await db
-          .select({ entry: departures.entry, collection: departures.collection })
-          .from(departures)
-          .where(and(eq(departures.collection, collection), gt(departures.change, had)));
+  const [row] = await changesOf(db).execute({ collection });
+  const { changes } = row!;
+  // Nearly all who ask were told of something else, or of what they did themselves.
+  if (changes === had) return { changes, entries: [], gone: [] };
+  const rows = await savedSince(db).execute({ collection, had: had ?? -1 });
+  const gone = had === null ? [] : await goneSince(db).execute({ collection, had });
   const found = rows.map(toEntry);
   const within = includedElsewhere(found);
   const rights = within.length > 0 ? await rightsFor(db, member) : null;
   const others = rights ? await withIncluded(db, within, (id) => rights.has(id)) : [];
-  return { changes: row!.changes, entries: [...found, ...others], gone };
+  return { changes, entries: [...found, ...others], gone };
 }

@@ -2,6 +2,7 @@ import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import { rightsOf, type Grant, type Grantee, type Place, type Right } from '#core/rights';
 import { type Queries, prepared, collections, entries, grants, groupMembers, reachStamp } from '../db';
 import { notFound, Refusal } from '../http';
+import { entryThere } from './entryStatements';
 
 type GrantRow = Pick<typeof grants.$inferSelect, 'collection' | 'member' | 'group' | 'right'>;
 
@@ -189,20 +190,14 @@ export async function visibleEntries(db: Queries, member: string, ids: readonly 
 
 /** The entry, if the member keeps its collection; throws as `visibleEntry` and `mustKeep` do. */
 export async function keptEntry(db: Queries, member: string, id: string) {
-  const [entry] = await db
-    .select()
-    .from(entries)
-    .where(and(eq(entries.id, id), isNull(entries.deletion)));
+  const [entry] = await entryThere(db).execute({ id });
   mustBeKeeper(entry ? await rightOn(db, member, entry.collection) : null);
   return entry!;
 }
 
 /** The entry, if the member may see it; throws the same refusal for "not there" and "not yours". */
 export async function visibleEntry(db: Queries, member: string, id: string) {
-  const [entry] = await db
-    .select()
-    .from(entries)
-    .where(and(eq(entries.id, id), isNull(entries.deletion)));
+  const [entry] = await entryThere(db).execute({ id });
   if (!entry || (await rightOn(db, member, entry.collection)) === null) throw notFound();
   return entry;
 }

@@ -1,14 +1,15 @@
 import { isDeepStrictEqual } from 'node:util';
-import { and, asc, eq, inArray, isNull, ne } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import type { Entry } from '#contracts';
 import { proposeCue } from '#core/cue';
 import { checkEntry, type EntryContent } from '#core/entry';
 import { patternProblem } from '#core/pattern';
 import type { Context } from '../context';
-import { type Queries, collections, cues, entries, revisions } from '../db';
+import { type Queries, collections, cues, entries } from '../db';
 import { Refusal } from '../http';
 import { writeTrail } from '../trail';
 import { nextChange } from './bankChanges';
+import { dropCues, keepRevision, saveAt, takenCues } from './entryStatements';
 import { holdEntryFiles } from './entryFiles';
 import { writeWords } from './entryWords';
 import { keptEntry, mustKeep, visibleEntry } from './rights';
@@ -77,12 +78,7 @@ async function mustBeFree(
 ): Promise<void> {
   const typed = typedCues(content);
   if (typed.length === 0) return;
-  const [taken] = await tx
-    .select({ typed: cues.typed, content: entries.content })
-    .from(cues)
-    .innerJoin(entries, eq(entries.id, cues.entry))
-    .where(and(eq(cues.collection, collection), inArray(cues.typed, typed), ne(cues.entry, entry)))
-    .orderBy(asc(cues.typed));
+  const [taken] = await takenCues(tx).execute({ collection, entry, typed: JSON.stringify(typed) });
   if (!taken) return;
   const all = await tx.select({ typed: cues.typed }).from(cues).where(eq(cues.collection, collection));
   const [home] = await tx
@@ -109,7 +105,7 @@ export async function indexEntry(
   entry: string,
   content: EntryContent,
 ): Promise<void> {
-  await tx.delete(cues).where(eq(cues.entry, entry));
+  await dropCues(tx).execute({ entry });
   const typed = typedCues(content);
   if (typed.length > 0)
     await tx.insert(cues).values(typed.map((text) => ({ collection, typed: text, entry })));
@@ -159,7 +155,7 @@ export async function insertEntry(
       await tx
         .insert(entries)
         .values({ id, collection, ...saved, ...varying, change: await nextChange(tx, collection) });
-      await tx.insert(revisions).values({ entry: id, ...saved });
+      await keepRevision(tx).execute({ entry: id, ...saved });
       await holdEntryFiles(tx, member, [{ entry: id, content }]);
       await indexEntry(tx, collection, id, content);
       const done = {
@@ -203,30 +199,21 @@ export async function updateEntry(
       await mustIncludeSoundly(tx, { member, collection: entry.collection, id, content });
       await mustBeFree(tx, entry.collection, id, content);
       const saved = { content, reason, savedAt: context.now(), savedBy: member, revision: madeTo + 1 };
-      const [row] = await tx
-        .update(entries)
-        .set({ ...saved, change: await nextChange(tx, entry.collection) })
-        .where(
-          and(
-            eq(entries.id, id),
-            eq(entries.revision, madeTo),
-            // Moved or deleted a moment ago, it is not what was looked at.
-            eq(entries.collection, entry.collection),
-            isNull(entries.deletion),
-          ),
-        )
-        .returning();
+      const { collection } = entry;
+      const change = await nextChange(tx, collection);
+      // Moved or deleted a moment ago, it is not what was looked at.
+      const [row] = await saveAt(tx).execute({ ...saved, id, madeTo, collection, change });
       if (!row) {
         const detail =
           'Someone saved this entry while you were changing it. Your change is kept on your page.';
         throw new Refusal('moved-on', detail, { current: toEntry(await visibleEntry(tx, member, id)) });
       }
-      await tx.insert(revisions).values({ entry: id, ...saved });
+      await keepRevision(tx).execute({ entry: id, ...saved });
       await holdEntryFiles(tx, member, [{ entry: id, content }]);
-      await indexEntry(tx, entry.collection, id, content);
+      await indexEntry(tx, collection, id, content);
       const subject = content.title;
       const done = { by: member, act: 'entry-changed' as const, subject, detail: reason };
-      await writeTrail(tx, context.now(), { ...done, collection: entry.collection });
+      await writeTrail(tx, context.now(), { ...done, collection });
       await also?.(tx);
       return toEntry(row);
     }),
