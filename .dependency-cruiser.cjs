@@ -58,9 +58,10 @@ module.exports = {
     },
     {
       name: 'faces-of-the-web',
-      comment: 'A room of the web is imported by its index.ts; screens are each fetched on its own.',
+      comment:
+        'A room of the web is imported by its index.ts; screens, and what draws each kind of work, are fetched on their own.',
       severity: 'error',
-      from: { path: '^web/([^/]+)/', pathNot: '\\.test\\.tsx?$|^web/app/screens\\.ts$' },
+      from: { path: '^web/([^/]+)/', pathNot: '\\.test\\.tsx?$|^web/(app/screens|work/shown)\\.ts$' },
       to: {
         path: '^web/[^/]+/',
         pathNot: ['^web/$1/', '^web/[^/]+/index\\.ts$', '^web/(look|generated|testing)/'],

@@ -15,7 +15,6 @@ import {
   RecordListChangeSchema,
   SavedDraftSchema,
   SetAsideSchema,
-  TakenOverSchema,
   NewCaseSchema,
 } from './cases';
 import { define } from './route';
@@ -38,15 +37,6 @@ export const CASE_ROUTES = define({
     status: 201,
     body: NewCaseSchema,
     response: CaseSummarySchema,
-  },
-  takeBundle: {
-    method: 'post',
-    path: '/api/cases/fhir',
-    access: 'member',
-    summary: 'Makes a case from an HL7 FHIR R4 Bundle and gives it to the member.',
-    status: 201,
-    body: z.unknown(),
-    response: TakenOverSchema,
   },
   findCases: {
     method: 'post',

@@ -26,6 +26,7 @@ import { PEOPLE_ROUTES } from './peopleRoutes';
 import { PROPOSAL_ROUTES } from './proposalRoutes';
 import { define } from './route';
 import { WASTEBASKET_ROUTES } from './wastebasketRoutes';
+import { WORK_ROUTES } from './work';
 
 /** Every route of the API: the server binds its handlers to these, the web calls them, OpenAPI is made of them. */
 export const ROUTES = define({
@@ -214,6 +215,7 @@ export const ROUTES = define({
     response: RevisionSchema,
   },
   ...CASE_ROUTES,
+  ...WORK_ROUTES,
   ...FILE_ROUTES,
   ...JOB_ROUTES,
   ...GLOSSARY_ROUTES,

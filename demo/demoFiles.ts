@@ -4,8 +4,7 @@ import { z } from 'zod';
 import type { EntryContent } from '#core/entry';
 import { readWordList } from '#core/glossary';
 import { notationErrorInWords, readEntry } from '#core/notation';
-import { emptyRecord, ValueSchema, type CaseRecord } from '#core/record';
-import { KindIdSchema } from '#core/work';
+import { demoCases } from './work/demoWork';
 
 /** Reads the files of the demo. They are checked like anything from outside, so that a slip shows at once. */
 
@@ -42,19 +41,6 @@ const GlossaryFile = z.array(
   }),
 );
 
-const CaseFile = z.array(
-  z.object({
-    id: z.string(),
-    kind: KindIdSchema,
-    title: z.string(),
-    number: z.string(),
-    summary: z.string(),
-    daysAgo: z.number(),
-    given: z.array(z.string()),
-    details: z.array(z.object({ path: z.string(), value: ValueSchema })),
-  }),
-);
-
 const GroupFile = z.array(z.object({ id: z.string(), name: z.string(), members: z.array(z.string()) }));
 
 /** The entries of a collection: a file in the compact notation for each, named by its id. */
@@ -76,37 +62,9 @@ function termsIn(file: string) {
   return terms;
 }
 
-const DATES = /\b(20\d{2})-(\d{2})-(\d{2})(?=T|")/g;
-
-/** Moves every date in a JSON text by whole days, so that the demo's animals came in lately whenever it starts. */
-function moveDates(json: string, days: number): string {
-  return json.replace(DATES, (_, year, month, day) =>
-    new Date(Date.UTC(Number(year), Number(month) - 1, Number(day) + days)).toISOString().slice(0, 10),
-  );
-}
-
 /** All of the demo, dated so that its newest measurement is from the day before `now`. */
 export function readDemoFiles(folder: string, now: Date) {
   const read = (file: string): unknown => JSON.parse(fs.readFileSync(path.join(folder, file), 'utf8'));
-  const yesterday = now.getTime() - 86_400_000;
-  const bundles = fs
-    .readdirSync(path.join(folder, 'fhir'))
-    .sort()
-    .map((file) => {
-      const json = fs.readFileSync(path.join(folder, 'fhir', file), 'utf8');
-      const written = new Date((JSON.parse(json) as { timestamp: string }).timestamp).getTime();
-      const days = Math.round((yesterday - written) / 86_400_000);
-      return { id: file.replace('.json', ''), bundle: JSON.parse(moveDates(json, days)) as unknown };
-    });
-  const day = (daysAgo: number) => new Date(now.getTime() - daysAgo * 86_400_000);
-  const cases = CaseFile.parse(read('cases.json')).map(({ details, daysAgo, given, ...head }) => {
-    const asOf = day(daysAgo).toISOString().slice(0, 10);
-    const record: CaseRecord = {
-      ...emptyRecord(),
-      details: details.map((detail) => ({ ...detail, source: 'Case details', asOf })),
-    };
-    return { given, row: { ...head, record, openedAt: day(daysAgo) } };
-  });
   const bank = CollectionFile.parse(read('collections.json')).map((collection) => ({
     ...collection,
     entries: entriesIn(path.join(folder, 'bank', collection.id)),
@@ -120,7 +78,6 @@ export function readDemoFiles(folder: string, now: Date) {
     groups: GroupFile.parse(read('groups.json')),
     bank,
     glossaries,
-    cases,
-    bundles,
+    cases: demoCases(path.join(folder, 'work'), now),
   };
 }

@@ -1,25 +1,12 @@
 import { DEFAULT_CUE_MAKING, DEFAULT_CUE_RULES } from '#core/cue';
-import { readFhirBundle } from '#core/exchange';
 import { ownCollection, insertEntry } from '../server/bank';
 import { insertCase } from '../server/cases';
 import type { Context } from '../server/context';
-import {
-  cases,
-  casesGiven,
-  collectionRevisions,
-  collections,
-  grants,
-  groupMembers,
-  groups,
-  members,
-} from '../server/db';
+import { collectionRevisions, collections, grants, groupMembers, groups, members } from '../server/db';
 import { insertGlossary } from '../server/termLists';
 import { readDemoFiles } from './demoFiles';
 
 type Demo = ReturnType<typeof readDemoFiles>;
-
-/** Members who look after the animals: the demo's admissions are given to them. */
-const WARD = ['imke', 'odile'];
 
 async function loadMembers(context: Context, demo: Demo): Promise<void> {
   const start = context.now().getTime();
@@ -63,15 +50,7 @@ async function loadCollection(
 }
 
 async function loadCases(context: Context, demo: Demo): Promise<void> {
-  for (const { row, given } of demo.cases) {
-    await context.db.insert(cases).values(row);
-    await context.db.insert(casesGiven).values(given.map((member) => ({ case: row.id, member })));
-  }
-  for (const { id, bundle } of demo.bundles) {
-    const reading = readFhirBundle(bundle);
-    if (!reading.ok) throw new Error(`demo/fhir/${id}.json: ${JSON.stringify(reading.faults)}`);
-    await insertCase(context, reading.read, id, WARD);
-  }
+  for (const { given, ...row } of demo.cases) await insertCase(context, row, given);
 }
 
 /**

@@ -25,6 +25,7 @@ import { stepRoutes } from './steps';
 import { usageRoutes } from './usage';
 import { groupRoutes, invitationRoutes, joiningRoutes, ownRoutes, peopleRoutes, trailRoutes } from './people';
 import { wastebasketRoutes } from './wastebasket';
+import { workRoutes } from './work';
 
 /** One line a request: method, the route without its ids, status, time. Nothing of what was said. */
 function requestLog(context: Context) {
@@ -91,6 +92,7 @@ export function makeApp(context: Context): Express {
     collectionRoutes,
     sharingRoutes,
     proposalRoutes,
+    workRoutes,
     caseRoutes,
     draftRoutes,
     fileRoutes,

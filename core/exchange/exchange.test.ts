@@ -14,14 +14,14 @@ const demo = (file: string) =>
 
 /** The Bundle with a change made to its first resource of a type. */
 function changed(type: string, change: (resource: Record<string, unknown>) => void) {
-  const bundle = demo('fhir/hedgehog-bramble.json');
+  const bundle = demo('work/admission/fhir/hedgehog-bramble.json');
   change(bundle.entry.find(({ resource }) => resource.resourceType === type)!.resource);
   return bundle;
 }
 
 describe('an HL7 FHIR R4 Bundle', () => {
   test('becomes a record: details, measurements in their order, medicines, problems', () => {
-    const reading = readFhirBundle(demo('fhir/hedgehog-bramble.json'));
+    const reading = readFhirBundle(demo('work/admission/fhir/hedgehog-bramble.json'));
     if (!reading.ok) throw new Error(JSON.stringify(reading.faults));
     const { title, number, record } = reading.read;
     expect([title, number]).toEqual(['Bramble, hedgehog', 'HH-1186']);

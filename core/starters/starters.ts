@@ -1,55 +1,21 @@
 import { DEFAULT_CUE_MAKING, DEFAULT_CUE_RULES } from '#core/cue';
 import { notationErrorInWords, readEntry } from '#core/notation';
 import type { CollectionFile } from '#core/takeover';
-import type { KindId } from '#core/work';
-import { FEEDBACK } from './feedback';
-import { REPLIES } from './replies';
+import { KIND_IDS, STARTER_TEXTS, type KindId, type StarterText } from '#core/work';
 import { SYMBOLS } from './symbols';
-import { TRANSCRIPTS } from './transcripts';
-import { WARD_NOTES } from './wardNotes';
 
 /** A small collection to begin with: it stands on a shelf until somebody takes it, and is theirs then. */
-export interface Starter {
-  id: string;
-  name: string;
+export interface Starter extends StarterText {
   /** The kind of work it is for; null for all. */
   kind: KindId | null;
-  /** What is in it, in a sentence. */
-  about: string;
-  /** Its entries in the compact notation (docs/NOTATION.md), with a line of ==== between two. */
-  notation: string;
 }
 
-/** All starter collections, in the order of the kinds of work. */
+/** All starter collections, in the order of the kinds of work; then what is for all of them. */
 export const STARTERS: readonly Starter[] = [
-  {
-    id: 'starter-ward-notes',
-    name: 'Starter ward notes',
-    kind: 'admission',
-    about: 'What one writes on a round. Every finding is asked for; nothing is asserted.',
-    notation: WARD_NOTES,
-  },
-  {
-    id: 'starter-feedback',
-    name: 'Starter comments',
-    kind: 'feedback',
-    about: 'Comments beside a passage, a next step, a summing-up.',
-    notation: FEEDBACK,
-  },
-  {
-    id: 'starter-transcripts',
-    name: 'Starter transcript marks',
-    kind: 'transcript',
-    about: 'Marks for what cannot be heard, turns of speakers, a heading.',
-    notation: TRANSCRIPTS,
-  },
-  {
-    id: 'starter-replies',
-    name: 'Starter replies',
-    kind: 'reply',
-    about: 'From the greeting to the signature.',
-    notation: REPLIES,
-  },
+  ...KIND_IDS.flatMap((kind) => {
+    const starter = STARTER_TEXTS[kind];
+    return starter ? [{ ...starter, kind }] : [];
+  }),
   {
     id: 'starter-symbols',
     name: 'Symbols',

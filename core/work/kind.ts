@@ -1,5 +1,16 @@
 import type { DetailPath } from '#core/record';
 
+/** A small collection to begin a kind of work with, as it is written down. */
+export interface StarterText {
+  /** Stays the same for good: what was taken is renewed by it. */
+  id: string;
+  name: string;
+  /** What is in it, in a sentence. */
+  about: string;
+  /** Its entries in the compact notation (docs/NOTATION.md), with a line of ==== between two. */
+  notation: string;
+}
+
 /**
  * What a kind of work says of itself. A new one is a folder beside this file and a line in `kinds.ts`; whatever maps over
  * `KindId` then asks for its part.

@@ -1,12 +1,13 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { eq, sql } from 'drizzle-orm';
-import { openStore, type Store } from './openStore';
+import { embeddedStore } from '../testing/embeddedStore';
+import type { Store } from './openStore';
 import { prepared } from './prepared';
 import { vocabulary } from './schema';
 
 const stores: Store[] = [];
 beforeAll(async () => {
-  stores.push(await openStore({ image: null }), await openStore({ image: null }));
+  stores.push(await embeddedStore(), await embeddedStore());
 });
 afterAll(() => Promise.all(stores.map((store) => store.close())));
 

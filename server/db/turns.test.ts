@@ -1,10 +1,10 @@
 import { expect, test } from '@jest/globals';
 import { sql } from 'drizzle-orm';
-import { openStore } from './openStore';
+import { embeddedStore } from '../testing/embeddedStore';
 import { vocabulary } from './schema';
 
 test('while the embedded store works through a long transaction, what asks nothing of it is answered', async () => {
-  const store = await openStore({ image: null });
+  const store = await embeddedStore();
   try {
     let turns = 0;
     const turn = setInterval(() => (turns += 1), 1);

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from '@jest/globals';
 import { sql } from 'drizzle-orm';
-import { openStore, type Store } from './openStore';
+import { embeddedStore } from '../testing/embeddedStore';
+import type { Store } from './openStore';
 import { vocabulary } from './schema';
 import { upkeep } from './upkeep';
 
@@ -9,7 +10,7 @@ const WORDS = 2000;
 describe('upkeep of the embedded store', () => {
   let store: Store;
   beforeAll(async () => {
-    store = await openStore({ image: null });
+    store = await embeddedStore();
   });
   afterAll(() => store.close());
   beforeEach(async () => {

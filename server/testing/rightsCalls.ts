@@ -243,7 +243,10 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
   takeBundle: async () =>
     Promise.resolve({
       body: JSON.parse(
-        fs.readFileSync(path.join(import.meta.dirname, '../../demo/fhir/hedgehog-bramble.json'), 'utf8'),
+        fs.readFileSync(
+          path.join(import.meta.dirname, '../../demo/work/admission/fhir/hedgehog-bramble.json'),
+          'utf8',
+        ),
       ) as unknown,
     }),
   findCases: async () => Promise.resolve({ body: { words: 'swan' } }),

@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import fs from 'node:fs';
 import path from 'node:path';
 import type { Express } from 'express';
 import pg from 'pg';
@@ -13,6 +12,7 @@ import type { Bus } from '../events';
 import { EventHub } from '../streams';
 import { databaseStore } from '../fileStore';
 import { PostRoom } from '../post';
+import { embeddedStore } from './embeddedStore';
 
 /** A signed-in caller. */
 export type Caller = ReturnType<typeof supertest.agent>;
@@ -71,9 +71,8 @@ async function openOnServer(url: string): Promise<TestStore> {
 
 async function openTestStore(): Promise<TestStore> {
   const url = process.env.TEST_DATABASE_URL;
-  const file = process.env.TEST_DATABASE_IMAGE;
   if (url) return openOnServer(url);
-  const store = await openStore({ image: file ? new Blob([fs.readFileSync(file)]) : null });
+  const store = await embeddedStore();
   const bus = sharedBus(store.bus);
   const another = () => Promise.resolve({ events: new EventHub(store.db, bus) });
   return { ...store, bus, another };

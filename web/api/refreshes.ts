@@ -49,7 +49,7 @@ export function askAgain(keys: readonly Key[]): void {
 
 /** Has the page follow an event. */
 export function refreshBy<Type extends LiveEvent['type']>(event: Extract<LiveEvent, { type: Type }>): void {
-  const { asks, changed } = REFRESHES[event.type as Type];
+  const { asks, changed } = REFRESHES[event.type];
   const heard = changed?.(event);
   if (heard) void hearOfChange(heard.collection, heard.entry);
   askAgain(typeof asks === 'function' ? asks(event) : asks);

@@ -40,7 +40,7 @@ export const SCREENS: readonly Screen[] = [
   {
     paths: ['/cases/:case', '/cases/:case/leaves/:draft'],
     early: true,
-    load: () => import('../leaf/LeafPage').then(({ LeafPage: Component }) => ({ Component })),
+    load: () => import('../work/CasePage').then(({ CasePage: Component }) => ({ Component })),
   },
   {
     paths: ['/bank'],

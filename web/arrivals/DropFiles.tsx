@@ -3,7 +3,8 @@ import { Link } from 'react-router';
 import { KEYS, queryClient } from '../api';
 import { FileDrop, Notice, Refused } from '../ui';
 import { filesPacked } from './archive';
-import { takeArrival, type Arrived } from './arrivals';
+import type { Arrived } from '../work';
+import { takeArrival } from './arrivals';
 import { KeepWithCase } from './KeepWithCase';
 
 /** What became of each file of the last drop. */

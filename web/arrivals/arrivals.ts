@@ -1,6 +1,6 @@
-import type { CaseSummary } from '#contracts';
-import { call, readJson } from '#client/api';
+import { call } from '#client/api';
 import { newLeaf } from '#client/cases';
+import { ARRIVALS_OF_KINDS, endsIn, type Arrival, type Arrived } from '../work';
 import { isArchive, listArchive } from './archive';
 import type { ReadDocument } from './readers';
 import { textOf } from './textOf';
@@ -8,33 +8,8 @@ import { textOf } from './textOf';
 // With the editor's schema and the libraries that read documents: nobody needs it who only looks at the desk.
 const readers = () => import('./readers');
 
-/** A file that was dropped, with its bytes. */
-export interface Dropped {
-  file: File;
-  bytes: Uint8Array;
-  /** Its words, where it is text. */
-  text: string | null;
-}
-
-/** What became of a file. */
-export interface Arrived {
-  case: CaseSummary;
-  remarks: readonly string[];
-}
-
-/** One kind of file that can be dropped on the desk: how it is known, and what is made of it. */
-interface Arrival {
-  /** Whether a file is of this kind, by what is in it before what it is called. */
-  isOf: (dropped: Dropped) => boolean | Promise<boolean>;
-  /** Makes of it what is made of such files. Throws an UnreadableFile, or what the server answers. */
-  take: (dropped: Dropped) => Promise<Arrived>;
-}
-
 /** The longest file that is looked into; a longer one is kept as it is. */
 const MOST_BYTES = 50_000_000;
-
-const endsIn = ({ file }: Dropped, endings: readonly string[]) =>
-  endings.some((ending) => file.name.toLowerCase().endsWith(ending));
 
 /** What a leaf or case begun with a file is called: as the file is, without its ending. */
 export const titleFrom = ({ name }: File): string =>
@@ -49,7 +24,7 @@ async function leafWith(file: File, { document, remarks }: ReadDocument): Promis
   return { case: await call('makeCase', { body }), remarks };
 }
 
-/** All kinds of files that can be dropped on the desk; a file is of the first that knows it. */
+/** All sorts of files that can be dropped on the desk: what kinds of work take, and what a leaf can begin with. A file is of the first that knows it. */
 const ARRIVALS: readonly Arrival[] = [
   {
     isOf: async ({ file, bytes }) =>
@@ -57,10 +32,7 @@ const ARRIVALS: readonly Arrival[] = [
       (await listArchive(bytes, file.name)).some(({ name }) => name === 'word/document.xml'),
     take: async ({ file, bytes }) => leafWith(file, await (await readers()).readDocx(bytes, file.name)),
   },
-  {
-    isOf: (dropped) => endsIn(dropped, ['.json']) || /^\s*\{\s*"/.test(dropped.text ?? ''),
-    take: async ({ file }) => call('takeBundle', { body: await readJson(file, 'No case was made.') }),
-  },
+  ...ARRIVALS_OF_KINDS,
   {
     isOf: (dropped) => dropped.text !== null && endsIn(dropped, ['.md', '.markdown']),
     take: async ({ file, text }) => leafWith(file, await (await readers()).readMarkdown(text!, file.name)),

@@ -32,9 +32,8 @@ function useDraft(caseId: string, id: string | undefined, member: string) {
 }
 
 /** A case on its leaf: the record at its head, the draft beneath, everything about a line beside it. */
-export function LeafPage() {
-  const { case: caseId, draft: draftId } = useParams();
-  const id = caseId!;
+export function LeafOfCase({ id }: { id: string }) {
+  const { draft: draftId } = useParams();
   const { member } = useShell();
   const found = useCase(id);
   const draft = useDraft(id, draftId, member.id);

@@ -1,5 +1,11 @@
+import type { StarterText } from '../kind';
+
 /** Ten entries for notes about patients: each asks for what is found, and asserts nothing of its own. */
-export const WARD_NOTES = `
+export const ADMISSION_STARTER: StarterText = {
+  id: 'starter-ward-notes',
+  name: 'Starter ward notes',
+  about: 'What one writes on a round. Every finding is asked for; nothing is asserted.',
+  notation: `
 title: Looked at today
 purpose: The first line of a round
 cue: lk
@@ -176,4 +182,5 @@ Plan:
 - {First}
 - {Then}
 - {Last}
-`;
+`,
+};

@@ -1,5 +1,11 @@
+import type { StarterText } from '../kind';
+
 /** Ten pieces of replies to people who write in. */
-export const REPLIES = `
+export const REPLY_STARTER: StarterText = {
+  id: 'starter-replies',
+  name: 'Starter replies',
+  about: 'From the greeting to the signature.',
+  notation: `
 title: Greeting
 purpose: The first line of a reply
 cue: gr
@@ -113,4 +119,5 @@ field Job: writer job
 Yours sincerely,
 {Me}
 {Job}
-`;
+`,
+};

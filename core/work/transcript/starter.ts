@@ -1,5 +1,11 @@
+import type { StarterText } from '../kind';
+
 /** Ten marks and lines for who writes down what was said. */
-export const TRANSCRIPTS = `
+export const TRANSCRIPT_STARTER: StarterText = {
+  id: 'starter-transcripts',
+  name: 'Starter transcript marks',
+  about: 'Marks for what cannot be heard, turns of speakers, a heading.',
+  notation: `
 title: Inaudible
 purpose: Words that cannot be made out
 cue: in
@@ -108,4 +114,5 @@ field Verbatim: choice
 **Recording of {Who}**
 
 Recorded on {Day}[when ("Place" is answered):  at {Place}]. Written down {Verbatim}.
-`;
+`,
+};

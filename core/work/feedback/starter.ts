@@ -1,5 +1,11 @@
+import type { StarterText } from '../kind';
+
 /** Ten comments on a piece of work: each names what it speaks of, and says what to do next. */
-export const FEEDBACK = `
+export const FEEDBACK_STARTER: StarterText = {
+  id: 'starter-feedback',
+  name: 'Starter comments',
+  about: 'Comments beside a passage, a next step, a summing-up.',
+  notation: `
 title: Well observed
 purpose: Praise with its reason
 cue: wo
@@ -113,4 +119,5 @@ field Time: time
 == wording Main: en-GB
 
 Let us talk about it on {Day|weekday} at {Time}.
-`;
+`,
+};

@@ -1,0 +1,4 @@
+import { ADMISSION_ROUTES } from './admission';
+
+/** Routes of single kinds of work. A kind that has routes of its own is a file beside this one and a line here. */
+export const WORK_ROUTES = { ...ADMISSION_ROUTES };

@@ -1,0 +1,15 @@
+import { ADMISSION_STARTER } from './admission/starter';
+import { FEEDBACK_STARTER } from './feedback/starter';
+import type { StarterText } from './kind';
+import type { KindId } from './kinds';
+import { REPLY_STARTER } from './reply/starter';
+import { TRANSCRIPT_STARTER } from './transcript/starter';
+
+/** What each kind of work can begin with; null for none. Apart from `KINDS`: every page asks for those, and hardly one for these. */
+export const STARTER_TEXTS: Record<KindId, StarterText | null> = {
+  admission: ADMISSION_STARTER,
+  feedback: FEEDBACK_STARTER,
+  transcript: TRANSCRIPT_STARTER,
+  reply: REPLY_STARTER,
+  leaf: null,
+};

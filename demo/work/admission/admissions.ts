@@ -1,0 +1,35 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { readFhirBundle } from '#core/exchange';
+import { headOfAdmission } from '#core/work';
+import type { ReadDemoCases } from '../demoCase';
+
+/** Members who look after the animals. */
+const WARD = ['imke', 'odile'];
+const DATES = /\b(20\d{2})-(\d{2})-(\d{2})(?=T|")/g;
+
+/** Moves every date in a JSON text by whole days, so that the demo's animals came in lately whenever it starts. */
+const moveDates = (json: string, days: number): string =>
+  json.replace(DATES, (_, year, month, day) =>
+    new Date(Date.UTC(Number(year), Number(month) - 1, Number(day) + days)).toISOString().slice(0, 10),
+  );
+
+/** Reads admissions: FHIR Bundles, each dated so that its newest measurement is from the day before `now`. */
+export const admissions: ReadDemoCases = (folder, now) => {
+  const yesterday = now.getTime() - 86_400_000;
+  const files = fs.readdirSync(path.join(folder, 'fhir')).sort();
+  return files.map((file) => {
+    const json = fs.readFileSync(path.join(folder, 'fhir', file), 'utf8');
+    const written = new Date((JSON.parse(json) as { timestamp: string }).timestamp).getTime();
+    const days = Math.round((yesterday - written) / 86_400_000);
+    const reading = readFhirBundle(JSON.parse(moveDates(json, days)));
+    if (!reading.ok) throw new Error(`${file}: ${JSON.stringify(reading.faults)}`);
+    const { title, number, record } = reading.read;
+    const { summary, admitted } = headOfAdmission(record);
+    return {
+      id: file.replace('.json', ''),
+      ...{ title, number, record, summary, given: WARD },
+      openedAt: admitted ? new Date(`${admitted}T12:00:00Z`) : now,
+    };
+  });
+};

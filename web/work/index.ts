@@ -1,0 +1,3 @@
+export { ARRIVALS_OF_KINDS } from './shown';
+export { endsIn } from './arrival';
+export type { Arrival, Arrived } from './arrival';
