@@ -1,3 +1,7 @@
+import { availableParallelism } from 'node:os';
+
+const setupFiles = ['<rootDir>/scripts/propertySeed.mjs'];
+
 /** ES modules run as such, so that PGlite's dynamic imports work. */
 const compiled = (tsx) => ({
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
@@ -14,13 +18,13 @@ const compiled = (tsx) => ({
       },
     ],
   },
-  setupFiles: ['<rootDir>/scripts/propertySeed.mjs'],
+  setupFiles,
 });
 
 export default {
-  maxWorkers: 2,
-  // Generous, for a machine busy with other work: opening a database takes seconds there.
-  testTimeout: 60_000,
+  maxWorkers: Math.max(2, availableParallelism()),
+  // Generous, for a machine that others use too: it can stand still for minutes.
+  testTimeout: 240_000,
   projects: [
     {
       displayName: 'unit and HTTP',
@@ -34,7 +38,9 @@ export default {
       // Hooks and panels, in a page without a browser: what needs one is tried in Chromium (e2e).
       displayName: 'panels',
       ...compiled(true),
+      setupFiles: [...setupFiles, '<rootDir>/web/testing/pageGlobals.ts'],
       testEnvironment: 'jsdom',
+      moduleNameMapper: { '\\.tsv(\\?url)?$': '<rootDir>/web/testing/asset.ts' },
       roots: ['<rootDir>/web'],
       testMatch: ['**/*.test.tsx'],
     },

@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { defineConfig } from '@playwright/test';
 
 /** Browser tests: the real application, each file of tests with a server and a data folder of its own. */
@@ -5,12 +6,12 @@ export default defineConfig({
   testDir: 'e2e',
   outputDir: 'test-results',
   globalSetup: './e2e/globalSetup.ts',
-  workers: 2,
+  workers: Math.min(4, Math.max(2, availableParallelism())),
   // A file's tests share a server: they run in their order, in one worker.
   fullyParallel: false,
-  // Generous: a shared machine can stand still for half a minute.
-  timeout: 150_000,
-  expect: { timeout: 30_000 },
+  // Generous: a shared machine can stand still for minutes.
+  timeout: 300_000,
+  expect: { timeout: 90_000 },
   // A test that needs a second try tells of a fault, in it or in what it tests: none is given.
   retries: 0,
   reporter: [['list']],

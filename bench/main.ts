@@ -8,11 +8,13 @@ import { benchOffers } from './offers';
 import { benchPhrases } from './phrases';
 import { benchRefilling } from './refilling';
 import type { Measured } from './measure';
+import { benchStart } from './start';
 import { benchTeam } from './team';
 import { benchTyping } from './typing';
 import { benchWaits } from './waits';
 
 const SECTIONS: Record<string, () => Measured[] | Promise<Measured[]>> = {
+  start: benchStart,
   cues: benchCues,
   offers: benchOffers,
   filling: benchFilling,

@@ -1,6 +1,6 @@
 import { and, asc, eq, gt, isNull, ne, sql, type SQL } from 'drizzle-orm';
 import type { PgColumn } from 'drizzle-orm/pg-core';
-import { prepared, collections, cues, departures, entries, revisions } from '../db';
+import { prepared, collections, cues, departures, entries, reachStamp, revisions } from '../db';
 
 /*
  * What is asked whenever an entry is saved and whenever a page reads what changed: each put together once, since that takes
@@ -94,10 +94,10 @@ export const dropCues = prepared((db) =>
     .prepare('drop_cues'),
 );
 
-/** How often a `collection` was changed. */
+/** How often a `collection` was changed, with the stamp of what rights are worked out from. */
 export const changesOf = prepared((db) =>
   db
-    .select({ changes: collections.changes })
+    .select({ changes: collections.changes, stamp: sql<string>`(select stamp from ${reachStamp})` })
     .from(collections)
     .where(eq(collections.id, given('collection')))
     .prepare('changes_of'),

@@ -4,7 +4,7 @@ import type { Context } from '../context';
 import { type Queries, departures, entries, preferences } from '../db';
 import { notFound } from '../http';
 import { changesOf, goneSince, savedSince } from './entryStatements';
-import { rightOn, rightsFor } from './rights';
+import { rightsAt, rightsFor } from './rights';
 import { toEntry } from './saveEntry';
 import { includedIds } from './soundIncludes';
 import { visibleCollections } from './visibleCollections';
@@ -139,9 +139,9 @@ export async function readCollection(
   collection: string,
   had: number | null,
 ): Promise<{ changes: number; entries: Entry[]; gone: Bank['gone'] }> {
-  if ((await rightOn(db, member, collection)) === null) throw notFound();
   const [row] = await changesOf(db).execute({ collection });
-  const { changes } = row!;
+  if (!row || !(await rightsAt(db, member, row.stamp)).has(collection)) throw notFound();
+  const { changes } = row;
   // Nearly all who ask were told of something else, or of what they did themselves.
   if (changes === had) return { changes, entries: [], gone: [] };
   const rows = await savedSince(db).execute({ collection, had: had ?? -1 });

@@ -83,13 +83,22 @@ export async function rightsFor(
 ): Promise<ReadonlyMap<string, Right>> {
   if (how.evenDeleted) return workedOut(member, await basisOf(db, member, how));
   const [now] = await stampNow(db).execute();
+  return rightsAt(db, member, now?.stamp);
+}
+
+/** The same for who has read the stamp that it is good for, with something else. */
+export async function rightsAt(
+  db: Queries,
+  member: string,
+  stamp: string | undefined,
+): Promise<ReadonlyMap<string, Right>> {
   const before = known.get(member);
   known.delete(member);
-  if (before?.stamp === now?.stamp && before) {
+  if (before && before.stamp === stamp) {
     known.set(member, before);
     return before.rights;
   }
-  const basis = await basisOf(db, member, how);
+  const basis = await basisOf(db, member, {});
   const rights = workedOut(member, basis);
   known.set(member, { stamp: basis.stamp, rights });
   // The one who has not asked for longest goes.
