@@ -12,4 +12,4 @@ export { dateOffers } from './dateShorthand';
 export { folded } from './keys';
 export { DEFAULT_PREFERENCES, PreferencesSchema } from './preferences';
 export type { OwnReach, Preferences } from './preferences';
-export { isInReach, switched, switchedIn } from './reach';
+export { isInReach, switchedIn, switchedTo } from './reach';

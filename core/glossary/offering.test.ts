@@ -2,7 +2,15 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { slips } from '#core/difference';
-import { DEFAULT_PREFERENCES, isInReach, LookAlikes, newTerm, Offering, switched, type OfferEntry } from '.';
+import {
+  DEFAULT_PREFERENCES,
+  isInReach,
+  LookAlikes,
+  newTerm,
+  Offering,
+  switchedTo,
+  type OfferEntry,
+} from '.';
 
 const TODAY = '2026-11-25';
 
@@ -146,11 +154,11 @@ describe('look-alikes', () => {
 
 test('a list switched in or out is remembered for that work, and forgotten when it is back as it was meant', () => {
   const list = { id: 'a', kindsOfWork: ['reply'] };
-  const once = switched(DEFAULT_PREFERENCES, list, 'admission');
+  const once = switchedTo(DEFAULT_PREFERENCES, list, 'admission', true);
   expect(isInReach(list, 'admission', once.reach.admission)).toBe(true);
   expect(isInReach(list, 'reply', once.reach.reply)).toBe(true);
-  const twice = switched(once, list, 'admission');
+  const twice = switchedTo(once, list, 'admission', false);
   expect(twice.reach.admission).toEqual({ in: [], out: [] });
-  const out = switched(DEFAULT_PREFERENCES, list, 'reply');
+  const out = switchedTo(DEFAULT_PREFERENCES, list, 'reply', false);
   expect(isInReach(list, 'reply', out.reach.reply)).toBe(false);
 });

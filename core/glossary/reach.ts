@@ -23,14 +23,13 @@ export function switchedIn(preferences: Preferences, { id }: List, kind: string)
   return { ...preferences, reach: { ...preferences.reach, [kind]: next } };
 }
 
-/** The preferences with a list switched the other way for a kind of work, and remembered for it. */
-export function switched(preferences: Preferences, list: List, kind: string): Preferences {
+/** The preferences with a list in reach for a kind of work, or out of it, and that remembered. */
+export function switchedTo(preferences: Preferences, list: List, kind: string, isIn: boolean): Preferences {
   const own = preferences.reach[kind] ?? { in: [], out: [] };
-  const isIn = isInReach(list, kind, own);
   const without = { in: own.in.filter((id) => id !== list.id), out: own.out.filter((id) => id !== list.id) };
   // Back to what the list is meant for, nothing need be remembered.
   const isMeant = isInReach(list, kind, without);
-  const side = isIn ? 'out' : 'in';
-  const next = isMeant === isIn ? { ...without, [side]: [...without[side], list.id] } : without;
+  const side = isIn ? 'in' : 'out';
+  const next = isMeant === isIn ? without : { ...without, [side]: [...without[side], list.id] };
   return { ...preferences, reach: { ...preferences.reach, [kind]: next } };
 }

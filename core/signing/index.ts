@@ -1,3 +1,4 @@
+export { mergedSignatures } from './mergedSignatures';
 export {
   MOST_SIGNATURES,
   OWN_ACCOUNT,

@@ -3,12 +3,15 @@ import type { Preferences } from '#core/glossary';
 import { call } from '#client/api';
 import { KEYS, preferencesQuery, queryClient } from '../api';
 
+const KEY = ['save-preferences'];
+
 /**
- * Changes a member's preferences. A change is made to what the server has, waited for if it is still on its way, never
- * to what is assumed until then; it holds on the page at once, and is taken back where saving fails.
+ * Changes a member's preferences. A change is made to what the server has when it is saved, so that what another window or
+ * computer of theirs has changed since stays; it holds on the page at once, and is taken back where saving fails.
  */
 export function useSavePreferences() {
   return useMutation({
+    mutationKey: KEY,
     // One after another: the last to be saved holds every change.
     scope: { id: 'preferences' },
     onMutate: async (change: (before: Preferences) => Preferences) => {
@@ -16,8 +19,16 @@ export function useSavePreferences() {
       queryClient.setQueryData<Preferences>(KEYS.preferences, change(before));
       return before;
     },
-    mutationFn: () =>
-      call('savePreferences', { body: queryClient.getQueryData<Preferences>(KEYS.preferences)! }),
+    mutationFn: async (change) => {
+      const body = change(await call('preferences'));
+      await call('savePreferences', { body });
+      return body;
+    },
+    onSuccess: (saved) => {
+      // Others are on their way yet, and hold on the page meanwhile.
+      if (queryClient.isMutating({ mutationKey: KEY }) === 1)
+        queryClient.setQueryData<Preferences>(KEYS.preferences, saved);
+    },
     onError: (_error, _change, before) => before && queryClient.setQueryData(KEYS.preferences, before),
   });
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { inWords } from '#client/api';
-import { MOST_SIGNATURES, type Signature } from '#core/signing';
+import { MOST_SIGNATURES, mergedSignatures, type Signature } from '#core/signing';
 import { useBankIndex, useKinds, usePreferences } from '../api';
 import { useSavePreferences } from '../offers';
 import { Button, Failed, Loading, Notice, TextField, Tick } from '../ui';
@@ -91,17 +91,36 @@ function SetOfDetails({ set, isBegun, change, remove }: SetProps) {
   );
 }
 
-/** The sets as they are written, until they are saved. */
-function Sets({ saved }: { saved: readonly Signature[] }) {
-  const [sets, setSets] = useState(saved);
-  const [written, setWritten] = useState(false);
-  const [begun, setFresh] = useState<string | null>(null);
-  const save = useSavePreferences();
+/** The sets as they are written, until they are saved; with what another window of the member saves meanwhile. */
+function useSets(saved: readonly Signature[]) {
+  /** What was saved when one began to write. */
+  const [had, setHad] = useState(saved);
+  const [{ sets, written }, setState] = useState({ sets: saved, written: false });
+  const saving = useSavePreferences();
   const put = (now: readonly Signature[]) => {
-    setSets(now);
-    setWritten(true);
-    save.reset();
+    setState({ sets: now, written: true });
+    saving.reset();
   };
+  const save = () => {
+    const merged = (there: readonly Signature[] = []) => mergedSignatures(had, sets, there);
+    saving.mutate((before) => ({ ...before, signatures: merged(before.signatures) }), {
+      onSuccess: ({ signatures = [] }) => {
+        setHad(signatures);
+        // What was written while it was saved stays to be saved.
+        setState((now) =>
+          now.sets === sets
+            ? { sets: signatures, written: false }
+            : { sets: mergedSignatures(sets, now.sets, signatures), written: true },
+        );
+      },
+    });
+  };
+  return { sets, written, put, save, saving };
+}
+
+function Sets({ saved }: { saved: readonly Signature[] }) {
+  const { sets, written, put, save, saving } = useSets(saved);
+  const [begun, setFresh] = useState<string | null>(null);
   const add = () => {
     const fresh = {
       id: crypto.randomUUID(),
@@ -122,9 +141,7 @@ function Sets({ saved }: { saved: readonly Signature[] }) {
       className="grid gap-4 border-t border-hair px-9 py-5 max-[899px]:px-4"
       onSubmit={(event) => {
         event.preventDefault();
-        save.mutate((before) => ({ ...before, signatures: [...sets] }), {
-          onSuccess: () => setWritten(false),
-        });
+        save();
       }}
     >
       <h2 className="eyebrow">Other details to sign with</h2>
@@ -140,11 +157,11 @@ function Sets({ saved }: { saved: readonly Signature[] }) {
           remove={() => put(sets.filter(({ id }) => id !== set.id))}
         />
       ))}
-      {save.error && <Notice tone="warning" title={inWords(save.error)} />}
-      {save.isSuccess && !written && <Notice title="Saved." />}
+      {saving.error && <Notice tone="warning" title={inWords(saving.error)} />}
+      {saving.isSuccess && !written && <Notice title="Saved." />}
       <p className="flex flex-wrap items-baseline gap-4">
         {written && (
-          <Button look="main" type="submit" disabled={unnamed || save.isPending}>
+          <Button look="main" type="submit" disabled={unnamed || saving.isPending}>
             Save these sets
           </Button>
         )}

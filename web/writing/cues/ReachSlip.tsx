@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Glossary } from '#contracts';
-import { folded, isInReach, switched, switchedIn } from '#core/glossary';
+import { folded, isInReach, switchedIn, switchedTo } from '#core/glossary';
 import { renewCollection, usePreferences } from '../../api';
 import { inWords } from '#client/api';
 import type { BankIndex } from '#core/bank';
@@ -39,7 +39,11 @@ export function ReachSlip({ kind, index, glossaries, close }: Props) {
   const lists = named.slice(0, SHOWN);
   const current = Math.min(at, lists.length - 1);
   const flip = (list: (typeof lists)[number]) => {
-    if (!away.has(list.id)) return save.mutate((before) => switched(before, list, kind));
+    if (!away.has(list.id)) {
+      // As one sees it here: what another window saved meanwhile does not turn it round.
+      const isIn = isInReach(list, kind, preferences.data?.reach[kind]);
+      return save.mutate((before) => switchedTo(before, list, kind, !isIn));
+    }
     // Asked for by name, it is at hand from now on, here and wherever one signs in.
     save.mutate((before) => switchedIn(before, list, kind));
     void renewCollection(list.id);
