@@ -7,7 +7,8 @@ const KEY = ['save-preferences'];
 
 /**
  * Changes a member's preferences. A change is made to what the server has when it is saved, so that what another window or
- * computer of theirs has changed since stays; it holds on the page at once, and is taken back where saving fails.
+ * computer of theirs has changed since stays; it holds on the page at once, and is taken back where saving fails. So a change is
+ * made twice: first to what the page has, waited for if it is still on its way.
  */
 export function useSavePreferences() {
   return useMutation({

@@ -40,9 +40,12 @@ export function ReachSlip({ kind, index, glossaries, close }: Props) {
   const current = Math.min(at, lists.length - 1);
   const flip = (list: (typeof lists)[number]) => {
     if (!away.has(list.id)) {
-      // As one sees it here: what another window saved meanwhile does not turn it round.
-      const isIn = isInReach(list, kind, preferences.data?.reach[kind]);
-      return save.mutate((before) => switchedTo(before, list, kind, !isIn));
+      // By what this page has, once it has come: what another window saved meanwhile does not turn it round.
+      let isWanted: boolean | undefined;
+      return save.mutate((before) => {
+        isWanted ??= !isInReach(list, kind, before.reach[kind]);
+        return switchedTo(before, list, kind, isWanted);
+      });
     }
     // Asked for by name, it is at hand from now on, here and wherever one signs in.
     save.mutate((before) => switchedIn(before, list, kind));
