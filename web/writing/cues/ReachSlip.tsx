@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Glossary } from '#contracts';
-import { folded, isInReach, switchedIn, switchedTo } from '#core/glossary';
+import { folded, isInReach, switchedIn, switchedTo, type Preferences } from '#core/glossary';
 import { renewCollection, usePreferences } from '../../api';
 import { inWords } from '#client/api';
 import type { BankIndex } from '#core/bank';
@@ -15,6 +15,18 @@ interface Props {
   index: BankIndex | null;
   glossaries: readonly Glossary[];
   close: () => void;
+}
+
+/**
+ * A change that switches a list the other way than it is on this page, once that is known: what another window saved
+ * meanwhile does not turn it round.
+ */
+function turning(list: Parameters<typeof switchedTo>[1], kind: string) {
+  let isWanted: boolean | undefined;
+  return (before: Preferences): Preferences => {
+    isWanted ??= !isInReach(list, kind, before.reach[kind]);
+    return switchedTo(before, list, kind, isWanted);
+  };
 }
 
 /** What is in reach for this kind of work, switched by typing a few letters and Enter; remembered for such work. */
@@ -39,14 +51,7 @@ export function ReachSlip({ kind, index, glossaries, close }: Props) {
   const lists = named.slice(0, SHOWN);
   const current = Math.min(at, lists.length - 1);
   const flip = (list: (typeof lists)[number]) => {
-    if (!away.has(list.id)) {
-      // By what this page has, once it has come: what another window saved meanwhile does not turn it round.
-      let isWanted: boolean | undefined;
-      return save.mutate((before) => {
-        isWanted ??= !isInReach(list, kind, before.reach[kind]);
-        return switchedTo(before, list, kind, isWanted);
-      });
-    }
+    if (!away.has(list.id)) return save.mutate(turning(list, kind));
     // Asked for by name, it is at hand from now on, here and wherever one signs in.
     save.mutate((before) => switchedIn(before, list, kind));
     void renewCollection(list.id);
