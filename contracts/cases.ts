@@ -170,7 +170,3 @@ export const DraftStateSchema = DraftStateSummarySchema.extend({ document: Draft
 
 /** A text that is not taken on the leaf and kept among the draft's earlier states. */
 export const SetAsideSchema = z.object({ document: DraftDocumentSchema });
-
-/** The answer to a Bundle: the case it made, and remarks on what was passed over. */
-export const TakenOverSchema = z.object({ case: CaseSummarySchema, remarks: z.array(z.string()) });
-export type TakenOver = z.infer<typeof TakenOverSchema>;

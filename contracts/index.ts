@@ -45,7 +45,6 @@ export type {
   DraftStateSummary,
   DraftStateWhy,
   DraftSummary,
-  TakenOver,
 } from './cases';
 export type { Glossary, GlossarySettings, Imported, OwnUses, Use } from './glossaries';
 export { EventSchema } from './events';
@@ -55,3 +54,5 @@ export { CollectionSettingsSchema } from '#core/bank';
 export type { Bank, Collection, Entry, CollectionSettings } from '#core/bank';
 export { CollectionFileSchema, MOST_HANDED_ON } from '#core/takeover';
 export type { CollectionFile } from '#core/takeover';
+export { MOST_FHIR_BYTES } from './work/admission';
+export type { TakenCase } from './work/admission';

@@ -18,6 +18,8 @@ export interface Route {
   /** True when `If-Match` must carry the version the change was made to. */
   guarded?: boolean;
   body?: z.ZodType;
+  /** The most bytes of its body, where it takes whole files; else `MOST_SENT_BYTES`. */
+  mostBytes?: number;
   /** Media type of the body where it is bytes and no JSON: the handler reads it as it comes. */
   sends?: string;
   response?: z.ZodType;

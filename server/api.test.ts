@@ -186,13 +186,18 @@ describe('cases and drafts', () => {
   test('a dropped Bundle becomes a case of mine; a malformed one says what is wrong and where', async () => {
     const taken = await imke.post('/api/cases/fhir').send(bundle());
     expect(taken.status).toBe(201);
-    expect((taken.body as { case: { title: string } }).case.title).toBe('Tansy, otter');
+    expect((taken.body as { taken: unknown[] }).taken).toMatchObject([
+      { case: { title: 'Tansy, otter' }, isNew: true },
+    ]);
     const broken = bundle();
     broken.entry[4]!.resource.valueQuantity = { value: 'heavy' };
     const refused = await imke.post('/api/cases/fhir').send(broken);
     expect(problem(refused).code).toBe('not-fhir');
     expect(problem(refused).faults).toEqual([
-      { place: 'Bundle.entry[4].resource (Observation).valueQuantity.value', message: expect.any(String) },
+      {
+        place: 'The file, Bundle.entry[4].resource (Observation).valueQuantity.value',
+        message: expect.any(String),
+      },
     ]);
   });
 

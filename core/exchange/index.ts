@@ -1,5 +1,3 @@
-export { readFhirBundle } from './fromFhir';
-export type { ReadCase } from './fromFhir';
 export { toHtml, toHtmlPage } from './toHtml';
 export { withAddresses } from './withAddresses';
 export { toMarkdown } from './toMarkdown';

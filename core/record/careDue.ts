@@ -8,13 +8,15 @@ export interface CareDue {
   due: CalendarDate;
   state: 'overdue' | 'due' | 'later';
   source: string;
+  isImmunisation: boolean;
 }
 
 /** Care is called due from this many days before its day. */
 const DUE_AHEAD_DAYS = 3;
 
-function dueOn({ every, done, from }: RecurringCare): CalendarDate | null {
-  if (done === null) return from;
+function dueDayOf({ every, dueOn, done, from }: RecurringCare): CalendarDate | null {
+  if (dueOn !== undefined) return dueOn;
+  if (done === null || !every) return from;
   if (every.step === 'days') return addDays(done, every.count);
   if (every.step === 'weeks') return addDays(done, every.count * 7);
   return addMonths(done, every.count * (every.step === 'years' ? 12 : 1));
@@ -26,11 +28,12 @@ function dueOn({ every, done, from }: RecurringCare): CalendarDate | null {
  */
 export function careDue({ care = [] }: CaseRecord, today: CalendarDate): CareDue[] {
   const known = care.flatMap((one): CareDue[] => {
-    const due = dueOn(one);
+    const due = dueDayOf(one);
     if (due === null) return [];
     const days = daysBetween(today, due);
     const state = days < 0 ? 'overdue' : days <= DUE_AHEAD_DAYS ? 'due' : 'later';
-    return [{ label: one.label, done: one.done, due, state, source: one.source }];
+    const { label, done, source, isImmunisation = false } = one;
+    return [{ label, done, due, state, source, isImmunisation }];
   });
   return known.sort((a, b) => a.due.localeCompare(b.due) || a.label.localeCompare(b.label));
 }

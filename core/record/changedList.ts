@@ -1,7 +1,14 @@
 import type { CalendarDate } from '#core/calendar';
-import { LIST_LIMITS, type CaseRecord, type ListChange, type RecordList, type RemovedItem } from './record';
-
-type Item = CaseRecord[RecordList][number];
+import { isSame } from '#core/difference';
+import {
+  itemsOf,
+  LIST_LIMITS,
+  type CaseRecord,
+  type ListChange,
+  type RecordItem as Item,
+  type RecordList,
+  type RemovedItem,
+} from './record';
 
 /** Who changes it, as it is told beside it, and when: an instant (ISO 8601), and the day it is taken out on. */
 interface By {
@@ -20,22 +27,30 @@ const withList = (record: CaseRecord, list: RecordList, items: readonly Item[]):
 });
 
 /** An item as a source says it: without what is known of how it was changed by hand. */
-export function plainItem<One extends Item>(item: One): Omit<One, 'said' | 'byHand' | 'writtenAt'> {
-  const { said: _said, byHand: _byHand, writtenAt: _at, ...plain } = item;
+export function plainItem<One extends Item>(
+  item: One,
+): Omit<One, 'said' | 'byHand' | 'writtenAt' | 'cameAt'> {
+  const { said: _said, byHand: _byHand, writtenAt: _at, cameAt: _cameAt, ...plain } = item;
   return plain;
 }
+
+const isSameValue = (a: unknown, b: unknown): boolean =>
+  a === b || (typeof a === 'object' && a !== null && b !== null && isSame(a, b));
+
+/** Where it comes from and by what name, and not what it says. */
+const NOT_SAID = ['source', 'key'];
 
 /** Whether two items say the same, whoever says it. */
 export function isSameItem(a: Item, b: Item): boolean {
   const [left, right] = [plainItem(a), plainItem(b)] as Record<string, unknown>[];
   const keys = new Set([...Object.keys(left!), ...Object.keys(right!)]);
-  keys.delete('source');
-  return [...keys].every((key) => left![key] === right![key]);
+  for (const key of NOT_SAID) keys.delete(key);
+  return [...keys].every((key) => isSameValue(left![key] ?? null, right![key] ?? null));
 }
 
 /** Where an item stands in a list of a record; -1 where it does not. */
 export const placeOf = (record: CaseRecord, list: RecordList, item: Item): number =>
-  (record[list] as readonly Item[]).findIndex(
+  itemsOf(record, list).findIndex(
     (one) => one.source === item.source && one.byHand === item.byHand && isSameItem(one, item),
   );
 
@@ -43,7 +58,9 @@ export const placeOf = (record: CaseRecord, list: RecordList, item: Item): numbe
 function written(now: Item, before: Item | null, { by, at }: By): Item {
   const said = before?.said ?? (before && !before.byHand ? plainItem(before) : undefined);
   if (said && isSameItem(said as Item, now)) return said as Item;
-  return { ...plainItem(now), source: by, byHand: true, writtenAt: at, ...(said && { said }) } as Item;
+  // What a person writes has no name with a source; what the source said has.
+  const { key: _, ...plain } = plainItem(now);
+  return { ...plain, source: by, byHand: true, writtenAt: at, ...(said && { said }) } as Item;
 }
 
 /** Why a list was not changed: somebody else changed the item meanwhile, or the list is full. */
@@ -58,7 +75,7 @@ export function changedList(
   { list, had, now }: ListChange,
   by: By,
 ): CaseRecord | NotChanged {
-  const items = record[list] as readonly Item[];
+  const items = itemsOf(record, list);
   const isThere = now !== null && items.some((item) => isSameItem(item, now));
   if (had === null) {
     if (now === null || isThere) return record;
@@ -86,7 +103,7 @@ export function putBack(record: CaseRecord, back: RemovedItem): CaseRecord | Not
       list === back.list && by === back.by && on === back.on && isSameItem(item, back.item),
   );
   if (at < 0) return placeOf(record, back.list, back.item) >= 0 ? record : 'moved-on';
-  const items = record[back.list] as readonly Item[];
+  const items = itemsOf(record, back.list);
   if (items.length >= LIST_LIMITS[back.list]) return 'full';
   const { removed: _, ...rest } = withList(record, back.list, [...items, removed[at]!.item]);
   const left = removed.toSpliced(at, 1);

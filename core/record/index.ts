@@ -1,13 +1,24 @@
 export { ValueSchema, valueInWords, joinAsProse, figures } from './value';
 export type { Value } from './value';
-export { CaseRecordSchema, emptyRecord, ListChangeSchema, RemovedItemSchema } from './record';
+export {
+  CaseRecordSchema,
+  emptyRecord,
+  itemsOf,
+  ListChangeSchema,
+  RECORD_LISTS,
+  RemovedItemSchema,
+} from './record';
+export { HISTORY_LIST_IDS, HISTORY_LISTS, isHistoryList, stateInWords, type HistoryListId } from './history';
+export { mergedRecord, type Incoming, type Merged } from './mergedRecord';
 export type {
   CaseRecord,
+  HistoryItem,
   ListChange,
   Measurement,
   Medicine,
   Problem,
   RecordDetail,
+  RecordItem,
   RecordList,
   RecurringCare,
   RemovedItem,
@@ -21,6 +32,7 @@ export type { Written } from './readDetail';
 export { isUnlike, readAmount } from './amount';
 export { emptyItem, formOf, measuredIn, readItem } from './writtenItem';
 export type { ItemFault, ItemForm, WrittenItem } from './writtenItem';
+export { itemInWords } from './itemInWords';
 export { newSince } from './newSince';
 export type { Since } from './newSince';
 export { careDue } from './careDue';

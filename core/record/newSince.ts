@@ -1,5 +1,6 @@
 import type { CalendarDate } from '#core/calendar';
-import type { CaseRecord, Measurement } from './record';
+import { HISTORY_LIST_IDS } from './history';
+import { itemsOf, type CaseRecord, type HistoryItem, type Measurement } from './record';
 import type { WrittenItem } from './writtenItem';
 
 /** A moment: as an instant (ISO 8601, UTC), and as a record tells moments, by its day and the minute of that day (0 to 1439). */
@@ -11,9 +12,11 @@ export interface Since {
 
 const isAfter = (date: CalendarDate | null | undefined, { day }: Since): boolean => !!date && date > day;
 
-/** Written down by hand after it, whatever day it is of. */
-const isWrittenAfter = ({ writtenAt }: { writtenAt?: string | undefined }, since: Since): boolean =>
-  writtenAt !== undefined && writtenAt > since.at;
+/** Written down by hand after it, or come from a source after it, whatever day it is of. */
+const isWrittenAfter = (
+  { writtenAt, cameAt }: { writtenAt?: string | undefined; cameAt?: string | undefined },
+  since: Since,
+): boolean => (writtenAt ?? cameAt ?? '') > since.at;
 
 const isNewMeasurement = ({ measured, minute }: Measurement, since: Since): boolean =>
   isAfter(measured, since) || (measured === since.day && minute !== null && minute > since.minute);
@@ -31,7 +34,7 @@ function latestOfEach(measurements: readonly Measurement[]): Measurement[] {
 
 /**
  * What a record says that it did not say at a moment, as when the last note was written: of each thing measured the newest, medicines
- * begun or ended, problems found. What a source does not date is not known to be new.
+ * begun or ended, problems found, what else happened. What a source does not date is not known to be new.
  */
 export function newSince(record: CaseRecord, since: Since): WrittenItem[] {
   const measured = record.measurements.filter(
@@ -45,5 +48,10 @@ export function newSince(record: CaseRecord, since: Since): WrittenItem[] {
     ...record.problems
       .filter((one) => isWrittenAfter(one, since) || isAfter(one.since, since))
       .map((item) => ({ list: 'problems', item }) as const),
+    ...HISTORY_LIST_IDS.flatMap((list) =>
+      (itemsOf(record, list) as HistoryItem[])
+        .filter((one) => isWrittenAfter(one, since) || isAfter(one.since, since) || isAfter(one.until, since))
+        .map((item) => ({ list, item }) as const),
+    ),
   ];
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { CalendarDateSchema } from '#core/calendar';
+import { HISTORY_LIST_IDS, historyItem, type HistoryListId } from './history';
 import { ValueSchema } from './value';
 
 const text = z.string().max(2000);
@@ -15,8 +16,17 @@ const RecordDetailSchema = z.object({
   byHand: z.literal(true).optional(),
 });
 
-/** Says that a person wrote it, and at which instant; `source` says who. */
-const byHand = { byHand: z.literal(true).optional(), writtenAt: z.iso.datetime().optional() };
+/** What an item of any list knows of how it came here, besides what it says. */
+const byHand = {
+  // Says that a person wrote it, and at which instant; `source` says who.
+  byHand: z.literal(true).optional(),
+  writtenAt: z.iso.datetime().optional(),
+  // The instant at which a source told of it first or anew, where the record was there already.
+  cameAt: z.iso.datetime().optional(),
+};
+
+/** What a source calls an item, to know it again when it comes anew. */
+const key = z.string().max(300).optional();
 
 const measurement = z.object({
   code: z.string().max(60),
@@ -28,6 +38,13 @@ const measurement = z.object({
   minute: z.number().int().min(0).max(1439).nullable(),
   by: text.nullable(),
   source,
+  // Of what it is a part: the systolic pressure of a blood pressure.
+  within: z.string().max(60).optional(),
+  // What is usual, in the same unit, as the source says; either end may be open.
+  usual: z.object({ low: z.number().nullable(), high: z.number().nullable() }).optional(),
+  // What the source makes of the value.
+  reads: z.enum(['high', 'low', 'abnormal', 'normal']).optional(),
+  key,
 });
 /** `said` is what the source said, where a person corrected it. */
 const MeasurementSchema = measurement.extend({ ...byHand, said: measurement.optional() });
@@ -39,6 +56,7 @@ const medicine = z.object({
   since: CalendarDateSchema.nullable(),
   until: CalendarDateSchema.nullable(),
   source,
+  key,
 });
 const MedicineSchema = medicine.extend({ ...byHand, said: medicine.optional() });
 
@@ -46,17 +64,23 @@ const problem = z.object({
   label: text,
   status: z.enum(['active', 'resolved']),
   since: CalendarDateSchema.nullable(),
+  until: CalendarDateSchema.nullable().optional(),
   source,
+  key,
 });
 const ProblemSchema = problem.extend({ ...byHand, said: problem.optional() });
 
+const HistoryItemSchema = historyItem.extend({ ...byHand, said: historyItem.optional() });
+
 /** What was taken out of a list of the record by hand, by whom and when: it can be put back. */
 const taken = { by: source, on: CalendarDateSchema };
+const HistoryIdSchema = z.enum(HISTORY_LIST_IDS as [HistoryListId, ...HistoryListId[]]);
 /** An item of a list that was taken out by hand, to be put back. */
 export const RemovedItemSchema = z.discriminatedUnion('list', [
   z.object({ list: z.literal('measurements'), item: MeasurementSchema, ...taken }),
   z.object({ list: z.literal('medicines'), item: MedicineSchema, ...taken }),
   z.object({ list: z.literal('problems'), item: ProblemSchema, ...taken }),
+  z.object({ list: HistoryIdSchema, item: HistoryItemSchema, ...taken }),
 ]);
 export type RemovedItem = z.infer<typeof RemovedItemSchema>;
 
@@ -73,6 +97,7 @@ export const ListChangeSchema = z
     }),
     z.object({ list: z.literal('medicines'), had: MedicineSchema.nullable(), now: medicine.nullable() }),
     z.object({ list: z.literal('problems'), had: ProblemSchema.nullable(), now: problem.nullable() }),
+    z.object({ list: HistoryIdSchema, had: HistoryItemSchema.nullable(), now: historyItem.nullable() }),
   ])
   .refine(({ now }) => now === null || ('name' in now ? now.name : now.label).trim() !== '', {
     path: ['now'],
@@ -80,22 +105,41 @@ export const ListChangeSchema = z
   });
 export type ListChange = z.infer<typeof ListChangeSchema>;
 
+const MOST_OF_HISTORY = 5000;
 /** The most that each list of a record holds. */
-export const LIST_LIMITS = { measurements: 20_000, medicines: 1000, problems: 1000 } as const;
+export const LIST_LIMITS = {
+  ...{ measurements: 20_000, medicines: 1000, problems: 1000 },
+  ...(Object.fromEntries(HISTORY_LIST_IDS.map((list) => [list, MOST_OF_HISTORY])) as Record<
+    HistoryListId,
+    number
+  >),
+};
 /** A list of a record that can be changed by hand. */
 export type RecordList = keyof typeof LIST_LIMITS;
+/** The names of all lists of a record, in the order they are shown. */
+export const RECORD_LISTS = Object.keys(LIST_LIMITS) as RecordList[];
+
+const historyLists = Object.fromEntries(
+  HISTORY_LIST_IDS.map((list) => [list, z.array(HistoryItemSchema).max(MOST_OF_HISTORY).optional()]),
+) as Record<HistoryListId, z.ZodOptional<z.ZodArray<typeof HistoryItemSchema>>>;
 
 /** Care that comes round again: a screening, a vaccination, a weighing. */
 const RecurringCareSchema = z.object({
   label: text,
-  every: z.object({
-    count: z.number().int().min(1).max(1000),
-    step: z.enum(['days', 'weeks', 'months', 'years']),
-  }),
+  // After how long it is due again; left out where the day it is due is said instead.
+  every: z
+    .object({
+      count: z.number().int().min(1).max(1000),
+      step: z.enum(['days', 'weeks', 'months', 'years']),
+    })
+    .optional(),
+  dueOn: CalendarDateSchema.optional(),
   // When it was done last; null when it never was, and then it is due on `from`.
   done: CalendarDateSchema.nullable(),
   from: CalendarDateSchema.nullable(),
   source,
+  // A vaccination, as against any other care.
+  isImmunisation: z.literal(true).optional(),
 });
 
 /**
@@ -108,7 +152,10 @@ export const CaseRecordSchema = z.object({
   measurements: z.array(MeasurementSchema).max(LIST_LIMITS.measurements),
   medicines: z.array(MedicineSchema).max(LIST_LIMITS.medicines),
   problems: z.array(ProblemSchema).max(LIST_LIMITS.problems),
+  ...historyLists,
   care: z.array(RecurringCareSchema).max(500).optional(),
+  // By which a source knows whose record it is: "system|value", to know the same one again.
+  identifiers: z.array(z.string().max(300)).max(50).optional(),
   // What sources said of details that were corrected or taken away by hand, to be brought back.
   said: z.array(RecordDetailSchema).max(500).optional(),
   removed: z.array(RemovedItemSchema).max(500).optional(),
@@ -120,8 +167,14 @@ export type Measurement = z.infer<typeof MeasurementSchema>;
 export type Medicine = z.infer<typeof MedicineSchema>;
 export type RecurringCare = z.infer<typeof RecurringCareSchema>;
 export type Problem = z.infer<typeof ProblemSchema>;
+export type HistoryItem = z.infer<typeof HistoryItemSchema>;
+/** An item of any list of a record. */
+export type RecordItem = Measurement | Medicine | Problem | HistoryItem;
 
 /** A record of which nothing is known yet. */
 export function emptyRecord(): CaseRecord {
   return { version: 1, details: [], measurements: [], medicines: [], problems: [] };
 }
+
+/** The items of a list of a record, in the order it has them. */
+export const itemsOf = (record: CaseRecord, list: RecordList): readonly RecordItem[] => record[list] ?? [];

@@ -2,10 +2,11 @@ import { dateInWords, readDate, type CalendarDate } from '#core/calendar';
 import { converted } from '#core/units';
 import { isUnlike, readAmount } from './amount';
 import { valueInWords } from './value';
-import type { CaseRecord, Measurement, Medicine, Problem, RecordList } from './record';
+import { HISTORY_LISTS, isHistoryList, type HistoryListId } from './history';
+import type { CaseRecord, HistoryItem, Measurement, Medicine, Problem, RecordList } from './record';
 import type { Written } from './readDetail';
 
-/** What a person wrote of an item of a record: of a measurement, a medicine or a problem, by what is asked for. */
+/** What a person wrote of an item of a record, by what is asked for. */
 export interface ItemForm {
   /** What was measured, is given, or is the matter. */
   what: string;
@@ -13,7 +14,9 @@ export interface ItemForm {
   amount: string;
   /** Of a medicine. */
   dose: string;
-  /** Of a medicine `active`, `planned` or `ended`; of a problem `active` or `resolved`. */
+  /** Of an item of its history: what happened, what was found. */
+  note: string;
+  /** Of a medicine `active`, `planned` or `ended`; of a problem `active` or `resolved`; else as its list has it. */
   status: string;
   /** The day it was measured, or since when; in shorthand as well. */
   since: string;
@@ -26,7 +29,10 @@ export interface ItemFault {
   code: 'empty' | 'no-amount' | 'no-unit' | 'no-day' | 'day-ahead';
 }
 
-type Items = { measurements: Measurement; medicines: Medicine; problems: Problem };
+type Items = { measurements: Measurement; medicines: Medicine; problems: Problem } & Record<
+  HistoryListId,
+  HistoryItem
+>;
 /** An item as it was written, and the list it belongs to. */
 export type WrittenItem<List extends RecordList = RecordList> = {
   [Each in List]: { list: Each; item: Items[Each] };
@@ -60,16 +66,21 @@ const lastOf = ({ measurements }: CaseRecord, code: string, but: Measurement | n
     .sort((a, b) => a.measured.localeCompare(b.measured) || (a.minute ?? 0) - (b.minute ?? 0))
     .at(-1);
 
+/** Whether an item of a list is most likely of today when it is written down. */
+const isDated = (list: RecordList): boolean =>
+  isHistoryList(list) ? HISTORY_LISTS[list].happens === 'once' : list !== 'problems';
+
 /** An empty form, for a day. */
 export const emptyItem = (list: RecordList, { today, language }: Written): ItemForm => ({
-  ...{ what: '', amount: '', dose: '', status: 'active', until: '' },
-  since: list === 'problems' ? '' : dateInWords(today, 'long', language),
+  ...{ what: '', amount: '', dose: '', note: '', until: '' },
+  status: isHistoryList(list) ? Object.keys(HISTORY_LISTS[list].states)[0]! : 'active',
+  since: isDated(list) ? dateInWords(today, 'long', language) : '',
 });
 
 /** The form of an item as it is written down. */
 export function formOf({ list, item }: WrittenItem, { language }: Written): ItemForm {
   const day = (date: CalendarDate | null) => (date ? dateInWords(date, 'long', language) : '');
-  const none = { what: '', amount: '', dose: '', status: 'active', since: '', until: '' };
+  const none = { what: '', amount: '', dose: '', note: '', status: 'active', since: '', until: '' };
   switch (list) {
     case 'measurements': {
       const amount = valueInWords({ kind: 'quantity', value: item.value, unit: item.unit }, language);
@@ -80,7 +91,14 @@ export function formOf({ list, item }: WrittenItem, { language }: Written): Item
       return { ...none, what: name, dose: dose ?? '', status, since: day(since), until: day(until) };
     }
     case 'problems':
-      return { ...none, what: item.label, status: item.status, since: day(item.since) };
+      return {
+        ...none,
+        ...{ what: item.label, status: item.status, since: day(item.since), until: day(item.until ?? null) },
+      };
+    default: {
+      const { label, note, status, since, until } = item;
+      return { ...none, what: label, note: note ?? '', status, since: day(since), until: day(until) };
+    }
   }
 }
 
@@ -113,6 +131,17 @@ function unlikeBefore(last: Measurement | undefined, value: number, unit: string
   return last && typeof before === 'number' && isUnlike(value, before) ? last : null;
 }
 
+/** What stays of a measurement that is corrected: when and by whom, of what it is a part, and what is usual in its unit. */
+function keptOf(had: Measurement | null, unit: string, day: CalendarDate) {
+  if (!had) return { minute: null, by: null };
+  return {
+    minute: had.measured === day ? had.minute : null,
+    by: had.by,
+    ...(had.within !== undefined && { within: had.within }),
+    ...(had.usual && had.unit === unit && { usual: had.usual }),
+  };
+}
+
 /** A measurement as it was written. */
 function readMeasurement(
   form: ItemForm,
@@ -128,15 +157,15 @@ function readMeasurement(
   if (!day && ofDay.length === 0) faults.push({ field: 'since', code: 'no-day' });
   if (faults.length > 0 || !amount || !day) return { faults };
   const { value, unit } = amount;
-  const kept = had
-    ? { minute: had.measured === day ? had.minute : null, by: had.by }
-    : { minute: null, by: null };
-  const item = { ...measure, value, unit, measured: day, ...kept, source: '' };
+  const item = { ...measure, value, unit, measured: day, ...keptOf(had, unit, day), source: '' };
   return { item: { list: 'measurements', item }, before: unlikeBefore(other, value, unit) };
 }
 
 const nameless = ({ what }: ItemForm): ItemFault[] =>
   what.trim() === '' ? [{ field: 'what', code: 'empty' }] : [];
+
+/** Whether an item of a list is past by its state: what was done was not done tomorrow. */
+const isDone = (list: RecordList, status: string): boolean => isHistoryList(list) && status === 'over';
 
 const oneOf = <One extends string>(all: readonly One[], word: string): One =>
   all.find((one) => one === word) ?? all[0]!;
@@ -152,14 +181,22 @@ export function readItem(
 ): ReadItem {
   if (list === 'measurements') return readMeasurement(form, had as Measurement | null, record, written);
   // What is the matter has begun; what is given may be planned.
-  const since = dayOf(form, 'since', written, { isPast: list === 'problems' });
+  const since = dayOf(form, 'since', written, { isPast: list === 'problems' || isDone(list, form.status) });
   const until = dayOf(form, 'until', written);
   const faults = [...nameless(form), ...since.faults, ...until.faults];
   if (faults.length > 0) return { faults };
   const what = form.what.trim();
   if (list === 'problems') {
     const status = oneOf(['active', 'resolved'] as const, form.status);
-    return { item: { list, item: { label: what, status, since: since.day, source: '' } }, before: null };
+    const item = { label: what, status, since: since.day, until: until.day, source: '' };
+    return { item: { list, item }, before: null };
+  }
+  if (isHistoryList(list)) {
+    const states = Object.keys(HISTORY_LISTS[list].states) as HistoryItem['status'][];
+    const status = oneOf(states, form.status);
+    const note = form.note.trim() || null;
+    const item = { label: what, note, status, since: since.day, until: until.day, source: '' };
+    return { item: { list, item }, before: null };
   }
   const item = {
     name: what,

@@ -173,6 +173,12 @@ export async function tellOfCase({ db, events }: Pick<Context, 'db' | 'events'>,
   for (const one of await givenTo(db, id)) await events.tell(one, { type: 'case-changed', case: id });
 }
 
+/** A case as a list tells it to a member it is given to. Throws where it is not. */
+export async function summaryOf(db: Queries, member: string, id: string): Promise<CaseSummary> {
+  const row = await givenCase(db, member, id);
+  return toCaseSummary(row, ownDrafts(await draftsOfCase(db, member, id)));
+}
+
 /** Summary columns: a list does not need the records. */
 export const caseHead = {
   id: cases.id,

@@ -45,8 +45,13 @@ test('earlier answers come from own drafts about the same number alone, and only
     fs.readFileSync(path.join(process.cwd(), 'demo/to-drop/otter-tansy.json'), 'utf8'),
   ) as object;
   const again = async (caller: Caller) =>
-    ((await caller.post('/api/cases/fhir').send(bundle)).body as { case: { id: string } }).case.id;
-  const [stay, secondStay, hers] = [await again(imke), await again(imke), await again(odile)];
+    ((await caller.post('/api/cases/fhir').send(bundle)).body as { taken: [{ case: { id: string } }] })
+      .taken[0].case.id;
+  const stay = await again(imke);
+  // Closed, it is a stay that is over: the animal that comes again has another.
+  await imke.post(`/api/cases/${stay}/changes`).send({ do: 'close' }).expect(200);
+  const [secondStay, hers] = [await again(imke), await again(odile)];
+  await imke.post(`/api/cases/${stay}/changes`).send({ do: 'reopen' }).expect(200);
   await place(imke, stay, 'left paw');
   await place(odile, hers, 'right paw');
   await place(imke, 'hedgehog-bramble', 'another animal');

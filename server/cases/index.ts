@@ -1,4 +1,4 @@
-export { filesOfCase, givenCase, ownDraft, tellOfCase } from './caseAccess';
+export { filesOfCase, givenCase, ownDraft, summaryOf, tellOfCase } from './caseAccess';
 export { insertCase, caseRoutes } from './caseRoutes';
 export { draftRoutes } from './draftRoutes';
 export { givenDrafts } from './givenDrafts';

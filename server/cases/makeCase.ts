@@ -5,7 +5,7 @@ import type { Context } from '../context';
 import { cases, casesGiven, drafts, members } from '../db';
 import { Refusal } from '../http';
 import { newDraftRow } from './beginDraft';
-import { draftsOfCase, givenCase, ownDrafts, toCaseSummary } from './caseAccess';
+import { summaryOf } from './caseAccess';
 
 /** The record of a case begun by hand: each detail says who wrote it, and on which day. */
 const recordByHand = ({ details }: NewCase, member: Member, today: string): CaseRecord => ({
@@ -49,6 +49,5 @@ export async function makeCase(context: Context, member: Member, body: NewCase):
     return fresh.length > 0;
   });
   if (made) for (const one of given) await context.events.tell(one, { type: 'case-added', case: id });
-  const row = await givenCase(context.db, member.id, id);
-  return toCaseSummary(row, ownDrafts(await draftsOfCase(context.db, member.id, id)));
+  return summaryOf(context.db, member.id, id);
 }

@@ -98,7 +98,7 @@ export function bind<N extends RouteName>(
       }
       mustNameSomething(request.params);
       if (member) mustBeOwner(route, member, request.params.member);
-      if (route.body) await readBody(route.access, request, response);
+      if (route.body) await readBody(route, request, response);
       const call = {
         context,
         member,

@@ -1,22 +1,30 @@
 import express, { type Request, type RequestHandler, type Response } from 'express';
-import { MOST_SENT_BYTES, type Access } from '#contracts';
+import { MOST_SENT_BYTES, type Route } from '#contracts';
 import { notFound, Refusal } from './refusal';
 
 const JSON_TYPES = ['application/json', 'application/fhir+json'];
 /** What nobody signed in may send: passwords and links are short, and reading costs the server time. */
 const OF_ANYONE = 16 * 1024;
 
-const readers: Record<'anyone' | 'member', RequestHandler> = {
-  anyone: express.json({ limit: OF_ANYONE, type: JSON_TYPES }),
-  member: express.json({ limit: MOST_SENT_BYTES, type: JSON_TYPES }),
-};
+const readers = new Map<number, RequestHandler>();
+
+/** What reads bodies up to a number of bytes. */
+function readerFor(limit: number): RequestHandler {
+  let reader = readers.get(limit);
+  if (!reader) readers.set(limit, (reader = express.json({ limit, type: JSON_TYPES })));
+  return reader;
+}
 
 /**
- * Reads the JSON body of a request into `request.body`: 16 kB where anyone may ask, 4 MB where the member is known. Throws
- * the body reader's own error where it is too large or no JSON.
+ * Reads the JSON body of a request into `request.body`: 16 kB where anyone may ask, 4 MB where the member is known, or as much as the
+ * route takes. Throws the body reader's own error where it is too large or no JSON.
  */
-export function readBody(access: Access, request: Request, response: Response): Promise<void> {
-  const reader = readers[access === 'anyone' ? 'anyone' : 'member'];
+export function readBody(
+  { access, mostBytes = MOST_SENT_BYTES }: Pick<Route, 'access' | 'mostBytes'>,
+  request: Request,
+  response: Response,
+): Promise<void> {
+  const reader = readerFor(access === 'anyone' ? OF_ANYONE : mostBytes);
   return new Promise((resolve, reject) => {
     void reader(request, response, (error?: unknown) =>
       error ? reject(error instanceof Error ? error : new Error('The body could not be read.')) : resolve(),

@@ -1,6 +1,6 @@
 import { call } from '#client/api';
 import { newLeaf } from '#client/cases';
-import { ARRIVALS_OF_KINDS, endsIn, type Arrival, type Arrived } from '../work';
+import { ARRIVALS_OF_KINDS, endsIn, type Arrival, type Arrived, type Dropped } from '../work';
 import { isArchive, listArchive } from './archive';
 import type { ReadDocument } from './readers';
 import { textOf } from './textOf';
@@ -21,7 +21,7 @@ export const titleFrom = ({ name }: File): string =>
 /** Begins a leaf with a document on it. */
 async function leafWith(file: File, { document, remarks }: ReadDocument): Promise<Arrived> {
   const body = newLeaf({ title: titleFrom(file), document });
-  return { case: await call('makeCase', { body }), remarks };
+  return { cases: [{ case: await call('makeCase', { body }), news: null }], remarks };
 }
 
 /** All sorts of files that can be dropped on the desk: what kinds of work take, and what a leaf can begin with. A file is of the first that knows it. */
@@ -30,26 +30,30 @@ const ARRIVALS: readonly Arrival[] = [
     isOf: async ({ file, bytes }) =>
       isArchive(bytes) &&
       (await listArchive(bytes, file.name)).some(({ name }) => name === 'word/document.xml'),
-    take: async ({ file, bytes }) => leafWith(file, await (await readers()).readDocx(bytes, file.name)),
+    take: async ([one]) => leafWith(one!.file, await (await readers()).readDocx(one!.bytes, one!.file.name)),
   },
   ...ARRIVALS_OF_KINDS,
   {
     isOf: (dropped) => dropped.text !== null && endsIn(dropped, ['.md', '.markdown']),
-    take: async ({ file, text }) => leafWith(file, await (await readers()).readMarkdown(text!, file.name)),
+    take: async ([one]) =>
+      leafWith(one!.file, await (await readers()).readMarkdown(one!.text!, one!.file.name)),
   },
   {
     // A table, an e-mail or a page is words too, and more: it is no text to be written on.
     isOf: (dropped) =>
       dropped.text !== null && (endsIn(dropped, ['.txt', '.text']) || !/\.[^.]+$/.test(dropped.file.name)),
-    take: async ({ file, text }) => leafWith(file, (await readers()).readText(text!, file.name)),
+    take: async ([one]) => leafWith(one!.file, (await readers()).readText(one!.text!, one!.file.name)),
   },
 ];
 
-/** What is taken of a file that was dropped; null where no kind of work takes it, so that it can only be kept. Throws what its reader throws. */
-export async function takeArrival(file: File): Promise<Arrived | null> {
-  if (file.size > MOST_BYTES) return null;
+/** A file that was dropped, with the sort it is of; null for a sort that no kind of work takes, so that it can only be kept. */
+export type Known = { file: File; dropped: Dropped; arrival: Arrival } | { file: File; arrival: null };
+
+/** Of what sort a file is. Throws an UnreadableFile where it cannot be looked into. */
+export async function knownArrival(file: File): Promise<Known> {
+  if (file.size > MOST_BYTES) return { file, arrival: null };
   const bytes = new Uint8Array(await file.arrayBuffer());
   const dropped = { file, bytes, text: isArchive(bytes) ? null : textOf(bytes) };
-  for (const arrival of ARRIVALS) if (await arrival.isOf(dropped)) return arrival.take(dropped);
-  return null;
+  for (const arrival of ARRIVALS) if (await arrival.isOf(dropped)) return { file, dropped, arrival };
+  return { file, arrival: null };
 }

@@ -38,8 +38,8 @@ export function NewSince({ one, here, editor }: { one: Case; here: string; edito
   return (
     <Notice title={`New since your leaf of ${dayInWords(since.day)}`}>
       <ul className="mt-1 grid gap-1">
-        {items.map(({ item }) => {
-          const words = itemInWords(item);
+        {items.map(({ list, item }) => {
+          const words = itemInWords(list, item);
           return (
             <li key={words} className="flex items-baseline justify-between gap-3">
               {words}

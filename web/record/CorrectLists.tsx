@@ -2,6 +2,9 @@ import { useMutation } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import type { Case, RecordListChange } from '#contracts';
 import {
+  HISTORY_LIST_IDS,
+  HISTORY_LISTS,
+  itemsOf,
   plainItem,
   type ListChange,
   type RecordList,
@@ -17,11 +20,22 @@ import { dayInWords, itemInWords } from './itemInWords';
 
 type Item = WrittenItem['item'];
 
-const LISTS: readonly { list: RecordList; title: string; add: string }[] = [
+interface OfList {
+  one: Case;
+  list: RecordList;
+  title: string;
+  add: string;
+}
+
+const FIRST_LISTS: readonly Omit<OfList, 'one'>[] = [
   { list: 'measurements', title: 'Measurements', add: 'Add a measurement' },
   { list: 'medicines', title: 'Medicines', add: 'Add a medicine' },
   { list: 'problems', title: 'Problems', add: 'Add a problem' },
 ];
+const HISTORY: readonly Omit<OfList, 'one'>[] = HISTORY_LIST_IDS.map((list) => {
+  const { title, one } = HISTORY_LISTS[list];
+  return { list, title, add: `Add ${one}` };
+});
 
 /** More than these are folded away: a long stay is weighed twice a day. */
 const SHOWN = 6;
@@ -30,13 +44,6 @@ const SHOWN = 6;
 function newestFirst(items: readonly Item[]): Item[] {
   const day = (item: Item) => ('measured' in item ? item.measured : (item.since ?? ''));
   return [...items].reverse().sort((a, b) => day(b).localeCompare(day(a)));
-}
-
-interface OfList {
-  one: Case;
-  list: RecordList;
-  title: string;
-  add: string;
 }
 
 /** One list of the record: each item can be corrected or taken out, and one added. */
@@ -62,11 +69,11 @@ function CorrectList({ one, list, title, add }: OfList) {
     setOpen(null);
     focusNext(() => adding.current);
   };
-  const items = newestFirst(one.record[list]);
+  const items = newestFirst(itemsOf(one.record, list));
   const removed = (one.record.removed ?? []).filter((gone) => gone.list === list);
   const line = (item: Item, at: number) => (
-    <li key={`${itemInWords(item)} ${at}`} className="border-b border-hair py-1 last:border-0">
-      <ItemLine item={item} open={() => setOpen(item)} write={write} />
+    <li key={`${itemInWords(list, item)} ${at}`} className="border-b border-hair py-1 last:border-0">
+      <ItemLine list={list} item={item} open={() => setOpen(item)} write={write} />
     </li>
   );
   return (
@@ -84,7 +91,7 @@ function CorrectList({ one, list, title, add }: OfList) {
       {/* Beneath the list and not within it: it stays with what is written in it, whatever colleagues do to the list meanwhile. */}
       {open !== null && (
         <ItemForm
-          key={open === 'new' ? 'new' : itemInWords(open)}
+          key={open === 'new' ? 'new' : itemInWords(list, open)}
           list={list}
           record={one.record}
           had={open === 'new' ? null : open}
@@ -107,13 +114,14 @@ function CorrectList({ one, list, title, add }: OfList) {
 }
 
 interface LineProps {
+  list: RecordList;
   item: Item;
   open: () => void;
   write: (had: Item, now: Item | null) => void;
 }
 
-function ItemLine({ item, open, write }: LineProps) {
-  const words = itemInWords(item);
+function ItemLine({ list, item, open, write }: LineProps) {
+  const words = itemInWords(list, item);
   return (
     <div className="flex flex-wrap items-baseline gap-x-4">
       <span className="min-w-0 grow break-words">{words}</span>
@@ -132,7 +140,7 @@ function ItemLine({ item, open, write }: LineProps) {
       </span>
       {item.said && (
         <span className="basis-full text-[13px] text-soft">
-          {item.said.source} said {itemInWords(item.said)}.{' '}
+          {item.said.source} said {itemInWords(list, item.said)}.{' '}
           <Button look="text" onClick={() => write(item, item.said!)}>
             Back to that
           </Button>
@@ -146,9 +154,13 @@ function Removed({ gone, putBack }: { gone: readonly RemovedItem[]; putBack: (on
   return (
     <ul aria-label="Taken out" className="text-[13px] text-soft">
       {[...gone].reverse().map((one, at) => (
-        <li key={`${itemInWords(one.item)} ${at}`} className="py-0.5">
-          <s>{itemInWords(one.item)}</s>, taken out on {dayInWords(one.on)}. {one.by}.{' '}
-          <Button look="text" aria-label={`Put back ${itemInWords(one.item)}`} onClick={() => putBack(one)}>
+        <li key={`${itemInWords(one.list, one.item)} ${at}`} className="py-0.5">
+          <s>{itemInWords(one.list, one.item)}</s>, taken out on {dayInWords(one.on)}. {one.by}.{' '}
+          <Button
+            look="text"
+            aria-label={`Put back ${itemInWords(one.list, one.item)}`}
+            onClick={() => putBack(one)}
+          >
             Put back
           </Button>
         </li>
@@ -157,7 +169,32 @@ function Removed({ gone, putBack }: { gone: readonly RemovedItem[]; putBack: (on
   );
 }
 
-/** The measurements, medicines and problems of a record, to be corrected by anyone the case is given to. */
+/** The lists of a record, to be corrected by anyone the case is given to. Of its history those with something in them are open. */
 export function CorrectLists({ one }: { one: Case }) {
-  return LISTS.map((list) => <CorrectList key={list.list} one={one} {...list} />);
+  const isEmpty = ({ list }: Omit<OfList, 'one'>) =>
+    itemsOf(one.record, list).length === 0 && !one.record.removed?.some((gone) => gone.list === list);
+  // What was empty when one began to correct stays where it is: a line added to it does not move it.
+  const [others] = useState(() => HISTORY.filter(isEmpty));
+  const told = HISTORY.filter((list) => !others.includes(list));
+  return (
+    <>
+      {[...FIRST_LISTS, ...told].map((list) => (
+        <CorrectList key={list.list} one={one} {...list} />
+      ))}
+      {others.length > 0 && (
+        <details className="col-span-full">
+          <summary className="min-h-6 cursor-pointer text-[14px]">
+            {others.length === HISTORY.length
+              ? 'Allergies, immunisations, procedures and more'
+              : 'More lists'}
+          </summary>
+          <div className="mt-2 grid gap-3">
+            {others.map((list) => (
+              <CorrectList key={list.list} one={one} {...list} />
+            ))}
+          </div>
+        </details>
+      )}
+    </>
+  );
 }

@@ -2,10 +2,13 @@ import { useId, useState } from 'react';
 import {
   emptyItem,
   formOf,
+  HISTORY_LISTS,
+  isHistoryList,
   measuredIn,
   readItem,
   valueInWords,
   type CaseRecord,
+  type HistoryListId,
   type ItemFault,
   type ItemForm as Form,
   type Measurement,
@@ -16,23 +19,33 @@ import { dateInWords, readDate } from '#core/calendar';
 import { writtenToday } from '#client/clock';
 import { Button, Notice, SelectField, TextField } from '../ui';
 
-const WHAT: Record<RecordList, string> = {
-  measurements: 'What was measured',
-  medicines: 'Medicine',
-  problems: 'Problem',
+/** What an item of a list is asked for by. */
+function whatOf(list: RecordList): string {
+  if (isHistoryList(list)) return WHAT_OF_HISTORY[list] ?? 'What it is';
+  return { measurements: 'What was measured', medicines: 'Medicine', problems: 'Problem' }[list];
+}
+
+const WHAT_OF_HISTORY: Partial<Record<HistoryListId, string>> = {
+  allergies: 'Allergic to',
+  immunisations: 'Vaccine',
+  observations: 'What was looked at',
+  family: 'Relative',
 };
 
-const STATUSES: Record<Exclude<RecordList, 'measurements'>, readonly (readonly [string, string])[]> = {
-  medicines: [
-    ['active', 'given now'],
-    ['planned', 'planned'],
-    ['ended', 'over'],
-  ],
-  problems: [
-    ['active', 'there now'],
-    ['resolved', 'over'],
-  ],
-};
+const STATUSES = {
+  medicines: { active: 'given now', planned: 'planned', ended: 'stopped' },
+  problems: { active: 'there now', resolved: 'resolved' },
+} as const;
+
+/** The states an item of a list can have, with their names. */
+const statusesOf = (list: Exclude<RecordList, 'measurements'>): [string, string][] =>
+  Object.entries(isHistoryList(list) ? HISTORY_LISTS[list].states : STATUSES[list]);
+
+/** Whether an item of a list has an end of its own. */
+const hasEnd = (list: RecordList): boolean =>
+  list === 'medicines' ||
+  list === 'problems' ||
+  (isHistoryList(list) && HISTORY_LISTS[list].happens === 'lasts');
 
 const FAULTS: Record<ItemFault['code'], string> = {
   empty: 'Say what it is.',
@@ -69,13 +82,15 @@ interface FieldsProps {
   faultOf: (field: keyof Form) => string | undefined;
 }
 
+const LONGEST: Partial<Record<keyof Form, number>> = { what: 200, dose: 200, note: 2000 };
+
 /** What is asked of an item of each list. */
 function Fields({ list, record, form, put, faultOf }: FieldsProps) {
   const names = useId();
   const line = (field: keyof Form, label: string, more: Partial<Parameters<typeof TextField>[0]> = {}) => (
     <TextField
       label={label}
-      maxLength={field === 'what' || field === 'dose' ? 200 : 60}
+      maxLength={LONGEST[field] ?? 60}
       value={form[field]}
       error={faultOf(field)}
       onChange={({ target }) => put({ [field]: target.value })}
@@ -87,7 +102,7 @@ function Fields({ list, record, form, put, faultOf }: FieldsProps) {
   if (list === 'measurements')
     return (
       <>
-        {line('what', WHAT[list], { autoFocus: true, list: names })}
+        {line('what', whatOf(list), { autoFocus: true, list: names })}
         <datalist id={names}>
           {measuredIn(record).map(({ code, label }) => (
             <option key={code} value={label} />
@@ -99,21 +114,24 @@ function Fields({ list, record, form, put, faultOf }: FieldsProps) {
     );
   return (
     <>
-      {line('what', WHAT[list], { autoFocus: true })}
+      {line('what', whatOf(list), { autoFocus: true })}
       {list === 'medicines' && line('dose', 'Dose')}
-      <SelectField
-        label="Where it stands"
-        value={form.status}
-        onChange={({ target }) => put({ status: target.value })}
-      >
-        {STATUSES[list].map(([status, words]) => (
-          <option key={status} value={status}>
-            {words}
-          </option>
-        ))}
-      </SelectField>
-      {day('since', 'Since')}
-      {list === 'medicines' && day('until', 'Until')}
+      {isHistoryList(list) && line('note', HISTORY_LISTS[list].note)}
+      {statusesOf(list).length > 1 && (
+        <SelectField
+          label="State"
+          value={form.status}
+          onChange={({ target }) => put({ status: target.value })}
+        >
+          {statusesOf(list).map(([status, words]) => (
+            <option key={status} value={status}>
+              {words}
+            </option>
+          ))}
+        </SelectField>
+      )}
+      {day('since', hasEnd(list) ? 'Since' : 'On')}
+      {hasEnd(list) && day('until', 'Until')}
     </>
   );
 }
@@ -141,7 +159,7 @@ interface Props {
   isPending: boolean;
 }
 
-/** A measurement, a medicine or a problem of a record, to be written down or corrected. */
+/** An item of a list of a record, to be written down or corrected. */
 export function ItemForm({ list, record, had, save, cancel, isPending }: Props) {
   const [form, setForm] = useState<Form>(() =>
     had ? formOf({ list, item: had } as WrittenItem, writtenToday()) : emptyItem(list, writtenToday()),
@@ -158,7 +176,7 @@ export function ItemForm({ list, record, had, save, cancel, isPending }: Props) 
   return (
     <form
       className="slip my-2 grid grid-cols-2 gap-x-5 gap-y-3 max-[899px]:grid-cols-1"
-      aria-label={had ? `Correct: ${form.what}` : `Add: ${WHAT[list]}`}
+      aria-label={had ? `Correct: ${form.what}` : `Add: ${whatOf(list)}`}
       onKeyDown={(event) => {
         if (event.key !== 'Escape') return;
         event.stopPropagation();

@@ -8,9 +8,16 @@ export interface Dropped {
   text: string | null;
 }
 
-/** What became of a file. */
-export interface Arrived {
+/** A case that came of files. */
+export interface ArrivedCase {
   case: CaseSummary;
+  /** Where the case was here before, what is new in it, a sentence each; null for a case that was made. */
+  news: readonly string[] | null;
+}
+
+/** What became of files. */
+export interface Arrived {
+  cases: readonly ArrivedCase[];
   remarks: readonly string[];
 }
 
@@ -18,8 +25,10 @@ export interface Arrived {
 export interface Arrival {
   /** Whether a file is of this sort, by what is in it before what it is called. */
   isOf: (dropped: Dropped) => boolean | Promise<boolean>;
-  /** Makes of it what is made of such files. Throws an UnreadableFile, or what the server answers. */
-  take: (dropped: Dropped) => Promise<Arrived>;
+  /** Whether files dropped at once belong together: a record may come in several. */
+  areOne?: true;
+  /** Makes of files what is made of such files: of one, or of all that belong together. Throws an UnreadableFile, or what the server answers. */
+  take: (dropped: readonly Dropped[]) => Promise<Arrived>;
 }
 
 /** Whether a file's name ends in one of some endings, capitals ignored. */

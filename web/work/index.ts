@@ -1,3 +1,3 @@
 export { ARRIVALS_OF_KINDS } from './shown';
 export { endsIn } from './arrival';
-export type { Arrival, Arrived } from './arrival';
+export type { Arrival, Arrived, ArrivedCase, Dropped } from './arrival';

@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { readFhirBundle } from '#core/exchange';
+import { readFhir } from '#core/fhir';
 import { headOfAdmission } from '#core/work';
 import type { ReadDemoCases } from '../demoCase';
 
@@ -22,9 +22,9 @@ export const admissions: ReadDemoCases = (folder, now) => {
     const json = fs.readFileSync(path.join(folder, 'fhir', file), 'utf8');
     const written = new Date((JSON.parse(json) as { timestamp: string }).timestamp).getTime();
     const days = Math.round((yesterday - written) / 86_400_000);
-    const reading = readFhirBundle(JSON.parse(moveDates(json, days)));
+    const reading = readFhir([{ name: file, values: [JSON.parse(moveDates(json, days))] }]);
     if (!reading.ok) throw new Error(`${file}: ${JSON.stringify(reading.faults)}`);
-    const { title, number, record } = reading.read;
+    const { title, number, record } = reading.read[0]!;
     const { summary, admitted } = headOfAdmission(record);
     return {
       id: file.replace('.json', ''),

@@ -1,40 +1,36 @@
 import type { Router } from 'express';
-import type { CaseSummary } from '#contracts';
-import { readFhirBundle, type ReadCase } from '#core/exchange';
-import { headOfAdmission } from '#core/work';
-import { insertCase } from '../../cases';
+import type { TakenCase } from '#contracts';
+import { readingFhir, type FhirFile } from '#core/fhir';
 import type { Context } from '../../context';
-import { bind, Refusal } from '../../http';
+import { bind, inTurns, Refusal } from '../../http';
+import { takeAdmission } from './takeAdmissions';
 
-const FAULTS_TOLD = 100;
+/** So many faults are told one by one; a person mends them with a program. */
+const FAULTS_TOLD = 500;
 
-/** Stores an admission that was read from outside and gives it to members; all or nothing. */
-function insertAdmission(
-  context: Context,
-  { title, number, record }: ReadCase,
-  givenTo: readonly string[],
-): Promise<CaseSummary> {
-  const { summary, admitted } = headOfAdmission(record);
-  const openedAt = admitted ? new Date(`${admitted}T12:00:00Z`) : context.now();
-  const id = context.newId();
-  return insertCase(context, { id, kind: 'admission', title, number, summary, openedAt, record }, givenTo);
+/** What was sent, as files: a Bundle, a resource, or several, are one without a name. */
+function filesIn(body: object): readonly FhirFile[] {
+  if ('files' in body) return body.files as FhirFile[];
+  return [{ name: 'The file', values: Array.isArray(body) ? (body as unknown[]) : [body] }];
 }
 
 /** Admissions from outside. */
 export function admissionRoutes(router: Router, context: Context): void {
   bind(router, context, 'takeBundle', async ({ member, body }) => {
-    const reading = readFhirBundle(body);
+    const reading = await inTurns(readingFhir(filesIn(body)));
     if (!reading.ok) {
       const count = reading.faults.length;
       const what = count === 1 ? 'One thing is' : `${count} things are`;
       throw new Refusal(
         'not-fhir',
         `${what} wrong with this file. No case was made; mend the file and drop it again.`,
-        { faults: reading.faults.slice(0, FAULTS_TOLD) },
+        {
+          faults: reading.faults.slice(0, FAULTS_TOLD),
+        },
       );
     }
-    const summary = await insertAdmission(context, reading.read, [member.id]);
-    await context.events.tell(member.id, { type: 'case-added', case: summary.id });
-    return { case: summary, remarks: reading.remarks };
+    const taken: TakenCase[] = [];
+    for (const read of reading.read) taken.push(await takeAdmission(context, read, member));
+    return { taken, remarks: reading.remarks };
   });
 }

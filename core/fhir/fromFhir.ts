@@ -1,0 +1,197 @@
+import type { CaseRecord, RecordDetail, Value } from '#core/record';
+import { follow, ofType, takingApart, type FhirFile, type Placed, type TakenApart } from './bundle';
+import { readCare } from './care';
+import type { Fault } from './fault';
+import { readCondition, readHistory, stay } from './history';
+import { readMedicine } from './medicines';
+import { readObservation } from './observations';
+import { nameInPlace, Reading } from './reading';
+import type { Concept, Reference, Resource } from './resources';
+import { allInWords, dayOf, nameInWords, wordsFor } from './words';
+
+/** A case as read from files of a record system. */
+export interface ReadCase {
+  title: string;
+  number: string | null;
+  record: CaseRecord;
+  /** What the files say was entered in error, by the keys of items. */
+  withdrawn: readonly string[];
+}
+
+/** What came of reading: a case for each patient, with remarks on what was left out; or the faults that were in the way. */
+export type FhirReading = { ok: true; read: ReadCase[]; remarks: string[] } | { ok: false; faults: Fault[] };
+
+const ANIMAL = 'http://hl7.org/fhir/StructureDefinition/patient-animal';
+
+const text = (words: string): Value => ({ kind: 'text', text: words });
+const asText = (words: string | null | undefined) => (words ? text(words) : null);
+
+function dateValue(written: string): Value {
+  const day = dayOf(written);
+  return day ? { kind: 'date', date: day } : text(written);
+}
+
+/** Collects details that have a value, each with its source. */
+function details(
+  source: string,
+  asOf: string | null,
+  found: [string, Value | null | undefined][],
+): RecordDetail[] {
+  return found.flatMap(([path, value]) => (value ? [{ path, value, source, asOf }] : []));
+}
+
+const lowerFirst = (words: string) => words.charAt(0).toLowerCase() + words.slice(1);
+
+/** A name of a kind of animal reads in lower case within a sentence, unless it starts with a proper name. */
+function speciesName(concept: Concept | undefined): string | null {
+  // As people say it, where that is written: codes of animals are displayed in Latin.
+  const words = concept?.text ?? wordsFor(concept);
+  return words && /^(European|Eurasian|Canada|Daubenton)/.test(words) ? words : words && lowerFirst(words);
+}
+
+function readPatient({ resource: patient }: Placed<'Patient'>, stamp: string | null): RecordDetail[] {
+  const animal = patient.extension?.find(({ url }) => url === ANIMAL)?.extension;
+  const part = (name: string) => animal?.find(({ url }) => url === name)?.valueCodeableConcept;
+  return details('Patient details', stamp, [
+    ['name', asText(nameInWords(patient.name))],
+    ['species', asText(speciesName(part('species')))],
+    ['breed', asText(wordsFor(part('breed')))],
+    ['sex', patient.gender && patient.gender !== 'unknown' ? text(patient.gender) : null],
+    ['born', patient.birthDate ? dateValue(patient.birthDate) : null],
+    ['number', asText(patient.identifier?.find(({ value }) => value)?.value)],
+  ]);
+}
+
+/** By which a patient is known again: identifiers that say whose they are. One without a system could be anybody's. */
+const identifiersOf = ({ identifier = [] }: Resource<'Patient'>): string[] =>
+  identifier.flatMap(({ system, value, use }) =>
+    system && value && use !== 'old' ? `${system}|${value}`.slice(0, 300) : [],
+  );
+
+function readEncounter(reading: Reading, placed: Placed<'Encounter'>): RecordDetail[] {
+  const { resource } = placed;
+  const start = resource.period?.start;
+  return details('Admission', dayOf(start), [
+    ['admitted', start ? dateValue(start) : null],
+    ['date', start ? dateValue(start) : null],
+    ['reason', asText(allInWords(resource.reasonCode))],
+    ['ward', asText(resource.location?.[0]?.location.display)],
+    ['clinician', asText(nameInPlace(reading, resource.participant?.[0]?.individual, placed))],
+  ]);
+}
+
+/** The newest encounter is this admission; those before it are its earlier stays. */
+function readEncounters(reading: Reading): RecordDetail[] {
+  const all = reading.ofType('Encounter').flatMap((placed) => {
+    const { status } = placed.resource;
+    if (status === 'entered-in-error') return reading.withdraw(placed) ?? [];
+    return status === 'cancelled' ? (reading.leaving('Encounter')('not-done') ?? []) : [placed];
+  });
+  const began = ({ resource }: Placed<'Encounter'>) => resource.period?.start ?? '';
+  const [latest, ...earlier] = all.sort((a, b) => began(b).localeCompare(began(a)));
+  for (const placed of earlier) {
+    const { label, ...said } = stay(reading, placed)!;
+    const key = reading.keyOf(placed);
+    reading.add('stays', { label: label!, ...said, source: 'Admissions', ...(key && { key }) });
+  }
+  return latest ? readEncounter(reading, latest) : [];
+}
+
+/** One patient's record: everything that is about them. */
+function readOne(reading: Reading, patient: Placed<'Patient'>): ReadCase {
+  const stamp = reading.taken.stamps.get(patient.bundle) ?? patient.resource.meta?.lastUpdated;
+  const { record } = reading;
+  record.details.push(...readPatient(patient, dayOf(stamp)), ...readEncounters(reading));
+  for (const placed of reading.ofType('Observation')) readObservation(reading, placed);
+  for (const placed of reading.ofType('Condition')) readCondition(reading, placed);
+  for (const type of ['MedicationStatement', 'MedicationRequest'] as const)
+    for (const placed of reading.ofType(type)) readMedicine(reading, placed);
+  readHistory(reading);
+  readCare(reading);
+  const identifiers = identifiersOf(patient.resource);
+  if (identifiers.length > 0) record.identifiers = identifiers.slice(0, 50);
+  const words = (path: string) => {
+    const value = record.details.find((detail) => detail.path === path)?.value;
+    return value?.kind === 'text' ? value.text : null;
+  };
+  const title = [words('name') ?? 'Unnamed', words('species')].filter(Boolean).join(', ');
+  return {
+    title: title.slice(0, 200),
+    number: words('number')?.slice(0, 60) ?? null,
+    record,
+    withdrawn: reading.withdrawn,
+  };
+}
+
+/** Whom a resource is about, as it says. */
+function subjectOf(resource: Placed['resource']): Reference | undefined {
+  if ('patient' in resource) return resource.patient as Reference | undefined;
+  return 'subject' in resource ? (resource.subject as Reference | undefined) : undefined;
+}
+
+const ABOUT_NOBODY = new Set(['Patient', 'Practitioner', 'Medication']);
+
+/** Patients that are one and the same, by an identifier or by where they came from, under the first of them. */
+function onePatientEach(patients: readonly Placed<'Patient'>[]): Map<Placed<'Patient'>, Placed<'Patient'>> {
+  const first = new Map<string, Placed<'Patient'>>();
+  const same = new Map<Placed<'Patient'>, Placed<'Patient'>>();
+  for (const patient of patients) {
+    const ids = identifiersOf(patient.resource);
+    const names = ids.length > 0 || !patient.fullUrl ? ids : [patient.fullUrl];
+    const known = names.map((name) => first.get(name)).find(Boolean) ?? patient;
+    for (const name of names) if (!first.has(name)) first.set(name, known);
+    same.set(patient, known);
+  }
+  return same;
+}
+
+/** What is about each patient. What is about nobody here is left out and counted: a value never goes to the wrong patient. */
+function byPatient(taken: TakenApart): Map<Placed<'Patient'>, Placed[]> {
+  const same = onePatientEach(ofType(taken, 'Patient'));
+  const own = new Map([...new Set(same.values())].map((patient) => [patient, [] as Placed[]]));
+  const only = own.size === 1 ? [...own.keys()][0]! : null;
+  for (const placed of taken.all) {
+    const type = placed.resource.resourceType;
+    if (ABOUT_NOBODY.has(type)) continue;
+    const subject = subjectOf(placed.resource);
+    const target = follow(taken, subject, placed) as Placed<'Patient'> | null;
+    const patient = target && same.get(target);
+    if (patient) own.get(patient)!.push(placed);
+    else if (!subject?.reference && only) own.get(only)!.push(placed);
+    else taken.leftOut.add(type, subject?.reference ? 'someone-else' : 'nobody');
+  }
+  return own;
+}
+
+/**
+ * Reads cases from files of a record system in HL7 FHIR R4: Bundles of any type, single resources, or resources one by one as in
+ * NDJSON, given as parsed JSON. A case for each patient. What belongs together may be in several files. Bad input is no exception: it
+ * comes back as faults, each with its place; what was left out though it is well formed is told by number. Yields now and then, so that
+ * others get their turn.
+ */
+export function* readingFhir(files: readonly FhirFile[]): Generator<void, FhirReading> {
+  const taken = yield* takingApart(files);
+  const { faults, leftOut } = taken;
+  if (faults.length > 0) return { ok: false, faults };
+  const own = byPatient(taken);
+  if (own.size === 0)
+    return {
+      ok: false,
+      faults: [{ place: files[0]?.name ?? 'Bundle', message: 'there is no Patient: a record needs one' }],
+    };
+  const read: ReadCase[] = [];
+  for (const [patient, placed] of own) {
+    read.push(readOne(new Reading(taken, placed, faults, leftOut), patient));
+    yield;
+  }
+  return faults.length > 0 ? { ok: false, faults } : { ok: true, read, remarks: leftOut.inWords() };
+}
+
+/** Reads files as `readingFhir` does, in one go. */
+export function readFhir(files: readonly FhirFile[]): FhirReading {
+  const reading = readingFhir(files);
+  for (;;) {
+    const step = reading.next();
+    if (step.done) return step.value;
+  }
+}

@@ -1,0 +1,92 @@
+import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import type { Member, TakenCase } from '#contracts';
+import type { ReadCase } from '#core/fhir';
+import { emptyRecord, mergedRecord, type CaseRecord, type ListChange, type Merged } from '#core/record';
+import { headOfAdmission } from '#core/work';
+import { insertCase, summaryOf, tellOfCase } from '../../cases';
+import type { Context } from '../../context';
+import { cases, casesGiven, type Queries } from '../../db';
+
+/** So many changes are told one by one. */
+const MOST_TOLD = 200;
+
+/** The member's open case about the same patient, the newest of several; null where there is none. */
+async function caseOfPatient(db: Queries, member: string, { identifiers = [] }: CaseRecord) {
+  if (identifiers.length === 0) return null;
+  const isKnown = sql`exists (select 1 from jsonb_array_elements_text(${cases.record}->'identifiers') as known
+    where known in ${identifiers})`;
+  const given = db.select({ id: casesGiven.case }).from(casesGiven).where(eq(casesGiven.member, member));
+  const [found] = await db
+    .select({ id: cases.id, record: cases.record })
+    .from(cases)
+    .where(and(eq(cases.kind, 'admission'), isNull(cases.closedAt), inArray(cases.id, given), isKnown))
+    .orderBy(desc(cases.openedAt), cases.id)
+    .limit(1)
+    .for('update');
+  return found ?? null;
+}
+
+/** What is told of what a case became. */
+function toldOf({
+  added,
+  changed,
+  details,
+  kept,
+  withdrawn,
+  full,
+}: Merged): Omit<TakenCase, 'case' | 'isNew'> {
+  const counts: Record<string, number> = {};
+  for (const { list } of added) counts[list] = (counts[list] ?? 0) + 1;
+  return {
+    added: counts,
+    changed: changed.slice(0, MOST_TOLD).map(({ list, was, now }) => ({ list, had: was, now }) as ListChange),
+    details: details.map(({ path, was, now }) => ({ path, was: was?.value ?? null, now: now.value })),
+    ...{ kept: kept.length, withdrawn: withdrawn.length, full },
+  };
+}
+
+/** A new case of one patient, given to the member. */
+async function newAdmission(context: Context, { title, number, record }: ReadCase, member: Member) {
+  const { summary, admitted } = headOfAdmission(record);
+  const openedAt = admitted ? new Date(`${admitted}T12:00:00Z`) : context.now();
+  const id = context.newId();
+  const row = { id, kind: 'admission' as const, title, number, summary, openedAt, record };
+  return insertCase(context, row, [member.id]);
+}
+
+/** Brings the member's open case about a patient up to date; null where there is none. */
+async function updated(context: Context, read: ReadCase, member: Member) {
+  const at = context.now().toISOString();
+  return context.db.transaction(async (tx) => {
+    const found = await caseOfPatient(tx, member.id, read.record);
+    if (!found) return null;
+    const merged = mergedRecord(found.record, read, { at, on: at.slice(0, 10) });
+    await tx.update(cases).set({ record: merged.record }).where(eq(cases.id, found.id));
+    return { id: found.id, merged };
+  });
+}
+
+/**
+ * Makes a case of what was read about a patient, or brings the one up to date that the member has open about the same patient. Those of
+ * colleagues are never looked at: that there is one is not the member's to know.
+ */
+export async function takeAdmission(context: Context, read: ReadCase, member: Member): Promise<TakenCase> {
+  const known = await updated(context, read, member);
+  if (known) {
+    await tellOfCase(context, known.id);
+    const summary = await summaryOf(context.db, member.id, known.id);
+    return { case: summary, isNew: false, ...toldOf(known.merged) };
+  }
+  const summary = await newAdmission(context, read, member);
+  await context.events.tell(member.id, { type: 'case-added', case: summary.id });
+  const nothing = {
+    record: emptyRecord(),
+    added: [],
+    changed: [],
+    details: [],
+    kept: [],
+    withdrawn: [],
+    full: 0,
+  };
+  return { case: summary, isNew: true, ...toldOf(nothing) };
+}
