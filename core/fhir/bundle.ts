@@ -80,7 +80,7 @@ class Taking {
     const { resourceType: type } = value;
     if (!isRead(type, RESOURCES)) return this.leftOut.add(type, 'not-read');
     const read = RESOURCES[type].safeParse(value);
-    if (read.success) this.all.push({ ...where, resource: read.data } as Placed);
+    if (read.success) this.all.push({ ...where, resource: read.data });
     else this.faults.push(...issuesOf(read.error, `${where.place} (${type})`));
   }
 }
@@ -154,5 +154,5 @@ function containedIn(from: Placed, id: string): Placed | null {
   if (!inside || !isRead(inside.resourceType, RESOURCES)) return null;
   const read = RESOURCES[inside.resourceType].safeParse(inside);
   if (!read.success) return null;
-  return { ...from, fullUrl: undefined, resource: read.data as AnyResource } as Placed;
+  return { ...from, fullUrl: undefined, resource: read.data };
 }

@@ -154,7 +154,7 @@ function byPatient(taken: TakenApart): Map<Placed<'Patient'>, Placed[]> {
     const type = placed.resource.resourceType;
     if (ABOUT_NOBODY.has(type)) continue;
     const subject = subjectOf(placed.resource);
-    const target = follow(taken, subject, placed) as Placed<'Patient'> | null;
+    const target = follow(taken, subject, placed);
     const patient = target && same.get(target);
     if (patient) own.get(patient)!.push(placed);
     else if (!subject?.reference && only) own.get(only)!.push(placed);

@@ -2,7 +2,7 @@ import { cutTo } from '#core/language';
 import type { HistoryItem, HistoryListId, Problem } from '#core/record';
 import { follow, type Placed } from './bundle';
 import type { Reading } from './reading';
-import type { Concept, ResourceType } from './resources';
+import type { Concept, Resource, ResourceType } from './resources';
 import { allInWords, codesOf, dayOf, quantityInWords, wordsFor } from './words';
 
 type Said = Pick<HistoryItem, 'label' | 'note' | 'status' | 'since' | 'until'>;
@@ -234,6 +234,13 @@ export function readHistory(reading: Reading): void {
   for (const one of ROWS) for (const placed of reading.ofType(one.type)) readItem(reading, one, placed);
 }
 
+/** Whether a problem is there still: as its source says, else by whether it has an end. */
+function problemStatus({ clinicalStatus }: Resource<'Condition'>, until: string | null): Problem['status'] {
+  const status = codesOf(clinicalStatus)[0] ?? wordsFor(clinicalStatus)?.toLowerCase();
+  if (status) return ['resolved', 'inactive', 'remission'].includes(status) ? 'resolved' : 'active';
+  return until === null ? 'active' : 'resolved';
+}
+
 /** Reads one problem; what is not taken is counted. */
 export function readCondition(reading: Reading, placed: Placed<'Condition'>): void {
   const { resource } = placed;
@@ -241,13 +248,11 @@ export function readCondition(reading: Reading, placed: Placed<'Condition'>): vo
   if (isRefuted(resource)) return reading.leaving('Condition')('not-done');
   const label = wordsFor(resource.code);
   if (!label) return reading.leaving('Condition')('no-name');
-  const status = codesOf(resource.clinicalStatus)[0] ?? wordsFor(resource.clinicalStatus)?.toLowerCase();
   const until = dayOf(resource.abatementDateTime ?? resource.abatementPeriod?.end);
-  const isOver = ['resolved', 'inactive', 'remission'].includes(status ?? '') || (!status && until !== null);
   const since = dayOf(resource.onsetDateTime ?? resource.onsetPeriod?.start) ?? dayOf(resource.recordedDate);
   const key = reading.keyOf(placed);
   const problem: Problem = {
-    ...{ label: cutTo(label, 2000), status: isOver ? 'resolved' : 'active', since, source: 'Problem list' },
+    ...{ label: cutTo(label, 2000), status: problemStatus(resource, until), since, source: 'Problem list' },
     ...(until && { until }),
     ...(key && { key }),
   };

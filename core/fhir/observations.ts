@@ -2,7 +2,7 @@ import { cutTo } from '#core/language';
 import type { HistoryItem, Measurement } from '#core/record';
 import { nameInPlace, type Reading } from './reading';
 import type { Placed } from './bundle';
-import type { Concept, Observed, Quantity } from './resources';
+import type { Concept, Observed, Quantity, Resource } from './resources';
 import { codesOf, dayOf, minuteOf, quantityInWords, unitInWords, wordsFor } from './words';
 
 /** What is measured, by its code in LOINC (loinc.org), as wordings ask for it. */
@@ -75,21 +75,29 @@ function numberOf({ valueQuantity: quantity, valueInteger }: Observed) {
   return { value: quantity.value, unit: unitInWords(quantity) };
 }
 
+const both = (a: string | null, between: string, b: string | null): string | null =>
+  a && b ? `${a}${between}${b}` : (a ?? b);
+
+/** A range, a ratio or a while; null for none of them. */
+function saidByTwo({ valueRange: range, valueRatio: ratio, valuePeriod: period }: Observed): string | null {
+  return (
+    both(quantityInWords(range?.low), ' to ', quantityInWords(range?.high)) ??
+    both(quantityInWords(ratio?.numerator), ':', quantityInWords(ratio?.denominator)) ??
+    both(dayOf(period?.start), ' to ', dayOf(period?.end))
+  );
+}
+
 /** What an observation says that is no plain number; null for nothing. */
 function saidBy(observed: Observed): string | null {
-  const { valueRange: range, valueRatio: ratio, valuePeriod: period } = observed;
-  const both = (a: string | null, between: string, b: string | null) =>
-    a && b ? `${a}${between}${b}` : (a ?? b);
+  const { valueBoolean: isSo } = observed;
   return (
     quantityInWords(observed.valueQuantity) ??
     wordsFor(observed.valueCodeableConcept) ??
     observed.valueString ??
-    (observed.valueBoolean === undefined ? null : observed.valueBoolean ? 'yes' : 'no') ??
-    both(quantityInWords(range?.low), ' to ', quantityInWords(range?.high)) ??
-    both(quantityInWords(ratio?.numerator), ':', quantityInWords(ratio?.denominator)) ??
+    (isSo === undefined ? null : isSo ? 'yes' : 'no') ??
+    saidByTwo(observed) ??
     observed.valueTime ??
-    dayOf(observed.valueDateTime) ??
-    both(dayOf(period?.start), ' to ', dayOf(period?.end))
+    dayOf(observed.valueDateTime)
   );
 }
 
@@ -133,22 +141,39 @@ function partsOf(placed: Placed<'Observation'>, code: string, key: string | unde
   });
 }
 
+/** When an observation was made, as its source writes it; a while by its beginning. */
+const whenOf = ({ effectiveDateTime, effectivePeriod, effectiveInstant }: Resource<'Observation'>) =>
+  effectiveDateTime ?? effectivePeriod?.start ?? effectiveInstant;
+
+/** What an observation and its parts come to, of a day. */
+function itemsIn(
+  reading: Reading,
+  placed: Placed<'Observation'>,
+  { code, label }: { code: string; label: string },
+  measured: string,
+): (Measurement | HistoryItem)[] {
+  const { resource } = placed;
+  const by = nameInPlace(reading, resource.performer?.[0], placed);
+  const shared = { measured, minute: minuteOf(whenOf(resource)), by, source: 'Measurement' };
+  const key = reading.keyOf(placed);
+  const own = itemOf(resource, { code, label: cutTo(label, 300), ...(key && { key }) }, shared);
+  return [...(own ? [own] : []), ...partsOf(placed, code, key, shared)];
+}
+
 /** Reads one observation into measurements and things seen; what is not taken is counted. */
 export function readObservation(reading: Reading, placed: Placed<'Observation'>): void {
   const { resource } = placed;
   const leave = reading.leaving('Observation');
   if (resource.status === 'entered-in-error') return reading.withdraw(placed);
   if (resource.status === 'cancelled') return leave('not-done');
-  const [code, label] = [measureCode(resource.code), wordsFor(resource.code)];
+  const [code, label, measured] = [
+    measureCode(resource.code),
+    wordsFor(resource.code),
+    dayOf(whenOf(resource)),
+  ];
   if (!code || !label) return leave('no-name');
-  const when = resource.effectiveDateTime ?? resource.effectivePeriod?.start ?? resource.effectiveInstant;
-  const measured = dayOf(when);
   if (!measured) return leave('no-day');
-  const by = nameInPlace(reading, resource.performer?.[0], placed);
-  const shared = { measured, minute: minuteOf(when), by, source: 'Measurement' };
-  const key = reading.keyOf(placed);
-  const own = itemOf(resource, { code, label: cutTo(label, 300), ...(key && { key }) }, shared);
-  const items = [...(own ? [own] : []), ...partsOf(placed, code, key, shared)];
+  const items = itemsIn(reading, placed, { code, label }, measured);
   // A panel holds no value of its own: those are observations by themselves.
   if (items.length === 0 && !resource.hasMember?.length) return leave('no-value');
   for (const item of items)

@@ -102,7 +102,7 @@ function mergeList(merged: Merged, list: RecordList, incoming: readonly RecordIt
         merged.added.push({ list, item } as WrittenItem);
       }
     } else if (had.byHand) {
-      const before = had.said as RecordItem | undefined;
+      const before = had.said;
       if (isSameItem(had, item) || (before && isSameItem(before, item))) continue;
       items[place] = { ...had, said: plainItem(item) } as RecordItem;
       merged.kept.push({ list, ours: had, theirs: item });

@@ -24,7 +24,7 @@ const sentences = (count: number, one: string, many: string): string[] =>
 export function newsInWords({ added, changed, details, kept, withdrawn, full }: TakenCase): string[] {
   const counts = Object.entries(added).map(([list, count = 0]) => counted(list, count));
   const items = changed.map(({ list, had, now }) => {
-    const of = list as RecordList;
+    const of = list;
     return `${itemInWords(of, now!)}. It was: ${itemInWords(of, had!)}.`;
   });
   const of = details.map(({ path, was, now }) => {
