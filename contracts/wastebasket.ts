@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { EntryContentSchema } from '#core/entry';
+import { RecordRulesSchema } from '#core/record';
 import { TeamKindsSchema } from '#core/work';
 import { storedRevision } from './limits';
 
@@ -55,6 +56,8 @@ export const TeamSettingsSchema = z.object({
   wastebasketDays: z.number().int().min(1).max(3650).nullable(),
   /** The kinds of work that the team does, by its own names; null for all of them, as they come. */
   kinds: TeamKindsSchema.nullable(),
+  /** What the team has settled on for the records of its cases; null for the usual. */
+  records: RecordRulesSchema.nullable(),
 });
 
 /** Some of what is set: the rest stays as it is. */

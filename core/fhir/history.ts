@@ -147,7 +147,8 @@ const relative: Reads<'FamilyMemberHistory'> = (_reading, { resource }) => ({
     '; ',
   ),
   status: 'active',
-  since: dayOf(resource.date),
+  // Its `date` is when it was written down, and not when anything was.
+  since: null,
   until: null,
 });
 

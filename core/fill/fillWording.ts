@@ -310,7 +310,7 @@ export function fillWording(request: Omit<PlaceRequest, 'id' | 'cue'>): Passage 
   });
   const whole = wording.parts.at(-1)!.passage;
   const passage = hasRecordBlocks(whole)
-    ? recordBlocks(whole, fields, answersFromRecord(fields, beginning), { record, language })
+    ? recordBlocks(whole, fields, answersFromRecord(fields, beginning), { record, today, language })
     : whole;
   const { blocks, lines } = prepare(passage, fields);
   return finishBlocks(blocks, (block: LineBlock) => fillLine(lines.get(block)!, know));

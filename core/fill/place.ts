@@ -118,7 +118,8 @@ export function place(request: PlaceRequest): Placed {
   const joins = wording.joins ?? joinOf(wording.parts.at(-1)!.passage);
   const tidied = joins === 'as-is' ? (line: Line) => line : tidyInlines;
   const passages = wording.parts.map(({ name, passage }) => {
-    const blocks = recordBlocks(passage, fields, placement.answers, { record, language: wording.language });
+    const setting = { record, today, language: wording.language };
+    const blocks = recordBlocks(passage, fields, placement.answers, setting);
     const own = mapLines(blocks, (line) => tidied(line).map((inline) => marked(inline, id)));
     return { name, passage: refillPassage(own, { [id]: placement }) };
   });

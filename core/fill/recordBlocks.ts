@@ -1,4 +1,4 @@
-import { dateInWords } from '#core/calendar';
+import type { CalendarDate } from '#core/calendar';
 import type { Answers } from '#core/draft';
 import type { Field } from '#core/entry';
 import {
@@ -10,10 +10,11 @@ import {
   type Inline,
   type Passage,
 } from '#core/passage';
-import { figures, seriesOf, type CaseRecord, type Measurement } from '#core/record';
+import { recordTable, type CaseRecord } from '#core/record';
 
 interface Setting {
   record: CaseRecord;
+  today: CalendarDate;
   language: string;
 }
 
@@ -28,27 +29,6 @@ const row = (type: 'tableHeader' | 'tableCell', words: string[]): Block => ({
   content: words.map((word) => cell(type, word)),
 });
 
-/** How far each measurement lies from the one before it, with its sign. */
-function change(measurement: Measurement, before: Measurement | undefined, language: string): string {
-  if (!before || before.unit !== measurement.unit) return '';
-  const difference = Number((measurement.value - before.value).toPrecision(12));
-  return difference > 0
-    ? `+${figures(difference, language)}`
-    : figures(difference, language).replace('-', '−');
-}
-
-function seriesTable(series: readonly Measurement[], language: string): Block {
-  const [{ label, unit } = { label: '', unit: '' }] = series;
-  const rows = series.map((one, at) =>
-    row('tableCell', [
-      dateInWords(one.measured, 'long', language),
-      figures(one.value, language),
-      change(one, series[at - 1], language),
-    ]),
-  );
-  return { type: 'table', content: [row('tableHeader', ['Date', `${label} (${unit})`, 'Change']), ...rows] };
-}
-
 /** What stands in place of a paragraph that is one blank, to be written as bullets or a table. Null: the blank itself. */
 function blocksFor(
   field: Field | undefined,
@@ -58,10 +38,15 @@ function blocksFor(
 ): Block[] | null {
   const answer = field && answers[field.id];
   if (field?.kind !== 'detail' || answer?.kind !== 'detail') return null;
-  const { record, language } = setting;
-  if (form === 'table' && answer.value.kind === 'quantity') {
-    const series = seriesOf(record, field.path);
-    return series.length > 0 ? [seriesTable(series, language)] : null;
+  if (form === 'table') {
+    const table = recordTable(setting.record, field.path, setting.today, setting.language);
+    if (table)
+      return [
+        {
+          type: 'table',
+          content: [row('tableHeader', table.heads), ...table.rows.map((cells) => row('tableCell', cells))],
+        },
+      ];
   }
   if (answer.value.kind !== 'list') return null;
   const { items } = answer.value;

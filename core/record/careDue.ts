@@ -9,6 +9,8 @@ export interface CareDue {
   state: 'overdue' | 'due' | 'later';
   source: string;
   isImmunisation: boolean;
+  /** Its day is said, and not counted from the last time. */
+  isForecast: boolean;
 }
 
 /** Care is called due from this many days before its day. */
@@ -33,7 +35,7 @@ export function careDue({ care = [] }: CaseRecord, today: CalendarDate): CareDue
     const days = daysBetween(today, due);
     const state = days < 0 ? 'overdue' : days <= DUE_AHEAD_DAYS ? 'due' : 'later';
     const { label, done, source, isImmunisation = false } = one;
-    return [{ label, done, due, state, source, isImmunisation }];
+    return [{ label, done, due, state, source, isImmunisation, isForecast: one.dueOn !== undefined }];
   });
   return known.sort((a, b) => a.due.localeCompare(b.due) || a.label.localeCompare(b.label));
 }
@@ -42,9 +44,11 @@ export function careDue({ care = [] }: CaseRecord, today: CalendarDate): CareDue
  * One due care as a phrase: "faecal screening: overdue since 3 March 2026, last done 3 February 2026". In a language other
  * than English it is the care and its day, since the words between are not known there.
  */
-export function careInWords({ label, done, due, state }: CareDue, language: string): string {
+export function careInWords({ label, done, due, state, isForecast }: CareDue, language: string): string {
   const day = dateInWords(due, 'long', language);
   if (!/^en\b/i.test(language)) return `${label}: ${day}`;
-  const last = done ? `last done ${dateInWords(done, 'long', language)}` : 'never done';
-  return `${label}: ${state === 'overdue' ? `overdue since ${day}` : `due ${day}`}, ${last}`;
+  const when = state === 'overdue' ? `overdue since ${day}` : `due ${day}`;
+  if (done) return `${label}: ${when}, last done ${dateInWords(done, 'long', language)}`;
+  // Of what a forecast calls due nobody says that it was never done.
+  return isForecast ? `${label}: ${when}` : `${label}: ${when}, never done`;
 }

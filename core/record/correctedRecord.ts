@@ -4,7 +4,7 @@ import type { CaseRecord, RecordDetail } from './record';
 import type { Value } from './value';
 
 /** Worked out of the rest of a record, or measured: nothing that is put right by writing over it. */
-const NOT_WRITTEN = new Set(['age', 'weighed']);
+const NOT_WRITTEN = new Set(['age', 'weighed', 'blood pressure']);
 
 /** The details that can be corrected by hand: words and days that are written down as they are. */
 export const CORRECTABLE: readonly string[] = DETAILS.filter(

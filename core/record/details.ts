@@ -1,8 +1,12 @@
-import { ageInWords, dateInWords, daysBetween, type CalendarDate } from '#core/calendar';
+import { ageInWords, daysBetween, type CalendarDate } from '#core/calendar';
 import { timeUnit } from '#core/language';
-import { careDue, careInWords } from './careDue';
-import type { CaseRecord, Measurement } from './record';
-import { valueInWords, type Value } from './value';
+import { askedList, itemInSentence, noneKnown } from './askedList';
+import { careDue, careInWords, type CareDue } from './careDue';
+import { itemInWords } from './itemInWords';
+import { lastInWords, measuredDetail, readMeasuredAsk, seriesAsked, seriesOfCode } from './measuredAsk';
+import { newSince } from './newSince';
+import { emptyRecord, type CaseRecord, type Measurement } from './record';
+import type { Value } from './value';
 
 /** One value of a record with where it came from and when it was so. */
 export interface Detail {
@@ -38,6 +42,22 @@ export const DETAILS = [
   { path: 'problems', label: 'Current problems', kind: 'list' },
   { path: 'measurements', label: 'Latest measurements', kind: 'list' },
   { path: 'due', label: 'Care due or overdue', kind: 'list' },
+  { path: 'overdue', label: 'Care overdue', kind: 'list' },
+  { path: 'immunisations due', label: 'Immunisations due', kind: 'list' },
+  { path: 'blood pressure', label: 'Latest blood pressure', kind: 'text' },
+  { path: 'allergies', label: 'Allergies', kind: 'list' },
+  { path: 'immunisations', label: 'Immunisations given', kind: 'list' },
+  { path: 'observations', label: 'Latest observations', kind: 'list' },
+  { path: 'reports', label: 'Reports', kind: 'list' },
+  { path: 'procedures', label: 'Procedures done', kind: 'list' },
+  { path: 'requests', label: 'Open requests', kind: 'list' },
+  { path: 'plans', label: 'Care plans', kind: 'list' },
+  { path: 'goals', label: 'Goals', kind: 'list' },
+  { path: 'family', label: 'Family history', kind: 'list' },
+  { path: 'stays', label: 'Earlier stays', kind: 'list' },
+  { path: 'resolved problems', label: 'Resolved problems', kind: 'list' },
+  { path: 'stopped medicines', label: 'Stopped medicines', kind: 'list' },
+  { path: 'since last note', label: 'New since the last note', kind: 'list' },
   { path: 'customer', label: "Enquirer's name", kind: 'text' },
   { path: 'topic', label: 'Topic', kind: 'text' },
   { path: 'place', label: 'Place', kind: 'text' },
@@ -52,16 +72,9 @@ const LABELS = new Map<string, string>(DETAILS.map(({ path, label }) => [path, l
 
 const labelled = (path: string, detail: Omit<Detail, 'path' | 'label'>): Detail => ({
   path,
-  label: LABELS.get(path) ?? path,
+  label: labelOfDetail(path),
   ...detail,
 });
-
-/** Measurements of one code, oldest first. */
-function series(record: CaseRecord, code: string): Measurement[] {
-  return record.measurements
-    .filter((measurement) => measurement.code === code)
-    .sort((a, b) => a.measured.localeCompare(b.measured) || (a.minute ?? 0) - (b.minute ?? 0));
-}
 
 const measured = (path: string, found: Measurement | undefined): Detail | null =>
   found
@@ -103,12 +116,6 @@ function stored(record: CaseRecord, path: string): Detail | null {
   return byPath.get(path) ?? null;
 }
 
-/** A value with its day: "530 g on 9 March 2027"; in brackets where the word between is not known. */
-function onDay(value: string, day: CalendarDate, language: string): string {
-  const date = dateInWords(day, 'long', language);
-  return /^en\b/i.test(language) ? `${value} on ${date}` : `${value} (${date})`;
-}
-
 type Derive = (record: CaseRecord, today: CalendarDate, language: string) => Detail | null;
 
 /** Details that are computed from the rest of the record instead of being stored in it. */
@@ -133,72 +140,90 @@ const DERIVED: Record<string, Derive> = {
       asOf: today,
     });
   },
-  weight: (record) => measured('weight', series(record, 'weight').at(-1)),
-  'weight on admission': (record) => measured('weight on admission', series(record, 'weight')[0]),
-  weighed: (record) => {
-    const last = series(record, 'weight').at(-1);
-    return last
-      ? labelled('weighed', {
-          value: { kind: 'date', date: last.measured },
-          source: last.source,
-          asOf: last.measured,
-        })
-      : null;
-  },
-  'weight change': (record) => {
-    const weights = series(record, 'weight');
-    const [first, last] = [weights[0], weights.at(-1)];
-    if (!first || !last || first === last || first.unit !== last.unit) return null;
-    const value = Number((last.value - first.value).toPrecision(12));
-    return labelled('weight change', {
-      value: { kind: 'quantity', value, unit: last.unit },
-      source: last.source,
-      asOf: last.measured,
-    });
-  },
-  measurements: (record, _today, language) => {
+  'weight on admission': (record) => measured('weight on admission', seriesOfCode(record, 'weight')[0]),
+  weighed: (record, today, language) => asMeasured(record, 'weighed', 'day of weight', today, language),
+  'weight change': (record, today, language) =>
+    asMeasured(record, 'weight change', 'change in weight', today, language),
+  measurements: (record, today, language) => {
     const codes = [...new Set(record.measurements.map(({ code }) => code))];
-    const latest = codes.map((code) => series(record, code).at(-1)!);
+    const latest = codes.map((code) => seriesOfCode(record, code).at(-1)!);
     return list(
       'measurements',
-      latest.map(
-        ({ label, value, unit, measured: day }) =>
-          `${label}: ${onDay(valueInWords({ kind: 'quantity', value, unit }, language), day, language)}`,
-      ),
+      lastInWords(latest, language),
       latest[0]?.source ?? '',
       latest.map(({ measured: day }) => day),
     );
   },
-  due: (record, today, language) => {
-    const due = careDue(record, today).filter(({ state }) => state !== 'later');
+  due: (record, today, language) =>
+    careList('due', record, today, language, ({ state }) => state !== 'later'),
+  overdue: (record, today, language) =>
+    careList('overdue', record, today, language, ({ state }) => state === 'overdue'),
+  'immunisations due': (record, today, language) =>
+    careList(
+      'immunisations due',
+      record,
+      today,
+      language,
+      (one) => one.isImmunisation && one.state !== 'later',
+    ),
+  'since last note': (record, _today, language) => {
+    const items = record.lastNote ? newSince(record, record.lastNote) : [];
     return list(
-      'due',
-      due.map((care) => careInWords(care, language)),
-      due[0]?.source ?? '',
-      [today],
-    );
-  },
-  temperature: (record) => measured('temperature', series(record, 'temperature').at(-1)),
-  medicines: (record) => {
-    const active = record.medicines.filter((medicine) => medicine.status === 'active');
-    const items = active.map(({ name, dose }) => (dose ? `${name} ${dose}` : name));
-    return list(
-      'medicines',
-      items,
-      active[0]?.source ?? '',
-      active.map((medicine) => medicine.since),
-    );
-  },
-  problems: (record) => {
-    const active = record.problems.filter((problem) => problem.status === 'active');
-    return list(
-      'problems',
-      active.map((problem) => problem.label),
-      active[0]?.source ?? '',
-      active.map((problem) => problem.since),
+      'since last note',
+      items.map((one) => itemInWords(one.list, one.item, language)),
+      items[0]?.item.source ?? '',
+      items.map(({ item }) => ('measured' in item ? item.measured : item.since)),
     );
   },
 };
+
+/** Care that comes round again, as a list. */
+function careList(
+  path: string,
+  record: CaseRecord,
+  today: CalendarDate,
+  language: string,
+  isMeant: (care: CareDue) => boolean,
+): Detail | null {
+  const due = careDue(record, today).filter(isMeant);
+  return list(
+    path,
+    due.map((care) => careInWords(care, language)),
+    due[0]?.source ?? '',
+    [today],
+  );
+}
+
+/** What a path asks of measurements, as the detail of another path. */
+function asMeasured(
+  record: CaseRecord,
+  path: string,
+  ask: string,
+  today: CalendarDate,
+  language: string,
+): Detail | null {
+  const found = measuredDetail(record, ask, today, language);
+  return found && labelled(path, { value: found.value, source: found.of.source, asOf: found.of.measured });
+}
+
+/** The items of a list, as a detail; "no known allergies" where the record says so. */
+function asList(record: CaseRecord, path: string, language: string): Detail | null {
+  const asked = askedList(record, path);
+  if (!asked) return null;
+  const { items } = asked;
+  if (items.length === 0) {
+    const none = noneKnown(record, path, language);
+    if (!none) return null;
+    const value = { kind: 'list' as const, items: [none.words] };
+    return labelled(path, { value, source: none.item.source, asOf: none.item.since });
+  }
+  return list(
+    path,
+    items.map((item) => itemInSentence(item, asked, language)),
+    items[0]!.source,
+    items.map((item) => ('measured' in item ? item.measured : item.since)),
+  );
+}
 
 /**
  * The detail of a record at a path, or null when the record does not hold it. What is stored under the path
@@ -211,13 +236,39 @@ export function lookUp(
   today: CalendarDate,
   language = 'en-GB',
 ): Detail | null {
-  return stored(record, path) ?? DERIVED[path]?.(record, today, language) ?? null;
+  return (
+    stored(record, path) ??
+    (Object.hasOwn(DERIVED, path) ? DERIVED[path]!(record, today, language) : null) ??
+    asList(record, path, language) ??
+    asMeasured(record, path, path, today, language)
+  );
 }
 
-/** The measurements behind a detail that is the latest of a series, oldest first; none for other details. */
-export function seriesOf(record: CaseRecord, path: string): Measurement[] {
-  return path === 'weight' || path === 'temperature' ? series(record, path) : [];
+const KINDS_OF = new Map<string, DetailKind>(DETAILS.map(({ path, kind }) => [path, kind]));
+
+/** Of what kind the value of a detail is, by its path: of one that is not known of all records as it is asked for. */
+export function kindOfDetail(path: string): DetailKind {
+  const known = KINDS_OF.get(path);
+  if (known) return known;
+  if (askedList(emptyRecord(), path)) return 'list';
+  const { which, codes } = readMeasuredAsk(path);
+  if (codes.length > 1) return 'list';
+  return which === 'day of' ? 'date' : 'quantity';
 }
+
+/** What a detail is called, by its path. */
+export const labelOfDetail = (path: string): string =>
+  LABELS.get(path) ?? path.charAt(0).toUpperCase() + path.slice(1);
+
+/** The measurements behind a detail that asks for one of a series, oldest first; none for other details. */
+export function seriesOf(record: CaseRecord, path: string, today: CalendarDate): Measurement[] {
+  if (KINDS_OF.has(path) && !MEASURED_PATHS.has(path)) return [];
+  const ask = readMeasuredAsk(path);
+  return ask.codes.length === 1 ? seriesAsked(record, ask.codes[0]!, ask, today) : [];
+}
+
+/** Details known of all records that are one of a series. */
+const MEASURED_PATHS = new Set(['weight', 'temperature']);
 
 /** Every detail the record can answer, in the order of `DETAILS`, then what else it holds. */
 export function detailsOf(record: CaseRecord, today: CalendarDate): Detail[] {

@@ -24,7 +24,7 @@ export type {
   RemovedItem,
 } from './record';
 export { changedList, plainItem, putBack } from './changedList';
-export { DETAILS, detailsOf, lookUp, seriesOf } from './details';
+export { DETAILS, detailsOf, kindOfDetail, labelOfDetail, lookUp, seriesOf } from './details';
 export type { Detail, DetailPath } from './details';
 export { CORRECTABLE, correctedRecord, saidBySource, writtenDetail } from './correctedRecord';
 export { isDay, readBack, readDetail } from './readDetail';
@@ -34,8 +34,25 @@ export { emptyItem, formOf, measuredIn, readItem } from './writtenItem';
 export type { ItemFault, ItemForm, WrittenItem } from './writtenItem';
 export { itemInWords } from './itemInWords';
 export { newSince } from './newSince';
-export type { Since } from './newSince';
+export type { Since } from './since';
+export { pathOfAsk, readMeasuredAsk, WHICH, type MeasuredAsk, type Which } from './measuredAsk';
+export { recordTable } from './recordTable';
 export { careDue } from './careDue';
 export { courseInWords, type Course } from './courseInWords';
 export { detailsInText } from './detailsInText';
 export type { DetailsInText } from './detailsInText';
+export { READS_IN_WORDS, recordLine, type LinePart } from './recordLine';
+export {
+  isOld,
+  readsAs,
+  recordByRules,
+  RecordRulesSchema,
+  USUAL_RULES,
+  usualOf,
+  type CareRule,
+  type RecordRules,
+  type Span,
+  type UsualRule,
+} from './recordRules';
+export { formOfRules, NEW_ROWS, readRules, readSpan, spanInWords } from './rulesForm';
+export type { CareRow, OldRow, RulesFault, RulesForm, UsualRow } from './rulesForm';

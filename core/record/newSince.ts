@@ -1,14 +1,8 @@
 import type { CalendarDate } from '#core/calendar';
 import { HISTORY_LIST_IDS } from './history';
 import { itemsOf, type CaseRecord, type HistoryItem, type Measurement } from './record';
+import type { Since } from './since';
 import type { WrittenItem } from './writtenItem';
-
-/** A moment: as an instant (ISO 8601, UTC), and as a record tells moments, by its day and the minute of that day (0 to 1439). */
-export interface Since {
-  at: string;
-  day: CalendarDate;
-  minute: number;
-}
 
 const isAfter = (date: CalendarDate | null | undefined, { day }: Since): boolean => !!date && date > day;
 
@@ -46,7 +40,7 @@ export function newSince(record: CaseRecord, since: Since): WrittenItem[] {
       .filter((one) => isWrittenAfter(one, since) || isAfter(one.since, since) || isAfter(one.until, since))
       .map((item) => ({ list: 'medicines', item }) as const),
     ...record.problems
-      .filter((one) => isWrittenAfter(one, since) || isAfter(one.since, since))
+      .filter((one) => isWrittenAfter(one, since) || isAfter(one.since, since) || isAfter(one.until, since))
       .map((item) => ({ list: 'problems', item }) as const),
     ...HISTORY_LIST_IDS.flatMap((list) =>
       (itemsOf(record, list) as HistoryItem[])

@@ -61,8 +61,14 @@ describe('what is worked out of a record', () => {
       '-20 g',
     ],
     [
-      'two units are not held against each other',
+      'two units of one thing are held against each other in the later one',
       record({ measurements: [weight(500, '2027-03-01'), weight(0.6, '2027-03-02', { unit: 'kg' })] }),
+      'weight change',
+      '0.1 kg',
+    ],
+    [
+      'of two units of different things nothing is reckoned',
+      record({ measurements: [weight(500, '2027-03-01'), weight(0.6, '2027-03-02', { unit: 'l' })] }),
       'weight change',
       null,
     ],
@@ -149,8 +155,8 @@ describe('what is worked out of a record', () => {
 
   test('only what is measured again and again is a series, oldest first', () => {
     const from = record({ measurements: [weight(2, '2027-03-02'), weight(1, '2027-03-01')] });
-    expect(seriesOf(from, 'weight').map(({ value }) => value)).toEqual([1, 2]);
-    expect(seriesOf(from, 'name')).toEqual([]);
+    expect(seriesOf(from, 'weight', TODAY).map(({ value }) => value)).toEqual([1, 2]);
+    expect(seriesOf(from, 'name', TODAY)).toEqual([]);
   });
 });
 

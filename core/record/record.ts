@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { CalendarDateSchema } from '#core/calendar';
 import { HISTORY_LIST_IDS, historyItem, type HistoryListId } from './history';
+import type { Since } from './since';
 import { ValueSchema } from './value';
 
 const text = z.string().max(2000);
@@ -161,7 +162,10 @@ export const CaseRecordSchema = z.object({
   removed: z.array(RemovedItemSchema).max(500).optional(),
 });
 
-export type CaseRecord = z.infer<typeof CaseRecordSchema>;
+export type CaseRecord = z.infer<typeof CaseRecordSchema> & {
+  /** When the writer's last note about it was written: put there by the page that is written on, never stored. */
+  lastNote?: Since;
+};
 export type RecordDetail = z.infer<typeof RecordDetailSchema>;
 export type Measurement = z.infer<typeof MeasurementSchema>;
 export type Medicine = z.infer<typeof MedicineSchema>;

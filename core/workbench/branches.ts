@@ -2,7 +2,7 @@ import { addDays, type CalendarDate } from '#core/calendar';
 import type { Answer, Answers } from '#core/draft';
 import type { Condition, EntryContent, Field } from '#core/entry';
 import { PERSONS } from '#core/language';
-import { DETAILS } from '#core/record';
+import { kindOfDetail } from '#core/record';
 
 /** A source of numbers from 0 up to 1, such as `Math.random`; given, so that a sample can be had again. */
 export type Random = () => number;
@@ -76,7 +76,7 @@ function detailsFor(
     asOf: today,
   });
   const asked = (fits: 'number' | 'string') => limits.filter((limit) => typeof limit === fits);
-  switch (DETAILS.find((detail) => detail.path === path)?.kind) {
+  switch (kindOfDetail(path)) {
     case 'quantity': {
       const sample = known({ kind: 'quantity', value: 400, unit: path === 'days in care' ? 'days' : 'g' });
       return [sample, ...detailsLike(sample, asked('number'))];

@@ -15,12 +15,20 @@ import { oneUndoable, restoreFor, undoable } from './undoable';
 function changesInWords({
   wastebasketDays: days,
   kinds,
+  records,
 }: Partial<TeamSettings>): [subject: string, detail: string][] {
   const words: [string, string][] = [];
   if (days !== undefined)
     words.push(['The wastebasket is emptied', days === null ? 'never' : `after ${days} days`]);
   if (kinds !== undefined)
     words.push(['Kinds of work', kinds === null ? 'all' : kinds.map(({ work }) => work).join(', ')]);
+  if (records !== undefined)
+    words.push([
+      'Rules for records',
+      records === null
+        ? 'the usual'
+        : records.care.map(({ label }) => label).join(', ') || 'nothing is due by rule',
+    ]);
   return words;
 }
 

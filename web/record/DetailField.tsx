@@ -1,9 +1,8 @@
-import { DETAILS, isDay, readBack } from '#core/record';
+import { labelOfDetail, isDay, readBack } from '#core/record';
 import { LANGUAGES, languageName } from '#core/language';
 import { writtenToday } from '#client/clock';
 import { ActingSelect, SelectField, TextField } from '../ui';
 
-const LABELS = new Map<string, string>(DETAILS.map(({ path, label }) => [path, label]));
 
 /** Details of which there are only a few. */
 const CHOICES: Partial<Record<string, readonly (readonly [string, string])[]>> = {
@@ -24,7 +23,7 @@ interface Props {
 
 /** A detail of a record, to be written: words, a day in shorthand that is read back, or one of a few. */
 export function DetailField({ path, label, value, error, change, settle }: Props) {
-  const named = label ?? LABELS.get(path) ?? path;
+  const named = label ?? labelOfDetail(path);
   const choices = CHOICES[path];
   const back = readBack(path, value, writtenToday());
   if (!choices)

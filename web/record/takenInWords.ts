@@ -1,8 +1,7 @@
-import { DETAILS } from '#core/record';
+import { labelOfDetail } from '#core/record';
 
-const LABELS = new Map<string, string>(DETAILS.map(({ path, label }) => [path, label]));
 const inList = (paths: readonly string[]) =>
-  new Intl.ListFormat('en-GB').format(paths.map((path) => LABELS.get(path) ?? path));
+  new Intl.ListFormat('en-GB').format(paths.map((path) => labelOfDetail(path)));
 
 /** What became of details that were on the clipboard, by their paths. */
 export interface TakenDetails {

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 
-/** A key that is live on this screen: its name as `KeyboardEvent.key`, and what it does in words. */
+/** A key that is live on this screen: its name as `KeyboardEvent.key`, or "Alt + C"; and what it does in words. */
 export interface LiveKey {
   key: string;
   does: string;
@@ -28,18 +28,27 @@ export function useLiveKeys(keys: LiveKey[]): void {
   });
 }
 
+/** What a live key is called: with Alt a letter goes by its place on the keyboard. Null for what is none. */
+function nameOf(event: KeyboardEvent): string | null {
+  if (event.ctrlKey || event.metaKey || event.isComposing) return null;
+  if (event.altKey) {
+    const [, letter] = /^Key([A-Z])$/.exec(event.code) ?? [];
+    return letter && !event.shiftKey && !event.getModifierState('AltGraph') ? `Alt + ${letter}` : null;
+  }
+  // With Shift a key is another, which somebody may have chosen for wording; of a character it is a part.
+  return event.shiftKey && event.key.length > 1 ? null : event.key;
+}
+
 /** Hears the live keys; mounted once, by the shell. */
 export function useKeyListener(): void {
   useEffect(() => {
     const hear = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || event.isComposing) return;
-      // With Shift a key is another, which somebody may have chosen for wording; of a character it is a part.
-      if (event.shiftKey && event.key.length > 1) return;
+      const pressed = nameOf(event);
       const target = event.target as HTMLElement | null;
       const writing = target?.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target?.tagName ?? '');
       // A key that writes a character is live only where nothing is being written.
-      if (writing && event.key.length === 1) return;
-      const found = liveKeys().find(({ key }) => key === event.key);
+      if (writing && pressed?.length === 1) return;
+      const found = liveKeys().find(({ key }) => key === pressed);
       if (!found) return;
       event.preventDefault();
       found.run();

@@ -1,13 +1,12 @@
 import { STEPS, type AmountRef, type DayRef, type Field } from '#core/entry';
-import { DETAILS } from '#core/record';
+import { kindOfDetail } from '#core/record';
 import { SelectField } from '../../ui';
 
-const kindOf = (field: Field) =>
-  field.kind === 'detail' ? DETAILS.find(({ path }) => path === field.path)?.kind : field.kind;
+const kindOf = (field: Field): string => (field.kind === 'detail' ? kindOfDetail(field.path) : field.kind);
 
 /** True for a field that may hold a day, or a number; of what is worked out that is known only later. */
-export const holdsDay = (field: Field) => ['date', 'computed'].includes(kindOf(field) ?? '');
-export const holdsNumber = (field: Field) => ['number', 'quantity', 'computed'].includes(kindOf(field) ?? '');
+export const holdsDay = (field: Field) => ['date', 'computed'].includes(kindOf(field));
+export const holdsNumber = (field: Field) => ['number', 'quantity', 'computed'].includes(kindOf(field));
 
 /** A day: today, or another field's. */
 export function DaySelect({

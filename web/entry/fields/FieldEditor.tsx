@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { NEVER_ASKED, type Field, type FieldUses, asKind } from '#core/entry';
-import { DETAILS } from '#core/record';
+import { labelOfDetail } from '#core/record';
 import { ActingSelect, Button, SortableRow, TextField, Tick } from '../../ui';
 import { FieldSettings } from './FieldSettings';
 
@@ -75,7 +75,7 @@ function usesInWords({ blanks, elsewhere }: FieldUses): string {
 }
 
 function saidOf(field: Field): string {
-  if (field.kind === 'detail') return DETAILS.find(({ path }) => path === field.path)?.label ?? field.path;
+  if (field.kind === 'detail') return labelOfDetail(field.path);
   return field.kind === 'writer' ? field.detail : field.question;
 }
 

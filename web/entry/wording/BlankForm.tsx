@@ -2,7 +2,7 @@ import { useEditorState, type Editor } from '@tiptap/react';
 import { DATE_FORMS } from '#core/calendar';
 import type { Field } from '#core/entry';
 import { PERSON_FORMS } from '#core/language';
-import { DETAILS } from '#core/record';
+import { kindOfDetail } from '#core/record';
 import type { BlankForm as Form } from '#core/passage';
 import { currentBlank } from '../../editor';
 
@@ -54,7 +54,7 @@ const FOR_LISTS: Form[] = ['as-is', 'capital', 'lines', 'bullets', 'table', 'plu
 
 /** The forms that make sense for what a field of the record holds. */
 function formsForDetail(path: string): Form[] {
-  switch (DETAILS.find((detail) => detail.path === path)?.kind) {
+  switch (kindOfDetail(path)) {
     case 'date':
       return FOR_DATES;
     case 'quantity':

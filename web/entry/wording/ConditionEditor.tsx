@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import { DAY_WORDS, MEASURE_WORDS, MEASURES, type Condition, type Field, type Measure } from '#core/entry';
 import { pickablesOf } from '#core/fill';
-import { DETAILS } from '#core/record';
+import { kindOfDetail } from '#core/record';
 import { Button } from '../../ui';
 
 type Group = Extract<Condition, { of: Condition[] }>;
@@ -9,7 +9,7 @@ type Simple = Exclude<Condition, Group>;
 type Test = Simple['test'];
 
 const kindOf = (field: Field): string =>
-  field.kind === 'detail' ? (DETAILS.find(({ path }) => path === field.path)?.kind ?? 'text') : field.kind;
+  field.kind === 'detail' ? kindOfDetail(field.path) : field.kind;
 
 const ANSWERED: [Test, string][] = [
   ['answered', 'is answered'],

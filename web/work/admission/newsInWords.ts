@@ -1,8 +1,7 @@
 import type { TakenCase } from '#contracts';
-import { DETAILS, HISTORY_LISTS, isHistoryList, valueInWords, type RecordList } from '#core/record';
+import { labelOfDetail, HISTORY_LISTS, isHistoryList, valueInWords, type RecordList } from '#core/record';
 import { itemInWords } from '../../record';
 
-const LABELS = new Map<string, string>(DETAILS.map(({ path, label }) => [path, label]));
 
 const NOUNS: Record<string, readonly [string, string]> = {
   measurements: ['measurement', 'measurements'],
@@ -29,7 +28,7 @@ export function newsInWords({ added, changed, details, kept, withdrawn, full }: 
   });
   const of = details.map(({ path, was, now }) => {
     const before = was ? `, was ${valueInWords(was, navigator.language)}` : '';
-    return `${LABELS.get(path) ?? path}: ${valueInWords(now, navigator.language)}${before}.`;
+    return `${labelOfDetail(path)}: ${valueInWords(now, navigator.language)}${before}.`;
   });
   const all = [
     ...(counts.length > 0 ? [`Added: ${counts.join(', ')}.`] : []),

@@ -1,0 +1,97 @@
+import { agoInWords, daysBetween, type CalendarDate } from '#core/calendar';
+import { careDue } from './careDue';
+import { lookUp } from './details';
+import { seriesOfCode } from './measuredAsk';
+import { newSince } from './newSince';
+import type { CaseRecord, Measurement } from './record';
+import { isOld, readsAs, type RecordRules } from './recordRules';
+import { valueInWords } from './value';
+
+/** A piece of the line that a record is folded to. */
+export interface LinePart {
+  words: string;
+  /** `warning` is never told by colour alone: its words say what it is. */
+  tone: 'plain' | 'warning' | 'news';
+}
+
+/** What is known of the record besides, and how it is told. */
+interface Telling {
+  today: CalendarDate;
+  rules: RecordRules;
+  locale: string;
+}
+
+const plain = (words: string): LinePart => ({ words, tone: 'plain' });
+const warning = (words: string): LinePart => ({ words, tone: 'warning' });
+
+/** A sign and a word for a value that is not as usual. */
+export const READS_IN_WORDS = { high: '▲ high', low: '▼ low', abnormal: '! unusual' } as const;
+
+/** What the one is, that the record is about: "seal, female, 5 months". */
+function who(record: CaseRecord, { today, locale }: Telling): LinePart[] {
+  const words = ['species', 'sex', 'age'].flatMap((path) => {
+    const value = lookUp(record, path, today)?.value;
+    return value ? [valueInWords(value, locale)] : [];
+  });
+  return words.length > 0 ? [plain(words.join(', '))] : [];
+}
+
+const speciesOf = (record: CaseRecord, today: CalendarDate): string => {
+  const value = lookUp(record, 'species', today)?.value;
+  return value?.kind === 'text' ? value.text : '';
+};
+
+/** Always told, as usual or not. */
+const ALWAYS = new Set(['weight', 'temperature']);
+
+/** One measurement in the line, with what is odd about it: that it is high or low, or old. */
+function measuredPart(one: Measurement, species: string, { today, rules, locale }: Telling): LinePart | null {
+  const reads = readsAs(one, species, rules);
+  const isStale = isOld(one.code, one.measured, rules, today);
+  if (!ALWAYS.has(one.code) && (!reads || isStale)) return null;
+  const amount = valueInWords({ kind: 'quantity', value: one.value, unit: one.unit }, locale);
+  const words = [
+    `${one.label} ${amount}${reads ? ` ${READS_IN_WORDS[reads]}` : ''}`,
+    daysBetween(one.measured, today) === 0 ? null : agoInWords(one.measured, today),
+  ];
+  return { words: words.filter(Boolean).join(', '), tone: reads || isStale ? 'warning' : 'plain' };
+}
+
+function measured(record: CaseRecord, telling: Telling): LinePart[] {
+  const species = speciesOf(record, telling.today);
+  const codes = [...new Set(record.measurements.map(({ code }) => code))];
+  return codes.flatMap((code) => measuredPart(seriesOfCode(record, code).at(-1)!, species, telling) ?? []);
+}
+
+/** So many names, and how many more there are. */
+function named(names: readonly string[], most: number): string {
+  const more = names.length - most;
+  return names.slice(0, most).join(', ') + (more > 0 ? ` and ${more} more` : '');
+}
+
+function allergies({ allergies: all = [] }: CaseRecord): LinePart[] {
+  const names = all.filter(({ status }) => status === 'active').map(({ label }) => label);
+  return names.length > 0 ? [warning(`Allergic to ${named(names, 3)}`)] : [];
+}
+
+function overdue(record: CaseRecord, { today }: Telling): LinePart[] {
+  const names = careDue(record, today).flatMap(({ state, label }) => (state === 'overdue' ? [label] : []));
+  return names.length > 0 ? [warning(`Overdue: ${named(names, 2)}`)] : [];
+}
+
+function news(record: CaseRecord): LinePart[] {
+  const count = record.lastNote ? newSince(record, record.lastNote).length : 0;
+  return count > 0 ? [{ words: `${count} new since your last leaf`, tone: 'news' }] : [];
+}
+
+/**
+ * What a record comes to in one line, for who writes about it: who it is, the latest weight and temperature, what is not as usual, what
+ * must not be given, what is overdue, what is new.
+ */
+export const recordLine = (record: CaseRecord, telling: Telling): LinePart[] => [
+  ...who(record, telling),
+  ...measured(record, telling),
+  ...allergies(record),
+  ...overdue(record, telling),
+  ...news(record),
+];
