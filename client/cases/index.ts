@@ -1,2 +1,3 @@
 export { withSavedDraft } from './withSavedDraft';
 export { newLeaf } from './newLeaf';
+export { lastNote } from './lastNote';

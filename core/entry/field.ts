@@ -48,7 +48,11 @@ const ChoiceFieldSchema = z.object({
   // Ids of the options that stand there until others are chosen, where the field is not required.
   starting: z.array(id).max(1000).optional(),
 });
-const DetailFieldSchema = z.object({ ...shared, kind: z.literal('detail'), path: z.string().min(1).max(60) });
+const DetailFieldSchema = z.object({
+  ...shared,
+  kind: z.literal('detail'),
+  path: z.string().min(1).max(120),
+});
 
 const DateFieldSchema = z.object({
   ...shared,

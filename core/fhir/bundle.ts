@@ -1,13 +1,6 @@
 import type { Fault } from './fault';
 import { isRead, issuesOf, LeftOut } from './leftOut';
-import {
-  BundleSchema,
-  RESOURCES,
-  type AnyResource,
-  type Reference,
-  type Resource,
-  type ResourceType,
-} from './resources';
+import { BundleSchema, RESOURCES, type Reference, type Resource, type ResourceType } from './resources';
 
 /** A file of a record system: its name, for messages, and what it holds: Bundles, or resources one by one. */
 export interface FhirFile {

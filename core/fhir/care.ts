@@ -50,7 +50,11 @@ function careAsked(reading: Reading, placed: Placed<'ServiceRequest'>): Recurrin
   }
   const done = daysDone(reading, placed, label).sort().at(-1) ?? null;
   const from = dayOf(repeat.boundsPeriod?.start) ?? dayOf(resource.authoredOn);
-  return { label, every: { count: period, step: STEPS[periodUnit] }, done, from, source: 'Care plan' };
+  const isImmunisation = reading
+    .ofType('Immunization')
+    .some((one) => sameWords(wordsFor(one.resource.vaccineCode), label));
+  const every = { count: period, step: STEPS[periodUnit] };
+  return { label, every, done, from, source: 'Care plan', ...(isImmunisation && { isImmunisation }) };
 }
 
 /** Vaccinations that are due, as what forecasts them says: each with its day, and when it was given last. */

@@ -1,5 +1,5 @@
 import type { CalendarDate } from '#core/calendar';
-import { isSame } from '#core/difference';
+import { isSameJson } from './isSameJson';
 import {
   itemsOf,
   LIST_LIMITS,
@@ -34,9 +34,6 @@ export function plainItem<One extends Item>(
   return plain;
 }
 
-const isSameValue = (a: unknown, b: unknown): boolean =>
-  a === b || (typeof a === 'object' && a !== null && b !== null && isSame(a, b));
-
 /** Where it comes from and by what name, and not what it says. */
 const NOT_SAID = ['source', 'key'];
 
@@ -45,7 +42,7 @@ export function isSameItem(a: Item, b: Item): boolean {
   const [left, right] = [plainItem(a), plainItem(b)] as Record<string, unknown>[];
   const keys = new Set([...Object.keys(left!), ...Object.keys(right!)]);
   for (const key of NOT_SAID) keys.delete(key);
-  return [...keys].every((key) => isSameValue(left![key] ?? null, right![key] ?? null));
+  return [...keys].every((key) => isSameJson(left![key], right![key]));
 }
 
 /** Where an item stands in a list of a record; -1 where it does not. */

@@ -1,5 +1,6 @@
 import type { CalendarDate } from '#core/calendar';
 import { DETAILS } from './details';
+import { isSameJson } from './isSameJson';
 import type { CaseRecord, RecordDetail } from './record';
 import type { Value } from './value';
 
@@ -10,11 +11,6 @@ const NOT_WRITTEN = new Set(['age', 'weighed', 'blood pressure']);
 export const CORRECTABLE: readonly string[] = DETAILS.filter(
   ({ path, kind }) => (kind === 'text' || kind === 'date') && !NOT_WRITTEN.has(path),
 ).map(({ path }) => path);
-
-const isEqual = (a: Value, b: Value): boolean =>
-  a.kind === b.kind &&
-  ((a.kind === 'text' && b.kind === 'text' && a.text === b.text) ||
-    (a.kind === 'date' && b.kind === 'date' && a.date === b.date));
 
 /** What a record has written down under a path; null for nothing. */
 export const writtenDetail = ({ details }: CaseRecord, path: string): RecordDetail | null =>
@@ -38,7 +34,7 @@ export function correctedRecord(
   const source = saidBySource(record, path);
   const byHand = (detail: RecordDetail) => detail.byHand === true;
   const first = source ?? (now && !byHand(now) ? now : null);
-  const isBack = value !== null && first !== null && isEqual(first.value, value);
+  const isBack = value !== null && first !== null && isSameJson(first.value, value);
   const next: RecordDetail | null =
     value === null
       ? null

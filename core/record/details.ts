@@ -251,10 +251,33 @@ export function kindOfDetail(path: string): DetailKind {
   const known = KINDS_OF.get(path);
   if (known) return known;
   if (askedList(emptyRecord(), path)) return 'list';
+  if (!isAskedAsMeasured(path)) return 'text';
   const { which, codes } = readMeasuredAsk(path);
   if (codes.length > 1) return 'list';
   return which === 'day of' ? 'date' : 'quantity';
 }
+
+/** Whether a path asks for measurements in so many words, and is no detail that every record may have. */
+export const isAskedAsMeasured = (path: string): boolean => {
+  if (KINDS_OF.has(path) || askedList(emptyRecord(), path)) return false;
+  const { which, within, codes } = readMeasuredAsk(path);
+  return (
+    /^last /.test(path) || which !== 'last' || within !== null || codes.length > 1 || MEASURED_OFTEN.has(path)
+  );
+};
+
+/** Measured so often that its name alone is known to ask for it; what else a record may hold by that name is a detail. */
+const MEASURED_OFTEN = new Set([
+  ...[
+    'heart rate',
+    'breathing rate',
+    'systolic',
+    'diastolic',
+    'oxygen saturation',
+    'height',
+    'body mass index',
+  ],
+]);
 
 /** What a detail is called, by its path. */
 export const labelOfDetail = (path: string): string =>

@@ -24,7 +24,15 @@ export type {
   RemovedItem,
 } from './record';
 export { changedList, plainItem, putBack } from './changedList';
-export { DETAILS, detailsOf, kindOfDetail, labelOfDetail, lookUp, seriesOf } from './details';
+export {
+  DETAILS,
+  detailsOf,
+  isAskedAsMeasured,
+  kindOfDetail,
+  labelOfDetail,
+  lookUp,
+  seriesOf,
+} from './details';
 export type { Detail, DetailPath } from './details';
 export { CORRECTABLE, correctedRecord, saidBySource, writtenDetail } from './correctedRecord';
 export { isDay, readBack, readDetail } from './readDetail';
@@ -41,6 +49,7 @@ export { careDue } from './careDue';
 export { courseInWords, type Course } from './courseInWords';
 export { detailsInText } from './detailsInText';
 export type { DetailsInText } from './detailsInText';
+export { latestMeasured, type LatestMeasured, type Telling } from './latestMeasured';
 export { READS_IN_WORDS, recordLine, type LinePart } from './recordLine';
 export {
   isOld,

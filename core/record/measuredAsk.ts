@@ -43,9 +43,8 @@ export function readMeasuredAsk(path: string): MeasuredAsk {
 
 /** The path that asks this. */
 export function pathOfAsk({ which, codes, within }: MeasuredAsk): string {
-  const before = which === 'last' ? '' : `${which} `;
   const after = within ? ` in ${within.count} ${within.step}` : '';
-  return before + codes.join(', ') + after;
+  return `${which} ${codes.join(', ')}${after}`;
 }
 
 /** Measurements of one code, oldest first. */

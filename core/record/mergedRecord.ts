@@ -1,6 +1,6 @@
 import type { CalendarDate } from '#core/calendar';
-import { isSame } from '#core/difference';
 import { isSameItem, plainItem } from './changedList';
+import { isSameJson } from './isSameJson';
 import {
   itemsOf,
   LIST_LIMITS,
@@ -139,10 +139,10 @@ function mergeDetails(merged: Merged, incoming: readonly RecordDetail[]): void {
     const ofSource = said.findIndex(({ path }) => path === detail.path);
     if (had?.byHand || ofSource >= 0) {
       const others = said.filter(({ path }) => path !== detail.path);
-      const isAgreed = had && isSame(had.value, detail.value);
+      const isAgreed = had && isSameJson(had.value, detail.value);
       merged.record = { ...merged.record, said: isAgreed ? others : [...others, detail] };
       if (isAgreed) merged.record = { ...merged.record, details: details.with(at, detail) };
-    } else if (!had || !isSame(had.value, detail.value)) {
+    } else if (!had || !isSameJson(had.value, detail.value)) {
       merged.record = {
         ...merged.record,
         details: had ? details.with(at, detail) : [...details, detail],

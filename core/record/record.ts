@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CalendarDateSchema } from '#core/calendar';
 import { HISTORY_LIST_IDS, historyItem, type HistoryListId } from './history';
-import type { Since } from './since';
+import { SinceSchema } from './since';
 import { ValueSchema } from './value';
 
 const text = z.string().max(2000);
@@ -155,6 +155,8 @@ export const CaseRecordSchema = z.object({
   problems: z.array(ProblemSchema).max(LIST_LIMITS.problems),
   ...historyLists,
   care: z.array(RecurringCareSchema).max(500).optional(),
+  // When the writer's last note about it was written: put there by the page that is written on, never stored.
+  lastNote: SinceSchema.optional(),
   // By which a source knows whose record it is: "system|value", to know the same one again.
   identifiers: z.array(z.string().max(300)).max(50).optional(),
   // What sources said of details that were corrected or taken away by hand, to be brought back.
@@ -162,10 +164,7 @@ export const CaseRecordSchema = z.object({
   removed: z.array(RemovedItemSchema).max(500).optional(),
 });
 
-export type CaseRecord = z.infer<typeof CaseRecordSchema> & {
-  /** When the writer's last note about it was written: put there by the page that is written on, never stored. */
-  lastNote?: Since;
-};
+export type CaseRecord = z.infer<typeof CaseRecordSchema>;
 export type RecordDetail = z.infer<typeof RecordDetailSchema>;
 export type Measurement = z.infer<typeof MeasurementSchema>;
 export type Medicine = z.infer<typeof MedicineSchema>;

@@ -1,10 +1,9 @@
-import { agoInWords, daysBetween, type CalendarDate } from '#core/calendar';
+import { agoInWords, daysBetween } from '#core/calendar';
 import { careDue } from './careDue';
 import { lookUp } from './details';
-import { seriesOfCode } from './measuredAsk';
+import { latestMeasured, type LatestMeasured, type Telling } from './latestMeasured';
 import { newSince } from './newSince';
-import type { CaseRecord, Measurement } from './record';
-import { isOld, readsAs, type RecordRules } from './recordRules';
+import type { CaseRecord } from './record';
 import { valueInWords } from './value';
 
 /** A piece of the line that a record is folded to. */
@@ -12,13 +11,6 @@ export interface LinePart {
   words: string;
   /** `warning` is never told by colour alone: its words say what it is. */
   tone: 'plain' | 'warning' | 'news';
-}
-
-/** What is known of the record besides, and how it is told. */
-interface Telling {
-  today: CalendarDate;
-  rules: RecordRules;
-  locale: string;
 }
 
 const plain = (words: string): LinePart => ({ words, tone: 'plain' });
@@ -36,32 +28,22 @@ function who(record: CaseRecord, { today, locale }: Telling): LinePart[] {
   return words.length > 0 ? [plain(words.join(', '))] : [];
 }
 
-const speciesOf = (record: CaseRecord, today: CalendarDate): string => {
-  const value = lookUp(record, 'species', today)?.value;
-  return value?.kind === 'text' ? value.text : '';
-};
-
 /** Always told, as usual or not. */
 const ALWAYS = new Set(['weight', 'temperature']);
 
 /** One measurement in the line, with what is odd about it: that it is high or low, or old. */
-function measuredPart(one: Measurement, species: string, { today, rules, locale }: Telling): LinePart | null {
-  const reads = readsAs(one, species, rules);
-  const isStale = isOld(one.code, one.measured, rules, today);
-  if (!ALWAYS.has(one.code) && (!reads || isStale)) return null;
-  const amount = valueInWords({ kind: 'quantity', value: one.value, unit: one.unit }, locale);
+function measuredPart(one: LatestMeasured, { today }: Telling): LinePart | null {
+  if (!ALWAYS.has(one.code) && (!one.reads || one.isOld)) return null;
   const words = [
-    `${one.label} ${amount}${reads ? ` ${READS_IN_WORDS[reads]}` : ''}`,
+    `${one.label} ${one.amount}${one.reads ? ` ${READS_IN_WORDS[one.reads]}` : ''}`,
     daysBetween(one.measured, today) === 0 ? null : agoInWords(one.measured, today),
+    one.isOld ? 'old' : null,
   ];
-  return { words: words.filter(Boolean).join(', '), tone: reads || isStale ? 'warning' : 'plain' };
+  return { words: words.filter(Boolean).join(', '), tone: one.reads || one.isOld ? 'warning' : 'plain' };
 }
 
-function measured(record: CaseRecord, telling: Telling): LinePart[] {
-  const species = speciesOf(record, telling.today);
-  const codes = [...new Set(record.measurements.map(({ code }) => code))];
-  return codes.flatMap((code) => measuredPart(seriesOfCode(record, code).at(-1)!, species, telling) ?? []);
-}
+const measured = (record: CaseRecord, telling: Telling): LinePart[] =>
+  latestMeasured(record, telling).flatMap((one) => measuredPart(one, telling) ?? []);
 
 /** So many names, and how many more there are. */
 function named(names: readonly string[], most: number): string {

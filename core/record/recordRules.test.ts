@@ -179,7 +179,7 @@ test('the line of a record says who, what is measured, what is unusual, what mus
   });
   expect(recordLine(record, { today: TODAY, rules: USUAL_RULES, locale: 'en-GB' })).toEqual([
     { words: 'seal, female, 5 months', tone: 'plain' },
-    { words: 'Weight 9,400 g, 14 days ago', tone: 'warning' },
+    { words: 'Weight 9,400 g, 14 days ago, old', tone: 'warning' },
     { words: 'Temperature 36.8 °C ▼ low', tone: 'warning' },
     { words: 'Allergic to a, b, c and 1 more', tone: 'warning' },
     { words: 'Overdue: Worming', tone: 'warning' },

@@ -156,7 +156,7 @@ export function readsAs(
   rules: RecordRules,
 ): 'high' | 'low' | 'abnormal' | null {
   if (one.reads) return one.reads === 'normal' ? null : one.reads;
-  const usual = usualOf(one, species, rules);
-  if (usual?.high != null && one.value > usual.high) return 'high';
-  return usual?.low != null && one.value < usual.low ? 'low' : null;
+  const { low = null, high = null } = usualOf(one, species, rules) ?? {};
+  if (high !== null && one.value > high) return 'high';
+  return low !== null && one.value < low ? 'low' : null;
 }

@@ -1,8 +1,10 @@
-import type { CalendarDate } from '#core/calendar';
+import { z } from 'zod';
+import { CalendarDateSchema } from '#core/calendar';
 
 /** A moment: as an instant (ISO 8601, UTC), and as a record tells moments, by its day and the minute of that day (0 to 1439). */
-export interface Since {
-  at: string;
-  day: CalendarDate;
-  minute: number;
-}
+export const SinceSchema = z.object({
+  at: z.iso.datetime(),
+  day: CalendarDateSchema,
+  minute: z.number().int().min(0).max(1439),
+});
+export type Since = z.infer<typeof SinceSchema>;

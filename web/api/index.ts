@@ -23,7 +23,6 @@ export {
   useRevisions,
   houseWordsQuery,
   useAllowedDetails,
-  useCase,
   useOwnUses,
   useNotes,
   preferencesQuery,
@@ -43,3 +42,4 @@ export { useIsOfTeam, usePersonalFinder } from './usePersonalFinder';
 export { useReach } from './useReach';
 export { useTerms, useDropTerm, useKeepTerm, useImport } from './useTerms';
 export { useKinds, useTeamSettings } from './useKinds';
+export { useCase, useRecordRules } from './useCase';

@@ -69,13 +69,6 @@ export const useBeginning = () => useQuery({ queryKey: KEYS.beginning, queryFn: 
 
 export const useCases = () => useQuery({ queryKey: KEYS.cases, queryFn: () => call('cases') });
 
-export const useCase = (id: string | null) =>
-  useQuery({
-    queryKey: KEYS.case(id ?? ''),
-    queryFn: () => call('case', { params: { case: id! } }),
-    enabled: id !== null,
-  });
-
 /** What one's own other texts about the person of a draft answered. */
 export const useEarlierUses = (draft: string) =>
   useQuery({

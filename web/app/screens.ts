@@ -140,6 +140,13 @@ export const SCREENS: readonly Screen[] = [
     load: () => import('../people/PeoplePage').then(({ PeoplePage: Component }) => ({ Component })),
   },
   {
+    paths: ['/record-rules'],
+    lookUp: 'Rules for records: care due, usual values',
+    menu: { label: 'Rules for records', for: 'owner' },
+    load: () =>
+      import('../recordRules/RecordRulesPage').then(({ RecordRulesPage: Component }) => ({ Component })),
+  },
+  {
     paths: ['/trail'],
     menu: { label: 'Trail', for: 'owner' },
     load: () => import('../people/TrailPage').then(({ TrailPage: Component }) => ({ Component })),

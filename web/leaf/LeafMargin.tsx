@@ -121,7 +121,7 @@ function Standing(props: LeafMarginProps) {
       {gapsShown && open && leaf.gaps.length > 0 && (
         <GapsPanel editor={editor} gaps={leaf.gaps} close={hideGaps} />
       )}
-      {open && <NewSince one={one} here={keeper.draftId} editor={editor} />}
+      {open && <NewSince one={one} editor={editor} />}
       {open && placing.index && (
         <NewerWording
           editor={editor}

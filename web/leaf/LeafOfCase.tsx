@@ -1,7 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { useParams } from 'react-router';
+import type { Case } from '#contracts';
 import { isSame } from '#core/difference';
 import { call } from '#client/api';
+import { lastNote } from '#client/cases';
 import { useBank, useCase } from '../api';
 import { Figure, useShell } from '../shell';
 import { Failed, Loading } from '../ui';
@@ -31,6 +34,12 @@ function useDraft(caseId: string, id: string | undefined, member: string) {
   });
 }
 
+/** A case as it is written about on a leaf of mine: its record knows when I wrote the one before. */
+function onLeaf(one: Case, draft: string): Case {
+  const before = lastNote(one, draft);
+  return before ? { ...one, record: { ...one.record, lastNote: before } } : one;
+}
+
 /** A case on its leaf: the record at its head, the draft beneath, everything about a line beside it. */
 export function LeafOfCase({ id }: { id: string }) {
   const { draft: draftId } = useParams();
@@ -38,11 +47,13 @@ export function LeafOfCase({ id }: { id: string }) {
   const found = useCase(id);
   const draft = useDraft(id, draftId, member.id);
   const bank = useBank();
+  const one = useMemo(
+    () => found.data && draft.data && onLeaf(found.data, draft.data.draft.id),
+    [found.data, draft.data],
+  );
   // With the bank there, the first cue typed fires; without it the leaf can be written on all the same.
-  if (found.data && draft.data && !bank.isPending) {
-    return (
-      <Leaf key={draft.data.draft.id} one={found.data} draft={draft.data.draft} copy={draft.data.copy} />
-    );
+  if (one && draft.data && !bank.isPending) {
+    return <Leaf key={draft.data.draft.id} one={one} draft={draft.data.draft} copy={draft.data.copy} />;
   }
   const failed = found.isError ? found : draft.isError ? draft : null;
   return (

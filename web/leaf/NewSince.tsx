@@ -2,22 +2,10 @@ import { closeHistory } from '@tiptap/pm/history';
 import type { Editor } from '@tiptap/react';
 import { useState } from 'react';
 import type { Case } from '#contracts';
-import { newSince, type Since } from '#core/record';
-import { calendarToday } from '#client/clock';
+import { newSince } from '#core/record';
 import { dayInWords, itemInWords } from '../record';
 import { Button, Notice } from '../ui';
 import { giveKeys } from '../writing';
-
-/** When my leaf before this one was saved last, where the member is; null where there is none before it. */
-function lastNote({ drafts }: Case, here: string): Since | null {
-  const begun = drafts.find(({ id }) => id === here)?.begunAt;
-  const before = drafts
-    .filter(({ id, begunAt }) => id !== here && begun !== undefined && begunAt < begun)
-    .sort((a, b) => b.begunAt.localeCompare(a.begunAt))[0];
-  if (!before) return null;
-  const at = new Date(before.savedAt);
-  return { at: before.savedAt, day: calendarToday(at), minute: at.getHours() * 60 + at.getMinutes() };
-}
 
 /** Puts words at the caret as if they were typed: one undo takes them back. */
 function putIn(editor: Editor, words: string): void {
@@ -30,9 +18,9 @@ function putIn(editor: Editor, words: string): void {
 }
 
 /** What the record says that it did not say when I wrote my last leaf of this case; each a step from being written. */
-export function NewSince({ one, here, editor }: { one: Case; here: string; editor: Editor }) {
+export function NewSince({ one, editor }: { one: Case; editor: Editor }) {
   const [isHidden, hide] = useState(false);
-  const since = lastNote(one, here);
+  const since = one.record.lastNote;
   const items = since ? newSince(one.record, since) : [];
   if (!since || items.length === 0 || isHidden) return null;
   return (

@@ -3,7 +3,6 @@ import { LANGUAGES, languageName } from '#core/language';
 import { writtenToday } from '#client/clock';
 import { ActingSelect, SelectField, TextField } from '../ui';
 
-
 /** Details of which there are only a few. */
 const CHOICES: Partial<Record<string, readonly (readonly [string, string])[]>> = {
   sex: ['female', 'male', 'unknown'].map((one) => [one, one] as const),

@@ -1,9 +1,9 @@
 import { WRITER_DETAILS, type Field, type NumberField, type YesNoField } from '#core/entry';
-import { DETAILS } from '#core/record';
 import { SelectField, TextField, Tick } from '../../ui';
 import { CalculationSettings } from './CalculationSettings';
 import { OptionsEditor } from './OptionsEditor';
 import { AlternatesSettings } from './AlternatesSettings';
+import { DetailSettings } from './DetailSettings';
 
 interface Props<F extends Field = Field> {
   field: F;
@@ -106,23 +106,6 @@ function TextSettings({ field, change }: Props<Extract<Field, { kind: 'text' }>>
         />
       )}
     </div>
-  );
-}
-
-function DetailSettings({ field, change }: Props<Extract<Field, { kind: 'detail' }>>) {
-  return (
-    <SelectField
-      label="Which detail"
-      value={field.path}
-      onChange={(event) => change({ ...field, path: event.target.value })}
-    >
-      {DETAILS.map(({ path, label }) => (
-        <option key={path} value={path}>
-          {label}
-        </option>
-      ))}
-      {!DETAILS.some(({ path }) => path === field.path) && <option value={field.path}>{field.path}</option>}
-    </SelectField>
   );
 }
 

@@ -8,8 +8,7 @@ type Group = Extract<Condition, { of: Condition[] }>;
 type Simple = Exclude<Condition, Group>;
 type Test = Simple['test'];
 
-const kindOf = (field: Field): string =>
-  field.kind === 'detail' ? kindOfDetail(field.path) : field.kind;
+const kindOf = (field: Field): string => (field.kind === 'detail' ? kindOfDetail(field.path) : field.kind);
 
 const ANSWERED: [Test, string][] = [
   ['answered', 'is answered'],

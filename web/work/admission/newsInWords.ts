@@ -2,7 +2,6 @@ import type { TakenCase } from '#contracts';
 import { labelOfDetail, HISTORY_LISTS, isHistoryList, valueInWords, type RecordList } from '#core/record';
 import { itemInWords } from '../../record';
 
-
 const NOUNS: Record<string, readonly [string, string]> = {
   measurements: ['measurement', 'measurements'],
   medicines: ['medicine', 'medicines'],

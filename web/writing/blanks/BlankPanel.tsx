@@ -87,7 +87,13 @@ function FromRecord({
   const given = placement?.answers[field.id];
   const isByHand = given?.kind === 'detail' && given.source === BY_HAND;
   if (given?.kind === 'detail' && !isByHand)
-    return <Source source={given.source} asOf={given.asOf} ages={given.value.kind === 'quantity'} />;
+    return (
+      <Source
+        source={given.source}
+        asOf={given.asOf}
+        ages={given.value.kind === 'quantity' ? field.path : null}
+      />
+    );
   const detail = lookUp(record, field.path, calendarToday());
   if (!detail) return <p className="mt-1 text-[13px] text-soft">The record does not say. Type it here.</p>;
   const back = () => {

@@ -1,20 +1,21 @@
-import { agoInWords, dateInWords, daysBetween, type CalendarDate } from '#core/calendar';
+import { agoInWords, dateInWords, type CalendarDate } from '#core/calendar';
+import { isOld, readMeasuredAsk } from '#core/record';
 import { calendarToday } from '#client/clock';
-
-/** What was measured longer ago than this many days says so in the warning colour. */
-const OLD_AFTER_DAYS = 7;
+import { useRecordRules } from '../../api';
 
 interface Props {
   source: string;
   asOf: CalendarDate | null;
-  /** True for what was measured and may have changed since; a name or a day of admission does not age. */
-  ages: boolean;
+  /** By which path of the record it was asked, where it was measured and may have changed since; a name or a day of admission does not age. */
+  ages: string | null;
 }
 
-/** Where a detail of the record came from and how old it is. */
+/** Where a detail of the record came from and how old it is; older than the team calls fresh, that too. */
 export function Source({ source, asOf, ages }: Props) {
+  const rules = useRecordRules();
   const today = calendarToday();
-  const old = ages && asOf !== null && daysBetween(asOf, today) > OLD_AFTER_DAYS;
+  const old =
+    ages !== null && asOf !== null && isOld(readMeasuredAsk(ages).codes[0] ?? '', asOf, rules, today);
   return (
     <span className="text-[12.5px] text-soft">
       {source}
@@ -24,6 +25,7 @@ export function Source({ source, asOf, ages }: Props) {
           title={dateInWords(asOf, 'long', navigator.language)}
         >
           , {agoInWords(asOf, today)}
+          {old && ': old'}
         </span>
       )}
     </span>

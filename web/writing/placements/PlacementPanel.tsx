@@ -28,7 +28,11 @@ function Answered({ field, placement, step }: { field: Field; placement: Placeme
           {given?.kind === 'detail' && (
             <>
               {' '}
-              <Source source={given.source} asOf={given.asOf} ages={given.value.kind === 'quantity'} />
+              <Source
+                source={given.source}
+                asOf={given.asOf}
+                ages={field.kind === 'detail' && given.value.kind === 'quantity' ? field.path : null}
+              />
             </>
           )}
         </span>
