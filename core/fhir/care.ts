@@ -84,5 +84,5 @@ export function readCare(reading: Reading): void {
     ...reading.ofType('ServiceRequest').flatMap((placed) => careAsked(reading, placed) ?? []),
     ...reading.ofType('ImmunizationRecommendation').flatMap((placed) => vaccinationsDue(reading, placed)),
   ];
-  if (care.length > 0) reading.record.care = care;
+  if (care.length > 0) reading.record.care = care.slice(0, 500);
 }

@@ -1,4 +1,12 @@
-import type { CaseRecord, RecordDetail, Value } from '#core/record';
+import { cutTo } from '#core/language';
+import {
+  itemsOf,
+  LIST_LIMITS,
+  RECORD_LISTS,
+  type CaseRecord,
+  type RecordDetail,
+  type Value,
+} from '#core/record';
 import { follow, ofType, takingApart, type FhirFile, type Placed, type TakenApart } from './bundle';
 import { readCare } from './care';
 import type { Fault } from './fault';
@@ -23,7 +31,7 @@ export type FhirReading = { ok: true; read: ReadCase[]; remarks: string[] } | { 
 
 const ANIMAL = 'http://hl7.org/fhir/StructureDefinition/patient-animal';
 
-const text = (words: string): Value => ({ kind: 'text', text: words });
+const text = (words: string): Value => ({ kind: 'text', text: cutTo(words, 2000) });
 const asText = (words: string | null | undefined) => (words ? text(words) : null);
 
 function dateValue(written: string): Value {
@@ -97,6 +105,23 @@ function readEncounters(reading: Reading): RecordDetail[] {
   return latest ? readEncounter(reading, latest) : [];
 }
 
+/** Of more items than a record holds the newest, and how many were left out. */
+function keepNewest({ record, leaving }: Reading): void {
+  for (const list of RECORD_LISTS) {
+    const items = itemsOf(record, list);
+    const most = LIST_LIMITS[list];
+    if (items.length <= most) continue;
+    const day = (at: number) => {
+      const item = items[at]!;
+      return ('measured' in item ? item.measured : item.since) ?? '';
+    };
+    const newest = [...items.keys()].sort((a, b) => day(b).localeCompare(day(a)) || a - b).slice(0, most);
+    const kept = new Set(newest);
+    Object.assign(record, { [list]: items.filter((_, at) => kept.has(at)) });
+    for (let left = items.length - most; left > 0; left--) leaving(list)('too-many');
+  }
+}
+
 /** One patient's record: everything that is about them. */
 function readOne(reading: Reading, patient: Placed<'Patient'>): ReadCase {
   const stamp = reading.taken.stamps.get(patient.bundle) ?? patient.resource.meta?.lastUpdated;
@@ -108,6 +133,7 @@ function readOne(reading: Reading, patient: Placed<'Patient'>): ReadCase {
     for (const placed of reading.ofType(type)) readMedicine(reading, placed);
   readHistory(reading);
   readCare(reading);
+  keepNewest(reading);
   const identifiers = identifiersOf(patient.resource);
   if (identifiers.length > 0) record.identifiers = identifiers.slice(0, 50);
   const words = (path: string) => {

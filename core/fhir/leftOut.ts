@@ -12,6 +12,7 @@ const WHY = {
   'someone-else': 'about a patient who is not in these files',
   nobody: 'without a patient, and these files hold several',
   older: 'older versions',
+  'too-many': 'since a record holds no more of them; the newest were taken',
 } as const;
 /** Why something of a record was not taken. */
 export type WhyLeftOut = keyof typeof WHY;

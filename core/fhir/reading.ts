@@ -30,9 +30,10 @@ export class Reading {
   }
 
   /** Counts a resource of a type that is not taken. */
-  leaving(type: string): (why: WhyLeftOut) => void {
-    return (why) => this.leftOut.add(type, why);
-  }
+  readonly leaving =
+    (type: string) =>
+    (why: WhyLeftOut): void =>
+      this.leftOut.add(type, why);
 
   /** Notes that a resource was entered in error: what came of it earlier is taken back. */
   withdraw(placed: Placed): void {

@@ -144,7 +144,7 @@ describe('lists of a record', () => {
         recordedDate: '2024-02-03',
         reaction: [{ manifestation: [words('hives')], severity: 'moderate' }],
       },
-      'Penicillin: hives, moderate; high risk, 3 February 2024',
+      'Penicillin: hives, moderate; high risk, since 3 February 2024',
     ],
     [
       'allergies',
@@ -197,7 +197,7 @@ describe('lists of a record', () => {
         period: { start: '2026-11-16' },
         activity: [{ detail: { description: 'weigh daily' } }],
       },
-      'Feeding up: weigh daily, 16 November 2026',
+      'Feeding up: weigh daily, since 16 November 2026',
     ],
     [
       'goals',
@@ -209,7 +209,7 @@ describe('lists of a record', () => {
         startDate: '2026-11-16',
         target: [{ dueDate: '2026-12-01' }],
       },
-      'Weighs 600 g, 16 November 2026 to 1 December 2026',
+      'Weighs 600 g, since 16 November 2026, until 1 December 2026',
     ],
     [
       'requests',
@@ -358,6 +358,19 @@ describe('what is left out is told by kind and number', () => {
   ])('%s', (_what, resources, remarks) => {
     expect(read(...resources).remarks).toEqual(remarks);
   });
+});
+
+test('of more than a record holds the newest are taken, and the rest is told', () => {
+  const many = Array.from({ length: 1002 }, (_, at) => ({
+    ...{ resourceType: 'MedicationRequest', status: 'active', subject: about },
+    ...{ medicationCodeableConcept: words(`m${at}`), authoredOn: at === 500 ? '2020-01-01' : '2026-01-01' },
+  }));
+  const { record, remarks } = read(...many);
+  expect(record.medicines).toHaveLength(1000);
+  expect(record.medicines.map(({ name }) => name)).not.toContain('m500');
+  expect(remarks).toEqual([
+    'Left out: 2 medicines, since a record holds no more of them; the newest were taken.',
+  ]);
 });
 
 describe('several patients', () => {

@@ -291,8 +291,6 @@ export const RESOURCES = {
 export type ResourceType = keyof typeof RESOURCES;
 /** A resource of a type that is read. */
 export type Resource<T extends ResourceType> = z.infer<(typeof RESOURCES)[T]>;
-/** A resource of any type that is read. */
-export type AnyResource = { [T in ResourceType]: Resource<T> }[ResourceType];
 export type Concept = z.infer<typeof concept>;
 export type Reference = z.infer<typeof reference>;
 export type Quantity = z.infer<typeof quantity>;

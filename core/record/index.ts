@@ -4,12 +4,13 @@ export {
   CaseRecordSchema,
   emptyRecord,
   itemsOf,
+  LIST_LIMITS,
   ListChangeSchema,
   RECORD_LISTS,
   RemovedItemSchema,
 } from './record';
-export { HISTORY_LIST_IDS, HISTORY_LISTS, isHistoryList, stateInWords, type HistoryListId } from './history';
-export { mergedRecord, type Incoming, type Merged } from './mergedRecord';
+export { HISTORY_LIST_IDS, HISTORY_LISTS, isHistoryList, type HistoryListId } from './history';
+export { mergedRecord, type Merged } from './mergedRecord';
 export type {
   CaseRecord,
   HistoryItem,
@@ -22,6 +23,7 @@ export type {
   RecordList,
   RecurringCare,
   RemovedItem,
+  WrittenItem,
 } from './record';
 export { changedList, plainItem, putBack } from './changedList';
 export {
@@ -38,8 +40,8 @@ export { CORRECTABLE, correctedRecord, saidBySource, writtenDetail } from './cor
 export { isDay, readBack, readDetail } from './readDetail';
 export type { Written } from './readDetail';
 export { isUnlike, readAmount } from './amount';
-export { emptyItem, formOf, measuredIn, readItem } from './writtenItem';
-export type { ItemFault, ItemForm, WrittenItem } from './writtenItem';
+export { emptyItem, formOf, inParts, measuredIn, readItem } from './writtenItem';
+export type { ItemFault, ItemForm } from './writtenItem';
 export { itemInWords } from './itemInWords';
 export { newSince } from './newSince';
 export type { Since } from './since';
@@ -49,7 +51,7 @@ export { careDue } from './careDue';
 export { courseInWords, type Course } from './courseInWords';
 export { detailsInText } from './detailsInText';
 export type { DetailsInText } from './detailsInText';
-export { latestMeasured, type LatestMeasured, type Telling } from './latestMeasured';
+export { latestMeasured } from './latestMeasured';
 export { READS_IN_WORDS, recordLine, type LinePart } from './recordLine';
 export {
   isOld,
@@ -57,11 +59,8 @@ export {
   recordByRules,
   RecordRulesSchema,
   USUAL_RULES,
-  usualOf,
   type CareRule,
   type RecordRules,
-  type Span,
-  type UsualRule,
 } from './recordRules';
 export { formOfRules, NEW_ROWS, readRules, readSpan, spanInWords } from './rulesForm';
 export type { CareRow, OldRow, RulesFault, RulesForm, UsualRow } from './rulesForm';

@@ -1,8 +1,7 @@
 import { dateInWords, type CalendarDate } from '#core/calendar';
-import { isHistoryList, stateInWords } from './history';
-import type { HistoryItem, Measurement, Medicine, Problem, RecordItem } from './record';
+import { HISTORY_LISTS, isHistoryList, stateInWords } from './history';
+import type { HistoryItem, Measurement, Medicine, Problem, RecordItem, WrittenItem } from './record';
 import { valueInWords } from './value';
-import type { WrittenItem } from './writtenItem';
 
 type Day = (date: CalendarDate | null | undefined) => string | null;
 type Parts = readonly (string | null | undefined | false)[];
@@ -27,10 +26,22 @@ const ofProblem = ({ label, status, since }: Problem, day: Day): Parts => [
 /** States that go without saying: what is told of something that happened is that it did. */
 const UNSAID = new Set<HistoryItem['status']>(['active', 'over', 'none']);
 
+/** The days of an item: what goes on is told by its beginning, "since 3 March 2026". */
+function daysOf(
+  list: string,
+  { status, since, until }: Pick<HistoryItem, 'status' | 'since' | 'until'>,
+  day: Day,
+) {
+  if (!since) return null;
+  const isLasting = isHistoryList(list) && HISTORY_LISTS[list].happens === 'lasts';
+  if (isLasting && status === 'active') return `since ${day(since)}${until ? `, until ${day(until)}` : ''}`;
+  return until && until !== since ? `${day(since)} to ${day(until)}` : day(since);
+}
+
 const ofHistory = (list: string, { label, note, status, since, until }: HistoryItem, day: Day): Parts => [
   note ? `${label}: ${note}` : label,
   isHistoryList(list) && !UNSAID.has(status) && stateInWords(list, status),
-  since && (until && until !== since ? `${day(since)} to ${day(until)}` : day(since)),
+  daysOf(list, { status, since, until }, day),
 ];
 
 function partsOf(list: string, item: RecordItem, locale: string): Parts {

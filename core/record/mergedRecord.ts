@@ -10,8 +10,8 @@ import {
   type RecordItem,
   type RecordList,
   type RemovedItem,
+  type WrittenItem,
 } from './record';
-import type { WrittenItem } from './writtenItem';
 
 /** What a source tells of anew, against what a record had. */
 export interface Merged {

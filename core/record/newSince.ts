@@ -1,8 +1,7 @@
 import type { CalendarDate } from '#core/calendar';
 import { HISTORY_LIST_IDS } from './history';
-import { itemsOf, type CaseRecord, type HistoryItem, type Measurement } from './record';
+import { itemsOf, type CaseRecord, type HistoryItem, type Measurement, type WrittenItem } from './record';
 import type { Since } from './since';
-import type { WrittenItem } from './writtenItem';
 
 const isAfter = (date: CalendarDate | null | undefined, { day }: Since): boolean => !!date && date > day;
 

@@ -181,3 +181,12 @@ export function emptyRecord(): CaseRecord {
 
 /** The items of a list of a record, in the order it has them. */
 export const itemsOf = (record: CaseRecord, list: RecordList): readonly RecordItem[] => record[list] ?? [];
+
+type Items = { measurements: Measurement; medicines: Medicine; problems: Problem } & Record<
+  HistoryListId,
+  HistoryItem
+>;
+/** An item as it was written, and the list it belongs to. */
+export type WrittenItem<List extends RecordList = RecordList> = {
+  [Each in List]: { list: Each; item: Items[Each] };
+}[List];

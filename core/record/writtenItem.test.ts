@@ -26,6 +26,45 @@ test.each([
 });
 
 test.each([
+  [{ what: 'weight', amount: '412 g 16 nov' }, 412, '2026-11-16'],
+  [{ what: 'weight 412 g 16 nov' }, 412, '2026-11-16'],
+  [{ what: 'weight 0.4 kg -2' }, 0.4, '2026-11-25'],
+  [{ what: 'weight 412 g' }, 412, '2026-11-27'],
+  [{ what: 'weight', amount: '412 16/11/2026' }, 412, '2026-11-16'],
+])('in one line: %j', (form, value, measured) => {
+  expect(measuring(form)).toMatchObject({ item: { item: { code: 'weight', value, measured } } });
+});
+
+test('a name that holds a number, and an amount that ends in no day, stay what they are', () => {
+  expect(measuring({ what: 'T4 level', amount: '5 g' })).toMatchObject({
+    item: { item: { label: 'T4 level', value: 5 } },
+  });
+  expect(measuring({ what: 'weight', amount: '412 g or so' })).toMatchObject({
+    faults: [{ field: 'amount', code: 'no-amount' }],
+  });
+});
+
+test.each(['allergies', 'immunisations', 'procedures', 'goals', 'stays'] as const)(
+  'an item of %s comes back from its form as it was',
+  (list) => {
+    const form = { ...emptyItem(list, written), what: 'Seen', note: 'well', since: '16 nov' };
+    const read = readItem(list, form, { had: null, record, written });
+    if (!('item' in read)) throw new Error(JSON.stringify(read));
+    expect(read.item.item).toMatchObject({ label: 'Seen', note: 'well', since: '2026-11-16' });
+    expect(readItem(list, formOf(read.item, written), { had: null, record, written })).toEqual(read);
+  },
+);
+
+test('what was done was not done tomorrow, and what is planned may be', () => {
+  const form = { ...emptyItem('immunisations', written), what: 'Distemper', since: '30 nov 2026' };
+  const of = { had: null, record, written };
+  expect(readItem('immunisations', form, of)).toEqual({ faults: [{ field: 'since', code: 'day-ahead' }] });
+  expect(readItem('immunisations', { ...form, status: 'planned' }, of)).toMatchObject({
+    item: { item: { status: 'planned', since: '2026-11-30' } },
+  });
+});
+
+test.each([
   [{ what: '', amount: '5 g' }, 'what', 'empty'],
   [{ what: 'Weight', amount: 'heavy' }, 'amount', 'no-amount'],
   [{ what: 'Temperature', amount: '36' }, 'amount', 'no-unit'],

@@ -2,8 +2,8 @@ import { dateInWords, readDate, type CalendarDate } from '#core/calendar';
 import { converted } from '#core/units';
 import { isUnlike, readAmount } from './amount';
 import { valueInWords } from './value';
-import { HISTORY_LISTS, isHistoryList, type HistoryListId } from './history';
-import type { CaseRecord, HistoryItem, Measurement, Medicine, Problem, RecordList } from './record';
+import { HISTORY_LISTS, isHistoryList } from './history';
+import type { CaseRecord, HistoryItem, Measurement, RecordList, WrittenItem } from './record';
 import type { Written } from './readDetail';
 
 /** What a person wrote of an item of a record, by what is asked for. */
@@ -28,15 +28,6 @@ export interface ItemFault {
   field: keyof ItemForm;
   code: 'empty' | 'no-amount' | 'no-unit' | 'no-day' | 'day-ahead';
 }
-
-type Items = { measurements: Measurement; medicines: Medicine; problems: Problem } & Record<
-  HistoryListId,
-  HistoryItem
->;
-/** An item as it was written, and the list it belongs to. */
-export type WrittenItem<List extends RecordList = RecordList> = {
-  [Each in List]: { list: Each; item: Items[Each] };
-}[List];
 
 /** What is always measured in something, and asked for by wordings by its name. */
 const KNOWN = [
@@ -142,13 +133,36 @@ function keptOf(had: Measurement | null, unit: string, day: CalendarDate) {
   };
 }
 
+/** An amount with the day behind it, "412 g 16 nov", in its two parts; as it is where its end reads as no day. */
+function withDayApart(form: ItemForm, { today, language }: Written): ItemForm {
+  const words = form.amount.trim().split(/\s+/);
+  for (let at = 1; at < words.length; at++) {
+    const [amount, since] = [words.slice(0, at).join(' '), words.slice(at).join(' ')];
+    if (
+      /\d/.test(since) &&
+      /[\p{L}/.-]/u.test(since) &&
+      readAmount(amount, '', language) &&
+      readDate(since, today, language)
+    )
+      return { ...form, amount, since };
+  }
+  return form;
+}
+
+/** A measurement in one line, "weight 412 g 16 nov", in its parts; as it is where it was typed in parts, or reads as no more than a name. */
+export function inParts(form: ItemForm, written: Written): ItemForm {
+  const [, what, amount] = (form.amount.trim() === '' && /^(\D+?)\s+(\d.*)$/u.exec(form.what.trim())) || [];
+  return withDayApart(what && amount ? { ...form, what, amount } : form, written);
+}
+
 /** A measurement as it was written. */
 function readMeasurement(
-  form: ItemForm,
+  typed: ItemForm,
   had: Measurement | null,
   record: CaseRecord,
   written: Written,
 ): ReadItem {
+  const form = inParts(typed, written);
   const measure = measureOf(record, form.what);
   const other = lastOf(record, measure.code, had);
   const { amount, faults: ofAmount } = amountOf(form, other ?? had ?? undefined, written.language);

@@ -1,5 +1,5 @@
 import type { Transaction } from '@tiptap/pm/state';
-import { EditorContent } from '@tiptap/react';
+import { EditorContent, type Editor } from '@tiptap/react';
 import { useEffect, useState } from 'react';
 import type { Case, Draft } from '#contracts';
 import { isEmptyPassage } from '#core/passage';
@@ -23,8 +23,9 @@ import {
 import { LeafHead } from './LeafHead';
 import { useAnotherLeaf } from './LeavesOfCase';
 import { LeafMargin } from './LeafMargin';
-import type { LocalCopy } from '#client/drafts';
+import type { DraftKeeper, LocalCopy } from '#client/drafts';
 import { leafActions } from './leafActions';
+import type { NoteDownload } from './noteDownload';
 import { useLeafActions } from './useLeafActions';
 
 interface Props {
@@ -32,10 +33,28 @@ interface Props {
   draft: Draft;
   /** What this computer kept of the draft and the server never got; null when there is nothing. */
   copy: LocalCopy | null;
+  /** Ways to take the finished text away that this kind of work has besides. */
+  downloads: readonly NoteDownload[];
+}
+
+/** Opens the text for writing, with the keys at its end, unless it is finished; and sends what this computer kept of an earlier time. */
+function useWritable(editor: Editor, keeper: DraftKeeper, copy: LocalCopy | null, open: boolean): void {
+  useEffect(() => {
+    keeper.readFrom(() => documentOf(editor));
+    // What this computer kept of an earlier time is sent as soon as the page is open.
+    if (copy) keeper.changed();
+  }, [editor, copy, keeper]);
+  useEffect(() => {
+    editor.setEditable(open, false);
+    if (open) {
+      editor.commands.setTextSelection(editor.state.doc.content.size);
+      giveKeys(editor.view);
+    }
+  }, [editor, open]);
 }
 
 /** A draft open for writing or finished, with its margin. */
-export function Leaf({ one, draft, copy }: Props) {
+export function Leaf({ one, draft, copy, downloads }: Props) {
   const { member } = useShell();
   const { keeper, keeping } = useKeeping(draft, member.id, copy);
   const [said, say] = useState<string | null>(null);
@@ -55,18 +74,7 @@ export function Leaf({ one, draft, copy }: Props) {
   const [gapsShown, showGaps] = useState(false);
   const open = finishing.state === 'open';
 
-  useEffect(() => {
-    keeper.readFrom(() => documentOf(editor));
-    // What this computer kept of an earlier time is sent as soon as the page is open.
-    if (copy) keeper.changed();
-  }, [editor, copy, keeper]);
-  useEffect(() => {
-    editor.setEditable(open, false);
-    if (open) {
-      editor.commands.setTextSelection(editor.state.doc.content.size);
-      giveKeys(editor.view);
-    }
-  }, [editor, open]);
+  useWritable(editor, keeper, copy, open);
 
   const keepWords = () => {
     syncSelection(editor.view);
@@ -106,6 +114,7 @@ export function Leaf({ one, draft, copy }: Props) {
   const margin = (
     <LeafMargin
       {...{
+        downloads,
         one,
         member,
         editor,

@@ -43,9 +43,11 @@ import {
 } from '../writing';
 import type { DraftKeeper, Keeping } from '#client/drafts';
 import { NewSince } from './NewSince';
+import type { NoteDownload } from './noteDownload';
 import type { useOffering } from '../offers';
 
 export interface LeafMarginProps {
+  downloads: readonly NoteDownload[];
   one: Case;
   member: Member;
   editor: Editor;
@@ -94,6 +96,26 @@ function AskedFor({ one, editor, placing, offering, keeper, slip, closeSlip, say
   }
 }
 
+/** What can be done with the finished text, with what this kind of work has besides. */
+function Finished({ one, member, editor, keeper, finishing, downloads }: LeafMarginProps) {
+  const document = documentOf(editor);
+  const title = one.number ? `${one.title} ${one.number}` : one.title;
+  const passage = finishedPassage(document);
+  const language = languageOf(document) ?? 'en-GB';
+  const writtenAt = one.drafts.find(({ id }) => id === keeper.draftId)?.savedAt ?? new Date().toISOString();
+  const note = { title: one.title, passage, language, writtenAt, author: member.name, record: one.record };
+  return (
+    <FinishedPanel
+      draft={keeper.draftId}
+      files={filesAlong(document)}
+      {...{ passage, language, title }}
+      more={downloads.map(({ label, save }) => ({ label, save: () => save(note, title) }))}
+      reopen={() => finishing.reopen.mutate()}
+      reopening={finishing.reopen.isPending}
+    />
+  );
+}
+
 /** What stands in the margin whatever line the caret is on: saving, gaps, newer wordings, finishing. */
 function Standing(props: LeafMarginProps) {
   const { one, member, editor, leaf, placing, keeper, keeping, finishing, said, say, gapsShown, hideGaps } =
@@ -129,17 +151,7 @@ function Standing(props: LeafMarginProps) {
           renew={(id, wording, before) => placing.host.renew(editor, id, wording, before)}
         />
       )}
-      {!open && (
-        <FinishedPanel
-          draft={keeper.draftId}
-          files={filesAlong(documentOf(editor))}
-          passage={finishedPassage(documentOf(editor))}
-          language={languageOf(documentOf(editor)) ?? 'en-GB'}
-          title={one.number ? `${one.title} ${one.number}` : one.title}
-          reopen={() => finishing.reopen.mutate()}
-          reopening={finishing.reopen.isPending}
-        />
-      )}
+      {!open && <Finished {...props} />}
     </div>
   );
 }

@@ -9,6 +9,7 @@ import { useBank, useCase } from '../api';
 import { Figure, useShell } from '../shell';
 import { Failed, Loading } from '../ui';
 import { Leaf } from './Leaf';
+import type { NoteDownload } from './noteDownload';
 import { dropCopy, readCopy } from '#client/drafts';
 
 /**
@@ -40,8 +41,10 @@ function onLeaf(one: Case, draft: string): Case {
   return before ? { ...one, record: { ...one.record, lastNote: before } } : one;
 }
 
+const NONE: readonly NoteDownload[] = [];
+
 /** A case on its leaf: the record at its head, the draft beneath, everything about a line beside it. */
-export function LeafOfCase({ id }: { id: string }) {
+export function LeafOfCase({ id, downloads = NONE }: { id: string; downloads?: readonly NoteDownload[] }) {
   const { draft: draftId } = useParams();
   const { member } = useShell();
   const found = useCase(id);
@@ -53,7 +56,15 @@ export function LeafOfCase({ id }: { id: string }) {
   );
   // With the bank there, the first cue typed fires; without it the leaf can be written on all the same.
   if (one && draft.data && !bank.isPending) {
-    return <Leaf key={draft.data.draft.id} one={one} draft={draft.data.draft} copy={draft.data.copy} />;
+    return (
+      <Leaf
+        key={draft.data.draft.id}
+        one={one}
+        draft={draft.data.draft}
+        copy={draft.data.copy}
+        downloads={downloads}
+      />
+    );
   }
   const failed = found.isError ? found : draft.isError ? draft : null;
   return (

@@ -2,6 +2,7 @@ import { useId, useState } from 'react';
 import {
   emptyItem,
   formOf,
+  inParts,
   HISTORY_LISTS,
   isHistoryList,
   measuredIn,
@@ -97,8 +98,10 @@ function Fields({ list, record, form, put, faultOf }: FieldsProps) {
       {...more}
     />
   );
-  const day = (field: 'since' | 'until', label: string) =>
-    line(field, label, { placeholder: 'such as 4 mar, or -2 for two days ago', hint: readBack(form[field]) });
+  // Typed in one line, the day is read from there.
+  const inOne = list === 'measurements' ? inParts(form, writtenToday()) : form;
+  const day = (field: 'since' | 'until', label: string, hint = readBack(form[field])) =>
+    line(field, label, { placeholder: 'such as 4 mar, or -2 for two days ago', hint });
   if (list === 'measurements')
     return (
       <>
@@ -108,8 +111,8 @@ function Fields({ list, record, form, put, faultOf }: FieldsProps) {
             <option key={code} value={label} />
           ))}
         </datalist>
-        {line('amount', 'Amount', { placeholder: 'such as 512 g' })}
-        {day('since', 'Measured on')}
+        {line('amount', 'Amount', { placeholder: 'such as 512 g, or 512 g 16 nov' })}
+        {day('since', 'Measured on', inOne.since === form.since ? undefined : readBack(inOne.since))}
       </>
     );
   return (

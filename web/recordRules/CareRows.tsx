@@ -1,6 +1,6 @@
 import { NEW_ROWS, type CareRow } from '#core/record';
 import { TextField, Tick } from '../ui';
-import type { FaultOf } from './RecordRulesPage';
+import type { FaultOf } from './faultOf';
 import { RuleList } from './RuleList';
 
 type TextKey = Exclude<keyof CareRow, 'isImmunisation'>;

@@ -1,6 +1,6 @@
 import { NEW_ROWS, type OldRow, type RulesForm } from '#core/record';
 import { TextField } from '../ui';
-import type { FaultOf } from './RecordRulesPage';
+import type { FaultOf } from './faultOf';
 import { RuleList } from './RuleList';
 
 interface Props {

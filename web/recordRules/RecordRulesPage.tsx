@@ -13,11 +13,9 @@ import { KEYS, queryClient, useTeamSettings } from '../api';
 import { Figure, useLiveKeys, useShell } from '../shell';
 import { Button, Failed, Key, Loading, Notice } from '../ui';
 import { CareRows } from './CareRows';
+import type { FaultOf } from './faultOf';
 import { OldRows } from './OldRows';
 import { UsualRows } from './UsualRows';
-
-/** What is wrong with a field, once it was tried to save. */
-export type FaultOf = (list: RulesFault['list'], row: number, field: string) => string | undefined;
 
 /** The rules as they are typed over, and saving them. */
 function useRulesForm(rules: RecordRules) {

@@ -1,6 +1,6 @@
 import { NEW_ROWS, type UsualRow } from '#core/record';
 import { TextField } from '../ui';
-import type { FaultOf } from './RecordRulesPage';
+import type { FaultOf } from './faultOf';
 import { RuleList } from './RuleList';
 
 const FIELDS: readonly [field: keyof UsualRow, label: string, example: string][] = [

@@ -14,11 +14,14 @@ interface Shown {
   arrivals: readonly Arrival[];
 }
 
-const onLeaf = () => import('../leaf/LeafOfCase').then(({ LeafOfCase }) => LeafOfCase);
+const onLeaf = () => import('../leaf').then(({ LeafOfCase }) => LeafOfCase);
 
 /** How each kind of work is shown: a kind that is forgotten does not compile. */
 export const SHOWN: Record<KindId, Shown> = {
-  admission: { load: onLeaf, arrivals: [bundleArrival] },
+  admission: {
+    load: () => import('./admission/AdmissionLeaf').then(({ AdmissionLeaf }) => AdmissionLeaf),
+    arrivals: [bundleArrival],
+  },
   feedback: { load: onLeaf, arrivals: [] },
   transcript: { load: onLeaf, arrivals: [] },
   reply: { load: onLeaf, arrivals: [] },

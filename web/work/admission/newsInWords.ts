@@ -1,5 +1,5 @@
 import type { TakenCase } from '#contracts';
-import { labelOfDetail, HISTORY_LISTS, isHistoryList, valueInWords, type RecordList } from '#core/record';
+import { labelOfDetail, HISTORY_LISTS, isHistoryList, valueInWords } from '#core/record';
 import { itemInWords } from '../../record';
 
 const NOUNS: Record<string, readonly [string, string]> = {

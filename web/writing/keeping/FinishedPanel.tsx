@@ -16,6 +16,8 @@ interface Props {
   /** The language of the text, as a BCP 47 tag. */
   language: string;
   title: string;
+  /** Ways to take it away besides those that every text has. */
+  more: readonly { label: string; save: () => Promise<void> }[];
   reopen: () => void;
   reopening: boolean;
 }
@@ -28,7 +30,7 @@ function namedTexts(passage: Passage): { name: string; passage: Passage }[] {
 }
 
 /** What can be done with a finished text: take it where it is needed, or open it again. */
-export function FinishedPanel({ draft, files, passage, language, title, reopen, reopening }: Props) {
+export function FinishedPanel({ draft, files, passage, language, title, more, reopen, reopening }: Props) {
   const [said, setSaid] = useState<{ words: string; failed: boolean } | null>(null);
   const attempt = (words: string, work: Promise<void>) => {
     work.then(
@@ -56,9 +58,12 @@ export function FinishedPanel({ draft, files, passage, language, title, reopen, 
         <Menu
           align="start"
           trigger={<Button>Download</Button>}
-          items={DOWNLOADS.map(({ label, save }) => ({
+          items={[
+            ...DOWNLOADS.map(({ label, save }) => ({ label, save: () => save(passage, title, language) })),
+            ...more,
+          ].map(({ label, save }) => ({
             label,
-            onSelect: () => attempt(`Downloaded: ${label}.`, save(passage, title, language)),
+            onSelect: () => attempt(`Downloaded: ${label}.`, save()),
           }))}
         />
         <Button onClick={reopen} disabled={reopening}>

@@ -1,0 +1,2 @@
+export { LeafOfCase } from './LeafOfCase';
+export type { NoteDownload } from './noteDownload';
