@@ -1,4 +1,4 @@
-import { draftOf, expect, expectAccessible, openCase, test, words } from './test';
+import { draftOf, expect, expectAccessible, openCase, pressKeys, test, words } from './test';
 
 test('a leaf begun with nothing asked, and a case begun by hand, by keyboard alone; a colleague has it too', async ({
   signedIn,
@@ -43,7 +43,7 @@ test('a leaf begun with nothing asked, and a case begun by hand, by keyboard alo
   await form.getByRole('textbox', { name: 'Date of birth' }).press('Enter');
   await expect(draftOf(page)).toBeFocused();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Moth, hedgehog');
-  await expect(page.getByRole('region', { name: 'Record' })).toContainText('Age');
+  await expect(page.getByRole('region', { name: 'Record' })).toContainText(/\d (weeks|months|years)/);
 
   const odile = await signedIn('Odile Brandt');
   await odile.getByRole('link', { name: /^Moth, hedgehog/ }).click();
@@ -179,7 +179,7 @@ test('a weight written into the record by keys: doubted, corrected, followed by 
   await hers.getByRole('button', { name: /^Correct lungworm/ }).press('Enter');
   await problems.getByRole('button', { name: /^Take out lungworm/ }).press('Enter');
   await expect(problems.getByRole('list', { name: 'Taken out' })).toContainText('lungworm');
-  await hers.getByRole('combobox', { name: 'Where it stands' }).selectOption('over');
+  await hers.getByRole('combobox', { name: 'State' }).selectOption('resolved');
   await hers.getByRole('button', { name: 'Correct it' }).press('Enter');
   await expect(hers.getByText(/Somebody changed this meanwhile/)).toBeVisible();
 });
@@ -256,5 +256,7 @@ test('details come from the clipboard in one step, into a new case and into a re
   await expect(correcting.getByRole('textbox', { name: 'Ward' })).toHaveValue('pen 9');
   // It is in the record, for everyone it is given to.
   await page.reload();
+  await expect(draftOf(page)).toBeFocused();
+  await pressKeys(page, ['Alt+c']);
   await expect(page.getByRole('region', { name: 'Record', exact: true })).toContainText('pen 9');
 });

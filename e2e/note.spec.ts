@@ -10,10 +10,16 @@ test('a ward note, from the desk to the finished text, by keyboard alone', async
   await page.getByRole('link', { name: /Bramble/ }).focus();
   await press('Enter');
   await expect(draftOf(page)).toBeFocused();
-  const record = page.getByRole('region', { name: 'Record' });
+  const record = page.getByRole('region', { name: 'Record', exact: true });
+  // Folded it says what matters, and opens by a key while the caret stays.
+  await expect(record).toContainText(/hedgehog, female, .+Overdue: /);
+  await press('Alt+c');
   await expect(record).toContainText('Levamisole');
   await expect(record).toContainText('512 g');
   await expect(record.getByRole('table', { name: 'Weights over time' })).toBeAttached();
+  await expect(draftOf(page)).toBeFocused();
+  await press('Alt+c');
+  await expect(record.getByRole('table')).toHaveCount(0);
 
   // A cue: the wording stands at once, details answered, the caret on the first gap.
   await keyboard.type('Seen at noon. ,adm');

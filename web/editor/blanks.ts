@@ -34,10 +34,14 @@ export function fieldOf(doc: EditorNode, { placement, field }: BlankAttrs): Fiel
   return placed?.fields.find(({ id }) => id === field) ?? null;
 }
 
-/** Whether a person is asked for a blank's answer: what is worked out, or goes by turns, comes by itself. */
+/**
+ * Whether a person is asked for a blank's answer. What is worked out, or goes by turns, comes by itself; and where the record may say
+ * something and says nothing, nothing is missing: that is stepped onto with the arrows or the mouse.
+ */
 export function isAsked(doc: EditorNode, attrs: BlankAttrs): boolean {
-  const kind = fieldOf(doc, attrs)?.kind;
-  return kind !== 'computed' && kind !== 'alternates';
+  const field = fieldOf(doc, attrs);
+  if (field?.kind === 'detail') return field.required;
+  return field?.kind !== 'computed' && field?.kind !== 'alternates';
 }
 
 /** From where to where a placement's words and blanks reach; null when none of it is left. */
