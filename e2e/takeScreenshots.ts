@@ -56,12 +56,7 @@ async function write(page: Page, url: string): Promise<void> {
   await type(' It was left to rest in the dark.');
   await page.getByRole('textbox', { name: 'Why you change it' }).fill('Arrivals at night too');
   await pressKeys(page, ['F9']);
-  const history = page.getByRole('region', { name: 'History' });
-  await history.getByText('Arrivals at night too').waitFor();
-  await history.getByRole('button', { name: /^Now/ }).click();
-  await history.getByRole('insertion').first().waitFor();
-  await history.evaluate((element) => element.scrollIntoView({ block: 'end' }));
-  await shoot('history');
+  await page.getByRole('region', { name: 'History' }).getByText('Arrivals at night too').waitFor();
   await page.goto(`${url}/bank`);
   await page.getByLabel('A new collection').fill('Letters to finders');
   await pressKeys(page, ['Enter']);
@@ -87,6 +82,13 @@ async function write(page: Page, url: string): Promise<void> {
 async function offers(page: Page, url: string): Promise<void> {
   await page.getByRole('link', { name: /Dune/ }).click();
   await draftOf(page).waitFor();
+  await pressKeys(page, ['Alt+c']);
+  await page
+    .getByRole('region', { name: 'Record', exact: true })
+    .getByRole('table')
+    .waitFor({ state: 'attached' });
+  await page.screenshot({ path: path.join(OUT, 'record.png') });
+  await pressKeys(page, ['Alt+c']);
   await page.keyboard.type('Gave ketamine 5');
   await page.getByRole('region', { name: 'Offers' }).waitFor();
   await pressKeys(page, ['Alt+j']);

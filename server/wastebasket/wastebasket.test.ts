@@ -304,6 +304,12 @@ test('a glossary goes with its terms and comes back with them, for who made it a
   expect(await find(imke)).toBeUndefined();
 });
 
+const RULE = {
+  ...{ label: 'Worming', every: { count: 3, step: 'months' }, from: null, to: null },
+  ...{ sex: '', species: '', problem: '', doneBy: [], isImmunisation: false },
+};
+const RECORDS = { care: [], oldAfterDays: 7, old: [], usual: [] };
+
 describe('what is set for the team', () => {
   const kinds = [{ kind: 'reply', work: 'Letters', caseName: 'Letter' }];
 
@@ -321,11 +327,26 @@ describe('what is set for the team', () => {
     await imke.put('/api/settings').send({ kinds: null }).expect(200);
   });
 
+  test('rules for records are for owners to set, and for all to read', async () => {
+    const records = { ...RECORDS, care: [RULE] };
+    await odile.put('/api/settings').send({ records }).expect(403);
+    await imke.put('/api/settings').send({ records }).expect(200);
+    expect((await odile.get('/api/settings')).body).toMatchObject({ records });
+    const all = { about: null, by: null, from: null, until: null, before: null };
+    const { lines } = (await imke.post('/api/trail').send(all)).body as { lines: TrailLine[] };
+    expect(lines[0]).toMatchObject({ subject: 'Rules for records', detail: 'Worming' });
+  });
+
   test.each([
     ['no kind at all', { kinds: [] }],
     ['a kind that is none', { kinds: [{ ...kinds[0], kind: 'cooking' }] }],
     ['a name of spaces', { kinds: [{ ...kinds[0], work: ' ' }] }],
     ['something that is not set', { colour: 'green' }],
+    [
+      'a rule that comes round never',
+      { records: { ...RECORDS, care: [{ ...RULE, every: { count: 0, step: 'days' } }] } },
+    ],
+    ['values that are never old', { records: { ...RECORDS, oldAfterDays: 0 } }],
   ])('%s is refused, and nothing is changed', async (_what, body) => {
     const before = (await imke.get('/api/settings')).body as unknown;
     await imke.put('/api/settings').send(body).expect(422);

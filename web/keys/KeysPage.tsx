@@ -25,6 +25,7 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
       ['Alt + J', 'Takes the first offer; Alt with K, L, ; and U, I, O, P, N takes the others'],
       ['Alt + Down', 'Goes into the list of offers: Up, Down, then Enter takes one, Escape leaves'],
       ['Alt + M', 'Keeps the selected words, or the word before the caret, in a glossary'],
+      ['Alt + C', 'Opens the record at the head of the leaf, and folds it'],
       ['Alt + B', 'Goes to the margin; Escape comes back'],
       ['Alt + R', 'Switches collections and glossaries in and out of reach, by typing'],
       ['Alt + Shift + Up, Down', 'Moves the paragraph; numbers and references follow'],

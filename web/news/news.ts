@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 12,
+    day: '2026-11-28',
+    title: 'Records from record systems; the record in one line',
+    words:
+      'Files of a record system (FHIR R4) bring allergies, immunisations, reports and more; the same patient again is brought up to date. The record is one line at the head of a leaf: Alt + C opens it. Wordings ask for the highest, lowest, mean or change of anything measured. Owners set what is due, usual and old. A finished note is downloaded for a record system.',
+    at: { label: 'Rules for records', to: '/record-rules' },
+  },
+  {
     number: 11,
     day: '2026-11-27',
     title: 'Several texts on a leaf; files with an entry; other details to sign with',
