@@ -59,7 +59,7 @@ class Taking {
   private *bundle(value: unknown, place: string): Generator<void> {
     const bundle = this.bundles++;
     const read = BundleSchema.safeParse(value);
-    if (!read.success) return void this.faults.push(...issuesOf(read.error, `${place}, Bundle`));
+    if (!read.success) return void this.faults.push(...issuesOf(read.error, value, `${place}, Bundle`));
     if (read.data.timestamp) this.stamps.set(bundle, read.data.timestamp);
     for (const [at, { fullUrl, resource }] of read.data.entry.entries()) {
       const within = `${place}, Bundle.entry[${at}].resource`;
@@ -74,7 +74,7 @@ class Taking {
     if (!isRead(type, RESOURCES)) return this.leftOut.add(type, 'not-read');
     const read = RESOURCES[type].safeParse(value);
     if (read.success) this.all.push({ ...where, resource: read.data });
-    else this.faults.push(...issuesOf(read.error, `${where.place} (${type})`));
+    else this.faults.push(...issuesOf(read.error, value, `${where.place} (${type})`));
   }
 }
 

@@ -76,4 +76,25 @@ describe('an HL7 FHIR R4 Bundle', () => {
     ]);
     expect(!reading.ok && reading.faults).toHaveLength(500);
   });
+
+  test('a fault is told in words; those of an older FHIR say which', () => {
+    const reading = readFhir([
+      {
+        name: 'a.json',
+        values: [
+          { resourceType: 'Condition', clinicalStatus: 'active', code: [] },
+          { resourceType: 'Observation', status: 'final' },
+        ],
+      },
+    ]);
+    expect(!reading.ok && reading.faults).toEqual([
+      {
+        place: 'a.json',
+        message: 'this looks like an older FHIR (DSTU2 or STU3): Elderleaf reads R4. Export it as R4',
+      },
+      { place: 'a.json, line 1 (Condition).clinicalStatus', message: 'must be an object, and is a text' },
+      { place: 'a.json, line 1 (Condition).code', message: 'must be an object, and is a list' },
+      { place: 'a.json, line 2 (Observation).code', message: 'must be an object, and is missing' },
+    ]);
+  });
 });

@@ -171,6 +171,16 @@ function onePatientEach(patients: readonly Placed<'Patient'>[]): Map<Placed<'Pat
   return same;
 }
 
+/** Says so where the faults are those of an older FHIR: there a state was a text, and a family name a list. */
+function olderFhir(faults: readonly Fault[]): Fault[] {
+  const sign = faults.find(
+    ({ place, message }) => /clinicalStatus$|family$/.test(place) && /is (a text|a list)$/.test(message),
+  );
+  if (!sign) return [];
+  const message = 'this looks like an older FHIR (DSTU2 or STU3): Elderleaf reads R4. Export it as R4';
+  return [{ place: sign.place.split(',')[0]!, message }];
+}
+
 /** What is about each patient. What is about nobody here is left out and counted: a value never goes to the wrong patient. */
 function byPatient(taken: TakenApart): Map<Placed<'Patient'>, Placed[]> {
   const same = onePatientEach(ofType(taken, 'Patient'));
@@ -198,7 +208,7 @@ function byPatient(taken: TakenApart): Map<Placed<'Patient'>, Placed[]> {
 export function* readingFhir(files: readonly FhirFile[]): Generator<void, FhirReading> {
   const taken = yield* takingApart(files);
   const { faults, leftOut } = taken;
-  if (faults.length > 0) return { ok: false, faults };
+  if (faults.length > 0) return { ok: false, faults: [...olderFhir(faults), ...faults] };
   const own = byPatient(taken);
   if (own.size === 0)
     return {

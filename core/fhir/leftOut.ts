@@ -36,9 +36,30 @@ export class LeftOut {
   }
 }
 
-/** A thing that is wrong with a value, for the place where it is. */
-export const issuesOf = (error: z.ZodError, place: string) =>
-  error.issues.map(({ path, message }) => ({ place: place + dotted(path), message }));
+/** What JSON values are called to people. */
+const KINDS: Record<string, string> = {
+  ...{ string: 'a text', number: 'a number', boolean: 'true or false', object: 'an object', array: 'a list' },
+  ...{ null: 'null', undefined: 'missing' },
+};
+const kindOf = (kind: string): string => KINDS[kind] ?? kind;
+
+/** What is wrong with one value, in words of ours. */
+function inWords(issue: z.core.$ZodIssue, value: unknown): string {
+  if (issue.code !== 'invalid_type') return issue.message;
+  const found = issue.path.reduce<unknown>(
+    (at, key) =>
+      typeof at === 'object' && at !== null ? (at as Record<PropertyKey, unknown>)[key] : undefined,
+    value,
+  );
+  const is = found === null ? 'null' : Array.isArray(found) ? 'array' : typeof found;
+  return found === undefined
+    ? `must be ${kindOf(issue.expected)}, and is missing`
+    : `must be ${kindOf(issue.expected)}, and is ${kindOf(is)}`;
+}
+
+/** What is wrong with a value, each thing with the place where it is. */
+export const issuesOf = (error: z.ZodError, value: unknown, place: string) =>
+  error.issues.map((issue) => ({ place: place + dotted(issue.path), message: inWords(issue, value) }));
 
 const dotted = (path: PropertyKey[]) =>
   path.map((key) => (typeof key === 'number' ? `[${key}]` : `.${String(key)}`)).join('');

@@ -3,7 +3,7 @@ import type { HistoryItem, Measurement } from '#core/record';
 import { nameInPlace, type Reading } from './reading';
 import type { Placed } from './bundle';
 import type { Concept, Observed, Quantity, Resource } from './resources';
-import { codesOf, dayOf, minuteOf, quantityInWords, unitInWords, wordsFor } from './words';
+import { codesOf, dayOf, minuteOf, quantityInWords, unitInWords, withoutNoise, wordsFor } from './words';
 
 /** What is measured, by its code in LOINC (loinc.org), as wordings ask for it. */
 const LOINC: Record<string, string> = {
@@ -72,7 +72,7 @@ const readsOf = ({ interpretation }: Observed): Measurement['reads'] =>
 function numberOf({ valueQuantity: quantity, valueInteger }: Observed) {
   if (valueInteger !== undefined) return { value: valueInteger, unit: '' };
   if (quantity?.value === undefined || quantity.comparator !== undefined) return null;
-  return { value: quantity.value, unit: unitInWords(quantity) };
+  return { value: withoutNoise(quantity.value), unit: unitInWords(quantity) };
 }
 
 const both = (a: string | null, between: string, b: string | null): string | null =>

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { itemInWords, itemsOf, type CaseRecord, type RecordList } from '#core/record';
+import { itemInWords, itemsOf, lookUp, type CaseRecord, type RecordList } from '#core/record';
 import { readFhir, type ReadCase } from '.';
 
 const about = { reference: 'Patient/1' };
@@ -117,6 +117,35 @@ describe('what an observation says', () => {
       },
       { code: 'diastolic', within: 'blood pressure', value: 91, key: 'Observation/bp#1' },
     ]);
+  });
+
+  test('a blood pressure is told upper first, whichever comes first', () => {
+    const part = (code: string, value: number) => ({
+      code: coded(code, code),
+      valueQuantity: { value, unit: 'mm[Hg]' },
+    });
+    const { record } = read(
+      seen({
+        code: coded('85354-9', 'Blood pressure'),
+        component: [part('8462-4', 78), part('8480-6', 117)],
+      }),
+    );
+    expect(lookUp(record, 'blood pressure', '2026-11-16')?.value).toEqual({
+      kind: 'text',
+      text: '117/78 mmHg',
+    });
+  });
+
+  test.each([
+    [43.0968663797, 43.0969],
+    [0.000123456789, 0.000123457],
+    [1234567, 1234567],
+    [123456.78, 123457],
+    [-2.5, -2.5],
+    [0, 0],
+  ])('%d is measured as %d', (value, measured) => {
+    const { record } = read(seen({ valueQuantity: { value, unit: 'kg' } }));
+    expect(record.measurements[0]!.value).toBe(measured);
   });
 
   test('names go by what a code is displayed as, else by text, else by the code', () => {

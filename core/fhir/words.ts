@@ -51,8 +51,6 @@ const UNITS: Record<string, string> = {
   '[oz_av]': 'oz',
   '[in_i]': 'in',
   '[ft_i]': 'ft',
-  '[iU]/L': 'IU/L',
-  '[IU]/L': 'IU/L',
   ug: 'µg',
   '10*3/uL': '10³/µL',
   '10*6/uL': '10⁶/µL',
@@ -64,14 +62,26 @@ const UNITS: Record<string, string> = {
 /** A unit as people write it: UCUM's own signs are put into words, its remarks in braces without the braces. */
 export function unitInWords({ unit, code }: Quantity): string {
   const written = unit || code || '';
-  return UNITS[written] ?? (written.replace(/[{}]/g, '').trim().slice(0, 40) || '');
+  const plain = written.replace(/\[(?:iU|IU)\]/g, 'IU').replace(/[{}]/g, '');
+  return UNITS[written] ?? plain.trim().slice(0, 40);
+}
+
+/** So many digits are measured at the most; what a machine wrote behind them is noise. Whole numbers stay as they are. */
+const DIGITS = 6;
+
+/** A value without what no instrument measures: 43.0968663797 is 43.0969. */
+export function withoutNoise(value: number): number {
+  const before = Math.max(1, Math.floor(Math.log10(Math.abs(value) || 1)) + 1);
+  return Math.abs(value) < 1
+    ? Number(value.toPrecision(DIGITS))
+    : Number(value.toFixed(Math.max(0, DIGITS - before)));
 }
 
 /** An amount in words: "< 5 mg/L"; null without a number. */
 export function quantityInWords(quantity: Quantity | undefined): string | null {
   if (quantity?.value === undefined) return null;
   const { value, comparator } = quantity;
-  return [comparator, figures(value, 'en-GB'), unitInWords(quantity)].filter(Boolean).join(' ');
+  return [comparator, figures(withoutNoise(value), 'en-GB'), unitInWords(quantity)].filter(Boolean).join(' ');
 }
 
 const EVERY: Record<string, string> = {

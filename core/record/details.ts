@@ -290,6 +290,16 @@ export function seriesOf(record: CaseRecord, path: string, today: CalendarDate):
   return ask.codes.length === 1 ? seriesAsked(record, ask.codes[0]!, ask, today) : [];
 }
 
+/**
+ * What is measured where a path asks for the last of it: that grows old. Null for others: the first, the highest or a mean is of its
+ * time, and stays true.
+ */
+export function codeThatAges(path: string): string | null {
+  if (KINDS_OF.has(path) && !MEASURED_PATHS.has(path)) return null;
+  const { which, codes, within } = readMeasuredAsk(path);
+  return which === 'last' && within === null && codes.length === 1 ? codes[0]! : null;
+}
+
 /** Details known of all records that are one of a series. */
 const MEASURED_PATHS = new Set(['weight', 'temperature']);
 

@@ -27,6 +27,7 @@ export type {
 } from './record';
 export { changedList, plainItem, putBack } from './changedList';
 export {
+  codeThatAges,
   DETAILS,
   detailsOf,
   isAskedAsMeasured,

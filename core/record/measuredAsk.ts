@@ -155,7 +155,19 @@ function partsOf(record: CaseRecord, code: string): Measurement[] {
   const [last] = [...parts].sort(
     (a, b) => b.measured.localeCompare(a.measured) || (b.minute ?? 0) - (a.minute ?? 0),
   );
-  return parts.filter(({ measured, minute }) => measured === last!.measured && minute === last!.minute);
+  return inOrder(
+    parts.filter(({ measured, minute }) => measured === last!.measured && minute === last!.minute),
+  );
+}
+
+/** Parts that are told in an order of their own, whatever order they come in: 146/88 is never 88/146. */
+const PART_ORDER = ['systolic', 'diastolic'];
+
+/** The parts of one thing in the order in which they are told. */
+export function inOrder<Part extends { code: string }>(parts: readonly Part[]): Part[] {
+  const place = ({ code }: Part) =>
+    (PART_ORDER.indexOf(code) + PART_ORDER.length + 1) % (PART_ORDER.length + 1);
+  return [...parts].sort((a, b) => place(a) - place(b));
 }
 
 /** Parts as they are written together: "158/91 mmHg". */

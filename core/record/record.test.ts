@@ -1,5 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
-import { careDue, detailsOf, emptyRecord, figures, joinAsProse, lookUp, seriesOf, valueInWords } from '.';
+import {
+  careDue,
+  codeThatAges,
+  detailsOf,
+  emptyRecord,
+  figures,
+  joinAsProse,
+  lookUp,
+  seriesOf,
+  valueInWords,
+} from '.';
 import type { CaseRecord, Measurement, RecurringCare, Value } from '.';
 
 const TODAY = '2027-03-10';
@@ -256,4 +266,18 @@ describe('values in words', () => {
       expect(figures(value, 'en-GB')).toBe(value.toLocaleString('en-GB', { maximumFractionDigits: 10 }));
     expect(figures(2, 'en-GB', 2)).toBe('2.00');
   });
+});
+
+test.each([
+  ['weight', 'weight'],
+  ['temperature', 'temperature'],
+  ['last heart rate', 'heart rate'],
+  ['heart rate', 'heart rate'],
+  ['weight on admission', null],
+  ['first weight', null],
+  ['highest weight in 7 days', null],
+  ['weight, temperature', null],
+  ['days in care', null],
+])('%s grows old as %s does', (path, code) => {
+  expect(codeThatAges(path)).toBe(code);
 });

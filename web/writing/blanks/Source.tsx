@@ -1,12 +1,12 @@
 import { agoInWords, dateInWords, type CalendarDate } from '#core/calendar';
-import { isOld, readMeasuredAsk } from '#core/record';
+import { codeThatAges, isOld } from '#core/record';
 import { calendarToday } from '#client/clock';
 import { useRecordRules } from '../../api';
 
 interface Props {
   source: string;
   asOf: CalendarDate | null;
-  /** By which path of the record it was asked, where it was measured and may have changed since; a name or a day of admission does not age. */
+  /** By which path of the record an amount was asked; null for a name or a day, which do not age. */
   ages: string | null;
 }
 
@@ -14,8 +14,8 @@ interface Props {
 export function Source({ source, asOf, ages }: Props) {
   const rules = useRecordRules();
   const today = calendarToday();
-  const old =
-    ages !== null && asOf !== null && isOld(readMeasuredAsk(ages).codes[0] ?? '', asOf, rules, today);
+  const code = ages === null ? null : codeThatAges(ages);
+  const old = code !== null && asOf !== null && isOld(code, asOf, rules, today);
   return (
     <span className="text-[12.5px] text-soft">
       {source}
