@@ -17,7 +17,10 @@ const STATES: Record<HistoryListId, readonly HistoryItem['status'][]> = {
   stays: ['over'],
 };
 
-const WITH_DAYS = / with days$/;
+const WITH_DAYS = ' with days';
+
+/** What a list is called in a path, whether or not its items are told with their days. */
+const listIn = (path: string): string => (path.endsWith(WITH_DAYS) ? path.slice(0, -WITH_DAYS.length) : path);
 
 /** A list that a path asks for, and whether each item is told with its day. */
 export interface AskedList {
@@ -57,10 +60,10 @@ const OTHERS: Record<string, (record: CaseRecord) => readonly (Medicine | Proble
 
 /** The items that a path asks for; null where it asks for no list. */
 export function askedList(record: CaseRecord, path: string): AskedList | null {
-  const name = path.replace(WITH_DAYS, '');
-  const withDays = WITH_DAYS.test(path);
+  const name = listIn(path);
+  const withDays = path.endsWith(WITH_DAYS);
   if (isHistoryList(name)) return { list: name, items: historyItems(record, name), withDays };
-  const other = OTHERS[name];
+  const other = Object.hasOwn(OTHERS, name) ? OTHERS[name] : undefined;
   return other ? { list: name, items: other(record), withDays } : null;
 }
 
@@ -125,7 +128,7 @@ export function noneKnown(
   path: string,
   language: string,
 ): { words: string; item: HistoryItem } | null {
-  if (path.replace(WITH_DAYS, '') !== 'allergies') return null;
+  if (listIn(path) !== 'allergies') return null;
   const item = record.allergies?.find(({ status }) => status === 'none');
   const words = NONE_KNOWN[new Intl.Locale(language).language];
   return item && words ? { words, item } : null;

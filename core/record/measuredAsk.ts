@@ -28,8 +28,21 @@ export interface MeasuredAsk {
 const FORM =
   /^(?:(last|first|highest|lowest|mean|change in|day of) )?(.+?)(?: in (\d{1,4}) (days|weeks|months))?$/;
 
+// A bank asks by few paths, and fills each of them again and again.
+const known = new Map<string, MeasuredAsk>();
+const MOST_KNOWN = 500;
+
 /** A path as what it asks of measurements. Every path reads as one: whether something of that name was measured, the record says. */
 export function readMeasuredAsk(path: string): MeasuredAsk {
+  let ask = known.get(path);
+  if (!ask) {
+    if (known.size >= MOST_KNOWN) known.clear();
+    known.set(path, (ask = readAsk(path)));
+  }
+  return ask;
+}
+
+function readAsk(path: string): MeasuredAsk {
   const [, which, what = path, count, step] = FORM.exec(path) ?? [];
   return {
     which: (which as Which | undefined) ?? 'last',
