@@ -63,9 +63,7 @@ test('a record is dropped, written about and finished for a record system; a wee
     .poll(() => words(page))
     .toMatch(/Weight 2\.4 kg \(30 November 2026\), a change of 0\.4 kg since admission\./);
   await expect.poll(() => words(page)).toMatch(/New since the last note:\nBody weight 2\.4 kg/);
-  await expect
-    .poll(() => words(page))
-    .toMatch(/Overdue:\nLeptospirosis: overdue since 25 November 2026\n/);
+  await expect.poll(() => words(page)).toMatch(/Overdue:\nLeptospirosis: overdue since 25 November 2026\n/);
   // Dropped once more it says nothing new.
   await page.getByRole('link', { name: 'Desk' }).click();
   await files.setInputFiles(LATER);

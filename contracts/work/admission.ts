@@ -24,6 +24,8 @@ export const TakenCaseSchema = z.object({
   /** What its source says otherwise than before; the first of them. */
   changed: z.array(ListChangeSchema),
   details: z.array(detailChange),
+  /** Care that comes round and is new, or told otherwise: what it is called. */
+  care: z.array(z.string()),
   /** Items that a person wrote otherwise here, and which stay so. */
   kept: z.number().int(),
   /** Items taken out, since their source says they were entered in error. */

@@ -117,6 +117,23 @@ describe('a record brought up to date', () => {
     expect(agreed.record.said).toBeUndefined();
   });
 
+  test('care that is new or told otherwise is told, and goes by its source', () => {
+    const worming = (done: string | null) => ({
+      ...{
+        label: 'Worming',
+        every: { count: 3, step: 'months' as const },
+        done,
+        from: '2026-11-01',
+        source: 'Plan',
+      },
+    });
+    const weighing = { ...worming(null), label: 'Weighing' };
+    const ours = of({ care: [worming(null), weighing] });
+    const { record, care } = merge(ours, of({ care: [worming('2026-11-20')] }));
+    expect([record.care, care]).toEqual([[weighing, worming('2026-11-20')], ['Worming']]);
+    expect(merge(record, of({ care: [worming('2026-11-20')] })).care).toEqual([]);
+  });
+
   test('a detail nobody touched follows its source, and that is told', () => {
     const { record, details } = merge(of({ details: [named('Ash')] }), of({ details: [named('Asher')] }));
     expect(record.details).toEqual([named('Asher')]);

@@ -23,6 +23,8 @@ export interface Merged {
   details: { path: string; was: RecordDetail | null; now: RecordDetail }[];
   /** Items that the source tells of otherwise than a person wrote them here: what was written here stays. */
   kept: { list: RecordList; ours: RecordItem; theirs: RecordItem }[];
+  /** Care that comes round and is new, or told otherwise: what it is called. */
+  care: string[];
   /** Items for which the record has no room. */
   full: number;
 }
@@ -153,6 +155,10 @@ function mergeDetails(merged: Merged, incoming: readonly RecordDetail[]): void {
   if (merged.record.said?.length === 0) delete merged.record.said;
 }
 
+/** Care that a source tells of and a record has not, or has otherwise. */
+const newCare = ({ care: ours = [] }: CaseRecord, { care = [] }: CaseRecord): string[] =>
+  care.filter((one) => !ours.some((other) => isSameJson(one, other))).map(({ label }) => label);
+
 /** Recurring care as the source has it now: nobody writes it by hand. What it does not tell of stays. */
 function mergeCare(record: CaseRecord, { care = [], identifiers = [] }: CaseRecord): CaseRecord {
   const named = new Set(care.map(({ label }) => label.toLowerCase()));
@@ -176,11 +182,12 @@ export function mergedRecord(
   came: Came,
 ): Merged {
   const merged: Merged = {
-    ...{ record: ours, added: [], changed: [], withdrawn: [], details: [], kept: [], full: 0 },
+    ...{ record: ours, added: [], changed: [], withdrawn: [], details: [], kept: [], care: [], full: 0 },
   };
   mergeDetails(merged, theirs.details);
   for (const list of RECORD_LISTS) mergeList(merged, list, itemsOf(theirs, list), came);
   withdraw(merged, new Set(withdrawn), came);
+  merged.care = newCare(merged.record, theirs);
   merged.record = mergeCare(merged.record, theirs);
   return merged;
 }

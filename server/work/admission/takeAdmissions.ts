@@ -41,7 +41,7 @@ function toldOf({
     added: counts,
     changed: changed.slice(0, MOST_TOLD).map(({ list, was, now }) => ({ list, had: was, now }) as ListChange),
     details: details.map(({ path, was, now }) => ({ path, was: was?.value ?? null, now: now.value })),
-    ...{ kept: kept.length, withdrawn: withdrawn.length, full },
+    ...{ kept: kept.length, withdrawn: withdrawn.length, care, full },
   };
 }
 

@@ -7,7 +7,7 @@ const NOTHING: TakenCase = {
     ...{ id: 'a', kind: 'admission', title: 'Ash', number: null, summary: '' },
     ...{ openedAt: '2026-11-24T10:00:00.000Z', closed: false, draft: null, unfinished: 0, finished: 0 },
   },
-  ...{ isNew: false, added: {}, changed: [], details: [], kept: 0, withdrawn: 0, full: 0 },
+  ...{ isNew: false, added: {}, changed: [], details: [], kept: 0, withdrawn: 0, care: [], full: 0 },
 };
 const weight = (value: number) => ({
   ...{ code: 'weight', label: 'Weight', value, unit: 'g', measured: '2026-11-16' },
@@ -21,6 +21,7 @@ test.each<[string, Partial<TakenCase>, string[]]>([
     { added: { measurements: 1, medicines: 2, allergies: 3 } },
     ['Added: 1 measurement, 2 medicines, allergies: 3.'],
   ],
+  ['care', { care: ['Worming', 'Distemper'] }, ['Care that comes round: Worming, Distemper.']],
   [
     'what changed',
     { changed: [{ list: 'measurements', had: weight(412), now: weight(421) }] },

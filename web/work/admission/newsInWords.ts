@@ -19,7 +19,7 @@ const sentences = (count: number, one: string, many: string): string[] =>
   count === 0 ? [] : [count === 1 ? one : `${count.toLocaleString()} ${many}`];
 
 /** What is new in a case that was here before, a sentence each; of one that says the same, that. */
-export function newsInWords({ added, changed, details, kept, withdrawn, full }: TakenCase): string[] {
+export function newsInWords({ added, changed, details, kept, withdrawn, care, full }: TakenCase): string[] {
   const counts = Object.entries(added).map(([list, count = 0]) => counted(list, count));
   const items = changed.map(({ list, had, now }) => {
     const of = list;
@@ -31,6 +31,7 @@ export function newsInWords({ added, changed, details, kept, withdrawn, full }: 
   });
   const all = [
     ...(counts.length > 0 ? [`Added: ${counts.join(', ')}.`] : []),
+    ...(care.length > 0 ? [`Care that comes round: ${care.join(', ')}.`] : []),
     ...of,
     ...items,
     ...sentences(
