@@ -33,6 +33,7 @@ function toldOf({
   details,
   kept,
   withdrawn,
+  care,
   full,
 }: Merged): Omit<TakenCase, 'case' | 'isNew'> {
   const counts: Record<string, number> = {};
@@ -79,14 +80,6 @@ export async function takeAdmission(context: Context, read: ReadCase, member: Me
   }
   const summary = await newAdmission(context, read, member);
   await context.events.tell(member.id, { type: 'case-added', case: summary.id });
-  const nothing = {
-    record: emptyRecord(),
-    added: [],
-    changed: [],
-    details: [],
-    kept: [],
-    withdrawn: [],
-    full: 0,
-  };
+  const nothing = mergedRecord(emptyRecord(), { record: emptyRecord() }, { at: '', on: '' });
   return { case: summary, isNew: true, ...toldOf(nothing) };
 }
