@@ -1,6 +1,6 @@
 import type { CalendarDate } from '#core/calendar';
 import { lookUp } from './details';
-import { inOrder, seriesOfCode } from './measuredAsk';
+import { partsInOrder, seriesOfCode } from './measuredAsk';
 import type { CaseRecord, Measurement } from './record';
 import { isOld, readsAs, usualOf, type RecordRules } from './recordRules';
 import { figures, valueInWords } from './value';
@@ -84,7 +84,7 @@ export function latestMeasured(record: CaseRecord, telling: Telling): LatestMeas
     if (within === undefined) return told(one, species, telling);
     if (wholes.has(within)) return [];
     wholes.add(within);
-    const parts = inOrder(lasts.filter((part) => part.within === within)).map((part) =>
+    const parts = partsInOrder(lasts.filter((part) => part.within === within)).map((part) =>
       told(part, species, telling),
     );
     return toldInParts(within, record, parts, telling);

@@ -168,7 +168,7 @@ function partsOf(record: CaseRecord, code: string): Measurement[] {
   const [last] = [...parts].sort(
     (a, b) => b.measured.localeCompare(a.measured) || (b.minute ?? 0) - (a.minute ?? 0),
   );
-  return inOrder(
+  return partsInOrder(
     parts.filter(({ measured, minute }) => measured === last!.measured && minute === last!.minute),
   );
 }
@@ -177,7 +177,7 @@ function partsOf(record: CaseRecord, code: string): Measurement[] {
 const PART_ORDER = ['systolic', 'diastolic'];
 
 /** The parts of one thing in the order in which they are told. */
-export function inOrder<Part extends { code: string }>(parts: readonly Part[]): Part[] {
+export function partsInOrder<Part extends { code: string }>(parts: readonly Part[]): Part[] {
   const place = ({ code }: Part) =>
     (PART_ORDER.indexOf(code) + PART_ORDER.length + 1) % (PART_ORDER.length + 1);
   return [...parts].sort((a, b) => place(a) - place(b));

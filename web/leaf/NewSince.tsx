@@ -3,7 +3,7 @@ import type { Editor } from '@tiptap/react';
 import { useState } from 'react';
 import type { Case } from '#contracts';
 import { newSince } from '#core/record';
-import { dayInWords, itemInWords } from '../record';
+import { dayInWords, itemInLocale } from '../record';
 import { Button, Notice } from '../ui';
 import { giveKeys } from '../writing';
 
@@ -27,7 +27,7 @@ export function NewSince({ one, editor }: { one: Case; editor: Editor }) {
     <Notice title={`New since your leaf of ${dayInWords(since.day)}`}>
       <ul className="mt-1 grid gap-1">
         {items.map(({ list, item }) => {
-          const words = itemInWords(list, item);
+          const words = itemInLocale(list, item);
           return (
             <li key={words} className="flex items-baseline justify-between gap-3">
               {words}

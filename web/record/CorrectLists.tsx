@@ -16,7 +16,7 @@ import { KEYS, queryClient } from '../api';
 import { instantInWords } from '#client/clock';
 import { Button, Notice, useFocusNext } from '../ui';
 import { ItemForm } from './ItemForm';
-import { dayInWords, itemInWords } from './itemInWords';
+import { dayInWords, itemInLocale } from './itemInLocale';
 
 type Item = WrittenItem['item'];
 
@@ -72,7 +72,7 @@ function CorrectList({ one, list, title, add }: OfList) {
   const items = newestFirst(itemsOf(one.record, list));
   const removed = (one.record.removed ?? []).filter((gone) => gone.list === list);
   const line = (item: Item, at: number) => (
-    <li key={`${itemInWords(list, item)} ${at}`} className="border-b border-hair py-1 last:border-0">
+    <li key={`${itemInLocale(list, item)} ${at}`} className="border-b border-hair py-1 last:border-0">
       <ItemLine list={list} item={item} open={() => setOpen(item)} write={write} />
     </li>
   );
@@ -91,7 +91,7 @@ function CorrectList({ one, list, title, add }: OfList) {
       {/* Beneath the list and not within it: it stays with what is written in it, whatever colleagues do to the list meanwhile. */}
       {open !== null && (
         <ItemForm
-          key={open === 'new' ? 'new' : itemInWords(list, open)}
+          key={open === 'new' ? 'new' : itemInLocale(list, open)}
           list={list}
           record={one.record}
           had={open === 'new' ? null : open}
@@ -121,7 +121,7 @@ interface LineProps {
 }
 
 function ItemLine({ list, item, open, write }: LineProps) {
-  const words = itemInWords(list, item);
+  const words = itemInLocale(list, item);
   return (
     <div className="flex flex-wrap items-baseline gap-x-4">
       <span className="min-w-0 grow break-words">{words}</span>
@@ -140,7 +140,7 @@ function ItemLine({ list, item, open, write }: LineProps) {
       </span>
       {item.said && (
         <span className="basis-full text-[13px] text-soft">
-          {item.said.source} said {itemInWords(list, item.said)}.{' '}
+          {item.said.source} said {itemInLocale(list, item.said)}.{' '}
           <Button look="text" onClick={() => write(item, item.said!)}>
             Back to that
           </Button>
@@ -154,11 +154,11 @@ function Removed({ gone, putBack }: { gone: readonly RemovedItem[]; putBack: (on
   return (
     <ul aria-label="Taken out" className="text-[13px] text-soft">
       {[...gone].reverse().map((one, at) => (
-        <li key={`${itemInWords(one.list, one.item)} ${at}`} className="py-0.5">
-          <s>{itemInWords(one.list, one.item)}</s>, taken out on {dayInWords(one.on)}. {one.by}.{' '}
+        <li key={`${itemInLocale(one.list, one.item)} ${at}`} className="py-0.5">
+          <s>{itemInLocale(one.list, one.item)}</s>, taken out on {dayInWords(one.on)}. {one.by}.{' '}
           <Button
             look="text"
-            aria-label={`Put back ${itemInWords(one.list, one.item)}`}
+            aria-label={`Put back ${itemInLocale(one.list, one.item)}`}
             onClick={() => putBack(one)}
           >
             Put back

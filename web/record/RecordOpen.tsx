@@ -20,7 +20,7 @@ import {
   type Value,
 } from '#core/record';
 import { useRecordRules } from '../api';
-import { itemInWords } from './itemInWords';
+import { itemInLocale } from './itemInLocale';
 
 // A chart that cannot be fetched, because the server went down just then, must not take the leaf with it.
 const WeightChart = lazy(() =>
@@ -113,7 +113,7 @@ function History({ record }: { record: CaseRecord }) {
       <Section key={list} title={HISTORY_LISTS[list].title}>
         {newest.slice(0, SHOWN).map((item, at) => (
           <li key={at} className="py-0.5 break-words">
-            {itemInWords(list, item)}
+            {itemInLocale(list, item)}
           </li>
         ))}
         {newest.length > SHOWN && (

@@ -1,6 +1,6 @@
 import type { TakenCase } from '#contracts';
 import { labelOfDetail, HISTORY_LISTS, isHistoryList, valueInWords } from '#core/record';
-import { itemInWords } from '../../record';
+import { itemInLocale } from '../../record';
 
 const NOUNS: Record<string, readonly [string, string]> = {
   measurements: ['measurement', 'measurements'],
@@ -23,7 +23,7 @@ export function newsInWords({ added, changed, details, kept, withdrawn, care, fu
   const counts = Object.entries(added).map(([list, count = 0]) => counted(list, count));
   const items = changed.map(({ list, had, now }) => {
     const of = list;
-    return `${itemInWords(of, now!)}. It was: ${itemInWords(of, had!)}.`;
+    return `${itemInLocale(of, now!)}. It was: ${itemInLocale(of, had!)}.`;
   });
   const of = details.map(({ path, was, now }) => {
     const before = was ? `, was ${valueInWords(was, navigator.language)}` : '';

@@ -1,5 +1,5 @@
 import { dateInWords, type CalendarDate } from '#core/calendar';
-import { itemInWords as inWords, type RecordItem, type RecordList } from '#core/record';
+import { itemInWords, type RecordItem, type RecordList } from '#core/record';
 
 const locale = navigator.language;
 
@@ -7,4 +7,4 @@ const locale = navigator.language;
 export const dayInWords = (date: CalendarDate | null) => (date ? dateInWords(date, 'long', locale) : null);
 
 /** An item of a list in one line, as the interface tells of it. */
-export const itemInWords = (list: RecordList, item: RecordItem): string => inWords(list, item, locale);
+export const itemInLocale = (list: RecordList, item: RecordItem): string => itemInWords(list, item, locale);
