@@ -57,7 +57,7 @@ const count = z.int32().min(0).max(1000);
 const keys = z.int32().min(0).max(1_000_000);
 
 /** Uses that happened since the last telling: numbers only. */
-export const UsesSchema = z.object({
+export const ToldUsesSchema = z.object({
   // The day where the member is.
   day: storedDay,
   kind: z.string().max(40),
@@ -77,7 +77,7 @@ export const UsesSchema = z.object({
     .max(500),
 });
 /** A use of a term or an entry that was offered or placed, in numbers alone. */
-export type Use = z.input<typeof UsesSchema>['uses'][number];
+export type Use = z.input<typeof ToldUsesSchema>['uses'][number];
 
 /** What a member has used, by kind of work, and what that saved them, by day. */
 export const OwnUsesSchema = z.object({

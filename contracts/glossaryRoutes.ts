@@ -8,7 +8,7 @@ import {
   KeptTermSchema,
   OwnUsesSchema,
   TermsSchema,
-  UsesSchema,
+  ToldUsesSchema,
 } from './glossaries';
 import { define } from './route';
 
@@ -98,7 +98,7 @@ export const GLOSSARY_ROUTES = define({
     access: 'member',
     summary: "Adds to the member's counts.",
     status: 204,
-    body: UsesSchema,
+    body: ToldUsesSchema,
   },
   preferences: {
     method: 'get',

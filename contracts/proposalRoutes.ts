@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { AnsweredSchema, AnswerSchema, NewProposalSchema, ProposalSchema } from './proposals';
+import { AnsweredSchema, ProposalAnswerSchema, NewProposalSchema, ProposalSchema } from './proposals';
 import { define } from './route';
 
 /** Proposals: changes of entries by those who may not make them, answered by those who may. */
@@ -27,7 +27,7 @@ export const PROPOSAL_ROUTES = define({
     access: 'keeper',
     summary: 'Accepts a proposal, as it is or amended, or declines it.',
     status: 200,
-    body: AnswerSchema,
+    body: ProposalAnswerSchema,
     response: AnsweredSchema,
   },
   withdrawProposal: {

@@ -32,7 +32,7 @@ export const ProposalSchema = NewProposalSchema.extend({
 export type Proposal = z.infer<typeof ProposalSchema>;
 
 /** The answer to a proposal: accepted with a content, or declined. */
-export const AnswerSchema = z.object({
+export const ProposalAnswerSchema = z.object({
   /** What the entry becomes, and the revision it is made to; null to decline. */
   accept: z.object({ content: EntryContentSchema, revision: storedRevision }).nullable(),
   answer: z.string().trim().max(300),

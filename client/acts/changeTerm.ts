@@ -1,7 +1,7 @@
 import type { Collection, Entry, Step, TermFound } from '#contracts';
 import { editTexts, type TermPlace } from '#core/terms';
 import type { DoneToMany } from './lastDone';
-import { takeSteps, takingBack } from './manyActs';
+import { sendSteps, takingBack } from './manyActs';
 
 /** An entry in which a term was found, with the places where it stands. */
 export type TermEntry = TermFound['entries'][number];
@@ -54,7 +54,7 @@ export async function changeTerm(
       })),
       reason,
     });
-  const { proposals } = await takeSteps(steps);
+  const { proposals } = await sendSteps(steps);
   const said = [
     kept.length > 0 && `${inNumber(kept.length, 'One entry', 'entries')} changed.`,
     asked.length > 0 && `${inNumber(asked.length, 'One change', 'changes')} proposed.`,

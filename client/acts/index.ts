@@ -1,7 +1,7 @@
 export { changeTerm, placeKey, takenPlaces, type TermEntry } from './changeTerm';
 export { makePiece, type End } from './makePiece';
 export { cuesTaken, mergeAlike } from './mergeAlike';
-export { MANY_ACTS, takeSteps, takingBack } from './manyActs';
+export { MANY_ACTS, sendSteps, takingBack } from './manyActs';
 export {
   followDone,
   lastDone,

@@ -1,7 +1,7 @@
 import type { Entry, SharedEndsFound, Step } from '#contracts';
 import { pieceOf, withPiece } from '#core/pieces';
 import type { DoneToMany } from './lastDone';
-import { takeSteps, takingBack } from './manyActs';
+import { sendSteps, takingBack } from './manyActs';
 
 /** An opening or closing that several entries share, with where it stands in each. */
 export type End = SharedEndsFound['ends'][number];
@@ -33,7 +33,7 @@ export async function makePiece(end: End, put: (made: Entry) => void): Promise<D
     revision: entry.revision,
     content: next,
   }));
-  const { entries } = await takeSteps([
+  const { entries } = await sendSteps([
     ...(end.piece ? [] : [{ do: 'make' as const, name: MADE, collection, content, reason }]),
     { do: 'change', changes, reason },
   ]);

@@ -9,7 +9,7 @@ const countInWords = (count: number) => (count === 1 ? 'One entry' : `${count} e
 const idsOf = (entries: readonly Pick<Entry, 'id'>[]) => entries.map(({ id }) => id);
 
 /** Takes steps that belong together: all of them, or none. Throws what `call` does. */
-export const takeSteps = (steps: Step[]) => call('takeSteps', { body: { steps } });
+export const sendSteps = (steps: Step[]) => call('takeSteps', { body: { steps } });
 
 /** The step that takes back one change of each of some entries, which they had at these revisions. */
 export const takingBack = (changed: readonly Pick<Entry, 'id' | 'revision'>[], reason: string): Step => ({
@@ -19,7 +19,7 @@ export const takingBack = (changed: readonly Pick<Entry, 'id' | 'revision'>[], r
 });
 
 async function move(entries: readonly Entry[], to: string, name: string): Promise<DoneToMany> {
-  await takeSteps([{ do: 'move', entries: idsOf(entries), to }]);
+  await sendSteps([{ do: 'move', entries: idsOf(entries), to }]);
   const homes = [...new Set(entries.map(({ collection }) => collection))].filter((home) => home !== to);
   return {
     said: `${countInWords(entries.length)} moved to “${name}”.`,
@@ -39,7 +39,7 @@ async function change(
   const changed = entries.filter(({ content }) => !isSame(to(content), content));
   if (changed.length === 0) return { said: 'Nothing to change.', undo: [] };
   const changes = changed.map(({ id, revision, content }) => ({ entry: id, revision, content: to(content) }));
-  await takeSteps([{ do: 'change', changes, reason: said }]);
+  await sendSteps([{ do: 'change', changes, reason: said }]);
   return {
     said: `${countInWords(changed.length)} changed: ${said.toLowerCase()}.`,
     undo: [takingBack(changed, said)],
@@ -47,7 +47,7 @@ async function change(
 }
 
 async function remove(entries: readonly Entry[]): Promise<DoneToMany> {
-  const { deletions } = await takeSteps([{ do: 'delete', entries: idsOf(entries) }]);
+  const { deletions } = await sendSteps([{ do: 'delete', entries: idsOf(entries) }]);
   return {
     said: `${countInWords(entries.length)} put into the wastebasket.`,
     undo: deletions.map((deletion) => ({ do: 'restore', deletion })),

@@ -1,4 +1,4 @@
-import type { Answer } from '#core/glossary';
+import type { OffersAnswer } from '#core/glossary';
 
 const BYTES = 1 << 16;
 /** Two numbers stand before the answer: which question it answers, and how many bytes it has. */
@@ -23,7 +23,7 @@ export class AnswerBoard {
   }
 
   /** Lays down the answer to the question of that number, from 1; one that has no room is not laid down. */
-  write(question: number, answer: Answer): void {
+  write(question: number, answer: OffersAnswer): void {
     const encoded = new TextEncoder().encode(JSON.stringify(answer));
     if (encoded.length > this.bytes.length) return;
     // While it is being written it answers nothing.
@@ -34,10 +34,10 @@ export class AnswerBoard {
   }
 
   /** The answer to that question; null while it is not there. */
-  read(question: number): Answer | null {
+  read(question: number): OffersAnswer | null {
     if (Atomics.load(this.head, 0) !== question) return null;
     const copy = this.bytes.slice(0, Atomics.load(this.head, 1));
     if (Atomics.load(this.head, 0) !== question) return null;
-    return JSON.parse(new TextDecoder().decode(copy)) as Answer;
+    return JSON.parse(new TextDecoder().decode(copy)) as OffersAnswer;
   }
 }

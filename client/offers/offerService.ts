@@ -1,5 +1,5 @@
 import { wrap, type Remote } from 'comlink';
-import type { Answer, Asked } from '#core/glossary';
+import type { OffersAnswer, OffersAsked } from '#core/glossary';
 import type { OfferService } from './offers.worker';
 import { AnswerBoard } from './answerBoard';
 
@@ -20,7 +20,7 @@ export function offerService(): Remote<OfferService> {
 }
 
 /** Asks what may be offered. The answer comes while the next frame is drawn, or by message where it takes longer. */
-export function askOffers(question: Asked): Promise<Answer> {
+export function askOffers(question: OffersAsked): Promise<OffersAnswer> {
   const number = ++asked;
   const byMessage = offerService().ask(question, number);
   const laidOn = board;

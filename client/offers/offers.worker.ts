@@ -3,8 +3,8 @@ import { clashesOf, proposeCue, type BankCue, type Clash } from '#core/cue';
 import {
   Offering,
   readWordList,
-  type Answer,
-  type Asked,
+  type OffersAnswer,
+  type OffersAsked,
   type OfferEntry,
   type UsedThing,
 } from '#core/glossary';
@@ -96,7 +96,7 @@ export class OfferService {
     this.board = new AnswerBoard(memory);
   }
 
-  ask(asked: Asked, number: number): Answer {
+  ask(asked: OffersAsked, number: number): OffersAnswer {
     const answer = this.offering.ask(asked);
     this.board?.write(number, answer);
     return answer;

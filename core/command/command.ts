@@ -11,14 +11,14 @@ export type Unit = (typeof UNITS)[number];
 /** Which way it goes: so many units back, ahead, up or down, or to the start or end of the one the caret is in. */
 export const WAYS = ['back', 'ahead', 'up', 'down', 'start', 'end'] as const;
 /** Which way a text command goes. */
-export type Way = (typeof WAYS)[number];
+export type CommandWay = (typeof WAYS)[number];
 
 /** A text command as it was read. */
 export interface TextCommand {
   verb: Verb;
   count: number;
   unit: Unit;
-  way: Way;
+  way: CommandWay;
   /** How many characters it is typed with, its lead-in among them. */
   length: number;
 }

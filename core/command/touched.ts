@@ -1,15 +1,15 @@
 import type { TextCommand, Unit } from './command';
 
 /** A place in a text: which paragraph, and how many characters into it. */
-export interface Place {
+export interface TextPlace {
   block: number;
   offset: number;
 }
 
 /** A stretch of a text, its end not before its beginning. */
 export interface Stretch {
-  from: Place;
-  to: Place;
+  from: TextPlace;
+  to: TextPlace;
 }
 
 interface Span {
@@ -41,7 +41,12 @@ function unitsOf(text: string, unit: Unit): Span[] {
 }
 
 /** The start of the nth unit to the left of a place, over paragraphs where need be; the text's start at the last. */
-function leftOf(blocks: readonly string[], { block, offset }: Place, unit: Unit, count: number): Place {
+function leftOf(
+  blocks: readonly string[],
+  { block, offset }: TextPlace,
+  unit: Unit,
+  count: number,
+): TextPlace {
   let left = count;
   for (let at = block; at >= 0; at -= 1) {
     const end = at === block ? offset : blocks[at]!.length;
@@ -52,7 +57,12 @@ function leftOf(blocks: readonly string[], { block, offset }: Place, unit: Unit,
   return { block: 0, offset: 0 };
 }
 
-function rightOf(blocks: readonly string[], { block, offset }: Place, unit: Unit, count: number): Place {
+function rightOf(
+  blocks: readonly string[],
+  { block, offset }: TextPlace,
+  unit: Unit,
+  count: number,
+): TextPlace {
   let right = count;
   for (let at = block; at < blocks.length; at += 1) {
     const start = at === block ? offset : 0;
@@ -67,10 +77,10 @@ function rightOf(blocks: readonly string[], { block, offset }: Place, unit: Unit
 /** The edge of the unit a place is in, or right behind. */
 function edgeOf(
   blocks: readonly string[],
-  { block, offset }: Place,
+  { block, offset }: TextPlace,
   unit: Unit,
   way: 'start' | 'end',
-): Place {
+): TextPlace {
   const units = unitsOf(blocks[block]!, unit);
   if (way === 'start') {
     const own = units.filter(({ from }) => from < offset).at(-1);
@@ -84,7 +94,7 @@ function edgeOf(
  * What a command touches, from the caret on: the stretch it moves over, selects, copies, cuts, deletes or capitalises.
  * For swap and join, the two units before the caret. Null where there is nothing of the kind, as two words to swap.
  */
-export function touched(blocks: readonly string[], caret: Place, command: TextCommand): Stretch | null {
+export function touched(blocks: readonly string[], caret: TextPlace, command: TextCommand): Stretch | null {
   const { verb, unit, way, count } = command;
   if (verb === 'paste') return { from: caret, to: caret };
   if (verb === 'swap' || verb === 'join') {

@@ -1,9 +1,9 @@
 export { wordingWithHandChanges } from './handChanges';
 export { mergedPassage } from './mergedPassage';
 export { mergedEntry } from './mergedEntry';
-export type { Merged } from './mergedEntry';
+export type { MergedEntry } from './mergedEntry';
 export { entryDifference } from './entryDifference';
-export type { Change } from './entryDifference';
+export type { EntryChange } from './entryDifference';
 export { wordDifference } from './wordDifference';
 export type { Piece } from './wordDifference';
 export { isSame } from './isSame';

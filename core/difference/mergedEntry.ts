@@ -3,13 +3,13 @@ import type { Chapter } from '#core/notation';
 import { isSame } from './isSame';
 
 /** Something that both changed, and differently. */
-export type Clash = Pick<Chapter, 'about' | 'name'>;
+export type MergeClash = Pick<Chapter, 'about' | 'name'>;
 
 /** Two changes of an entry made one, and what both changed. */
-export interface Merged {
+export interface MergedEntry {
   content: EntryContent;
   /** What both changed: there the content has mine. Empty where the two changes do not touch. */
-  clashes: Clash[];
+  clashes: MergeClash[];
 }
 
 /** Of one thing: mine where I changed it, else theirs. `clash` is called where both did. */
@@ -45,7 +45,7 @@ function mergedList<T>(
   });
 }
 
-type Clashing = (about: Clash['about'], name?: string) => () => void;
+type Clashing = (about: MergeClash['about'], name?: string) => () => void;
 
 const eachBy =
   <T>(of: (item: T) => () => void): Resolve<T> =>
@@ -76,8 +76,8 @@ function mergedWording(clash: Clashing): Resolve<Wording> {
  * Two changes of one entry made one: `mine` and `theirs` were both made from `base`. What only one of them changed is as
  * that one has it: title, purpose, each tag and cue, each field, condition and part of a wording on its own.
  */
-export function mergedEntry(base: EntryContent, mine: EntryContent, theirs: EntryContent): Merged {
-  const clashes: Clash[] = [];
+export function mergedEntry(base: EntryContent, mine: EntryContent, theirs: EntryContent): MergedEntry {
+  const clashes: MergeClash[] = [];
   const clash: Clashing =
     (about, name = '') =>
     () =>

@@ -9,7 +9,7 @@ export interface FhirFile {
 }
 
 /** A resource that had the right shape, with its place for messages and the bundle it came in. */
-export interface Placed<T extends ResourceType = ResourceType> {
+export interface PlacedResource<T extends ResourceType = ResourceType> {
   place: string;
   fullUrl: string | undefined;
   bundle: number;
@@ -18,13 +18,13 @@ export interface Placed<T extends ResourceType = ResourceType> {
 
 /** Files taken apart: their resources, what was wrong and what was left out. */
 export interface TakenApart {
-  all: Placed[];
+  all: PlacedResource[];
   faults: Fault[];
   leftOut: LeftOut;
   /** When each bundle was put together, where it says. */
   stamps: ReadonlyMap<number, string>;
   /** By full URL and by "Type/id", as references name them. */
-  named: ReadonlyMap<string, readonly Placed[]>;
+  named: ReadonlyMap<string, readonly PlacedResource[]>;
 }
 
 type Loose = { resourceType: string; id?: string | undefined };
@@ -39,7 +39,7 @@ const NO_RESOURCE = 'this is not a FHIR resource: it has no resourceType';
 const A_TURN = 200;
 
 class Taking {
-  readonly all: Placed[] = [];
+  readonly all: PlacedResource[] = [];
   readonly faults: Fault[] = [];
   readonly leftOut = new LeftOut();
   readonly stamps = new Map<number, string>();
@@ -69,7 +69,7 @@ class Taking {
     }
   }
 
-  private resource(value: Loose, where: Omit<Placed, 'resource'>): void {
+  private resource(value: Loose, where: Omit<PlacedResource, 'resource'>): void {
     const { resourceType: type } = value;
     if (!isRead(type, RESOURCES)) return this.leftOut.add(type, 'not-read');
     const read = RESOURCES[type].safeParse(value);
@@ -78,17 +78,17 @@ class Taking {
   }
 }
 
-const idOf = ({ resource }: Placed): string | null =>
+const idOf = ({ resource }: PlacedResource): string | null =>
   resource.id ? `${resource.resourceType}/${resource.id}` : null;
 
 /** By what a reference may name a resource. */
-const namesOf = (placed: Placed): string[] =>
+const namesOf = (placed: PlacedResource): string[] =>
   [placed.fullUrl, idOf(placed)].filter((name) => typeof name === 'string');
 
 /** Of several versions of one resource, as a history holds them, the newest; where they tell no time, the first. */
-function newestOnly(all: readonly Placed[], leftOut: LeftOut): Placed[] {
-  const newest = new Map<string, Placed>();
-  const isNewer = (a: Placed, b: Placed) =>
+function newestOnly(all: readonly PlacedResource[], leftOut: LeftOut): PlacedResource[] {
+  const newest = new Map<string, PlacedResource>();
+  const isNewer = (a: PlacedResource, b: PlacedResource) =>
     (a.resource.meta?.lastUpdated ?? '') > (b.resource.meta?.lastUpdated ?? '');
   for (const placed of all) {
     const name = `${placed.bundle} ${idOf(placed) ?? placed.place}`;
@@ -104,7 +104,7 @@ export function* takingApart(files: readonly FhirFile[]): Generator<void, TakenA
   const taking = new Taking();
   for (const file of files) yield* taking.file(file);
   const all = newestOnly(taking.all, taking.leftOut);
-  const named = new Map<string, Placed[]>();
+  const named = new Map<string, PlacedResource[]>();
   for (const placed of all)
     for (const name of namesOf(placed)) {
       const others = named.get(name);
@@ -116,8 +116,11 @@ export function* takingApart(files: readonly FhirFile[]): Generator<void, TakenA
 }
 
 /** The resources of one type, in the order of the files. */
-export function ofType<T extends ResourceType>({ all }: Pick<TakenApart, 'all'>, type: T): Placed<T>[] {
-  return all.filter((placed): placed is Placed<T> => placed.resource.resourceType === type);
+export function ofType<T extends ResourceType>(
+  { all }: Pick<TakenApart, 'all'>,
+  type: T,
+): PlacedResource<T>[] {
+  return all.filter((placed): placed is PlacedResource<T> => placed.resource.resourceType === type);
 }
 
 /** The part of a URL that names a resource on any server: "Patient/12" of "https://…/Patient/12". */
@@ -130,8 +133,8 @@ const localName = (target: string): string | undefined => /[A-Za-z]+\/[^/]+$/.ex
 export function follow(
   { named }: Pick<TakenApart, 'named'>,
   reference: Reference | undefined,
-  from: Placed,
-): Placed | null {
+  from: PlacedResource,
+): PlacedResource | null {
   const target = reference?.reference;
   if (!target) return null;
   if (target.startsWith('#')) return containedIn(from, target.slice(1));
@@ -142,7 +145,7 @@ export function follow(
 }
 
 /** A resource within another, by its id there. */
-function containedIn(from: Placed, id: string): Placed | null {
+function containedIn(from: PlacedResource, id: string): PlacedResource | null {
   const inside = from.resource.contained?.find((one) => one.id === id);
   if (!inside || !isRead(inside.resourceType, RESOURCES)) return null;
   const read = RESOURCES[inside.resourceType].safeParse(inside);

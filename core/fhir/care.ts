@@ -1,7 +1,7 @@
 import type { CalendarDate } from '#core/calendar';
 import type { RecurringCare } from '#core/record';
-import { follow, type Placed } from './bundle';
-import type { Reading } from './reading';
+import { follow, type PlacedResource } from './bundle';
+import type { RecordReading } from './reading';
 import { allInWords, dayOf, wordsFor } from './words';
 
 const STEPS = { d: 'days', wk: 'weeks', mo: 'months', a: 'years' } as const;
@@ -10,7 +10,11 @@ const isStep = (unit: string | undefined): unit is keyof typeof STEPS => Object.
 const sameWords = (a: string | null, b: string) => a?.toLowerCase() === b.toLowerCase();
 
 /** On which days something was done: procedures for this request or of its name, vaccinations and measurements of its name. */
-function daysDone(reading: Reading, request: Placed<'ServiceRequest'>, label: string): CalendarDate[] {
+function daysDone(
+  reading: RecordReading,
+  request: PlacedResource<'ServiceRequest'>,
+  label: string,
+): CalendarDate[] {
   const procedures = reading
     .ofType('Procedure')
     .filter(
@@ -37,7 +41,7 @@ function daysDone(reading: Reading, request: Placed<'ServiceRequest'>, label: st
 }
 
 /** Care that a request asks for again and again; null for one that is asked for once. */
-function careAsked(reading: Reading, placed: Placed<'ServiceRequest'>): RecurringCare | null {
+function careAsked(reading: RecordReading, placed: PlacedResource<'ServiceRequest'>): RecurringCare | null {
   const { resource, place } = placed;
   const repeat = resource.occurrenceTiming?.repeat;
   const label = wordsFor(resource.code);
@@ -58,7 +62,10 @@ function careAsked(reading: Reading, placed: Placed<'ServiceRequest'>): Recurrin
 }
 
 /** Vaccinations that are due, as what forecasts them says: each with its day, and when it was given last. */
-function vaccinationsDue(reading: Reading, placed: Placed<'ImmunizationRecommendation'>): RecurringCare[] {
+function vaccinationsDue(
+  reading: RecordReading,
+  placed: PlacedResource<'ImmunizationRecommendation'>,
+): RecurringCare[] {
   return (placed.resource.recommendation ?? []).flatMap((one): RecurringCare[] => {
     const label = allInWords(one.vaccineCode) ?? wordsFor(one.targetDisease);
     const dueOn = dayOf(one.dateCriterion?.[0]?.value);
@@ -79,7 +86,7 @@ function vaccinationsDue(reading: Reading, placed: Placed<'ImmunizationRecommend
  * files tell of, and vaccinations that a forecast calls due. A repetition that is no whole number of days, weeks, months or years is
  * a fault.
  */
-export function readCare(reading: Reading): void {
+export function readCare(reading: RecordReading): void {
   const care = [
     ...reading.ofType('ServiceRequest').flatMap((placed) => careAsked(reading, placed) ?? []),
     ...reading.ofType('ImmunizationRecommendation').flatMap((placed) => vaccinationsDue(reading, placed)),

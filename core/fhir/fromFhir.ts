@@ -7,13 +7,13 @@ import {
   type RecordDetail,
   type Value,
 } from '#core/record';
-import { follow, ofType, takingApart, type FhirFile, type Placed, type TakenApart } from './bundle';
+import { follow, ofType, takingApart, type FhirFile, type PlacedResource, type TakenApart } from './bundle';
 import { readCare } from './care';
 import type { Fault } from './fault';
-import { readCondition, readHistory, stay } from './history';
+import { readProblem, readHistory, stay } from './history';
 import { readMedicine } from './medicines';
 import { readObservation } from './observations';
-import { nameInPlace, Reading } from './reading';
+import { nameInPlace, RecordReading } from './reading';
 import type { Concept, Reference, Resource } from './resources';
 import { allInWords, dayOf, nameInWords, wordsFor } from './words';
 
@@ -57,7 +57,7 @@ function speciesName(concept: Concept | undefined): string | null {
   return words && /^(European|Eurasian|Canada|Daubenton)/.test(words) ? words : words && lowerFirst(words);
 }
 
-function readPatient({ resource: patient }: Placed<'Patient'>, stamp: string | null): RecordDetail[] {
+function readPatient({ resource: patient }: PlacedResource<'Patient'>, stamp: string | null): RecordDetail[] {
   const animal = patient.extension?.find(({ url }) => url === ANIMAL)?.extension;
   const part = (name: string) => animal?.find(({ url }) => url === name)?.valueCodeableConcept;
   return details('Patient details', stamp, [
@@ -76,7 +76,7 @@ const identifiersOf = ({ identifier = [] }: Resource<'Patient'>): string[] =>
     system && value && use !== 'old' ? `${system}|${value}`.slice(0, 300) : [],
   );
 
-function readEncounter(reading: Reading, placed: Placed<'Encounter'>): RecordDetail[] {
+function readEncounter(reading: RecordReading, placed: PlacedResource<'Encounter'>): RecordDetail[] {
   const { resource } = placed;
   const start = resource.period?.start;
   return details('Admission', dayOf(start), [
@@ -89,13 +89,13 @@ function readEncounter(reading: Reading, placed: Placed<'Encounter'>): RecordDet
 }
 
 /** The newest encounter is this admission; those before it are its earlier stays. */
-function readEncounters(reading: Reading): RecordDetail[] {
+function readEncounters(reading: RecordReading): RecordDetail[] {
   const all = reading.ofType('Encounter').flatMap((placed) => {
     const { status } = placed.resource;
     if (status === 'entered-in-error') return reading.withdraw(placed) ?? [];
     return status === 'cancelled' ? (reading.leaving('Encounter')('not-done') ?? []) : [placed];
   });
-  const began = ({ resource }: Placed<'Encounter'>) => resource.period?.start ?? '';
+  const began = ({ resource }: PlacedResource<'Encounter'>) => resource.period?.start ?? '';
   const [latest, ...earlier] = all.sort((a, b) => began(b).localeCompare(began(a)));
   for (const placed of earlier) {
     const { label, ...said } = stay(reading, placed)!;
@@ -106,7 +106,7 @@ function readEncounters(reading: Reading): RecordDetail[] {
 }
 
 /** Of more items than a record holds the newest, and how many were left out. */
-function keepNewest({ record, leaving }: Reading): void {
+function keepNewest({ record, leaving }: RecordReading): void {
   for (const list of RECORD_LISTS) {
     const items = itemsOf(record, list);
     const most = LIST_LIMITS[list];
@@ -123,12 +123,12 @@ function keepNewest({ record, leaving }: Reading): void {
 }
 
 /** One patient's record: everything that is about them. */
-function readOne(reading: Reading, patient: Placed<'Patient'>): ReadCase {
+function readOne(reading: RecordReading, patient: PlacedResource<'Patient'>): ReadCase {
   const stamp = reading.taken.stamps.get(patient.bundle) ?? patient.resource.meta?.lastUpdated;
   const { record } = reading;
   record.details.push(...readPatient(patient, dayOf(stamp)), ...readEncounters(reading));
   for (const placed of reading.ofType('Observation')) readObservation(reading, placed);
-  for (const placed of reading.ofType('Condition')) readCondition(reading, placed);
+  for (const placed of reading.ofType('Condition')) readProblem(reading, placed);
   for (const type of ['MedicationStatement', 'MedicationRequest'] as const)
     for (const placed of reading.ofType(type)) readMedicine(reading, placed);
   readHistory(reading);
@@ -150,7 +150,7 @@ function readOne(reading: Reading, patient: Placed<'Patient'>): ReadCase {
 }
 
 /** Whom a resource is about, as it says. */
-function subjectOf(resource: Placed['resource']): Reference | undefined {
+function subjectOf(resource: PlacedResource['resource']): Reference | undefined {
   if ('patient' in resource) return resource.patient as Reference | undefined;
   return 'subject' in resource ? (resource.subject as Reference | undefined) : undefined;
 }
@@ -158,9 +158,11 @@ function subjectOf(resource: Placed['resource']): Reference | undefined {
 const ABOUT_NOBODY = new Set(['Patient', 'Practitioner', 'Medication']);
 
 /** Patients that are one and the same, by an identifier or by where they came from, under the first of them. */
-function onePatientEach(patients: readonly Placed<'Patient'>[]): Map<Placed<'Patient'>, Placed<'Patient'>> {
-  const first = new Map<string, Placed<'Patient'>>();
-  const same = new Map<Placed<'Patient'>, Placed<'Patient'>>();
+function onePatientEach(
+  patients: readonly PlacedResource<'Patient'>[],
+): Map<PlacedResource<'Patient'>, PlacedResource<'Patient'>> {
+  const first = new Map<string, PlacedResource<'Patient'>>();
+  const same = new Map<PlacedResource<'Patient'>, PlacedResource<'Patient'>>();
   for (const patient of patients) {
     const ids = identifiersOf(patient.resource);
     const names = ids.length > 0 || !patient.fullUrl ? ids : [patient.fullUrl];
@@ -182,9 +184,9 @@ function olderFhir(faults: readonly Fault[]): Fault[] {
 }
 
 /** What is about each patient. What is about nobody here is left out and counted: a value never goes to the wrong patient. */
-function byPatient(taken: TakenApart): Map<Placed<'Patient'>, Placed[]> {
+function byPatient(taken: TakenApart): Map<PlacedResource<'Patient'>, PlacedResource[]> {
   const same = onePatientEach(ofType(taken, 'Patient'));
-  const own = new Map([...new Set(same.values())].map((patient) => [patient, [] as Placed[]]));
+  const own = new Map([...new Set(same.values())].map((patient) => [patient, [] as PlacedResource[]]));
   const only = own.size === 1 ? [...own.keys()][0]! : null;
   for (const placed of taken.all) {
     const type = placed.resource.resourceType;
@@ -217,7 +219,7 @@ export function* readingFhir(files: readonly FhirFile[]): Generator<void, FhirRe
     };
   const read: ReadCase[] = [];
   for (const [patient, placed] of own) {
-    read.push(readOne(new Reading(taken, placed, faults, leftOut), patient));
+    read.push(readOne(new RecordReading(taken, placed, faults, leftOut), patient));
     yield;
   }
   return faults.length > 0 ? { ok: false, faults } : { ok: true, read, remarks: leftOut.inWords() };

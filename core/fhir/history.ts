@@ -1,15 +1,15 @@
 import { cutTo } from '#core/language';
-import type { HistoryItem, HistoryListId, Problem } from '#core/record';
-import { follow, type Placed } from './bundle';
-import type { Reading } from './reading';
+import type { HistoryItem, HistoryListId, HealthProblem } from '#core/record';
+import { follow, type PlacedResource } from './bundle';
+import type { RecordReading } from './reading';
 import type { Concept, Resource, ResourceType } from './resources';
 import { allInWords, codesOf, dayOf, quantityInWords, wordsFor } from './words';
 
 type Said = Pick<HistoryItem, 'label' | 'note' | 'status' | 'since' | 'until'>;
 /** What a resource says as an item of a history; null where it has no name. */
 type Reads<T extends ResourceType> = (
-  reading: Reading,
-  placed: Placed<T>,
+  reading: RecordReading,
+  placed: PlacedResource<T>,
 ) => (Omit<Said, 'label'> & { label: string | null }) | null;
 
 const joined = (parts: readonly (string | null | undefined)[], between = ', '): string | null =>
@@ -67,7 +67,7 @@ const procedure: Reads<'Procedure'> = (_reading, { resource }) => ({
 });
 
 /** A result as a report tells it: its name and its value. */
-function resultsInWords(reading: Reading, placed: Placed<'DiagnosticReport'>): string | null {
+function resultsInWords(reading: RecordReading, placed: PlacedResource<'DiagnosticReport'>): string | null {
   const results = (placed.resource.result ?? []).flatMap((reference) => {
     const found = follow(reading.taken, reference, placed)?.resource;
     if (found?.resourceType !== 'Observation') return reference.display ?? [];
@@ -192,13 +192,13 @@ const ROWS: readonly Row<ResourceType>[] = [
 ];
 
 /** How far a problem or an allergy is verified. */
-const verifiedBy = (resource: Placed['resource']): Concept | undefined =>
+const verifiedBy = (resource: PlacedResource['resource']): Concept | undefined =>
   resource.resourceType === 'Condition' || resource.resourceType === 'AllergyIntolerance'
     ? resource.verificationStatus
     : undefined;
 
 /** Whether a resource says that it was entered in error, by its status or by how far it is verified. */
-function isInError(resource: Placed['resource']): boolean {
+function isInError(resource: PlacedResource['resource']): boolean {
   const { status, lifecycleStatus } = resource as { status?: unknown; lifecycleStatus?: unknown };
   return (
     status === 'entered-in-error' ||
@@ -207,15 +207,19 @@ function isInError(resource: Placed['resource']): boolean {
   );
 }
 
-const isRefuted = (resource: Placed['resource']): boolean =>
+const isRefuted = (resource: PlacedResource['resource']): boolean =>
   codesOf(verifiedBy(resource)).includes('refuted');
 
 /** Whether a request asks for care that comes round again: that is read as such. */
-const isRecurring = (resource: Placed['resource']): boolean =>
+const isRecurring = (resource: PlacedResource['resource']): boolean =>
   resource.resourceType === 'ServiceRequest' && resource.occurrenceTiming?.repeat?.period !== undefined;
 
 /** Adds what one resource says to a list of the history; what is not taken is counted. */
-function readItem(reading: Reading, { type, list, source, read }: Row<ResourceType>, placed: Placed): void {
+function readItem(
+  reading: RecordReading,
+  { type, list, source, read }: Row<ResourceType>,
+  placed: PlacedResource,
+): void {
   const { resource } = placed;
   if (isInError(resource)) return reading.withdraw(placed);
   if (isRefuted(resource)) return reading.leaving(type)('not-done');
@@ -231,19 +235,22 @@ function readItem(reading: Reading, { type, list, source, read }: Row<ResourceTy
 }
 
 /** Reads allergies, vaccinations, procedures and all else that is told as a list. */
-export function readHistory(reading: Reading): void {
+export function readHistory(reading: RecordReading): void {
   for (const one of ROWS) for (const placed of reading.ofType(one.type)) readItem(reading, one, placed);
 }
 
 /** Whether a problem is there still: as its source says, else by whether it has an end. */
-function problemStatus({ clinicalStatus }: Resource<'Condition'>, until: string | null): Problem['status'] {
+function problemStatus(
+  { clinicalStatus }: Resource<'Condition'>,
+  until: string | null,
+): HealthProblem['status'] {
   const status = codesOf(clinicalStatus)[0] ?? wordsFor(clinicalStatus)?.toLowerCase();
   if (status) return ['resolved', 'inactive', 'remission'].includes(status) ? 'resolved' : 'active';
   return until === null ? 'active' : 'resolved';
 }
 
 /** Reads one problem; what is not taken is counted. */
-export function readCondition(reading: Reading, placed: Placed<'Condition'>): void {
+export function readProblem(reading: RecordReading, placed: PlacedResource<'Condition'>): void {
   const { resource } = placed;
   if (isInError(resource)) return reading.withdraw(placed);
   if (isRefuted(resource)) return reading.leaving('Condition')('not-done');
@@ -252,7 +259,7 @@ export function readCondition(reading: Reading, placed: Placed<'Condition'>): vo
   const until = dayOf(resource.abatementDateTime ?? resource.abatementPeriod?.end);
   const since = dayOf(resource.onsetDateTime ?? resource.onsetPeriod?.start) ?? dayOf(resource.recordedDate);
   const key = reading.keyOf(placed);
-  const problem: Problem = {
+  const problem: HealthProblem = {
     ...{ label: cutTo(label, 2000), status: problemStatus(resource, until), since, source: 'Problem list' },
     ...(until && { until }),
     ...(key && { key }),

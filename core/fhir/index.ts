@@ -1,4 +1,4 @@
 export { readFhir, readingFhir } from './fromFhir';
 export type { ReadCase } from './fromFhir';
-export { noteBundle, type Note } from './toFhir';
+export { noteBundle, type ClinicalNote } from './toFhir';
 export type { FhirFile } from './bundle';

@@ -1,10 +1,10 @@
 import { cutTo } from '#core/language';
 import type { Medicine } from '#core/record';
-import { follow, type Placed } from './bundle';
-import type { Reading } from './reading';
+import { follow, type PlacedResource } from './bundle';
+import type { RecordReading } from './reading';
 import { dayOf, doseInWords, wordsFor } from './words';
 
-type PlacedMedication = Placed<'MedicationStatement'> | Placed<'MedicationRequest'>;
+type PlacedMedication = PlacedResource<'MedicationStatement'> | PlacedResource<'MedicationRequest'>;
 
 const STATUS: Record<string, Medicine['status']> = {
   active: 'active',
@@ -15,7 +15,7 @@ const STATUS: Record<string, Medicine['status']> = {
 };
 
 /** The name of a medicine, said in the resource itself or in the Medication it refers to. */
-function medicineName({ taken }: Reading, placed: PlacedMedication): string | null {
+function medicineName({ taken }: RecordReading, placed: PlacedMedication): string | null {
   const { medicationCodeableConcept: concept, medicationReference: reference } = placed.resource;
   const target = follow(taken, reference, placed)?.resource;
   const referred = target?.resourceType === 'Medication' ? wordsFor(target.code) : null;
@@ -30,7 +30,7 @@ function datesOf({ resource }: PlacedMedication) {
 }
 
 /** Reads one medicine that is given or prescribed; what is not taken is counted. */
-export function readMedicine(reading: Reading, placed: PlacedMedication): void {
+export function readMedicine(reading: RecordReading, placed: PlacedMedication): void {
   const { resource } = placed;
   const leave = reading.leaving(resource.resourceType);
   if (resource.status === 'entered-in-error') return reading.withdraw(placed);

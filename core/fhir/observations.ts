@@ -1,7 +1,7 @@
 import { cutTo } from '#core/language';
 import type { HistoryItem, Measurement } from '#core/record';
-import { nameInPlace, type Reading } from './reading';
-import type { Placed } from './bundle';
+import { nameInPlace, type RecordReading } from './reading';
+import type { PlacedResource } from './bundle';
 import type { Concept, Observed, Quantity, Resource } from './resources';
 import { codesOf, dayOf, minuteOf, quantityInWords, unitInWords, withoutNoise, wordsFor } from './words';
 
@@ -132,7 +132,12 @@ function itemOf(
 }
 
 /** The parts of an observation, each a value by itself: of a blood pressure the upper and the lower. */
-function partsOf(placed: Placed<'Observation'>, code: string, key: string | undefined, shared: Shared) {
+function partsOf(
+  placed: PlacedResource<'Observation'>,
+  code: string,
+  key: string | undefined,
+  shared: Shared,
+) {
   return (placed.resource.component ?? []).flatMap((part, at) => {
     const [partCode, label] = [measureCode(part.code), wordsFor(part.code)];
     const named = partCode && label && { code: partCode, label: cutTo(label, 300), within: code };
@@ -147,8 +152,8 @@ const whenOf = ({ effectiveDateTime, effectivePeriod, effectiveInstant }: Resour
 
 /** What an observation and its parts come to, of a day. */
 function itemsIn(
-  reading: Reading,
-  placed: Placed<'Observation'>,
+  reading: RecordReading,
+  placed: PlacedResource<'Observation'>,
   { code, label }: { code: string; label: string },
   measured: string,
 ): (Measurement | HistoryItem)[] {
@@ -161,7 +166,7 @@ function itemsIn(
 }
 
 /** Reads one observation into measurements and things seen; what is not taken is counted. */
-export function readObservation(reading: Reading, placed: Placed<'Observation'>): void {
+export function readObservation(reading: RecordReading, placed: PlacedResource<'Observation'>): void {
   const { resource } = placed;
   const leave = reading.leaving('Observation');
   if (resource.status === 'entered-in-error') return reading.withdraw(placed);

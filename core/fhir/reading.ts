@@ -1,12 +1,12 @@
 import { emptyRecord, type CaseRecord, type HistoryItem, type HistoryListId } from '#core/record';
-import { follow, ofType, type Placed, type TakenApart } from './bundle';
+import { follow, ofType, type PlacedResource, type TakenApart } from './bundle';
 import type { Fault } from './fault';
 import type { LeftOut, WhyLeftOut } from './leftOut';
 import type { Reference, ResourceType } from './resources';
 import { nameInWords } from './words';
 
 /** The record of one patient while it is read: what is known so far, and what is about this patient. */
-export class Reading {
+export class RecordReading {
   readonly record: CaseRecord = emptyRecord();
   /** Keys of what its source says was entered in error. */
   readonly withdrawn: string[] = [];
@@ -14,18 +14,18 @@ export class Reading {
   /** @param own what is about this patient, of all types */
   constructor(
     readonly taken: TakenApart,
-    private readonly own: readonly Placed[],
+    private readonly own: readonly PlacedResource[],
     readonly faults: Fault[],
     private readonly leftOut: LeftOut,
   ) {}
 
   /** This patient's resources of a type, in the order of the files. */
-  ofType<T extends ResourceType>(type: T): Placed<T>[] {
-    return ofType({ all: this.own as Placed[] }, type);
+  ofType<T extends ResourceType>(type: T): PlacedResource<T>[] {
+    return ofType({ all: this.own as PlacedResource[] }, type);
   }
 
   /** What a source calls a resource, to know it again; undefined for one without an id. */
-  keyOf({ resource }: Placed): string | undefined {
+  keyOf({ resource }: PlacedResource): string | undefined {
     return resource.id ? `${resource.resourceType}/${resource.id}`.slice(0, 280) : undefined;
   }
 
@@ -36,7 +36,7 @@ export class Reading {
       this.leftOut.add(type, why);
 
   /** Notes that a resource was entered in error: what came of it earlier is taken back. */
-  withdraw(placed: Placed): void {
+  withdraw(placed: PlacedResource): void {
     this.leftOut.add(placed.resource.resourceType, 'in-error');
     const key = this.keyOf(placed);
     if (key) this.withdrawn.push(key);
@@ -50,9 +50,9 @@ export class Reading {
 
 /** Who is meant by a reference: the name of the practitioner it leads to, else what it displays; null for nobody. */
 export function nameInPlace(
-  { taken }: Reading,
+  { taken }: RecordReading,
   reference: Reference | undefined,
-  from: Placed,
+  from: PlacedResource,
 ): string | null {
   const resource = follow(taken, reference, from)?.resource;
   const named = resource?.resourceType === 'Practitioner' ? nameInWords(resource.name) : null;

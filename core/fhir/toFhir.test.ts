@@ -8,7 +8,7 @@ import { passageFrom } from '#core/notation';
 import type { Passage } from '#core/passage';
 import { emptyRecord, type CaseRecord } from '#core/record';
 import { anyEntry } from '#core/testing';
-import { noteBundle, readFhir, type Note } from '.';
+import { noteBundle, readFhir, type ClinicalNote } from '.';
 
 const DEMO = path.join(import.meta.dirname, '../../demo');
 const recordFrom = (file: string): CaseRecord => {
@@ -21,7 +21,7 @@ const recordFrom = (file: string): CaseRecord => {
 
 let count = 0;
 const newId = () => `00000000-0000-4000-8000-${String(count++).padStart(12, '0')}`;
-const note = (passage: Passage, record: CaseRecord = emptyRecord()): Note => ({
+const note = (passage: Passage, record: CaseRecord = emptyRecord()): ClinicalNote => ({
   ...{ title: 'Dune, grey seal', passage, language: 'en-GB', writtenAt: '2026-11-27T10:00:00.000Z' },
   ...{ author: 'Imke Tarrow', record },
 });

@@ -4,7 +4,7 @@ import { isEmptyPassage, type Passage } from '#core/passage';
 import type { CaseRecord, RecordDetail } from '#core/record';
 
 /** A finished note, as it goes to a record system. */
-export interface Note {
+export interface ClinicalNote {
   title: string;
   /** As readers see it: `finishedPassage`. */
   passage: Passage;
@@ -85,7 +85,7 @@ function sections(passage: Passage): Element[] {
  * A finished note as an HL7 FHIR R4 document: a Bundle of a Composition with the note as its narrative, the Patient it is about and the
  * Practitioner who wrote it. `newId` gives a UUID for each.
  */
-export function noteBundle(note: Note, newId: () => string): Element {
+export function noteBundle(note: ClinicalNote, newId: () => string): Element {
   const { title, passage, language, writtenAt, author, record } = note;
   const [document, ofPatient, ofAuthor] = [newId(), newId(), newId()].map((id) => `urn:uuid:${id}`);
   const parts = sections(passage);

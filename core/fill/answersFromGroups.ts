@@ -5,7 +5,7 @@ import { pickablesOf, picking } from './picking';
 import { readAnswer, type Clock } from './readAnswer';
 
 /** What a group of a pattern holds. A name is that of a field, its spaces as underscores. */
-export interface Group {
+export interface PatternGroup {
   name: string | null;
   text: string | null;
 }
@@ -20,7 +20,7 @@ const ASKED = ['text', 'choice', 'date', 'time', 'number', 'yes-no'];
  */
 export function answersFromGroups(
   fields: readonly Field[],
-  groups: readonly Group[],
+  groups: readonly PatternGroup[],
   clock: Clock,
   language: string,
 ): Answers {

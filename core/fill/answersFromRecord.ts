@@ -1,18 +1,18 @@
 import type { TimeOfDay } from '#core/calendar';
 import type { Answer, Answers } from '#core/draft';
 import type { Field, AlternatesField } from '#core/entry';
-import type { Person } from '#core/language';
+import type { SpokenPerson } from '#core/language';
 import { lookUp } from '#core/record';
 import type { Writer } from '#core/signing';
 import type { PlaceRequest } from './placeRequest';
 
 /** What is known when a placement begins, with the language of the wording that is placed (BCP 47). */
-export type Beginning = Pick<PlaceRequest, 'record' | 'today' | 'now' | 'writer' | 'last'> & {
+export type PlacementBeginning = Pick<PlaceRequest, 'record' | 'today' | 'now' | 'writer' | 'last'> & {
   language: string;
 };
 
 /** How the record's sex is spoken of; null where it does not say, since then it must be asked. */
-function personOf({ record, today }: Beginning): Person | null {
+function personOf({ record, today }: PlacementBeginning): SpokenPerson | null {
   const sex = lookUp(record, 'sex', today)?.value;
   if (sex?.kind !== 'text') return null;
   if (/^female/i.test(sex.text)) return 'she';
@@ -47,7 +47,7 @@ function writerAnswer(
 }
 
 /** The starting answer of a field that is not required. A required field never has an invented one. */
-function startingAnswer(field: Field, { today, now }: Beginning): Answer | undefined {
+function startingAnswer(field: Field, { today, now }: PlacementBeginning): Answer | undefined {
   if (field.required) return undefined;
   switch (field.kind) {
     case 'text':
@@ -71,7 +71,7 @@ function startingAnswer(field: Field, { today, now }: Beginning): Answer | undef
  * The answer a field gets without being asked: a detail the record holds, how its sex is spoken of, the writer's own
  * details, an alternate whose turn it is, or the starting answer of a field that is not required.
  */
-export function answerFromRecord(field: Field, beginning: Beginning): Answer | undefined {
+export function answerFromRecord(field: Field, beginning: PlacementBeginning): Answer | undefined {
   switch (field.kind) {
     case 'detail': {
       const detail = lookUp(beginning.record, field.path, beginning.today, beginning.language);
@@ -98,7 +98,7 @@ export function answerFromRecord(field: Field, beginning: Beginning): Answer | u
 }
 
 /** All answers that can be given without asking, by field. */
-export function answersFromRecord(fields: readonly Field[], beginning: Beginning): Answers {
+export function answersFromRecord(fields: readonly Field[], beginning: PlacementBeginning): Answers {
   const answers: Answers = {};
   for (const field of fields) {
     const answer = answerFromRecord(field, beginning);

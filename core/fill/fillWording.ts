@@ -18,7 +18,7 @@ import { finishBlocks } from './finishedPassage';
 import { isAnswered } from './isAnswered';
 import { fit, isMendable, startsSentence, takeMarks, takeSpaces, takeStops } from './joints';
 import { findField, Knowledge } from './knowledge';
-import { prepared } from './place';
+import { preparedEntry } from './place';
 import type { PlaceRequest } from './placeRequest';
 import { fillPlainly, PLAIN_WORD, type PlainLine } from './plainLine';
 import { hasRecordBlocks, recordBlocks } from './recordBlocks';
@@ -296,7 +296,7 @@ function fillLine(prepared: PreparedLine, know: Knowledge): Inline[] | null {
  * once, and a filling is a single walk over it. Of several parts the last one is filled.
  */
 export function fillWording(request: Omit<PlaceRequest, 'id' | 'cue'>): Passage {
-  const { content, wording } = prepared(request);
+  const { content, wording } = preparedEntry(request);
   const { fields } = content;
   const { record, today, now, writer, last, answers } = request;
   const { language } = wording;

@@ -1,5 +1,5 @@
 export { place } from './place';
-export type { Placed } from './place';
+export type { PlacedWording } from './place';
 export type { PlaceRequest } from './placeRequest';
 export { refillLine, refillPassage } from './refill';
 export { wordsOf } from './wordsOf';

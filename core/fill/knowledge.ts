@@ -14,7 +14,7 @@ import {
   type Amount,
   type FormulaError,
   type FormulaValue,
-  type Named,
+  type NamedValue,
 } from '#core/formula';
 import { converted, isSameUnit } from '#core/units';
 import { isAnswered } from './isAnswered';
@@ -181,7 +181,7 @@ export class Knowledge {
   }
 
   /** What a name in a formula stands for. A ring of fields is refused when it is made; here it has no answer. */
-  private named(name: string): Named {
+  private named(name: string): NamedValue {
     const field = this.field(name);
     if (!field) return null;
     if (this.computing?.has(field.id)) return { missing: field.id };

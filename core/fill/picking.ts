@@ -1,6 +1,6 @@
 import type { Answer } from '#core/draft';
 import type { Field } from '#core/entry';
-import { PERSONS, type Person } from '#core/language';
+import { PERSONS, type SpokenPerson } from '#core/language';
 
 /** Something that can be picked as an answer, instead of being typed. */
 export interface Pickable {
@@ -14,7 +14,7 @@ const YES_NO: readonly Pickable[] = [
 ];
 
 const PERSON_CHOICES: readonly Pickable[] = PERSONS.map((id) => ({ id, label: id }));
-const isPerson = (id: string): id is Person => (PERSONS as readonly string[]).includes(id);
+const isPerson = (id: string): id is SpokenPerson => (PERSONS as readonly string[]).includes(id);
 
 /** Ids that no option can have, as options' ids hold no tilde: "none of these", and words of one's own. */
 export const NONE = '~none';

@@ -19,7 +19,7 @@ import { recordBlocks } from './recordBlocks';
 import { refillPassage } from './refill';
 
 /** A placement, and the passage with its blanks filled as far as answers are known. */
-export interface Placed {
+export interface PlacedWording {
   passage: Passage;
   placement: Placement;
   /** What goes to boxes of its own, such as Subject: all parts but the last, which is the passage. */
@@ -69,7 +69,7 @@ export function wordingForCase(content: EntryContent, record: CaseRecord): Wordi
 }
 
 /** An entry ready to be filled in one of its wordings: what it includes put in, everything it needs asked for. */
-export function prepared(request: Pick<PlaceRequest, 'entry' | 'wording' | 'record' | 'find'>): {
+export function preparedEntry(request: Pick<PlaceRequest, 'entry' | 'wording' | 'record' | 'find'>): {
   content: EntryContent;
   wording: Wording;
 } {
@@ -91,9 +91,9 @@ function offeredTo(fields: readonly Field[], last: Answers = {}): Pick<Placement
 }
 
 /** Puts one wording into a draft: details answered from the record, the rest left as blanks. */
-export function place(request: PlaceRequest): Placed {
+export function place(request: PlaceRequest): PlacedWording {
   const { entry, cue, record, today, id, answers } = request;
-  const { content, wording } = prepared(request);
+  const { content, wording } = preparedEntry(request);
   const { fields, conditions } = content;
   const known = new Set(fields.map((field) => field.id));
   const kept = Object.entries(answers ?? {}).filter(([field]) => known.has(field));

@@ -5,7 +5,7 @@ import {
   wordsOfInline,
   type BlankAttrs,
   type BlankInline,
-  type Dropped,
+  type DroppedSpace,
   type FoldedInline,
   type Inline,
   type Line,
@@ -201,7 +201,7 @@ function joined(line: readonly Inline[]): Inline[] {
   const empty = line.flatMap((inline, at) => (isLive(inline) && shown[at] === '' ? [at] : []));
   takeSpaces(joining, empty);
   const taken = takeMarks(joining, empty);
-  const side = (at: number): Dropped => DROPPED[dropped[at]!]!;
+  const side = (at: number): DroppedSpace => DROPPED[dropped[at]!]!;
   return line.flatMap((inline, at): Inline[] => {
     if (inline.type === 'text') return shown[at] === '' ? [] : [{ ...inline, text: shown[at]! }];
     if (inline.type === 'folded')

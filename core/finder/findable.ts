@@ -1,6 +1,6 @@
 import type { EntryContent, Field } from '#core/entry';
 import { plainText } from '#core/passage';
-import { plainWord, wordsOf } from './words';
+import { plainWord, searchWords } from './words';
 
 /** What the finder knows of an entry. */
 export interface Findable {
@@ -47,7 +47,7 @@ export function wordsToFind({ title, purpose, wording, cues, tags }: Findable): 
   head: string[];
   all: string[];
 } {
-  const plain = (texts: readonly string[]) => texts.flatMap((text) => wordsOf(text).map(plainWord));
+  const plain = (texts: readonly string[]) => texts.flatMap((text) => searchWords(text).map(plainWord));
   const head = new Set(plain([title, ...cues, ...tags]));
   return { head: [...head], all: [...new Set([...head, ...plain([purpose, wording])])] };
 }

@@ -1,6 +1,6 @@
 import MiniSearch from 'minisearch';
 import type { Findable } from './findable';
-import { plainWord, slackOf, swapped, wordsOf } from './words';
+import { plainWord, slackOf, swapped, searchWords } from './words';
 
 const index = () =>
   new MiniSearch<Findable>({
@@ -9,7 +9,7 @@ const index = () =>
       const value = entry[field as keyof Findable];
       return Array.isArray(value) ? value.join(' ') : value;
     },
-    tokenize: wordsOf,
+    tokenize: searchWords,
     processTerm: (word) => plainWord(word) || null,
     searchOptions: { boost: { cues: 6, title: 4, tags: 2, purpose: 1.5 }, prefix: true },
   });
@@ -40,7 +40,7 @@ export class Finder {
     const byCue = this.cues
       .filter(({ cue }) => cue.startsWith(asked))
       .sort((a, b) => a.cue.length - b.cue.length);
-    const queries = wordsOf(query).map((word) => ({
+    const queries = searchWords(query).map((word) => ({
       combineWith: 'OR' as const,
       // Only the word itself may be misspelt otherwise too: a slip within a slip is somebody else's word.
       queries: [word, { combineWith: 'OR' as const, fuzzy: false, queries: swapped(word) }],

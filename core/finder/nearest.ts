@@ -1,7 +1,7 @@
 import MiniSearch from 'minisearch';
 import type { Findable } from './findable';
 import { stemOf } from './stem';
-import { wordsOf } from './words';
+import { searchWords } from './words';
 
 /** An entry that may be meant for a text, and the words of the text, by their stems, that it has. */
 export interface Near {
@@ -27,7 +27,7 @@ const TELLING_LENGTH = 4;
  * text of several, unless few entries are about it.
  */
 export function nearest(text: string, among: readonly Findable[], most: number): Near[] {
-  const asked = new Set(wordsOf(text).map(stemOf));
+  const asked = new Set(searchWords(text).map(stemOf));
   const having = new Map<string, number>();
   const about = new Map<string, Set<string>>();
   const searched = new MiniSearch<Findable>({
@@ -36,14 +36,14 @@ export function nearest(text: string, among: readonly Findable[], most: number):
       const value = entry[field as keyof Findable];
       return Array.isArray(value) ? value.join(' ') : value;
     },
-    tokenize: wordsOf,
+    tokenize: searchWords,
     processTerm: (word) => stemOf(word) || null,
     searchOptions: { boost: { title: 3, tags: 2, purpose: 2 }, combineWith: 'OR' },
   });
   searched.addAll(among);
   for (const { id, title, tags, purpose, wording } of among) {
-    const head = new Set(wordsOf([title, ...tags, purpose].join(' ')).map(stemOf));
-    const words = new Set([...head, ...wordsOf(wording).map(stemOf)]);
+    const head = new Set(searchWords([title, ...tags, purpose].join(' ')).map(stemOf));
+    const words = new Set([...head, ...searchWords(wording).map(stemOf)]);
     for (const word of words) if (asked.has(word)) having.set(word, (having.get(word) ?? 0) + 1);
     for (const word of head) if (asked.has(word)) about.set(word, (about.get(word) ?? new Set()).add(id));
   }

@@ -9,7 +9,7 @@ export function plainWord(word: string): string {
 }
 
 /** The words of a text as it is written, in order: runs of letters and digits. */
-export const wordsOf = (text: string): string[] => text.match(WORD) ?? [];
+export const searchWords = (text: string): string[] => text.match(WORD) ?? [];
 
 /** How many letters of a word may be wrong. */
 export const slackOf = (word: string): number => (word.length < 4 ? 0 : word.length < 8 ? 1 : 2);

@@ -1,12 +1,12 @@
 import { converted } from '#core/units';
-import { FormulaFault, type Span } from './formulaError';
-import { numberOf, sound, type Amount, type FormulaValue, type Placed } from './formulaValue';
+import { FormulaFault, type FormulaSpan } from './formulaError';
+import { numberOf, sound, type Amount, type FormulaValue, type PlacedValue } from './formulaValue';
 
-const amountOf = (placed: Placed): Amount =>
+const amountOf = (placed: PlacedValue): Amount =>
   placed.value.kind === 'number' ? placed.value : { kind: 'number', value: numberOf(placed) };
 
 /** Throws the fault that two amounts do not measure the same thing. */
-function unitsDiffer(at: Span, wanted: string, found: string): never {
+function unitsDiffer(at: FormulaSpan, wanted: string, found: string): never {
   throw new FormulaFault({ code: 'units-differ', wanted, found, from: at.from, to: at.to });
 }
 
@@ -14,7 +14,7 @@ function unitsDiffer(at: Span, wanted: string, found: string): never {
  * A value in the unit of another amount. A bare number is taken to be in that unit, as one that its author wrote is. Throws
  * where the two measure different things.
  */
-export function inUnitOf(placed: Placed, wanted: Amount): number {
+export function inUnitOf(placed: PlacedValue, wanted: Amount): number {
   const { value, unit, difference } = amountOf(placed);
   if (unit === undefined || wanted.unit === undefined) return value;
   return (
@@ -23,7 +23,7 @@ export function inUnitOf(placed: Placed, wanted: Amount): number {
 }
 
 /** The first of some values that has a unit, for all to be told in; else the first. */
-export function tellingUnit(all: readonly Placed[]): Amount {
+export function tellingUnit(all: readonly PlacedValue[]): Amount {
   const amounts = all.map(amountOf);
   return amounts.find(({ unit }) => unit !== undefined) ?? amounts[0] ?? { kind: 'number', value: 0 };
 }
@@ -35,7 +35,12 @@ function shareOf(unit: string): { over: string; under: string } | null {
 }
 
 /** A sum or a difference, in the unit of its left side, or of the right where the left has none. */
-export function addAmounts(sign: '+' | '-', left: Placed, right: Placed, at: Span): FormulaValue {
+export function addAmounts(
+  sign: '+' | '-',
+  left: PlacedValue,
+  right: PlacedValue,
+  at: FormulaSpan,
+): FormulaValue {
   const like = tellingUnit([left, right]);
   const [a, b] = [inUnitOf(left, like), inUnitOf(right, like)];
   const both = amountOf(left).unit !== undefined && amountOf(right).unit !== undefined;
@@ -46,7 +51,7 @@ export function addAmounts(sign: '+' | '-', left: Placed, right: Placed, at: Spa
 }
 
 /** A product: so much for each kilogram times kilograms is so much; an amount times a bare number keeps its unit. */
-export function multiplyAmounts(left: Placed, right: Placed, at: Span): FormulaValue {
+export function multiplyAmounts(left: PlacedValue, right: PlacedValue, at: FormulaSpan): FormulaValue {
   const [a, b] = [amountOf(left), amountOf(right)];
   if (a.unit === undefined || b.unit === undefined) {
     const { unit, difference } = a.unit === undefined ? b : a;
@@ -64,7 +69,7 @@ export function multiplyAmounts(left: Placed, right: Placed, at: Span): FormulaV
 }
 
 /** A quotient: of two amounts of one kind a bare number, of others a share such as "mg/kg". */
-export function divideAmounts(left: Placed, right: Placed, at: Span): FormulaValue {
+export function divideAmounts(left: PlacedValue, right: PlacedValue, at: FormulaSpan): FormulaValue {
   const [a, b] = [amountOf(left), amountOf(right)];
   if (b.value === 0)
     throw new FormulaFault({ code: 'division-by-zero', from: right.at.from, to: right.at.to });

@@ -1,13 +1,13 @@
 import { converted } from '#core/units';
 import { FormulaFault } from './formulaError';
 import { numberOf, sound, textOf, type FormulaValue } from './formulaValue';
-import type { Call } from './functions';
+import type { FunctionCall } from './functions';
 
 /**
  * CONVERT of OpenFormula (number; from; to); with two arguments it converts an amount from its own unit, as a
  * weight of a record has one, and gives a bare number. A number without a unit is taken to be in the wanted one.
  */
-export function convert({ args, at, around }: Call): FormulaValue {
+export function convert({ args, at, around }: FunctionCall): FormulaValue {
   const [amount, first, second] = args;
   const { value } = amount!;
   const [own, isDifference] = value.kind === 'number' ? [value.unit, value.difference] : [];

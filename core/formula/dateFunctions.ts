@@ -10,12 +10,12 @@ import {
   workdaysBetween,
   type CalendarDate,
 } from '#core/calendar';
-import { FormulaFault, type Span } from './formulaError';
+import { FormulaFault, type FormulaSpan } from './formulaError';
 import { date, dateOf, number, numberOf, text, textOf, type FormulaValue } from './formulaValue';
-import { takes, type Call, type FormulaFunction } from './functions';
+import { takes, type FunctionCall, type FormulaFunction } from './functions';
 
 /** A date that arithmetic gave, as a value; a fault when the calendar of four-digit years has none such. */
-export function dateFrom(make: () => CalendarDate, at: Span): FormulaValue {
+export function dateFrom(make: () => CalendarDate, at: FormulaSpan): FormulaValue {
   try {
     const made = make();
     if (isCalendarDate(made)) return date(made);
@@ -25,8 +25,8 @@ export function dateFrom(make: () => CalendarDate, at: Span): FormulaValue {
   throw new FormulaFault({ code: 'no-such-date', from: at.from, to: at.to });
 }
 
-const dayOf = ({ args }: Call, index = 0) => dateOf(args[index]!);
-const whole = ({ args }: Call, index: number) => Math.trunc(numberOf(args[index]!));
+const dayOf = ({ args }: FunctionCall, index = 0) => dateOf(args[index]!);
+const whole = ({ args }: FunctionCall, index: number) => Math.trunc(numberOf(args[index]!));
 
 const moving = (move: (from: CalendarDate, by: number) => CalendarDate) =>
   takes(2, 2, (call) => dateFrom(() => move(dayOf(call), whole(call, 1)), call.at));
@@ -43,7 +43,7 @@ const written = (year: number, month: number, day: number) =>
 const dateOfParts = (year: number, month: number, day: number) =>
   addDays(addMonths(written(year, 1, 1), month - 1), day - 1);
 
-function between(call: Call) {
+function between(call: FunctionCall) {
   const [from, to] = [dayOf(call), dayOf(call, 1)];
   switch (textOf(call.args[2]!, 'en').toLowerCase()) {
     case 'y':
@@ -68,7 +68,7 @@ function isoWeek(day: CalendarDate): number {
 }
 
 /** WEEKDAY's second argument: 1 counts from Sunday as 1, 2 from Monday as 1, 3 from Monday as 0. */
-function weekday(call: Call): FormulaValue {
+function weekday(call: FunctionCall): FormulaValue {
   const day = weekdayOf(dayOf(call));
   const type = call.args.length > 1 ? whole(call, 1) : 1;
   if (type === 1) return number((day % 7) + 1);
@@ -77,7 +77,7 @@ function weekday(call: Call): FormulaValue {
   throw new FormulaFault({ code: 'not-found', ...call.args[1]!.at });
 }
 
-function age(call: Call): FormulaValue {
+function age(call: FunctionCall): FormulaValue {
   const until = call.args.length > 1 ? dayOf(call, 1) : call.around.today;
   const words = ageInWords(dayOf(call), until, call.around.language);
   if (words === null) throw new FormulaFault({ code: 'no-such-number', ...call.at });

@@ -1,7 +1,7 @@
 import { addDays, daysBetween } from '#core/calendar';
 import { addAmounts, divideAmounts, inUnitOf, multiplyAmounts, tellingUnit } from './amounts';
 import { dateFrom, DATE_FUNCTIONS } from './dateFunctions';
-import { FormulaFault, type FormulaError, type Span } from './formulaError';
+import { FormulaFault, type FormulaError, type FormulaSpan } from './formulaError';
 import {
   LONGEST_TEXT,
   number,
@@ -13,7 +13,7 @@ import {
   yesNo,
   yesOf,
   type FormulaValue,
-  type Placed,
+  type PlacedValue,
 } from './formulaValue';
 import type { FormulaFunction, Surroundings } from './functions';
 import { NUMBER_FUNCTIONS } from './numberFunctions';
@@ -21,11 +21,11 @@ import { parseFormula, type Expression } from './parse';
 import { TEXT_FUNCTIONS } from './textFunctions';
 
 /** What a name stands for: a value, a field without an answer yet, or null when there is no such field. */
-export type Named = { value: FormulaValue } | { missing: string } | null;
+export type NamedValue = { value: FormulaValue } | { missing: string } | null;
 
 /** What a formula is worked out with: the values of fields, and the clock. */
 export interface FormulaContext extends Surroundings {
-  valueOf: (name: string) => Named;
+  valueOf: (name: string) => NamedValue;
 }
 
 /** The value of a formula, or what is wrong with it and where. */
@@ -102,7 +102,7 @@ function eachCall(expression: Expression, visit: (call: Called) => void): void {
 const isEmpty = ({ kind }: FormulaValue) => kind === 'empty';
 
 /** How two values stand to each other: below 0, 0, above 0; dates by day, words by the language's own order. */
-function compare(left: Placed, right: Placed, around: Surroundings): number {
+function compare(left: PlacedValue, right: PlacedValue, around: Surroundings): number {
   const [a, b] = [left.value, right.value];
   if (a.kind === 'number' || (isEmpty(a) && b.kind === 'number')) {
     const like = tellingUnit([left, right]);
@@ -125,7 +125,7 @@ const COMPARISONS: Record<string, (order: number) => boolean> = {
 };
 
 /** A list holds a word when one of its items is it; everything else by order. */
-function holds(sign: string, left: Placed, right: Placed, around: Surroundings): boolean {
+function holds(sign: string, left: PlacedValue, right: PlacedValue, around: Surroundings): boolean {
   const list = left.value.kind === 'list' ? left.value : null;
   if (list && (sign === '=' || sign === '<>')) {
     const wanted = textOf(right, around.language).toLocaleLowerCase();
@@ -136,7 +136,12 @@ function holds(sign: string, left: Placed, right: Placed, around: Surroundings):
 }
 
 /** A day moved by a number of days, or the days between two; null when neither side is a date. */
-function dateArithmetic(sign: string, left: Placed, right: Placed, at: Span): FormulaValue | null {
+function dateArithmetic(
+  sign: string,
+  left: PlacedValue,
+  right: PlacedValue,
+  at: FormulaSpan,
+): FormulaValue | null {
   const [a, b] = [left.value, right.value];
   if (a.kind === 'date' && b.kind === 'date' && sign === '-') return number(daysBetween(b.date, a.date));
   if (a.kind === 'date') {
@@ -148,7 +153,7 @@ function dateArithmetic(sign: string, left: Placed, right: Placed, at: Span): Fo
   return dateFrom(() => addDays(b.date, days), at);
 }
 
-function arithmetic(sign: string, left: Placed, right: Placed, at: Span): FormulaValue {
+function arithmetic(sign: string, left: PlacedValue, right: PlacedValue, at: FormulaSpan): FormulaValue {
   const dated = sign === '+' || sign === '-' ? dateArithmetic(sign, left, right, at) : null;
   if (dated) return dated;
   if (sign === '+' || sign === '-') return addAmounts(sign, left, right, at);
@@ -158,7 +163,7 @@ function arithmetic(sign: string, left: Placed, right: Placed, at: Span): Formul
 }
 
 /** An amount with its sign turned, in its own unit. */
-function negated(of: Placed, at: Span): FormulaValue {
+function negated(of: PlacedValue, at: FormulaSpan): FormulaValue {
   return sound(-numberOf(of), at, of.value.kind === 'number' ? of.value : undefined);
 }
 
@@ -184,7 +189,7 @@ class Evaluation {
     }
   }
 
-  private placed(expression: Expression): Placed {
+  private placed(expression: Expression): PlacedValue {
     const { from, to } = expression;
     return { value: this.value(expression), at: { from, to } };
   }

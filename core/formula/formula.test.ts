@@ -1,6 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { evaluate, formulaErrorInWords, FUNCTION_NAMES, readFormula, type FormulaValue, type Named } from '.';
+import {
+  evaluate,
+  formulaErrorInWords,
+  FUNCTION_NAMES,
+  readFormula,
+  type FormulaValue,
+  type NamedValue,
+} from '.';
 
 const FIELDS: Record<string, FormulaValue> = {
   weight: { kind: 'number', value: 840, unit: 'g' },
@@ -15,7 +22,7 @@ const FIELDS: Record<string, FormulaValue> = {
   note: { kind: 'empty' },
 };
 
-function named(name: string): Named {
+function named(name: string): NamedValue {
   const value = FIELDS[name.toLowerCase()];
   if (value) return { value };
   return name === 'open' ? { missing: 'open' } : null;

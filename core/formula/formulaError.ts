@@ -1,17 +1,17 @@
 /** Where in a formula something is wrong: from the first character to after the last, counted from 0. */
-export interface Span {
+export interface FormulaSpan {
   from: number;
   to: number;
 }
 
 /** What can be wrong with a formula: a code, the place, and what the words need. */
-export type FormulaError = Span &
+export type FormulaError = FormulaSpan &
   (
     | { code: 'syntax'; wanted: string; found: string }
     | { code: 'unknown-name'; name: string }
     | { code: 'unknown-function'; name: string; near: string | null }
     | { code: 'argument-count'; name: string; least: number; most: number; given: number }
-    | { code: 'wrong-kind'; wanted: Kind; found: Kind }
+    | { code: 'wrong-kind'; wanted: ValueKind; found: ValueKind }
     | { code: 'missing'; field: string; name: string }
     | { code: 'units-differ'; wanted: string; found: string }
     | { code: 'unit-by-hand'; wanted: string; found: string }
@@ -19,9 +19,9 @@ export type FormulaError = Span &
   );
 
 /** The kinds a value can be of. */
-export type Kind = 'number' | 'text' | 'date' | 'yes-no' | 'list' | 'empty';
+export type ValueKind = 'number' | 'text' | 'date' | 'yes-no' | 'list' | 'empty';
 
-const KINDS: Record<Kind, string> = {
+const KINDS: Record<ValueKind, string> = {
   number: 'a number',
   text: 'words',
   date: 'a date',

@@ -1,6 +1,6 @@
 import type { CalendarDate } from '#core/calendar';
-import type { Span } from './formulaError';
-import type { FormulaValue, Placed } from './formulaValue';
+import type { FormulaSpan } from './formulaError';
+import type { FormulaValue, PlacedValue } from './formulaValue';
 
 /** What a function may know beside its arguments. */
 export interface Surroundings {
@@ -9,9 +9,9 @@ export interface Surroundings {
 }
 
 /** One call: its arguments with their places, the place of the function's name, and its surroundings. */
-export interface Call {
-  args: readonly Placed[];
-  at: Span;
+export interface FunctionCall {
+  args: readonly PlacedValue[];
+  at: FormulaSpan;
   around: Surroundings;
 }
 
@@ -19,7 +19,7 @@ export interface Call {
 export interface FormulaFunction {
   least: number;
   most: number;
-  run: (call: Call) => FormulaValue;
+  run: (call: FunctionCall) => FormulaValue;
 }
 
 export const takes = (least: number, most: number, run: FormulaFunction['run']): FormulaFunction => ({

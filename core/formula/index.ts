@@ -1,5 +1,5 @@
 export { readFormula, evaluate, checkCalls, FUNCTION_NAMES } from './evaluate';
-export type { Named } from './evaluate';
+export type { NamedValue } from './evaluate';
 export { LONGEST_FORMULA } from './tokens';
 export { namesIn } from './parse';
 export type { Amount, FormulaValue } from './formulaValue';

@@ -1,19 +1,19 @@
 import { convert } from './convert';
 import { FormulaFault } from './formulaError';
 import { inUnitOf, tellingUnit } from './amounts';
-import { number, numberOf, sound, wrongKind, type Placed } from './formulaValue';
-import { takes, type Call, type FormulaFunction } from './functions';
+import { number, numberOf, sound, wrongKind, type PlacedValue } from './formulaValue';
+import { takes, type FunctionCall, type FormulaFunction } from './functions';
 
 /** The numbers among the arguments; empty ones are passed over, as SUM and AVERAGE of OpenFormula do. */
-const givenTo = ({ args }: Call): Placed[] =>
+const givenTo = ({ args }: FunctionCall): PlacedValue[] =>
   args.flatMap((arg) => {
     if (arg.value.kind === 'empty') return [];
     return arg.value.kind === 'number' ? [arg] : wrongKind(arg, 'number');
   });
 /** The unit of the first argument. */
-const likeFirst = ({ args }: Call) => (args[0]?.value.kind === 'number' ? args[0].value : undefined);
+const likeFirst = ({ args }: FunctionCall) => (args[0]?.value.kind === 'number' ? args[0].value : undefined);
 
-const nth = ({ args }: Call, index: number, otherwise = 0): number =>
+const nth = ({ args }: FunctionCall, index: number, otherwise = 0): number =>
   index < args.length ? numberOf(args[index]!) : otherwise;
 
 /** Rounds by moving the point in the number's decimal writing, so that 1.005 to two digits is 1.01. */
@@ -44,7 +44,7 @@ const toMultiple = (round: (value: number) => number) =>
     return sound(round(Number((value / step).toPrecision(14))) * step, call.at, like);
   });
 
-function dividing(call: Call, work: (value: number, by: number) => number) {
+function dividing(call: FunctionCall, work: (value: number, by: number) => number) {
   const [value, by] = [nth(call, 0), nth(call, 1)];
   if (by === 0) throw new FormulaFault({ code: 'division-by-zero', ...call.args[1]!.at });
   return sound(work(value, by), call.at);
@@ -63,7 +63,7 @@ const ofAll = (work: (values: number[]) => number) =>
 
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
 
-function average(call: Call) {
+function average(call: FunctionCall) {
   const given = givenTo(call);
   if (given.length === 0) throw new FormulaFault({ code: 'division-by-zero', ...call.at });
   const like = tellingUnit(given);

@@ -1,13 +1,13 @@
-import { FormulaFault, type Span } from './formulaError';
+import { FormulaFault, type FormulaSpan } from './formulaError';
 import { tokensOf, type Token } from './tokens';
 
 /** A formula as a tree; every node knows where it is written. */
-export type Expression = Span &
+export type Expression = FormulaSpan &
   (
     | { type: 'number'; value: number }
     | { type: 'text'; value: string }
     | { type: 'name'; name: string }
-    | { type: 'call'; name: string; at: Span; args: Expression[] }
+    | { type: 'call'; name: string; at: FormulaSpan; args: Expression[] }
     | { type: 'sign'; sign: string; left: Expression; right: Expression }
     | { type: 'minus' | 'percent'; of: Expression }
   );
@@ -118,7 +118,7 @@ class Reader {
     return inner;
   }
 
-  private call(name: string, at: Span): Expression {
+  private call(name: string, at: FormulaSpan): Expression {
     this.at += 1;
     const args: Expression[] = [];
     if (!this.isSign(')')) {

@@ -2,20 +2,21 @@ import { numberLanguage, ownWordsOf, numberWords, readNumber } from '#core/langu
 import { dateInWords, readDate } from '#core/calendar';
 import { figures } from '#core/record';
 import { FormulaFault } from './formulaError';
-import { date, LONGEST_TEXT, number, numberOf, text, textOf, yesNo, type Placed } from './formulaValue';
-import { takes, type Call, type FormulaFunction } from './functions';
+import { date, LONGEST_TEXT, number, numberOf, text, textOf, yesNo, type PlacedValue } from './formulaValue';
+import { takes, type FunctionCall, type FormulaFunction } from './functions';
 
-const words = ({ args, around }: Call, index: number): string => textOf(args[index]!, around.language);
-const whole = (call: Call, index: number, otherwise: number): number =>
+const words = ({ args, around }: FunctionCall, index: number): string =>
+  textOf(args[index]!, around.language);
+const whole = (call: FunctionCall, index: number, otherwise: number): number =>
   index < call.args.length ? Math.trunc(numberOf(call.args[index]!)) : otherwise;
 
 /** Letters as people count them: an accent or a skin tone does not make two. */
 const letters = (from: string): string[] => Array.from(from);
 
-const changed = (change: (words: string, call: Call) => string, least = 1, most = least) =>
+const changed = (change: (words: string, call: FunctionCall) => string, least = 1, most = least) =>
   takes(least, most, (call) => text(change(words(call, 0), call)));
 
-function counted(call: Call, index: number, otherwise: number): number {
+function counted(call: FunctionCall, index: number, otherwise: number): number {
   const count = whole(call, index, otherwise);
   if (count < 0) throw new FormulaFault({ code: 'no-such-number', ...call.args[index]!.at });
   return count;
@@ -69,21 +70,21 @@ function datedAs(day: string, format: string, language: string): string {
   return format.replace(/yyyy|yy|m{1,4}|d{1,4}/gi, (part) => PARTS[part.toLowerCase()]!());
 }
 
-function textAs(call: Call): string {
+function textAs(call: FunctionCall): string {
   const [{ value }, { language }] = [call.args[0]!, call.around];
   const format = words(call, 1);
   if (value.kind === 'date') return datedAs(value.date, format, language);
   return formatted(numberOf(call.args[0]!), format, language);
 }
 
-function find(call: Call): number {
+function find(call: FunctionCall): number {
   const start = Math.max(1, whole(call, 2, 1));
   const at = words(call, 1).indexOf(words(call, 0), start - 1);
   if (at < 0) throw new FormulaFault({ code: 'not-found', ...call.args[0]!.at });
   return at + 1;
 }
 
-function substitute(from: string, call: Call): string {
+function substitute(from: string, call: FunctionCall): string {
   const [old, fresh] = [words(call, 1), words(call, 2)];
   if (old === '') return from;
   if (call.args.length < 4) {
@@ -98,31 +99,31 @@ function substitute(from: string, call: Call): string {
   return parts.slice(0, which).join(old) + fresh + parts.slice(which).join(old);
 }
 
-function repeated(from: string, call: Call): string {
+function repeated(from: string, call: FunctionCall): string {
   const count = counted(call, 1, 1);
   if (from.length * count > LONGEST_TEXT) throw new FormulaFault({ code: 'too-long', ...call.at });
   return from.repeat(count);
 }
 
-function replaced(from: string, call: Call): string {
+function replaced(from: string, call: FunctionCall): string {
   const all = letters(from);
   const start = Math.max(1, whole(call, 1, 1)) - 1;
   return all.slice(0, start).join('') + words(call, 3) + all.slice(start + counted(call, 2, 0)).join('');
 }
 
-function valueOf(call: Call) {
+function valueOf(call: FunctionCall) {
   const read = readNumber(words(call, 0), call.around.language, '');
   if (read === null) throw new FormulaFault({ code: 'no-such-number', ...call.args[0]!.at });
   return number(read);
 }
 
-function dateValue(call: Call) {
+function dateValue(call: FunctionCall) {
   const read = readDate(words(call, 0), call.around.today, call.around.language);
   if (!read) throw new FormulaFault({ code: 'no-such-date', ...call.args[0]!.at });
   return date(read);
 }
 
-const isKind = (kind: Placed['value']['kind']) =>
+const isKind = (kind: PlacedValue['value']['kind']) =>
   takes(1, 1, ({ args }) => yesNo(args[0]!.value.kind === kind));
 
 /** Functions of words: OpenFormula 1.3, part 4, section 6.20. WORDS is our own: a number or date in words. */

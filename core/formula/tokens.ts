@@ -1,7 +1,7 @@
-import { FormulaFault, type Span } from './formulaError';
+import { FormulaFault, type FormulaSpan } from './formulaError';
 
 /** A word, number or sign of a formula, with where it stands. */
-export type Token = Span &
+export type Token = FormulaSpan &
   (
     | { type: 'number'; value: number }
     | { type: 'text'; value: string }

@@ -5,7 +5,7 @@ export type { FoundBy, Offerable } from './termIndex';
 export { offersFor, usedOf } from './offers';
 export type { OfferSource } from './offers';
 export { Offering } from './offering';
-export type { Answer, Asked, Offer, OfferEntry, UsedThing } from './offering';
+export type { OffersAnswer, OffersAsked, Offer, OfferEntry, UsedThing } from './offering';
 export { LookAlikes } from './lookAlikes';
 export { endingsOf } from './endings';
 export { dateOffers } from './dateShorthand';

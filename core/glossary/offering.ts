@@ -57,7 +57,7 @@ export interface UsedThing {
 }
 
 /** What stands before the caret, and where. */
-export interface Asked {
+export interface OffersAsked {
   line: string;
   today: CalendarDate;
   language: string;
@@ -66,7 +66,7 @@ export interface Asked {
 }
 
 /** What comes of a question. */
-export interface Answer {
+export interface OffersAnswer {
   offers: Offer[];
   isWord: boolean;
   /** The entry whose words were just typed in full, though a cue would have brought them; null for none. */
@@ -164,7 +164,7 @@ export class Offering {
   }
 
   /** What to offer, best first, nine at the most; and whether what is typed last is a word of a list as it is. */
-  ask(asked: Asked): Answer {
+  ask(asked: OffersAsked): OffersAnswer {
     return {
       offers: this.offers(asked),
       isWord: this.isWord(/[^\s]*$/.exec(asked.line)![0]),
@@ -195,7 +195,7 @@ export class Offering {
     return found.find(({ words }) => typed.endsWith(words))?.entry ?? null;
   }
 
-  private offers({ line, today, language, taken }: Asked): Offer[] {
+  private offers({ line, today, language, taken }: OffersAsked): Offer[] {
     if (taken) return this.endings(line);
     const dates = dateOffers(line, today, language).map((date): Offer => ({
       kind: 'date',

@@ -4,7 +4,7 @@ export { cutTo } from './cutTo';
 export { withCapital } from './withCapital';
 export { numberWords } from './numberWords';
 export { personWords, PERSONS, PERSON_FORMS } from './personWords';
-export type { Person, PersonForm } from './personWords';
+export type { SpokenPerson, PersonForm } from './personWords';
 export { readNumber } from './readNumber';
 export { ownWordsOf, numberLanguage } from './ownWords';
 export type { OwnWords, TimeUnit } from './ownWords';

@@ -1,5 +1,5 @@
 import { findDates } from '#core/calendar';
-import { plainWord, wordsOf } from '#core/finder';
+import { plainWord, searchWords } from '#core/finder';
 import { lineText, linesOf, type Passage } from '#core/passage';
 
 const HAS_DIGIT = /\p{N}/u;
@@ -22,7 +22,7 @@ export function comparedWords(
   const words = new Set<string>();
   for (const passage of passages)
     for (const line of linesOf(passage))
-      for (const written of wordsOf(withoutDates(lineText(line)))) {
+      for (const written of searchWords(withoutDates(lineText(line)))) {
         const word = plainWord(written);
         if (!HAS_DIGIT.test(word) && !particulars.has(word)) words.add(word);
       }

@@ -17,7 +17,7 @@ import { NotationFault, notationErrorInWords, type NotationError } from './notat
 import { JOINS, type Join, type Passage } from '#core/passage';
 import { freeId } from './freeId';
 import { keyed, readField, type ReadField } from './readField';
-import type { Reading } from './readInlines';
+import type { NotationReading } from './readInlines';
 import { readBlocks } from './readPassage';
 import { after, isBlank, refuse, sourceLines, type SourceLine } from './sourceLine';
 import { writePassage } from './writePassage';
@@ -212,7 +212,7 @@ class EntryReader {
     return { id, name, language, joins: joins as Join, parts: [] };
   }
 
-  private reading(): Reading {
+  private reading(): NotationReading {
     return {
       fields: this.content.fields,
       conditions: this.conditions,

@@ -1,7 +1,7 @@
 import type { Field, NamedCondition } from '#core/entry';
 
 /** What a wording's notation can name: the entry's fields and conditions. */
-export interface Known {
+export interface NotationNames {
   fields: readonly Field[];
   conditions: readonly NamedCondition[];
 }

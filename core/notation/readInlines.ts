@@ -9,11 +9,11 @@ import {
 } from '#core/passage';
 import { readCondition } from './conditionNotation';
 import { readEscape, unescaped } from './escapes';
-import { idNamed, type Known } from './names';
+import { idNamed, type NotationNames } from './names';
 import { refuse, type SourceLine } from './sourceLine';
 
 /** What a wording is read with: the fields it may name, and how conditions written within it are kept. */
-export interface Reading extends Known {
+export interface NotationReading extends NotationNames {
   /** True where fields are not known: names of blanks are then taken for ids. */
   anyField: boolean;
   /** Keeps a condition that was written in place, and gives back its id. */
@@ -64,7 +64,7 @@ export class InlineReader {
 
   constructor(
     private readonly lines: readonly SourceLine[],
-    private readonly reading: Reading,
+    private readonly reading: NotationReading,
     /** In a cell of a table a bar ends the reading. */
     private readonly inCell = false,
   ) {

@@ -1,6 +1,6 @@
 import { LIMITS, type Block, type Passage } from '#core/passage';
 import { unescaped } from './escapes';
-import { InlineReader, type Reading } from './readInlines';
+import { InlineReader, type NotationReading } from './readInlines';
 import { after, isBlank, refuse, type SourceLine } from './sourceLine';
 
 const leadOf = ({ text }: SourceLine) => /^ */.exec(text)![0].length;
@@ -14,7 +14,7 @@ class BlockReader {
 
   constructor(
     private readonly lines: readonly SourceLine[],
-    private readonly reading: Reading,
+    private readonly reading: NotationReading,
     private readonly depth: number,
   ) {
     if (depth > LIMITS.depth && lines[0]) refuse(lines[0], 0, { code: 'too-deep' });
@@ -201,7 +201,7 @@ class BlockReader {
 }
 
 /** Reads a wording from lines. Throws a NotationFault at the first character that does not fit. */
-export function readBlocks(lines: readonly SourceLine[], reading: Reading): Passage {
+export function readBlocks(lines: readonly SourceLine[], reading: NotationReading): Passage {
   const content = new BlockReader(lines, reading, 0).all();
   return { type: 'doc', content: content.length > 0 ? content : [{ type: 'paragraph' }] };
 }

@@ -1,6 +1,6 @@
 import { isLine, type Block, type Inline, type Mark, type Passage } from '#core/passage';
 import { edgesKept, escaped } from './escapes';
-import { nameFor, type Known } from './names';
+import { nameFor, type NotationNames } from './names';
 
 const BRACKETS: Partial<Record<Mark['type'], string>> = {
   italic: 'italic',
@@ -35,7 +35,7 @@ const marksOf = (inline: Inline): Mark[] => {
 
 const inBracket = (words: string) => edgesKept(escaped(words, /[[\]|]/g));
 
-function blankText(inline: Extract<Inline, { type: 'blank' }>, known: Known): string {
+function blankText(inline: Extract<Inline, { type: 'blank' }>, known: NotationNames): string {
   const { field, form } = inline.attrs;
   const name = escaped(nameFor(known.fields, field), /[{}|]/g);
   return form === 'as-is' ? `{${name}}` : `{${name}|${form}}`;
@@ -45,7 +45,7 @@ function blankText(inline: Extract<Inline, { type: 'blank' }>, known: Known): st
 const wordsText = (words: string) => escaped(words, /[{}[\]|]|\*(?=\*|$)|(?<=^|\*)\*/g);
 
 /** One inline, without its marks; a break as a line end, where `breaks` lets it. */
-function inlineText(inline: Inline, known: Known): string {
+function inlineText(inline: Inline, known: NotationNames): string {
   switch (inline.type) {
     case 'text':
       return wordsText(inline.text);
@@ -70,7 +70,7 @@ function inlineText(inline: Inline, known: Known): string {
 }
 
 /** A line's inlines as one text: marks opened and closed around them, the outermost first. */
-function marked(line: readonly Inline[], known: Known): string {
+function marked(line: readonly Inline[], known: NotationNames): string {
   let out = '';
   let open: Mark[] = [];
   const close = (count: number) => {
@@ -95,7 +95,7 @@ function marked(line: readonly Inline[], known: Known): string {
 const BEGINS = /^(?=#{1,6} |- |>|\d+\. |:|\||---$|==|--)/;
 
 /** A line's inlines as lines of text. A break is a line end, and spelt out where that would not be seen. */
-function lineText(line: readonly Inline[], known: Known, breaks: boolean): string[] {
+function lineText(line: readonly Inline[], known: NotationNames, breaks: boolean): string[] {
   if (line.length === 0) return ['[]'];
   const text = marked(line, known);
   const spelt = breaks ? text.replace(/^\n|\n$|\n(?=\n)/g, '[break]') : text.replace(/\n/g, '[break]');
@@ -107,7 +107,7 @@ const indented = (lines: readonly string[], lead: string): string[] =>
 
 const below = (lines: readonly string[]): string[] => lines.map((line) => (line === '' ? '' : `  ${line}`));
 
-const itemLines = (item: Block, lead: string, known: Known): string[] =>
+const itemLines = (item: Block, lead: string, known: NotationNames): string[] =>
   indented('content' in item ? blocksLines(item.content as Block[], known) : [], lead);
 
 type Cell = Extract<Block, { type: 'tableCell' | 'tableHeader' }>;
@@ -120,7 +120,7 @@ const spanOf = ({ attrs }: Cell) => {
 };
 
 /** A cell that one line can hold: a single paragraph, no wider than its place. */
-function simpleCell(block: Block, known: Known): string | null {
+function simpleCell(block: Block, known: NotationNames): string | null {
   if (!isCell(block) || spanOf(block) !== '' || block.content.length !== 1) return null;
   const [only] = block.content;
   if (only!.type !== 'paragraph') return null;
@@ -128,7 +128,7 @@ function simpleCell(block: Block, known: Known): string | null {
   return block.type === 'tableHeader' ? `# ${words}` : words.replace(/^#/, '\\#');
 }
 
-function tableLines(table: Extract<Block, { type: 'table' }>, known: Known): string[] {
+function tableLines(table: Extract<Block, { type: 'table' }>, known: NotationNames): string[] {
   const rows = table.content.map((row) =>
     'content' in row ? (row.content as Block[]).map((cell) => simpleCell(cell, known)) : [null],
   );
@@ -146,13 +146,13 @@ function tableLines(table: Extract<Block, { type: 'table' }>, known: Known): str
   return [':table', ...below(table.content.flatMap(rowLines))];
 }
 
-function orderedLines(list: Extract<Block, { type: 'orderedList' }>, known: Known): string[] {
+function orderedLines(list: Extract<Block, { type: 'orderedList' }>, known: NotationNames): string[] {
   const start = list.attrs?.start ?? 1;
   const items = list.content.flatMap((item, at) => itemLines(item, `${start + at}. `, known));
   return list.attrs?.type ? [`:ordered ${list.attrs.type}`, ...below(items)] : items;
 }
 
-function blockLines(block: Block, known: Known): string[] {
+function blockLines(block: Block, known: NotationNames): string[] {
   if (isLine(block)) {
     if (block.type === 'paragraph') return lineText(block.content ?? [], known, true);
     return [`${'#'.repeat(block.attrs.level)} ${lineText(block.content ?? [], known, false)[0]}`];
@@ -181,7 +181,7 @@ function blockLines(block: Block, known: Known): string[] {
   }
 }
 
-function blocksLines(blocks: readonly Block[], known: Known): string[] {
+function blocksLines(blocks: readonly Block[], known: NotationNames): string[] {
   return blocks.flatMap((block, at) => [...(at > 0 ? [''] : []), ...blockLines(block, known)]);
 }
 
@@ -189,5 +189,5 @@ function blocksLines(blocks: readonly Block[], known: Known): string[] {
  * A wording as plain text in the compact notation (docs/NOTATION.md); `readPassage` makes the same passage of it.
  * What only a draft has (placements, answers, words folded away) is left out.
  */
-export const writePassage = (passage: Passage, known: Known): string =>
+export const writePassage = (passage: Passage, known: NotationNames): string =>
   blocksLines(passage.content, known).join('\n');

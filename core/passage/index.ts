@@ -3,7 +3,14 @@ export { PassageSchema, LIMITS, isSafeLink } from './passage';
 export type { Passage, Block, Inline, TextInline, BlankInline, Mark, BlankAttrs, Took } from './passage';
 export { readerMarks } from './readerMarks';
 export { DROPPED, BLANK_FORMS, NUMBER_FORMS } from './passage';
-export type { Dropped, BlankForm, NumberForm, NumberInline, ReferenceInline, FoldedInline } from './passage';
+export type {
+  DroppedSpace,
+  BlankForm,
+  NumberForm,
+  NumberInline,
+  ReferenceInline,
+  FoldedInline,
+} from './passage';
 export { wordsOfInline } from './plainText';
 export { plainPassage, emptyPassage, textRun, isEmptyPassage } from './make';
 export { mapLines, linesOf, lineText, isLine } from './lines';

@@ -41,7 +41,7 @@ export type BlankForm = (typeof BLANK_FORMS)[number];
 /** On which sides something that shows no words took a space away. */
 export const DROPPED = ['none', 'before', 'after', 'both'] as const;
 /** On which sides a space was taken away. */
-export type Dropped = (typeof DROPPED)[number];
+export type DroppedSpace = (typeof DROPPED)[number];
 
 /** How a number of a list is written: 1, 01, a, A, i, I, one, One. */
 export const NUMBER_FORMS = ['1', '01', 'a', 'A', 'i', 'I', 'one', 'One'] as const;
@@ -174,7 +174,7 @@ export type ReferenceInline = z.infer<typeof ReferenceSchema>;
 /** Optional words that do not stand now. */
 export interface FoldedInline {
   type: 'folded';
-  attrs: { content: Inline[]; dropped: Dropped } & Took;
+  attrs: { content: Inline[]; dropped: DroppedSpace } & Took;
   marks?: Mark[] | undefined;
 }
 export type Inline =

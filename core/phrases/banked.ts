@@ -1,11 +1,11 @@
-import { plainWord, wordsOf } from '#core/finder';
+import { plainWord, searchWords } from '#core/finder';
 import type { PhraseToBank } from './worthBanking';
 
 /** A phrase is in a line that has this share of its pairs of neighbouring words: a blank in the midst takes two pairs away. */
 const SHARE = 0.6;
 
 const pairsOf = (text: string): Set<string> => {
-  const words = wordsOf(text).map(plainWord);
+  const words = searchWords(text).map(plainWord);
   return new Set(words.slice(1).map((word, at) => `${words[at]} ${word}`));
 };
 

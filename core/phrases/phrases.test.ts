@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { checkEntry } from '#core/entry';
 import { plainText } from '#core/passage';
-import { plainWord, wordsOf } from '#core/finder';
+import { plainWord, searchWords } from '#core/finder';
 import { finished } from '#core/testing';
 import { Banked, byHand, entryOfPhrase, repeatedPhrases, worthBanking, type Text } from './index';
 import { wordStream } from './wordStream';
@@ -85,7 +85,7 @@ describe('phrases typed again and again', () => {
         const { words, texts: of, from, to } = finished(stream);
         const numbers = new Map<string, number>();
         const expected = texts.flatMap((one) => [
-          ...wordsOf(one).map((word) => {
+          ...searchWords(one).map((word) => {
             const plain = /\p{N}/u.test(word) ? '#' : plainWord(word);
             if (!numbers.has(plain)) numbers.set(plain, numbers.size);
             return [word, numbers.get(plain)];

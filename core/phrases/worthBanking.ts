@@ -1,4 +1,4 @@
-import { plainWord, wordsOf } from '#core/finder';
+import { plainWord, searchWords } from '#core/finder';
 import { cutTo } from '#core/language';
 import { overGaps } from './overGaps';
 import { isNumber, phraseWord } from './phraseWord';
@@ -33,7 +33,7 @@ const MOST_PLACES = 400;
 
 type Place = RepeatedPhrase['places'][number];
 
-const plainOf = (text: string) => wordsOf(text).map(phraseWord);
+const plainOf = (text: string) => searchWords(text).map(phraseWord);
 
 interface Candidate<Owner> {
   phrase: RepeatedPhrase;
@@ -86,7 +86,7 @@ const keyOf = (words: string) =>
 /** A phrase as it is written in its first place, cut where places differ: in a number, or another word. */
 function piecesOf<Owner>(texts: readonly Text<Owner>[], places: readonly Place[]): PhrasePiece[] {
   const written = places.map(({ text, from, to }) => texts[text]!.text.slice(from, to));
-  const each = written.map(wordsOf);
+  const each = written.map(searchWords);
   const first = written[0]!;
   const pieces: PhrasePiece[] = [];
   let end = 0;

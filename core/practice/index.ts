@@ -1,2 +1,2 @@
 export { asked, cardsFor, isCue } from './practice';
-export type { Card, Known } from './practice';
+export type { Card, CueKnowledge } from './practice';

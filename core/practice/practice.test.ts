@@ -1,12 +1,12 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { asked, cardsFor, isCue, type Card, type Known } from './index';
+import { asked, cardsFor, isCue, type Card, type CueKnowledge } from './index';
 
 const TODAY = '2026-11-26';
 
 test('what is known comes later each time, what is not known comes at once', () => {
   const days: string[] = [];
-  let known: Known | null = null;
+  let known: CueKnowledge | null = null;
   for (let time = 0; time < 9; time += 1) {
     known = asked(known, true, TODAY);
     days.push(known.due);
@@ -41,7 +41,7 @@ test('those due come first, the least known before the others; then what is look
 test('whatever is answered, nothing that is due is left out before something that is not asked for', () => {
   fc.assert(
     fc.property(fc.array(fc.boolean(), { minLength: 1, maxLength: 30 }), (answers) => {
-      const known = answers.reduce<Known | null>((before, is) => asked(before, is, TODAY), null)!;
+      const known = answers.reduce<CueKnowledge | null>((before, is) => asked(before, is, TODAY), null)!;
       const isLast = answers.at(-1)!;
       expect(known.due > TODAY).toBe(isLast);
       expect(cardsFor([card('a', { known })], TODAY, 5)).toHaveLength(isLast ? 0 : 1);

@@ -1,7 +1,7 @@
 import { addDays, type CalendarDate } from '#core/calendar';
 
 /** How well the cue of an entry is known: its box, from 0, and the day from which it comes again. */
-export interface Known {
+export interface CueKnowledge {
   box: number;
   due: CalendarDate;
 }
@@ -10,7 +10,7 @@ export interface Known {
 const DAYS = [0, 1, 2, 4, 8, 16, 32, 64] as const;
 
 /** What becomes of one after it was asked: known, it moves one box on; not known, it begins again and comes the same day. */
-export function asked(before: Known | null, isKnown: boolean, today: CalendarDate): Known {
+export function asked(before: CueKnowledge | null, isKnown: boolean, today: CalendarDate): CueKnowledge {
   const box = isKnown ? Math.min((before?.box ?? 0) + 1, DAYS.length - 1) : 0;
   return { box, due: addDays(today, DAYS[box]!) };
 }
@@ -20,7 +20,7 @@ export interface Card {
   entry: string;
   times: number;
   lookedUp: number;
-  known: Known | null;
+  known: CueKnowledge | null;
 }
 
 /**

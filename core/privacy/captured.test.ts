@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { expect, test } from '@jest/globals';
-import { wordsOf } from '#core/finder';
+import { searchWords } from '#core/finder';
 import { plainPassage } from '#core/passage';
 import { emptyRecord, type CaseRecord } from '#core/record';
 import { HELD_OUT, KNOWN, TRIED } from '../testing';
@@ -45,7 +45,7 @@ function ordinaryWords(): Set<string> {
   const texts = files
     .filter((file) => file.endsWith('.txt'))
     .map((file) => fs.readFileSync(path.join(folder, file), 'utf8'));
-  return new Set(wordsOf(texts.join(' ')).filter((word) => word === word.toLowerCase()));
+  return new Set(searchWords(texts.join(' ')).filter((word) => word === word.toLowerCase()));
 }
 const find = personalFinder(KNOWN, ordinaryWords());
 

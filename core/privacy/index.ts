@@ -2,7 +2,7 @@ export { capture } from './capture';
 export type { Captured } from './capture';
 export { findParticulars } from './findParticulars';
 export { personalFinder, findEMails, findPhones } from './personalFinder';
-export type { Known } from './personalFinder';
+export type { KnownPeople } from './personalFinder';
 export { personalInEntry, personalToField } from './personalInEntry';
 export type { PersonalPlace } from './personalInEntry';
 export { addOrdinaryWords } from './ordinaryWords';

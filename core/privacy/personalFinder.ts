@@ -14,7 +14,7 @@ export interface Personal {
 }
 
 /** Who is known by name: members, and those in cases, as "Petra Lindow" or "Bramble"; and the numbers of cases. */
-export interface Known {
+export interface KnownPeople {
   names: readonly string[];
   numbers: readonly string[];
 }
@@ -185,7 +185,10 @@ const FIRST: readonly PersonalKind[] = ['e-mail', 'birth', 'address', 'phone', '
  * letters, that names may be as well ("will", "rose"): these count where they cannot be the word. Approximate: where it is in
  * doubt about a name that is a word it does not find it, about anything else it does; a person decides.
  */
-export function personalFinder(known: Known, ordinary: ReadonlySet<string>): (text: string) => Personal[] {
+export function personalFinder(
+  known: KnownPeople,
+  ordinary: ReadonlySet<string>,
+): (text: string) => Personal[] {
   const namesIn = knownNames(known.names, ordinary);
   const numbersKnown = new Literals(known.numbers);
   return (text) => {

@@ -1,6 +1,6 @@
 import { dateInWords, type CalendarDate } from '#core/calendar';
 import { HISTORY_LISTS, isHistoryList, type HistoryListId } from './history';
-import type { CaseRecord, HistoryItem, Medicine, Problem, RecordItem } from './record';
+import type { CaseRecord, HistoryItem, Medicine, HealthProblem, RecordItem } from './record';
 import { itemsOf } from './record';
 
 /** Which items of a list are meant where it is asked for by its name. */
@@ -51,7 +51,7 @@ function historyItems(record: CaseRecord, list: HistoryListId): HistoryItem[] {
 }
 
 /** Lists of a record that are told apart by their state, by the name they are asked for by. */
-const OTHERS: Record<string, (record: CaseRecord) => readonly (Medicine | Problem)[]> = {
+const OTHERS: Record<string, (record: CaseRecord) => readonly (Medicine | HealthProblem)[]> = {
   medicines: ({ medicines }) => medicines.filter(({ status }) => status === 'active'),
   'stopped medicines': ({ medicines }) => newestFirst(medicines.filter(({ status }) => status === 'ended')),
   problems: ({ problems }) => problems.filter(({ status }) => status === 'active'),

@@ -10,14 +10,14 @@ export {
   RemovedItemSchema,
 } from './record';
 export { HISTORY_LIST_IDS, HISTORY_LISTS, isHistoryList, type HistoryListId } from './history';
-export { mergedRecord, type Merged } from './mergedRecord';
+export { mergedRecord, type MergedRecord } from './mergedRecord';
 export type {
   CaseRecord,
   HistoryItem,
   ListChange,
   Measurement,
   Medicine,
-  Problem,
+  HealthProblem,
   RecordDetail,
   RecordItem,
   RecordList,

@@ -1,6 +1,6 @@
 import { dateInWords, type CalendarDate } from '#core/calendar';
 import { HISTORY_LISTS, isHistoryList, stateInWords } from './history';
-import type { HistoryItem, Measurement, Medicine, Problem, RecordItem, WrittenItem } from './record';
+import type { HistoryItem, Measurement, Medicine, HealthProblem, RecordItem, WrittenItem } from './record';
 import { valueInWords } from './value';
 
 type Day = (date: CalendarDate | null | undefined) => string | null;
@@ -17,7 +17,7 @@ const ofMedicine = ({ name, dose, status, since, until }: Medicine, day: Day): P
   since && `since ${day(since)}`,
   until ? `until ${day(until)}` : status === 'ended' && 'stopped',
 ];
-const ofProblem = ({ label, status, since }: Problem, day: Day): Parts => [
+const ofProblem = ({ label, status, since }: HealthProblem, day: Day): Parts => [
   label,
   since && `since ${day(since)}`,
   status === 'resolved' && 'resolved',

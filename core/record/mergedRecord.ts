@@ -14,7 +14,7 @@ import {
 } from './record';
 
 /** What a source tells of anew, against what a record had. */
-export interface Merged {
+export interface MergedRecord {
   record: CaseRecord;
   added: WrittenItem[];
   changed: { list: RecordList; was: RecordItem; now: RecordItem }[];
@@ -87,7 +87,12 @@ class Places {
 }
 
 /** Brings one list up to date. */
-function mergeList(merged: Merged, list: RecordList, incoming: readonly RecordItem[], { at }: Came): void {
+function mergeList(
+  merged: MergedRecord,
+  list: RecordList,
+  incoming: readonly RecordItem[],
+  { at }: Came,
+): void {
   const items = [...itemsOf(merged.record, list)];
   const places = new Places(list, [...items]);
   const removed = (merged.record.removed ?? []).filter((one) => one.list === list).map(({ item }) => item);
@@ -117,7 +122,7 @@ function mergeList(merged: Merged, list: RecordList, incoming: readonly RecordIt
 }
 
 /** Takes out what its source says was entered in error, unless a person corrected it here; it can be put back. */
-function withdraw(merged: Merged, keys: ReadonlySet<string>, { on }: Came): void {
+function withdraw(merged: MergedRecord, keys: ReadonlySet<string>, { on }: Came): void {
   for (const list of RECORD_LISTS) {
     const items = itemsOf(merged.record, list);
     const wrong = items.filter((item) => !item.byHand && item.key !== undefined && keys.has(item.key));
@@ -133,7 +138,7 @@ function withdraw(merged: Merged, keys: ReadonlySet<string>, { on }: Came): void
 }
 
 /** Brings the details up to date: what a person wrote stays, and remembers what its source says now. */
-function mergeDetails(merged: Merged, incoming: readonly RecordDetail[]): void {
+function mergeDetails(merged: MergedRecord, incoming: readonly RecordDetail[]): void {
   for (const detail of incoming) {
     const { details, said = [] } = merged.record;
     const at = details.findIndex(({ path }) => path === detail.path);
@@ -180,8 +185,8 @@ export function mergedRecord(
   ours: CaseRecord,
   { record: theirs, withdrawn = [] }: Incoming,
   came: Came,
-): Merged {
-  const merged: Merged = {
+): MergedRecord {
+  const merged: MergedRecord = {
     ...{ record: ours, added: [], changed: [], withdrawn: [], details: [], kept: [], care: [], full: 0 },
   };
   mergeDetails(merged, theirs.details);

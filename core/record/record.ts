@@ -169,10 +169,10 @@ export type RecordDetail = z.infer<typeof RecordDetailSchema>;
 export type Measurement = z.infer<typeof MeasurementSchema>;
 export type Medicine = z.infer<typeof MedicineSchema>;
 export type RecurringCare = z.infer<typeof RecurringCareSchema>;
-export type Problem = z.infer<typeof ProblemSchema>;
+export type HealthProblem = z.infer<typeof ProblemSchema>;
 export type HistoryItem = z.infer<typeof HistoryItemSchema>;
 /** An item of any list of a record. */
-export type RecordItem = Measurement | Medicine | Problem | HistoryItem;
+export type RecordItem = Measurement | Medicine | HealthProblem | HistoryItem;
 
 /** A record of which nothing is known yet. */
 export function emptyRecord(): CaseRecord {
@@ -182,7 +182,7 @@ export function emptyRecord(): CaseRecord {
 /** The items of a list of a record, in the order it has them. */
 export const itemsOf = (record: CaseRecord, list: RecordList): readonly RecordItem[] => record[list] ?? [];
 
-type Items = { measurements: Measurement; medicines: Medicine; problems: Problem } & Record<
+type Items = { measurements: Measurement; medicines: Medicine; problems: HealthProblem } & Record<
   HistoryListId,
   HistoryItem
 >;

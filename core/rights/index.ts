@@ -1,6 +1,6 @@
 export { GranteeSchema, RightSchema, rightsOf } from './rights';
-export type { Grant, Grantee, Place, Right } from './rights';
-export { branchesOf, MOST_DEEP, within } from './tree';
+export type { Grant, Grantee, CollectionPlace, Right } from './rights';
+export { treeBranches, MOST_DEEP, within } from './tree';
 export type { Branch } from './tree';
 export { droppedOver, stepped } from './moving';
-export type { Goal, Way } from './moving';
+export type { Goal, TreeWay } from './moving';

@@ -53,13 +53,17 @@ export function droppedOver<T extends Node>(
 }
 
 /** The four ways a line goes by keys. */
-export type Way = 'up' | 'down' | 'in' | 'out';
+export type TreeWay = 'up' | 'down' | 'in' | 'out';
 
 /**
  * Where a line of a tree goes by one key: up or down past the one beside it, into the one above it, or out of the one it is
  * in, to stand behind that. Null when there is no such place.
  */
-export function stepped<T extends Node>(branches: readonly Branch<T>[], id: string, way: Way): Goal | null {
+export function stepped<T extends Node>(
+  branches: readonly Branch<T>[],
+  id: string,
+  way: TreeWay,
+): Goal | null {
   const depthOf = (one: string | null) => branches.find(({ node }) => node.id === one)?.depth ?? -1;
   const depth = depthOf(id);
   // Those beside it are within the same line, or at the top as it is, whatever is around them unseen.

@@ -1,18 +1,18 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
-  branchesOf,
+  treeBranches,
   droppedOver,
   rightsOf,
   stepped,
   within,
   type Goal,
   type Grant,
-  type Place,
-  type Way,
+  type CollectionPlace,
+  type TreeWay,
 } from '.';
 
-const PLACES: Place[] = [
+const PLACES: CollectionPlace[] = [
   { id: 'ward', parent: null, ownedBy: null },
   { id: 'birds', parent: 'ward', ownedBy: null },
   { id: 'owls', parent: 'birds', ownedBy: null },
@@ -72,7 +72,7 @@ describe('what is granted passes down', () => {
 const anyTree = fc
   .array(fc.option(fc.nat(11), { nil: null }), { minLength: 1, maxLength: 12 })
   .map((parents) =>
-    parents.map((parent, at): Place & { position: number; name: string } => ({
+    parents.map((parent, at): CollectionPlace & { position: number; name: string } => ({
       id: String(at),
       parent: parent === null || parent >= at ? null : String(parent),
       ownedBy: null,
@@ -123,7 +123,7 @@ describe('random trees', () => {
       fc.property(anyTree, fc.nat(11), (places, dropped) => {
         // One that is not seen: what is in it stands at the top.
         const seen = places.filter(({ id }) => id !== String(dropped));
-        const branches = branchesOf(seen);
+        const branches = treeBranches(seen);
         expect(branches.map(({ node }) => node.id).sort()).toEqual(seen.map(({ id }) => id).sort());
         branches.forEach(({ node, depth }, at) => {
           const above = branches.slice(0, at).findLast((one) => one.depth === depth - 1);
@@ -140,7 +140,7 @@ describe('random trees', () => {
 
   /** The tree with one node where a goal says. */
   const put = (nodes: typeof TREE, id: string, { parent, before }: Goal): typeof TREE => {
-    const beside = branchesOf(nodes.filter((node) => node.parent === parent && node.id !== id)).map(
+    const beside = treeBranches(nodes.filter((node) => node.parent === parent && node.id !== id)).map(
       ({ node }) => node,
     );
     const at = beside.findIndex((node) => node.id === before);
@@ -149,7 +149,7 @@ describe('random trees', () => {
     return nodes.map((node) => moved.get(node.id) ?? node);
   };
   const written = (nodes: typeof TREE) =>
-    branchesOf(nodes)
+    treeBranches(nodes)
       .map(({ node, depth }) => '-'.repeat(depth) + node.id)
       .join(' ');
   const node = (id: string, parent: string | null, position: number) => ({
@@ -167,10 +167,10 @@ describe('random trees', () => {
     node('e', null, 2),
   ];
 
-  const step = (id: string, way: Way) => ({ id, goal: stepped(branchesOf(TREE), id, way) });
+  const step = (id: string, way: TreeWay) => ({ id, goal: stepped(treeBranches(TREE), id, way) });
   const drop = (id: string, over: string, depth: number) => ({
     id,
-    goal: droppedOver(branchesOf(TREE), id, over, depth),
+    goal: droppedOver(treeBranches(TREE), id, over, depth),
   });
   test.each([
     ['up', step('d', 'up'), 'a b -d -c e'],
@@ -196,14 +196,14 @@ describe('random trees', () => {
         fc.nat(11),
         fc.integer({ min: -2, max: 5 }),
         (nodes, id, over, depth) => {
-          const goal = droppedOver(branchesOf(nodes), String(id), String(over), depth);
+          const goal = droppedOver(treeBranches(nodes), String(id), String(over), depth);
           if (!goal) return;
           const after = put(nodes, String(id), goal);
-          expect(branchesOf(after).length).toBe(nodes.length);
-          const others = branchesOf(nodes).map((branch) => branch.node.id);
+          expect(treeBranches(after).length).toBe(nodes.length);
+          const others = treeBranches(nodes).map((branch) => branch.node.id);
           const inside = within(String(id), nodes);
           const kept = (ids: string[]) => ids.filter((one) => !inside.has(one));
-          expect(kept(branchesOf(after).map((branch) => branch.node.id))).toEqual(kept(others));
+          expect(kept(treeBranches(after).map((branch) => branch.node.id))).toEqual(kept(others));
         },
       ),
     );

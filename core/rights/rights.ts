@@ -22,14 +22,14 @@ export interface Grant {
 }
 
 /** A collection's place: within another or none, and whose alone it is, if it is someone's own. */
-export interface Place {
+export interface CollectionPlace {
   id: string;
   parent: string | null;
   ownedBy: string | null;
 }
 
 /** Someone whose rights are asked for, with the groups they belong to. */
-export interface Person {
+export interface RightsHolder {
   id: string;
   groups: ReadonlySet<string>;
 }
@@ -38,7 +38,7 @@ const RANK = { none: 0, read: 1, contribute: 2, keep: 3 } as const;
 type Level = keyof typeof RANK;
 
 /** What one collection itself grants a person; null where it says nothing of them. Their own name outweighs groups and team. */
-function grantedAt(person: Person, grants: readonly Grant[]): Level | null {
+function grantedAt(person: RightsHolder, grants: readonly Grant[]): Level | null {
   let shared: Level | null = null;
   for (const { to, right } of grants) {
     if (to.kind === 'member') {
@@ -58,14 +58,14 @@ function grantedAt(person: Person, grants: readonly Grant[]): Level | null {
  * alone. Collections around one must be given with it. Takes time in proportion to collections and grants.
  */
 export function rightsOf(
-  person: Person,
-  places: readonly Place[],
+  person: RightsHolder,
+  places: readonly CollectionPlace[],
   grants: readonly Grant[],
 ): Map<string, Right> {
   const byId = new Map(places.map((place) => [place.id, place]));
   const at = grouped(grants, ({ collection }) => collection);
   const levels = new Map<string, Level>();
-  const levelOf = (place: Place): Level => {
+  const levelOf = (place: CollectionPlace): Level => {
     const known = levels.get(place.id);
     if (known !== undefined) return known;
     // Against rings, which no one may make: a collection met again grants nothing.
@@ -74,7 +74,7 @@ export function rightsOf(
     levels.set(place.id, level);
     return level;
   };
-  const worked = (place: Place): Level => {
+  const worked = (place: CollectionPlace): Level => {
     if (place.ownedBy !== null) return place.ownedBy === person.id ? 'keep' : 'none';
     const parent = place.parent === null ? undefined : byId.get(place.parent);
     const passed = parent ? levelOf(parent) : 'none';

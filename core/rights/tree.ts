@@ -23,7 +23,7 @@ export const MOST_DEEP = 8;
  * The nodes from top to bottom, each followed by those within it; beside each other by position, then by name. One whose
  * parent is not among them stands at the top.
  */
-export function branchesOf<T extends Node>(nodes: readonly T[]): Branch<T>[] {
+export function treeBranches<T extends Node>(nodes: readonly T[]): Branch<T>[] {
   const ids = new Set(nodes.map(({ id }) => id));
   const inside = grouped(nodes, ({ parent }) => (parent !== null && ids.has(parent) ? parent : null));
   const branches: Branch<T>[] = [];

@@ -15,7 +15,7 @@ export interface Standing extends Arriving {
 }
 
 /** What an arriving entry finds: nothing like it, its like word for word, or one of its title that reads otherwise. */
-export interface Arrival extends Arriving {
+export interface EntryArrival extends Arriving {
   state: 'new' | 'same' | 'differs';
   standing: Standing | null;
 }
@@ -27,7 +27,7 @@ const titleOf = ({ content }: Arriving) => content.title.trim().toLowerCase();
  * other has been taken for. Entries within entries are told by what they are taken for, so that the same text is the same
  * whatever the ids were where it came from.
  */
-export function compareArriving(arriving: readonly Arriving[], there: readonly Standing[]): Arrival[] {
+export function compareArriving(arriving: readonly Arriving[], there: readonly Standing[]): EntryArrival[] {
   const free = new Map(there.map((one) => [one.id, one]));
   const takenFor = new Map<string, Standing>();
   const take = (id: string, standing: Standing | undefined) => {

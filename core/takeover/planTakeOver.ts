@@ -1,13 +1,13 @@
 import type { Collection, Entry } from '#core/bank';
 import type { EntryContent } from '#core/entry';
 import type { CollectionFile } from './collectionFile';
-import { compareArriving, settleCues, type Arrival, type SettledCues } from './compareArriving';
+import { compareArriving, settleCues, type EntryArrival, type SettledCues } from './compareArriving';
 
 /** What becomes of an arriving entry: it comes as a new one, as the next revision of its like, or not at all. */
 export type Choice = 'new' | 'replace' | 'leave';
 
 /** An arriving entry with what becomes of it, and of its cues. */
-export interface Planned extends Arrival {
+export interface Planned extends EntryArrival {
   choice: Choice;
   cues: SettledCues['changed'];
 }
@@ -35,7 +35,7 @@ export interface TakeOverPlan {
 }
 
 /** Unless something else is chosen, what is new comes, and what stands here stays as it is. */
-const usual = ({ state }: Arrival): Choice => (state === 'new' ? 'new' : 'leave');
+const usual = ({ state }: EntryArrival): Choice => (state === 'new' ? 'new' : 'leave');
 
 const cuesOf = ({ content: { cues, retired } }: Pick<Entry, 'content'>) =>
   retired ? [] : cues.map(({ text }) => text.toLowerCase());

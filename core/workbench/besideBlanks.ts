@@ -1,6 +1,6 @@
 import type { Field, Wording } from '#core/entry';
 import type { Inline, Line } from '#core/passage';
-import type { Found } from './doubt';
+import type { FoundDoubt } from './doubt';
 
 /** Scripts that part their words by spaces. */
 const LETTER = /[\p{Script=Latin}\p{Script=Greek}\p{Script=Cyrillic}]/u;
@@ -52,19 +52,19 @@ function canSayNothing(field: Field): boolean {
 
 const isOptional = (inline: Inline) => inline.marks?.some(({ type }) => type === 'when') ?? false;
 
-function beside(line: Line, index: number, field: Field, from: number): Found[] {
+function beside(line: Line, index: number, field: Field, from: number): FoundDoubt[] {
   const [before, after] = [textOf(line[index - 1]) ?? '', textOf(line[index + 1]) ?? ''];
   if (isAmount(field) || bringsItsSpace(field)) return [];
   const message = 'No space stands between a word and the blank beside it.';
   const [last, next] = [lastWord(before), WORD_AFTER.exec(after)?.[0]];
-  const found: Found[] = [];
+  const found: FoundDoubt[] = [];
   if (last) found.push({ code: 'stuck-to-blank', message, from: from - last.length, to: from + 1 });
   if (next && !ENDING.test(next))
     found.push({ code: 'stuck-to-blank', message, from, to: from + 1 + next.length });
   return found;
 }
 
-function hole(line: Line, index: number, field: Field, from: number): Found[] {
+function hole(line: Line, index: number, field: Field, from: number): FoundDoubt[] {
   const [blank, previous] = [line[index]!, line[index - 1]];
   const before = textOf(previous);
   if (before === null || !WANTS_MORE.test(before) || !canSayNothing(field)) return [];
@@ -76,7 +76,7 @@ function hole(line: Line, index: number, field: Field, from: number): Found[] {
 }
 
 /** A line of several sentences of which the last has no full stop. */
-function missingStop(line: Line, length: number): Found[] {
+function missingStop(line: Line, length: number): FoundDoubt[] {
   const last = textOf(line.at(-1));
   if (last === null || !/\p{L}\s*$/u.test(last)) return [];
   const words = line.map((inline) => textOf(inline) ?? '_').join('');
@@ -99,11 +99,11 @@ export function besideBlanks(
   line: Line,
   { language, joins }: Pick<Wording, 'language' | 'joins'>,
   fields: ReadonlyMap<string, Field>,
-): Found[] {
+): FoundDoubt[] {
   if (joins === 'as-is' || joins === 'closely') return [];
   const isEnglish = /^en\b/i.test(language);
   let at = 0;
-  const found = line.flatMap((inline, index): Found[] => {
+  const found = line.flatMap((inline, index): FoundDoubt[] => {
     const from = at;
     at += inline.type === 'text' ? inline.text.length : 1;
     const field = inline.type === 'blank' ? fields.get(inline.attrs.field) : undefined;

@@ -25,7 +25,7 @@ export interface Doubt {
 }
 
 /** A doubt about a line, from where to where in it. */
-export interface Found {
+export interface FoundDoubt {
   code: Doubt['code'];
   message: string;
   from: number;

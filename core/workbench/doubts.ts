@@ -8,7 +8,7 @@ import {
 } from '#core/entry';
 import { linesOf, type BlankForm, type Inline, type Line } from '#core/passage';
 import { besideBlanks } from './besideBlanks';
-import type { Doubt, Found } from './doubt';
+import type { Doubt, FoundDoubt } from './doubt';
 import { overlappingOptions } from './overlappingOptions';
 
 function unusedFields(content: EntryContent): Doubt[] {
@@ -89,8 +89,8 @@ const isBold = (inline: Inline | undefined) => inline?.marks?.some(({ type }) =>
 const STAND_ALONE: ReadonlySet<BlankForm> = new Set(['bullets', 'table']);
 
 /** Spaces doubled within a line, and bold that reaches over the space beside its words. */
-function inLine(line: Line): Found[] {
-  const found: Found[] = [];
+function inLine(line: Line): FoundDoubt[] {
+  const found: FoundDoubt[] = [];
   let at = 0;
   line.forEach((inline, index) => {
     const from = at;
@@ -126,9 +126,9 @@ function numbering(part: Part): { lost: Set<string>; twice: Set<string> } {
   };
 }
 
-function numbersInLine(line: Line, { lost, twice }: ReturnType<typeof numbering>): Found[] {
+function numbersInLine(line: Line, { lost, twice }: ReturnType<typeof numbering>): FoundDoubt[] {
   let at = 0;
-  return line.flatMap((inline): Found[] => {
+  return line.flatMap((inline): FoundDoubt[] => {
     const from = at;
     at += sizeOf(inline);
     if (inline.type === 'reference' && lost.has(inline.attrs.to))

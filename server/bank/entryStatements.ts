@@ -21,7 +21,7 @@ export const entryThere = prepared((db) =>
 );
 
 /** Cues of a `collection` among those `typed` (JSON) that another than `entry` has, with its content. */
-export const takenCues = prepared((db) =>
+export const cuesTakenBy = prepared((db) =>
   db
     .select({ typed: cues.typed, content: entries.content })
     .from(cues)
@@ -95,7 +95,7 @@ export const dropCues = prepared((db) =>
 );
 
 /** How often a `collection` was changed, with the stamp of what rights are worked out from. */
-export const changesOf = prepared((db) =>
+export const changeCountOf = prepared((db) =>
   db
     .select({ changes: collections.changes, stamp: sql<string>`(select stamp from ${reachStamp})` })
     .from(collections)

@@ -8,7 +8,7 @@ export { mustSeeHistory } from './history';
 export { leavingNoneUnkept } from './keeping';
 export { keepSettings, makeCollection } from './makeCollection';
 export { makeEntry } from './makeEntry';
-export { changeEntries, heldByKeeper, type Change, moveEntries } from './manyEntries';
+export { changeEntries, heldByKeeper, type ChangeOfOne, moveEntries } from './manyEntries';
 export { noteRoutes } from './noteRoutes';
 export { ownCollection } from './ownCollection';
 export { mustFindRoom, placeCollection } from './placeCollection';

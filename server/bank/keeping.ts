@@ -1,5 +1,5 @@
 import { eq, isNull } from 'drizzle-orm';
-import { branchesOf } from '#core/rights';
+import { treeBranches } from '#core/rights';
 import { type Queries, collections, grants, groupMembers, members } from '../db';
 import { Refusal } from '../http';
 
@@ -20,7 +20,7 @@ export async function unkept(tx: Queries): Promise<Set<string>> {
   );
   const found = new Set<string>();
   // From the top in, so that what is around each was looked at before.
-  for (const { node } of branchesOf(rows)) {
+  for (const { node } of treeBranches(rows)) {
     const passed = node.parent !== null && kept.has(node.parent);
     if (passed) kept.add(node.id);
     if (node.ownedBy === null && !kept.has(node.id)) found.add(node.id);

@@ -145,7 +145,7 @@ export async function moveEntries(
 }
 
 /** A change of one of many. */
-export interface Change {
+export interface ChangeOfOne {
   entry: string;
   revision: number;
   content: EntryContent;
@@ -158,7 +158,7 @@ export interface Change {
 export async function changeEntries(
   context: Context,
   member: string,
-  changes: readonly Change[],
+  changes: readonly ChangeOfOne[],
   reason: string,
   { areAll = false } = {},
 ): Promise<Entry[]> {

@@ -1,10 +1,10 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Nearest } from '#contracts';
-import { findable, nearest, stemOf, wordsOf } from '#core/finder';
+import { findable, nearest, stemOf, searchWords } from '#core/finder';
 import { type Database, collections, entries } from '../db';
 import { rightsFor } from './rights';
 import { toEntry } from './saveEntry';
-import { anyOf, quoted } from './textQuery';
+import { anyOf, quotedWord } from './textQuery';
 
 const TOLD = 8;
 /** Of a long message the first words are looked at, and of these the rarest looked for. */
@@ -42,14 +42,14 @@ async function rarest(db: Database, words: readonly string[], seen: string): Pro
  */
 export async function nearestTo(db: Database, member: string, text: string): Promise<Nearest> {
   const rights = await rightsFor(db, member);
-  const words = [...new Set(wordsOf(text).slice(0, MOST_READ).map(stemOf))].filter(
+  const words = [...new Set(searchWords(text).slice(0, MOST_READ).map(stemOf))].filter(
     ({ length }) => length > 2 && length <= LONGEST_WORD,
   );
   if (words.length === 0 || rights.size === 0) return { entries: [] };
   const seen = JSON.stringify([...rights.keys()]);
   const asked = (await rarest(db, words, seen)).slice(0, MOST_ASKED);
   if (asked.length === 0) return { entries: [] };
-  const query = anyOf(asked.map((word) => `${quoted(word)}:*`));
+  const query = anyOf(asked.map((word) => `${quotedWord(word)}:*`));
   const { rows: having } = (await db.execute(sql`
     select entry from entry_words
     where words @@ ${query}::tsquery and collection in (select jsonb_array_elements_text(${seen}::jsonb))

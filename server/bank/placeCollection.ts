@@ -1,5 +1,5 @@
 import { eq, isNull } from 'drizzle-orm';
-import { branchesOf, MOST_DEEP, within } from '#core/rights';
+import { treeBranches, MOST_DEEP, within } from '#core/rights';
 import { type Queries, collections } from '../db';
 import { notFound, Refusal } from '../http';
 
@@ -10,7 +10,7 @@ interface Target {
 }
 
 function mustNotBeTooDeep(all: readonly (typeof collections.$inferSelect)[]): void {
-  const depth = Math.max(0, ...branchesOf(all).map((branch) => branch.depth));
+  const depth = Math.max(0, ...treeBranches(all).map((branch) => branch.depth));
   if (depth >= MOST_DEEP)
     throw new Refusal('not-valid', `Collections go ${MOST_DEEP} deep and no deeper. Nothing was changed.`);
 }
@@ -33,7 +33,7 @@ export async function placeCollection(tx: Queries, id: string, { parent, before 
     throw new Refusal('not-valid', 'A collection cannot go into itself. Nothing was moved.');
   const placed = all.map((one) => (one.id === id ? { ...one, parent } : one));
   mustNotBeTooDeep(placed);
-  const beside = branchesOf(placed.filter((one) => one.parent === parent && one.id !== id))
+  const beside = treeBranches(placed.filter((one) => one.parent === parent && one.id !== id))
     .map(({ node }) => node)
     // One's own stands last, whatever comes.
     .filter(({ ownedBy }) => parent !== null || ownedBy === null);

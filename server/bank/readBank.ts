@@ -3,7 +3,7 @@ import type { Bank, BankHad, Collection, Entry } from '#contracts';
 import type { Context } from '../context';
 import { type Queries, departures, entries, preferences } from '../db';
 import { notFound } from '../http';
-import { changesOf, goneSince, savedSince } from './entryStatements';
+import { changeCountOf, goneSince, savedSince } from './entryStatements';
 import { rightsAt, rightsFor } from './rights';
 import { toEntry } from './saveEntry';
 import { includedIds } from './soundIncludes';
@@ -139,7 +139,7 @@ export async function readCollection(
   collection: string,
   had: number | null,
 ): Promise<{ changes: number; entries: Entry[]; gone: Bank['gone'] }> {
-  const [row] = await changesOf(db).execute({ collection });
+  const [row] = await changeCountOf(db).execute({ collection });
   if (!row || !(await rightsAt(db, member, row.stamp)).has(collection)) throw notFound();
   const { changes } = row;
   // Nearly all who ask were told of something else, or of what they did themselves.

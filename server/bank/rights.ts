@@ -1,5 +1,5 @@
 import { and, eq, inArray, isNull, sql } from 'drizzle-orm';
-import { rightsOf, type Grant, type Grantee, type Place, type Right } from '#core/rights';
+import { rightsOf, type Grant, type Grantee, type CollectionPlace, type Right } from '#core/rights';
 import { type Queries, prepared, collections, entries, grants, groupMembers, reachStamp } from '../db';
 import { notFound, Refusal } from '../http';
 import { entryThere } from './entryStatements';
@@ -107,7 +107,7 @@ export async function rightsAt(
 }
 
 /** A collection and all around it; without itself when it is deleted, empty when there is none of that id. */
-export const wayUp = (db: Queries, collection: string): Promise<Place[]> =>
+export const wayUp = (db: Queries, collection: string): Promise<CollectionPlace[]> =>
   db
     .select(place)
     .from(collections)

@@ -9,7 +9,7 @@ import { type Queries, collections, cues, entries } from '../db';
 import { Refusal } from '../http';
 import { writeTrail } from '../trail';
 import { nextChange } from './bankChanges';
-import { dropCues, keepRevision, saveAt, takenCues } from './entryStatements';
+import { dropCues, keepRevision, saveAt, cuesTakenBy } from './entryStatements';
 import { holdEntryFiles } from './entryFiles';
 import { writeWords } from './entryWords';
 import { keptEntry, mustKeep, visibleEntry } from './rights';
@@ -78,7 +78,7 @@ async function mustBeFree(
 ): Promise<void> {
   const typed = typedCues(content);
   if (typed.length === 0) return;
-  const [taken] = await takenCues(tx).execute({ collection, entry, typed: JSON.stringify(typed) });
+  const [taken] = await cuesTakenBy(tx).execute({ collection, entry, typed: JSON.stringify(typed) });
   if (!taken) return;
   const all = await tx.select({ typed: cues.typed }).from(cues).where(eq(cues.collection, collection));
   const [home] = await tx

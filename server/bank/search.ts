@@ -1,12 +1,12 @@
 import { and, between, eq, inArray, isNull, sql, type SQL } from 'drizzle-orm';
 import type { Found } from '#contracts';
-import { findable, Finder, nearWords, plainWord, slackOf, wordsOf } from '#core/finder';
+import { findable, Finder, nearWords, plainWord, slackOf, searchWords } from '#core/finder';
 import type { Right } from '#core/rights';
 import { type Database, prepared, collections, entries, vocabulary } from '../db';
 import { collectionMark } from './entryWords';
 import { rightsFor } from './rights';
 import { toEntry } from './saveEntry';
-import { anyOf, quoted } from './textQuery';
+import { anyOf, quotedWord } from './textQuery';
 
 /** So many are told; the nearest of so many that have the words, those with them in the head before others. */
 const TOLD = 20;
@@ -77,7 +77,7 @@ async function nearest(db: Database, words: readonly string[], seen: ReadonlyMap
     return inOrder(db).execute({ ids: JSON.stringify([...ids]) });
   };
   if (seen.size <= MOST_MARKS) {
-    const marks = anyOf([...seen.keys()].map((id) => quoted(collectionMark(id))));
+    const marks = anyOf([...seen.keys()].map((id) => quotedWord(collectionMark(id))));
     return rowsOf((await having(db, [...words, marks].join(' & '), LOOKED_AT)).found);
   }
   const { found, whole } = await having(db, words.join(' & '), LOOKED_AT);
@@ -96,7 +96,7 @@ const begun = (word: string) => [...new Set(word.slice(0, 2))];
 async function meant(db: Database, words: readonly string[]): Promise<string[]> {
   return Promise.all(
     words.map(async (word) => {
-      const itself = `${quoted(word)}:*`;
+      const itself = `${quotedWord(word)}:*`;
       const slack = slackOf(word);
       if (slack === 0) return itself;
       const [known] = await db
@@ -110,7 +110,7 @@ async function meant(db: Database, words: readonly string[]): Promise<string[]> 
         );
       // All of them: were some left out, words that one may not see could keep out others.
       const near = nearWords(word, known?.words?.split(' ') ?? []);
-      return anyOf([itself, ...near.map(quoted)]);
+      return anyOf([itself, ...near.map(quotedWord)]);
     }),
   );
 }
@@ -121,12 +121,12 @@ async function meant(db: Database, words: readonly string[]): Promise<string[]> 
  * more. Words without a letter or digit find nothing.
  */
 export async function search(db: Database, member: string, query: string): Promise<Found> {
-  const words = [...new Set(wordsOf(query).map(plainWord))].slice(0, MOST_WORDS);
+  const words = [...new Set(searchWords(query).map(plainWord))].slice(0, MOST_WORDS);
   const seen = await rightsFor(db, member);
   if (words.length === 0 || seen.size === 0) return { entries: [], more: false };
   let rows = await nearest(
     db,
-    words.map((word) => `${quoted(word)}:*`),
+    words.map((word) => `${quotedWord(word)}:*`),
     seen,
   );
   if (rows.length === 0) rows = await nearest(db, await meant(db, words), seen);

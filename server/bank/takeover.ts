@@ -1,7 +1,7 @@
 import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
 import { MOST_HANDED_ON, type CollectionFile, type Step, type TakeOver } from '#contracts';
 import { renamedIncludes } from '#core/fill';
-import { branchesOf, within } from '#core/rights';
+import { treeBranches, within } from '#core/rights';
 import type { Context } from '../context';
 import { type Database, type Queries, collections, entries } from '../db';
 import { Refusal } from '../http';
@@ -31,7 +31,7 @@ export async function handOn(context: Context, member: string, collection: strin
     collection,
     all.filter(({ id }) => rights.has(id)),
   );
-  const branches = branchesOf(all.filter(({ id }) => inside.has(id))).map(({ node }) => node);
+  const branches = treeBranches(all.filter(({ id }) => inside.has(id))).map(({ node }) => node);
   const rows = await db
     .select({ id: entries.id })
     .from(entries)

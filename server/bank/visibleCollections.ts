@@ -1,6 +1,6 @@
 import { isNull } from 'drizzle-orm';
 import type { Collection } from '#contracts';
-import { branchesOf, type Right } from '#core/rights';
+import { treeBranches, type Right } from '#core/rights';
 import { type Queries, collections } from '../db';
 import { rightsFor } from './rights';
 
@@ -27,5 +27,5 @@ export async function visibleCollections(db: Queries, member: string): Promise<C
     const right = rights.get(row.id);
     return right ? [toCollection(row, right, byId, rights)] : [];
   });
-  return branchesOf(visible).map(({ node }) => node);
+  return treeBranches(visible).map(({ node }) => node);
 }

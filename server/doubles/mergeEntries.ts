@@ -1,7 +1,7 @@
 import { eq, inArray, isNull, and, sql } from 'drizzle-orm';
 import type { Entry, Merging } from '#contracts';
 import { renamedIncludes } from '#core/fill';
-import { changeEntries, heldByKeeper, type Change, toEntry, rightsFor, includedIds } from '../bank';
+import { changeEntries, heldByKeeper, type ChangeOfOne, toEntry, rightsFor, includedIds } from '../bank';
 import type { Context } from '../context';
 import { type Database, type Queries, entries, notes } from '../db';
 import { Refusal } from '../http';
@@ -27,7 +27,7 @@ async function holding(tx: Queries, member: string, merged: ReadonlySet<string>,
       'not-allowed',
       `“${foreign.content.title}”, which others keep, has one of these within it. Nothing was merged.`,
     );
-  return holders.map(({ id, revision, content }): Change => ({
+  return holders.map(({ id, revision, content }): ChangeOfOne => ({
     entry: id,
     revision,
     content: renamedIncludes(content, (held) => (merged.has(held) ? into : held)),

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { FileTooLarge, HEAD_BYTES } from './fileStore';
 
 /** What is known of a file once all of it has gone by. */
-export interface Measure {
+export interface FileMeasure {
   hash: string;
   bytes: number;
   head: Uint8Array;
@@ -15,7 +15,7 @@ export interface Measure {
 export function measured(
   source: AsyncIterable<Uint8Array>,
   most: number,
-): { pieces: AsyncIterable<Uint8Array>; measure: () => Measure } {
+): { pieces: AsyncIterable<Uint8Array>; measure: () => FileMeasure } {
   const hash = createHash('sha256');
   const head: Uint8Array[] = [];
   let bytes = 0;

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
-import { plainWord, wordsOf } from '#core/finder';
-import type { Known } from '#core/privacy';
+import { plainWord, searchWords } from '#core/finder';
+import type { KnownPeople } from '#core/privacy';
 import { detailsOf } from '#core/record';
 import type { Context } from '../context';
 import { cases, casesGiven, members } from '../db';
@@ -8,7 +8,7 @@ import { cases, casesGiven, members } from '../db';
 const NAMED = new Set(['name', 'customer', 'clinician']);
 
 /** Who is known by name to a member: the team, and those in the cases that they were given; and the numbers of these cases. */
-export async function knownTo({ db, now }: Context, member: string): Promise<Known> {
+export async function knownTo({ db, now }: Context, member: string): Promise<KnownPeople> {
   const people = await db.select({ name: members.name }).from(members);
   const given = await db
     .select({ record: cases.record, number: cases.number })
@@ -30,5 +30,5 @@ export async function knownTo({ db, now }: Context, member: string): Promise<Kno
 /** The plain words of names that are another in each case. */
 export async function particularsFor(context: Context, member: string): Promise<ReadonlySet<string>> {
   const { names } = await knownTo(context, member);
-  return new Set(names.flatMap((name) => wordsOf(name).map(plainWord)));
+  return new Set(names.flatMap((name) => searchWords(name).map(plainWord)));
 }

@@ -1,6 +1,6 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import type { PersonalInBank } from '#contracts';
-import { addOrdinaryWords, personalFinder, personalInEntry, type Known } from '#core/privacy';
+import { addOrdinaryWords, personalFinder, personalInEntry, type KnownPeople } from '#core/privacy';
 import { toEntry, entriesById, readEntries, readSoFar, sharedRights } from '../bank';
 import type { Context } from '../context';
 import { type Database, allowedDetails } from '../db';
@@ -31,7 +31,7 @@ async function allowedIn(db: Database, ids: readonly string[]): Promise<Map<stri
 async function* firstReading(
   db: Database,
   seen: readonly string[],
-  known: Known,
+  known: KnownPeople,
 ): AsyncGenerator<number, { ordinary: Set<string>; suspects: string[]; read: number }> {
   const find = personalFinder(known, new Set());
   const ordinary = new Set<string>();

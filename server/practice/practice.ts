@@ -1,11 +1,14 @@
 import { and, eq, inArray } from 'drizzle-orm';
 import type { PractisedNow } from '#contracts';
-import { asked, type Known } from '#core/practice';
+import { asked, type CueKnowledge } from '#core/practice';
 import { rightsFor, visibleEntries } from '../bank';
 import { type Database, type Queries, entries, practised } from '../db';
 
 /** How well a member knows the cues of the entries that they see, by the entry's id. */
-export async function practisedBy(db: Queries, member: string): Promise<{ known: Record<string, Known> }> {
+export async function practisedBy(
+  db: Queries,
+  member: string,
+): Promise<{ known: Record<string, CueKnowledge> }> {
   const rights = await rightsFor(db, member);
   const rows = await db
     .select({
@@ -26,7 +29,7 @@ export async function practise(
   db: Database,
   member: string,
   { day, answers }: PractisedNow,
-): Promise<{ known: Record<string, Known> }> {
+): Promise<{ known: Record<string, CueKnowledge> }> {
   return db.transaction(async (tx) => {
     const ids = [...new Set(answers.map(({ entry }) => entry))];
     const seen = await visibleEntries(tx, member, ids);
@@ -35,7 +38,7 @@ export async function practise(
       .from(practised)
       .where(and(eq(practised.member, member), inArray(practised.entry, ids)))
       .for('update');
-    const now = new Map<string, Known>(before.map(({ entry, box, due }) => [entry, { box, due }]));
+    const now = new Map<string, CueKnowledge>(before.map(({ entry, box, due }) => [entry, { box, due }]));
     for (const { entry, known } of answers)
       if (seen.has(entry)) now.set(entry, asked(now.get(entry) ?? null, known, day));
     for (const [entry, { box, due }] of now)

@@ -15,7 +15,7 @@ import {
   makeEntry,
   changeEntries,
   moveEntries,
-  type Change,
+  type ChangeOfOne,
   propose,
   tellOfProposal,
   withdraw,
@@ -67,7 +67,7 @@ async function reverting(
   tx: Queries,
   member: string,
   { entries: wanted }: StepOf<'revert'>,
-): Promise<Change[]> {
+): Promise<ChangeOfOne[]> {
   const asked = sql`(select one ->> 'entry', (one ->> 'to')::int from jsonb_array_elements(${JSON.stringify(wanted)}::jsonb) as one)`;
   const found = await tx
     .select({ entry: revisions.entry, revision: revisions.revision, content: revisions.content })

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { quietly, releaseDone, setDone, takeSteps, type DoneToMany } from '#client/acts';
+import { quietly, releaseDone, setDone, sendSteps, type DoneToMany } from '#client/acts';
 import { KEYS, queryClient } from '../api';
 import { useLastDone } from './useLastDone';
 
@@ -12,7 +12,7 @@ const settled = () => {
 function useTakingBack() {
   return useMutation({
     mutationFn: async ({ undo }: DoneToMany) => {
-      if (undo.length > 0) await takeSteps(undo);
+      if (undo.length > 0) await sendSteps(undo);
     },
     onSuccess: () => setDone(null),
     onSettled: settled,

@@ -6,7 +6,7 @@ import { queryClient } from '../api';
 import { fetchAhead } from './fetchAhead';
 import { NothingHere, followTheme } from '../shell';
 import { SCREENS, type Screen } from './screens';
-import { Frame, Shell } from './Shell';
+import { Frame, AppShell } from './AppShell';
 import '../look/styles.css';
 
 followTheme();
@@ -23,7 +23,7 @@ const router = createBrowserRouter([
     { HydrateFallback },
   ),
   {
-    element: <Shell />,
+    element: <AppShell />,
     errorElement: <NothingHere />,
     HydrateFallback: Frame,
     children: [...routesOf(SCREENS.filter(({ bare }) => !bare)), { path: '*', element: <NothingHere /> }],

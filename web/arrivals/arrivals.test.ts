@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import { filesPacked, isArchive, listArchive, repacked } from './archive';
-import { textOf } from './textOf';
+import { decodedText } from './decodedText';
 
 const of = (name: string) => name.startsWith('word/');
 
@@ -126,11 +126,11 @@ describe('text, in whatever it is written', () => {
     ['UTF-16', new Uint8Array([0xff, 0xfe, 0x61, 0, 0xe9, 0]), 'aé'],
     ['nothing', new Uint8Array(), ''],
   ])('%s', (_, bytes, words) => {
-    expect(textOf(bytes)).toBe(words);
+    expect(decodedText(bytes)).toBe(words);
   });
 
   test('a picture or a program is none', () => {
-    expect(textOf(new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0]))).toBeNull();
-    expect(textOf(new Uint8Array([0x7f, 0x45, 0x4c, 0x46, 2, 1, 1, 0]))).toBeNull();
+    expect(decodedText(new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 0]))).toBeNull();
+    expect(decodedText(new Uint8Array([0x7f, 0x45, 0x4c, 0x46, 2, 1, 1, 0]))).toBeNull();
   });
 });

@@ -3,7 +3,7 @@ import { newLeaf } from '#client/cases';
 import { ARRIVALS_OF_KINDS, endsIn, type Arrival, type Arrived, type Dropped } from '../work';
 import { isArchive, listArchive } from './archive';
 import type { ReadDocument } from './readers';
-import { textOf } from './textOf';
+import { decodedText } from './decodedText';
 
 // With the editor's schema and the libraries that read documents: nobody needs it who only looks at the desk.
 const readers = () => import('./readers');
@@ -47,13 +47,13 @@ const ARRIVALS: readonly Arrival[] = [
 ];
 
 /** A file that was dropped, with the sort it is of; null for a sort that no kind of work takes, so that it can only be kept. */
-export type Known = { file: File; dropped: Dropped; arrival: Arrival } | { file: File; arrival: null };
+export type KnownFile = { file: File; dropped: Dropped; arrival: Arrival } | { file: File; arrival: null };
 
 /** Of what sort a file is. Throws an UnreadableFile where it cannot be looked into. */
-export async function knownArrival(file: File): Promise<Known> {
+export async function knownArrival(file: File): Promise<KnownFile> {
   if (file.size > MOST_BYTES) return { file, arrival: null };
   const bytes = new Uint8Array(await file.arrayBuffer());
-  const dropped = { file, bytes, text: isArchive(bytes) ? null : textOf(bytes) };
+  const dropped = { file, bytes, text: isArchive(bytes) ? null : decodedText(bytes) };
   for (const arrival of ARRIVALS) if (await arrival.isOf(dropped)) return { file, dropped, arrival };
   return { file, arrival: null };
 }

@@ -3,7 +3,7 @@ import { ChevronDown, ChevronRight } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Collection } from '#contracts';
-import { branchesOf, droppedOver, stepped, type Branch, type Goal, type Way } from '#core/rights';
+import { treeBranches, droppedOver, stepped, type Branch, type Goal, type TreeWay } from '#core/rights';
 import { call, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api';
 import { Button, Key, Notice, Sortable, SortableRow, TextField } from '../ui';
@@ -12,7 +12,12 @@ import { useFolding } from './useFolding';
 
 const INDENT_PX = 18;
 
-const WAYS: Record<string, Way> = { ArrowUp: 'up', ArrowDown: 'down', ArrowLeft: 'out', ArrowRight: 'in' };
+const WAYS: Record<string, TreeWay> = {
+  ArrowUp: 'up',
+  ArrowDown: 'down',
+  ArrowLeft: 'out',
+  ArrowRight: 'in',
+};
 
 const canMove = ({ own, parent, right }: Collection) => right === 'keep' && !(own && parent === null);
 
@@ -63,7 +68,7 @@ interface LineProps {
   branch: Branch<Collection>;
   /** Whether what is in it is shown, and how to change that; null where there is nothing in it, or all is shown. */
   fold: { open: boolean; toggle: () => void } | null;
-  press: (way: Way) => void;
+  press: (way: TreeWay) => void;
 }
 
 function Line({ branch, fold, press }: LineProps) {
@@ -109,7 +114,7 @@ function Line({ branch, fold, press }: LineProps) {
 
 /** All collections, each within the one it is in; put in order by dragging or by keys. */
 export function CollectionTree({ collections }: { collections: readonly Collection[] }) {
-  const all = useMemo(() => branchesOf(collections), [collections]);
+  const all = useMemo(() => treeBranches(collections), [collections]);
   const { shown: branches, ...folding } = useFolding(all);
   const { go, undo, said, error } = useMoves(branches);
   const drop = (from: number, to: number, across: number) => {

@@ -1,11 +1,11 @@
 import { expect, test } from '@jest/globals';
 import type { Collection } from '#contracts';
-import { branchesOf } from '#core/rights';
+import { treeBranches } from '#core/rights';
 import { shownOf } from './useFolding';
 
 const collection = (id: string, parent: string | null, name = id) =>
   ({ id, parent, name, order: 0 }) as unknown as Collection;
-const all = branchesOf([
+const all = treeBranches([
   collection('ward', null, 'Ward notes'),
   collection('night', 'ward', 'Night rounds'),
   collection('dawn', 'night', 'Dawn, café corner'),

@@ -10,7 +10,7 @@ import { Button, Failed, Loading, Notice, TextField } from '../ui';
 import { CaseLink } from './CaseLink';
 import { DeletedDraft } from './DeletedDraft';
 import { FoundCases } from './FoundCases';
-import { NewCase } from './NewCase';
+import { NewCaseForm } from './NewCaseForm';
 import { useNewLeaf } from './useBegin';
 
 const GROUPS = [
@@ -112,7 +112,7 @@ export function Desk() {
       margin={
         <>
           {isBeginning && cases.data && (
-            <NewCase cases={cases.data} close={() => setAddress({}, { replace: true })} />
+            <NewCaseForm cases={cases.data} close={() => setAddress({}, { replace: true })} />
           )}
           <DropFiles />
         </>

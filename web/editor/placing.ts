@@ -2,7 +2,7 @@ import { Fragment, Slice, type Node as EditorNode } from '@tiptap/pm/model';
 import { NodeSelection, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
 import { followCase, isLine, joinAtCaret } from '#core/passage';
 import type { TypedCase } from '#core/cue';
-import { place, type Placed, type PlaceRequest } from '#core/fill';
+import { place, type PlacedWording, type PlaceRequest } from '#core/fill';
 import { attrsOf, blanksIn, isAsked, placementRange } from './blanks';
 import { goingOn } from './goingOn';
 import { placementsOf, setPlacements } from './placements';
@@ -58,7 +58,7 @@ const isBare = (node: EditorNode) => node.textContent === '' && blanksIn(node).l
  * Puts the parts that have boxes of their own into them: in place of what stood there from the same placement, or where
  * nothing stands. A box in which something else stands is left as it is.
  */
-function putInBoxes(tr: Transaction, boxes: Placed['boxes'], placement: string): void {
+function putInBoxes(tr: Transaction, boxes: PlacedWording['boxes'], placement: string): void {
   for (const { name, passage } of [...boxes].reverse()) {
     const content = Fragment.fromJSON(tr.doc.type.schema, passage.content);
     let there: { node: EditorNode; pos: number } | null = null;
@@ -93,7 +93,7 @@ export function putIn(
   from: number,
   to: number,
   id: string,
-  { passage, placement, boxes, joins }: Placed,
+  { passage, placement, boxes, joins }: PlacedWording,
   typed: TypedCase = 'as-is',
   inWord = false,
 ): Transaction {

@@ -3,7 +3,7 @@ import type { Editor } from '@tiptap/react';
 import { useState } from 'react';
 import type { Case } from '#contracts';
 import { newSince } from '#core/record';
-import { dayInWords, itemInLocale } from '../record';
+import { recordDayInWords, itemInLocale } from '../record';
 import { Button, Notice } from '../ui';
 import { giveKeys } from '../writing';
 
@@ -24,7 +24,7 @@ export function NewSince({ one, editor }: { one: Case; editor: Editor }) {
   const items = since ? newSince(one.record, since) : [];
   if (!since || items.length === 0 || isHidden) return null;
   return (
-    <Notice title={`New since your leaf of ${dayInWords(since.day)}`}>
+    <Notice title={`New since your leaf of ${recordDayInWords(since.day)}`}>
       <ul className="mt-1 grid gap-1">
         {items.map(({ list, item }) => {
           const words = itemInLocale(list, item);

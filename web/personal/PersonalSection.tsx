@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { Entry, PersonalInBank } from '#contracts';
 import { personalToField, KIND_WORDS } from '#core/privacy';
 import type { BankIndex } from '#core/bank';
-import { type DoneToMany, takeSteps, takingBack } from '#client/acts';
+import { type DoneToMany, sendSteps, takingBack } from '#client/acts';
 import { useIsOfTeam } from '../api';
 import { DoneNotice, useMany } from '../acts';
 import { Button } from '../ui';
@@ -63,13 +63,13 @@ async function makeField(
   const { words } = place;
   const next = personalToField(content, place, isOfTeam);
   const reason = `“${words}” is a field now`;
-  await takeSteps([{ do: 'change', changes: [{ entry: id, revision, content: next }], reason }]);
+  await sendSteps([{ do: 'change', changes: [{ entry: id, revision, content: next }], reason }]);
   return { said: `${reason}.`, undo: [takingBack([{ id, revision }], reason)] };
 }
 
 /** Lets words stand in an entry. Throws what `call` does. */
 async function letStand({ id }: Entry, words: string, why: string): Promise<DoneToMany> {
-  await takeSteps([{ do: 'allow', entry: id, words, why }]);
+  await sendSteps([{ do: 'allow', entry: id, words, why }]);
   return { said: `“${words}” may stand: ${why}`, undo: [{ do: 'allow', entry: id, words, why: null }] };
 }
 

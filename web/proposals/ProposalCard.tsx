@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Entry, Proposal } from '#contracts';
-import { mergedEntry, type Merged } from '#core/difference';
+import { mergedEntry, type MergedEntry } from '#core/difference';
 import { call, inWords } from '#client/api';
 import { takeKept, KEYS, queryClient, useRevision } from '../api';
 import { DifferenceView, titleOf } from '../show';
@@ -21,7 +21,7 @@ const STATES: Record<Proposal['state'], string> = {
 const settled = () => void queryClient.invalidateQueries({ queryKey: KEYS.proposals });
 
 /** What the entry would become: the proposal, made one with what was saved since it was written. */
-function useMerged(proposal: Proposal, entry: Entry): Merged | null {
+function useMerged(proposal: Proposal, entry: Entry): MergedEntry | null {
   const moved = entry.revision > proposal.base;
   const base = useRevision(proposal.entry, moved ? proposal.base : null).data;
   return useMemo(() => {
@@ -35,7 +35,7 @@ interface Props {
   entry: Entry;
 }
 
-function Answer({ proposal, entry, merged }: Props & { merged: Merged }) {
+function Answer({ proposal, entry, merged }: Props & { merged: MergedEntry }) {
   const { member } = useShell();
   const navigate = useNavigate();
   const [words, setWords] = useState('');

@@ -15,8 +15,8 @@ import { call, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api';
 import { instantInWords } from '#client/clock';
 import { Button, Notice, useFocusNext } from '../ui';
-import { ItemForm } from './ItemForm';
-import { dayInWords, itemInLocale } from './itemInLocale';
+import { RecordItemForm } from './RecordItemForm';
+import { recordDayInWords, itemInLocale } from './itemInLocale';
 
 type Item = WrittenItem['item'];
 
@@ -90,7 +90,7 @@ function CorrectList({ one, list, title, add }: OfList) {
       )}
       {/* Beneath the list and not within it: it stays with what is written in it, whatever colleagues do to the list meanwhile. */}
       {open !== null && (
-        <ItemForm
+        <RecordItemForm
           key={open === 'new' ? 'new' : itemInLocale(list, open)}
           list={list}
           record={one.record}
@@ -155,7 +155,7 @@ function Removed({ gone, putBack }: { gone: readonly RemovedItem[]; putBack: (on
     <ul aria-label="Taken out" className="text-[13px] text-soft">
       {[...gone].reverse().map((one, at) => (
         <li key={`${itemInLocale(one.list, one.item)} ${at}`} className="py-0.5">
-          <s>{itemInLocale(one.list, one.item)}</s>, taken out on {dayInWords(one.on)}. {one.by}.{' '}
+          <s>{itemInLocale(one.list, one.item)}</s>, taken out on {recordDayInWords(one.on)}. {one.by}.{' '}
           <Button
             look="text"
             aria-label={`Put back ${itemInLocale(one.list, one.item)}`}

@@ -1,7 +1,7 @@
 import type { RewordedInDrafts } from '#contracts';
 import { reworded } from '#core/rewording';
 import type { BankIndex } from '#core/bank';
-import { type DoneToMany, takeSteps, takingBack } from '#client/acts';
+import { type DoneToMany, sendSteps, takingBack } from '#client/acts';
 import { DoneNotice, useMany } from '../acts';
 import { Button } from '../ui';
 import { EntryHead, InItsText } from '../show';
@@ -26,13 +26,13 @@ async function takeOver(
   const reason = 'As it is usually changed after placing';
   const { id, revision } = entry;
   if (isProposal) {
-    const { proposals } = await takeSteps([{ do: 'propose', entry: id, content, reason, base: revision }]);
+    const { proposals } = await sendSteps([{ do: 'propose', entry: id, content, reason, base: revision }]);
     return {
       said: 'The change is proposed to its keepers.',
       undo: proposals.map((proposal) => ({ do: 'withdraw', proposal })),
     };
   }
-  await takeSteps([{ do: 'change', changes: [{ entry: id, revision, content }], reason }]);
+  await sendSteps([{ do: 'change', changes: [{ entry: id, revision, content }], reason }]);
   return { said: `“${entry.content.title}” reads so now.`, undo: [takingBack([entry], reason)] };
 }
 

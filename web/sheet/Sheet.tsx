@@ -9,7 +9,7 @@ import { Button, Failed, Key, Loading, SelectField, TextField } from '../ui';
 import type { BankIndex, NarrowedBy, Narrowing } from '#core/bank';
 import { NotAllSearched } from '../show';
 import { SelectedPanel } from './many/SelectedPanel';
-import { addressOf, askedOf, type Asked } from './asked';
+import { addressOf, askedOf, type SheetAsked } from './asked';
 import { useSheetLook, type SheetLook } from './look';
 import { ORDERS, type Order } from './orders';
 import { SheetOut } from './SheetOut';
@@ -20,7 +20,7 @@ import { useSheetLines, type SheetShown } from './useSheetLines';
 
 interface LinesProps {
   index: BankIndex;
-  asked: Asked;
+  asked: SheetAsked;
   shown: SheetShown;
   due: ReadonlySet<string>;
   selecting: Selecting;
@@ -134,7 +134,7 @@ function useNarrowedBy(): { by: NarrowedBy; times: Readonly<Record<string, numbe
 
 interface NarrowedProps {
   index: BankIndex;
-  asked: Asked;
+  asked: SheetAsked;
   narrow: (narrowing: Narrowing) => void;
   selecting: Selecting;
 }

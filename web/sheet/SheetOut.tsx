@@ -4,7 +4,7 @@ import { sheetTable } from '#core/exchange';
 import { Button } from '../ui';
 import { keysOfEntry, setFilters } from '#core/bank';
 import { mainPassage } from '#core/entry';
-import type { Asked } from './asked';
+import type { SheetAsked } from './asked';
 import type { SheetLine } from './useSheetLines';
 
 /** The entries of a sheet as a table, for the clipboard. */
@@ -31,7 +31,7 @@ function tableOf(lines: readonly SheetLine[]) {
 const blob = (text: string, type: string) => new Blob([text], { type });
 
 /** What can be taken out of the sheet as it is narrowed: a print, a table on the clipboard. */
-export function SheetOut({ asked, lines }: { asked: Asked; lines: readonly SheetLine[] }) {
+export function SheetOut({ asked, lines }: { asked: SheetAsked; lines: readonly SheetLine[] }) {
   const [said, setSaid] = useState<string | null>(null);
   const entries = lines.filter(({ kind }) => kind === 'entry').length;
   const waiting = lines.reduce((sum, line) => sum + (line.kind === 'waiting' ? line.count : 0), 0);

@@ -1,11 +1,11 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { Collection } from '#contracts';
-import { addressOf, askedOf, collectionsAsked, type Asked } from './asked';
+import { addressOf, askedOf, collectionsAsked, type SheetAsked } from './asked';
 import { ALL } from '#core/bank';
 
 const some = fc.string({ maxLength: 30 });
-const asked: fc.Arbitrary<Asked> = fc.record({
+const asked: fc.Arbitrary<SheetAsked> = fc.record({
   query: some,
   collection: some,
   order: fc.constantFrom('title', 'cue', 'saved'),
@@ -31,7 +31,7 @@ test('an address that says nothing, or nothing that there is, asks for all', () 
   const all = { query: '', collection: '', order: 'title', narrowing: ALL };
   expect(askedOf(new URLSearchParams())).toEqual(all);
   expect(askedOf(new URLSearchParams('order=sideways&state=lost&used=&x=1'))).toEqual(all);
-  expect(addressOf(all as Asked).toString()).toBe('');
+  expect(addressOf(all as SheetAsked).toString()).toBe('');
 });
 
 test('a collection is asked for with those within it, to any depth', () => {

@@ -5,7 +5,7 @@ import { ALL, type Narrowing } from '#core/bank';
 import { ORDERS, type Order } from './orders';
 
 /** What is asked of the sheet: words looked for, one collection or all (''), in an order, narrowed. */
-export interface Asked {
+export interface SheetAsked {
   query: string;
   collection: string;
   order: Order;
@@ -24,7 +24,7 @@ const NarrowingSchema: z.ZodType<Narrowing> = z.object({
 });
 
 /** Reads an address: what it does not say, or says wrongly, is as it is at first. */
-export function askedOf(address: URLSearchParams): Asked {
+export function askedOf(address: URLSearchParams): SheetAsked {
   const said = Object.fromEntries(address);
   return {
     query: words.parse(said.find),
@@ -35,7 +35,7 @@ export function askedOf(address: URLSearchParams): Asked {
 }
 
 /** The address of what is asked, so that it is there again when one comes back, and can be sent to a colleague. */
-export function addressOf({ query, collection, order, narrowing }: Asked): URLSearchParams {
+export function addressOf({ query, collection, order, narrowing }: SheetAsked): URLSearchParams {
   const narrowed = (Object.keys(ALL) as (keyof Narrowing)[]).filter((key) => narrowing[key] !== ALL[key]);
   const said: [string, string][] = [
     ['find', query.slice(0, 200)],

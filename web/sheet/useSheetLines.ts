@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { Collection, Entry } from '#contracts';
 import { type BankIndex, isWanted, setFilters, type NarrowedBy } from '#core/bank';
 import { useFoundAway } from '../api';
-import { collectionsAsked, type Asked } from './asked';
+import { collectionsAsked, type SheetAsked } from './asked';
 import { ORDERS } from './orders';
 
 /** One line of the sheet. Entries of a collection that is away are one line together, as long as they will be. */
@@ -21,7 +21,7 @@ export interface SheetShown {
 /** What the sheet shows: collections in their order, each with those of its entries that were asked for. */
 export function useSheetLines(
   index: BankIndex,
-  { query, collection, order, narrowing }: Asked,
+  { query, collection, order, narrowing }: SheetAsked,
   by: NarrowedBy,
 ): SheetShown {
   const isAsked = query.trim() !== '';

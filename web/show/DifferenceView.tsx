@@ -1,12 +1,12 @@
 import { Fragment, useMemo } from 'react';
-import { entryDifference, type Change, type Piece } from '#core/difference';
+import { entryDifference, type EntryChange, type Piece } from '#core/difference';
 import type { EntryContent } from '#core/entry';
 
 /** Of what is the same in a long text, so much is shown before and after a change. */
 const SHOWN_BESIDE = 90;
 
 /** What a part of an entry is called where a change of it is told. */
-export function titleOf({ about, name }: Pick<Change, 'about' | 'name'>): string {
+export function titleOf({ about, name }: Pick<EntryChange, 'about' | 'name'>): string {
   switch (about) {
     case 'title':
       return 'Title';
@@ -86,10 +86,10 @@ interface Props {
   before: EntryContent;
   after: EntryContent;
   /** What of it is told elsewhere. */
-  without?: readonly Change['about'][];
+  without?: readonly EntryChange['about'][];
 }
 
-const ALL: readonly Change['about'][] = [];
+const ALL: readonly EntryChange['about'][] = [];
 
 /** In what two contents of an entry differ, in the text itself: words added underlined, words dropped struck out. */
 export function DifferenceView({ before, after, without = ALL }: Props) {

@@ -1,7 +1,7 @@
 import { Bar, BarChart, CartesianGrid, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 
 /** Something counted, and what it saved. */
-export interface Counted {
+export interface CountedSum {
   key: string;
   label: string;
   times: number;
@@ -13,7 +13,7 @@ export interface Counted {
 const TICK = { fontSize: 11, fill: 'var(--color-soft)' };
 
 /** How often things were placed, as bars for those who look, and in a table with what it saved for those who read. */
-export function SumsTable({ caption, rows }: { caption: string; rows: readonly Counted[] }) {
+export function SumsTable({ caption, rows }: { caption: string; rows: readonly CountedSum[] }) {
   return (
     <figure className="px-9 py-4 max-[899px]:px-4">
       <figcaption className="font-book text-[19px]">{caption}</figcaption>

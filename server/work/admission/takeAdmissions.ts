@@ -1,7 +1,7 @@
 import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Member, TakenCase } from '#contracts';
 import type { ReadCase } from '#core/fhir';
-import { emptyRecord, mergedRecord, type CaseRecord, type ListChange, type Merged } from '#core/record';
+import { emptyRecord, mergedRecord, type CaseRecord, type ListChange, type MergedRecord } from '#core/record';
 import { headOfAdmission } from '#core/work';
 import { insertCase, summaryOf, tellOfCase } from '../../cases';
 import type { Context } from '../../context';
@@ -35,7 +35,7 @@ function toldOf({
   withdrawn,
   care,
   full,
-}: Merged): Omit<TakenCase, 'case' | 'isNew'> {
+}: MergedRecord): Omit<TakenCase, 'case' | 'isNew'> {
   const counts: Record<string, number> = {};
   for (const { list } of added) counts[list] = (counts[list] ?? 0) + 1;
   return {

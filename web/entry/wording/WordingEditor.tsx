@@ -10,7 +10,7 @@ import { goOnBehind } from './optionalPassages';
 import { shownSpaces } from './shownSpaces';
 import { WordingBar } from './WordingBar';
 import { Names, wordingNodes } from './wordingNodes';
-import { WordingStrip, type Asked } from './WordingStrip';
+import { WordingStrip, type StripAsked } from './WordingStrip';
 
 interface Props {
   passage: Passage;
@@ -47,7 +47,7 @@ const signs = Extension.create({
 export function WordingEditor(props: Props) {
   const { passage, fields, conditions, entries, editable, onChange, newField, editorReady } = props;
   const names = useMemo(() => new Names(), []);
-  const [asked, ask] = useState<Asked>(null);
+  const [asked, ask] = useState<StripAsked>(null);
   const [told, tell] = useState<string | null>(null);
   const extensions = useMemo(
     () => [...passageExtensions('wording'), ...wordingNodes(names), signs, Selection],

@@ -8,12 +8,12 @@ import { isSafeLink, NUMBER_FORMS } from '#core/passage';
 import { calendarToday } from '#client/clock';
 import { numbersIn, referTo } from '../../editor';
 import { Button } from '../../ui';
-import { BlankForm } from './BlankForm';
+import { BlankFormSelect } from './BlankFormSelect';
 import { ConditionEditor } from './ConditionEditor';
 import { conditionsAt, goOnBehind, makeAlways } from './optionalPassages';
 
 /** Something the line beneath the bar asks for before it is put in. */
-export type Asked = 'include' | 'link' | 'reference' | null;
+export type StripAsked = 'include' | 'link' | 'reference' | null;
 
 interface Props {
   editor: Editor;
@@ -22,7 +22,7 @@ interface Props {
   changeCondition: (id: string, when: Condition) => void;
   /** Titles of the entries that may be put in, by id. */
   entries: ReadonlyMap<string, string>;
-  asked: Asked;
+  asked: StripAsked;
   done: () => void;
 }
 
@@ -284,7 +284,7 @@ export function WordingStrip(props: Props) {
       {asked === 'link' && <LinkAsked editor={editor} done={done} />}
       {asked === 'reference' && <ReferenceAsked editor={editor} done={done} />}
       <PassageCondition {...props} />
-      <BlankForm editor={editor} fields={fields} />
+      <BlankFormSelect editor={editor} fields={fields} />
       <NumberSettings editor={editor} />
     </div>
   );

@@ -5,21 +5,21 @@ import type { NumberForm } from '#core/passage';
 import { attrsOf, BlankNode, CaretMarkNode, IncludeNode, NumberNode, ReferenceNode } from '../../editor';
 
 /** What a wording's nodes are called: names of fields, titles of entries. They change apart from the text. */
-export interface Named {
+export interface NodeNames {
   fields: ReadonlyMap<string, string>;
   entries: ReadonlyMap<string, string>;
 }
 
 /** The names that the nodes of one editor show. */
 export class Names {
-  private named: Named = { fields: new Map(), entries: new Map() };
+  private named: NodeNames = { fields: new Map(), entries: new Map() };
   private readonly shown = new Set<() => void>();
 
   field = (id: string): string => this.named.fields.get(id) ?? 'unknown field';
   entry = (id: string): string => this.named.entries.get(id) ?? 'an entry not shared with you';
 
   /** Takes new names and lets every node show its own again. */
-  set(named: Named): void {
+  set(named: NodeNames): void {
     this.named = named;
     for (const show of this.shown) show();
   }

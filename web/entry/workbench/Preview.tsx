@@ -2,10 +2,10 @@ import type { Answers } from '#core/draft';
 import type { PlaceRequest } from '#core/fill';
 import { SelectField } from '../../ui';
 import { LiveReading } from './LiveReading';
-import type { Reading } from './useReading';
+import type { EntryReading } from './useReading';
 
 interface Props {
-  reading: Reading;
+  reading: EntryReading;
   request: Omit<PlaceRequest, 'cue' | 'id' | 'answers'>;
   answers: Answers;
 }

@@ -18,4 +18,4 @@ export function useReading(kindsOfWork: readonly string[]) {
 // One and the same while no case is known, so that nothing is read anew for it.
 const EMPTY = emptyRecord();
 
-export type Reading = ReturnType<typeof useReading>;
+export type EntryReading = ReturnType<typeof useReading>;

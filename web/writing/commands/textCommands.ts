@@ -7,7 +7,7 @@ import {
   readCommand,
   touched,
   wordStarts,
-  type Place,
+  type TextPlace,
   type TextCommand,
   type Verb,
 } from '#core/command';
@@ -79,7 +79,7 @@ function readyAt(state: EditorState): Ready | null {
     return at === block ? text.slice(0, start - begins) + text.slice(end - begins) : text;
   });
   const stretch = touched(blocks, { block, offset: start - begins }, command);
-  const at = ({ block: of, offset }: Place) => {
+  const at = ({ block: of, offset }: TextPlace) => {
     const pos = lines[of]!.start + offset;
     return of === block && pos > start ? pos + command.length : pos;
   };

@@ -3,7 +3,7 @@ import { Plugin, PluginKey, TextSelection, type EditorState, type Transaction } 
 import type { EditorView } from '@tiptap/pm/view';
 import { readCommand } from '#core/command';
 import type { PlaceRequest } from '#core/fill';
-import type { Answer, Asked, Offer } from '#core/glossary';
+import type { OffersAnswer, OffersAsked, Offer } from '#core/glossary';
 import { isCode, lineBefore, placeEntry } from '../../editor';
 import { Asker } from '#client/offers';
 import { broughtBy, isBringing } from '../cues/cueFiring';
@@ -17,10 +17,10 @@ export interface OfferHost {
   /** What text commands begin with; '' while they are off. */
   commandLeadIn: () => string;
   /** Answers what may be offered; another thread does the work. */
-  ask: (asked: Asked) => Promise<Answer>;
+  ask: (asked: OffersAsked) => Promise<OffersAnswer>;
   /** Whether offers are wanted, and whether a space takes the first. */
   liked: () => { on: boolean; bySpace: boolean };
-  now: () => Pick<Asked, 'today' | 'language'>;
+  now: () => Pick<OffersAsked, 'today' | 'language'>;
   request: (entry: string, cue: string | null, view: { state: EditorState }) => PlaceRequest | null;
   /** Calls back whenever there is more to be offered from; what comes back ends that. */
   onReady: (tell: () => void) => () => void;
@@ -194,7 +194,7 @@ export const offerKeys = (host: OfferHost): Plugin =>
   });
 
 /** What a question was asked of: a line up to the caret, and where in the text it begins. */
-interface Question extends Asked {
+interface Question extends OffersAsked {
   lineStart: number;
 }
 
@@ -234,8 +234,8 @@ export function keptOf(
 function asking(view: EditorView, host: OfferHost) {
   // What was asked of a letter still on its way into the text, and what was answered before it stood there.
   let ahead: Question | null = null;
-  let early: Answer | null = null;
-  const tell = (answer: Answer, question: Question) => {
+  let early: OffersAnswer | null = null;
+  const tell = (answer: OffersAnswer, question: Question) => {
     const wanted = view.isDestroyed ? null : wantedIn(view.state);
     const current = wanted && questionOf(view, host, wanted === 'taken');
     if (!current || !isSame(current, question)) {

@@ -163,7 +163,7 @@ interface Props {
 }
 
 /** An item of a list of a record, to be written down or corrected. */
-export function ItemForm({ list, record, had, save, cancel, isPending }: Props) {
+export function RecordItemForm({ list, record, had, save, cancel, isPending }: Props) {
   const [form, setForm] = useState<Form>(() =>
     had ? formOf({ list, item: had } as WrittenItem, writtenToday()) : emptyItem(list, writtenToday()),
   );

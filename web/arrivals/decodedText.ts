@@ -2,7 +2,7 @@
  * Words in the encoding they are in: what the first bytes say, else UTF-8, else that of older programs for western Europe. Null
  * where it is no text.
  */
-export function textOf(bytes: Uint8Array): string | null {
+export function decodedText(bytes: Uint8Array): string | null {
   const marked =
     bytes[0] === 0xff && bytes[1] === 0xfe
       ? 'utf-16le'

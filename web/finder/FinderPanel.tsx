@@ -115,7 +115,7 @@ function Line({ row, current, id }: { row: Row; current: boolean; id: string }) 
 }
 
 /** The finder, in the margin: any word of the bank, and anything there is to do here. */
-export function Finder() {
+export function FinderPanel() {
   const { setFinderOpen, screen } = useShell();
   const [query, setQuery] = useState('');
   const [at, setAt] = useState(0);

@@ -14,7 +14,7 @@ import { call } from '#client/api';
 import { leaveSession } from '../account';
 import { DoneElsewhere } from '../acts';
 import { useBank, usePreferences, useSession, useLiveEvents } from '../api';
-import { Finder } from '../finder';
+import { FinderPanel } from '../finder';
 import { NEWEST } from '../news';
 import { ownTab } from '#client/kept';
 import { Button, Failed, Key, Loading, Menu } from '../ui';
@@ -31,7 +31,7 @@ import {
 import { LOOKED_UP, SCREENS } from './screens';
 
 /** What every screen has around it. */
-const AROUND = { finder: <Finder />, doneElsewhere: <DoneElsewhere /> };
+const AROUND = { finder: <FinderPanel />, doneElsewhere: <DoneElsewhere /> };
 
 const NO_SCREEN: ShellValue['screen'] = { place: null, actions: [] };
 
@@ -165,7 +165,7 @@ function SignedIn({ member }: { member: Member }) {
 }
 
 /** The frame of every screen for someone signed in: the head line, live keys, live events, the finder. */
-export function Shell() {
+export function AppShell() {
   const session = useSession();
   const location = useLocation();
   if (session.isPending)

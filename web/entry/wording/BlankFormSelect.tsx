@@ -90,7 +90,7 @@ function formsFor(field: Field): Form[] {
 }
 
 /** While a blank of the wording is selected: how it writes the answer at this place. */
-export function BlankForm({ editor, fields }: { editor: Editor; fields: readonly Field[] }) {
+export function BlankFormSelect({ editor, fields }: { editor: Editor; fields: readonly Field[] }) {
   const blank = useEditorState({ editor, selector: ({ editor: { state } }) => currentBlank(state) });
   const field = blank && fields.find(({ id }) => id === blank.attrs.field);
   if (!blank || !field) return null;
