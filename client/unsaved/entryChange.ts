@@ -16,22 +16,22 @@ const EntryChangeSchema = z.object({
   proposal: z.string().optional(),
 });
 /** A change to an entry that is not saved yet: what it holds, the revision it was made to, and why. */
-export type EntryChange = z.infer<typeof EntryChangeSchema>;
+export type UnsavedEntryChange = z.infer<typeof EntryChangeSchema>;
 
 /** Where a member's unsaved change of an entry is kept; of a new one, without an id. */
 export const unsavedKey = (member: string, entry: string | undefined) => `entry.${member}.${entry ?? 'new'}`;
 
 /** Unsaved changes stay on this computer: clicking away loses nothing. Wording holds no personal details. */
-export const readUnsaved = (key: string): EntryChange | null => kept(key, EntryChangeSchema);
+export const readUnsaved = (key: string): UnsavedEntryChange | null => kept(key, EntryChangeSchema);
 
 /** Puts a change where the page of its entry takes it up; false where this computer has no room for it. */
-export const keepUnsaved = (key: string, change: EntryChange): boolean => keep(key, change);
+export const keepUnsaved = (key: string, change: UnsavedEntryChange): boolean => keep(key, change);
 
 /** Lets go of an unsaved change for good. */
 export const dropUnsaved = (key: string): void => dropKept(key);
 
 /** Whether a change says nothing that is not kept already: the same words, whatever the order in which a store gives them back. */
 export const saysNothing = (
-  { content, reason, base, proposal, sent }: EntryChange,
-  start: Pick<EntryChange, 'content' | 'base'>,
+  { content, reason, base, proposal, sent }: UnsavedEntryChange,
+  start: Pick<UnsavedEntryChange, 'content' | 'base'>,
 ): boolean => reason === '' && base === start.base && !proposal && !sent && isSame(content, start.content);

@@ -1,2 +1,2 @@
 export { dropUnsaved, keepUnsaved, readUnsaved, saysNothing, unsavedKey } from './entryChange';
-export type { EntryChange } from './entryChange';
+export type { UnsavedEntryChange } from './entryChange';

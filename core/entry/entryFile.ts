@@ -15,6 +15,7 @@ export const EntryFileSchema = z.object({
   bytes: z.number().int().min(0).max(MOST_ENTRY_FILE_BYTES),
 });
 export type EntryFile = z.infer<typeof EntryFileSchema>;
+/** The files of an entry, in the order in which they are listed. */
 export const EntryFilesSchema = z.array(EntryFileSchema).max(MOST_ENTRY_FILES);
 
 /** Those of some files that others do not hold yet, whatever they are called. */

@@ -22,6 +22,7 @@ export interface FormulaFunction {
   run: (call: FunctionCall) => FormulaValue;
 }
 
+/** A function of at least so many arguments and at most so many. */
 export const takes = (least: number, most: number, run: FormulaFunction['run']): FormulaFunction => ({
   least,
   most,

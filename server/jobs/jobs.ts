@@ -4,6 +4,7 @@ import { and, desc, eq, isNotNull, lt } from 'drizzle-orm';
 import type { Context } from '../context';
 import { jobs, reachStamp, type Queries } from '../db';
 
+/** A job as it is stored. */
 export type JobRow = typeof jobs.$inferSelect;
 
 /** A process that has not said for so long that it does a job does it no more: it was killed. */
@@ -28,6 +29,7 @@ export async function newestJob(db: Queries, member: string, work: string): Prom
   return row;
 }
 
+/** A job by its id; undefined where there is none. */
 export const jobById = async (db: Queries, id: string): Promise<JobRow | undefined> =>
   (await db.select().from(jobs).where(eq(jobs.id, id)))[0];
 

@@ -10,7 +10,7 @@ import { Button, Failed, Loading, Notice, TextField } from '../ui';
 import { CaseLink } from './CaseLink';
 import { DeletedDraft } from './DeletedDraft';
 import { FoundCases } from './FoundCases';
-import { NewCaseForm } from './NewCaseForm';
+import { NewCasePanel } from './NewCasePanel';
 import { useNewLeaf } from './useBegin';
 
 const GROUPS = [
@@ -112,7 +112,7 @@ export function Desk() {
       margin={
         <>
           {isBeginning && cases.data && (
-            <NewCaseForm cases={cases.data} close={() => setAddress({}, { replace: true })} />
+            <NewCasePanel cases={cases.data} close={() => setAddress({}, { replace: true })} />
           )}
           <DropFiles />
         </>

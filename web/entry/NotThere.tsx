@@ -6,7 +6,7 @@ import { takeKept } from '../api';
 import { Figure, useShell } from '../shell';
 import { Button, Notice } from '../ui';
 import type { BankIndex } from '#core/bank';
-import { dropUnsaved, readUnsaved, unsavedKey, type EntryChange } from '#client/unsaved';
+import { dropUnsaved, readUnsaved, unsavedKey, type UnsavedEntryChange } from '#client/unsaved';
 import { WordingsView } from '../show';
 
 interface Props {
@@ -15,7 +15,7 @@ interface Props {
 }
 
 /** What a member had changed in an entry that is not theirs to see any more: it can go on as their own. */
-function Unsaved({ id, index, change }: Props & { change: EntryChange }) {
+function Unsaved({ id, index, change }: Props & { change: UnsavedEntryChange }) {
   const { member } = useShell();
   const navigate = useNavigate();
   const own = index.bank.collections.find((collection) => collection.own && collection.parent === null);

@@ -9,7 +9,7 @@ import {
   readUnsaved,
   saysNothing,
   unsavedKey,
-  type EntryChange,
+  type UnsavedEntryChange,
 } from '#client/unsaved';
 import { takeKept, KEYS, queryClient } from '../api';
 
@@ -18,8 +18,8 @@ const AT_REST_MS = 400;
 
 /** Written and taken back again, there is nothing to save: the change goes once the keys rest. */
 function useLettingGoOfNothing(
-  change: EntryChange | null,
-  { content, base }: EntryChange,
+  change: UnsavedEntryChange | null,
+  { content, base }: UnsavedEntryChange,
   setChange: (change: null) => void,
 ): void {
   useEffect(() => {
@@ -46,9 +46,13 @@ export function useEntryChange(
 ) {
   const entry = 'entry' in target ? target.entry : null;
   const key = unsavedKey(member, entry?.id);
-  const start: EntryChange = { base: entry?.revision ?? 0, content: entry?.content ?? fresh, reason: '' };
-  const [change, setChange] = useState<EntryChange | null>(() => readUnsaved(key));
-  const [setAside, setSetAside] = useState<EntryChange | null>(null);
+  const start: UnsavedEntryChange = {
+    base: entry?.revision ?? 0,
+    content: entry?.content ?? fresh,
+    reason: '',
+  };
+  const [change, setChange] = useState<UnsavedEntryChange | null>(() => readUnsaved(key));
+  const [setAside, setSetAside] = useState<UnsavedEntryChange | null>(null);
   const now = change ?? start;
   useEffect(() => {
     // With no room on this computer the page itself still holds the change.
@@ -56,7 +60,7 @@ export function useEntryChange(
     else dropUnsaved(key);
   }, [change, key]);
   useLettingGoOfNothing(change, start, setChange);
-  const put = (next: EntryChange) => setChange(next);
+  const put = (next: UnsavedEntryChange) => setChange(next);
 
   const save = useMutation({
     mutationFn: async (base: number) => {

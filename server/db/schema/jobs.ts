@@ -4,6 +4,7 @@ import { boolean, index, jsonb, pgTable, real, text, uniqueIndex } from 'drizzle
 import { instant } from './instant';
 import { members } from './people';
 
+/** Long work: what was asked, how far it is, what came of it. */
 export const jobs = pgTable(
   'jobs',
   {

@@ -114,7 +114,7 @@ function Lines({ form, put, faultOf, told }: LinesProps) {
 }
 
 /** Begins a case by hand. What is written stays in this tab until the case is there, or one lets go of it. */
-export function NewCaseForm({ cases, close }: { cases: readonly CaseSummary[]; close: () => void }) {
+export function NewCasePanel({ cases, close }: { cases: readonly CaseSummary[]; close: () => void }) {
   const { done } = useKinds();
   const [form, setForm] = useState(() => beginWith(cases, done));
   const [told, setTold] = useState<readonly DetailPath[]>([]);
