@@ -15,8 +15,8 @@ test('a Bundle becomes a case; a malformed one says what is wrong and where', as
   await expect(page.getByRole('alert')).toContainText('torn.json is not JSON');
   await give('odd.json', otter.replace(/"value": \d+(\.\d+)?/, '"value": "much"'));
   await expect(page.getByRole('alert')).toContainText(/Bundle\.entry\[\d+\]\.resource \(Observation\)/);
-  await give('huge.json', ' '.repeat(20_000_000));
-  await expect(page.getByRole('alert')).toContainText('larger than 4 MB');
+  await give('huge.json', ' '.repeat(21_000_000));
+  await expect(page.getByRole('alert')).toContainText('larger than 20 MB');
   await give('otter.json', otter);
   await page.getByRole('link', { name: 'Open it' }).click();
   await expect(draftOf(page)).toBeFocused();
