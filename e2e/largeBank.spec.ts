@@ -1,7 +1,7 @@
 import { draftOf, expect, expectAccessible, openCase, pressKeys, test, words } from './test';
 
 // Of Imke's thirty entries so many that those of the field school and the helpline are away.
-test.use({ atHand: 16 });
+test.use({ atHand: 17 });
 
 test('of a large bank a part is at hand: the rest is found, placed, switched in, read on the sheet and changed all the same', async ({
   signedIn,
@@ -49,6 +49,7 @@ test('of a large bank a part is at hand: the rest is found, placed, switched in,
   // Elsewhere it is changed: what one has of it follows.
   const desta = await signedIn('Desta Wynne');
   await desta.getByRole('link', { name: 'Bank', exact: true }).click();
+  await desta.getByLabel('Collection', { exact: true }).selectOption('Field school comments');
   await desta
     .getByRole('region', { name: 'Field school comments' })
     .getByText('By whom')

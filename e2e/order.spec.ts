@@ -34,6 +34,7 @@ test('entries that say nearly the same: found, merged in one act, followed by a 
   await expect.poll(() => words(anouk)).toContain('nearly always needs help');
   await expect(newer).toBeHidden();
   await anouk.getByRole('link', { name: 'Bank' }).click();
+  await anouk.getByRole('combobox', { name: 'Collection' }).selectOption({ label: 'Helpline replies' });
   await anouk.getByRole('link', { name: /Hedgehog out in daylight/ }).click();
   await expect(anouk.getByRole('region', { name: 'Cues' }).getByRole('textbox').last()).toHaveValue('hog');
   await expect(anouk.getByRole('region', { name: 'History of “Hedgehog seen by day”' })).toContainText(
