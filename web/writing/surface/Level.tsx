@@ -72,10 +72,12 @@ export function Level({ editor, pos, children }: Props) {
       cancelAnimationFrame(frame);
       frame = requestAnimationFrame(() => place.current());
     };
-    // The line moves with the caret, and when the record is folded, the window narrows, or fonts arrive.
+    // The line moves with the caret, and when the record is folded, the window narrows, or fonts arrive; what stands above it in the
+    // margin grows by itself, as when a colleague's change is told.
     editor.on('transaction', soon);
     const watch = new ResizeObserver(() => place.current());
-    for (const element of [editor.view.dom, document.body, own]) watch.observe(element);
+    for (const element of [editor.view.dom, document.body, own, own.previousElementSibling])
+      if (element) watch.observe(element);
     return () => {
       editor.off('transaction', soon);
       cancelAnimationFrame(frame);
