@@ -9,6 +9,9 @@ const isStep = (unit: string | undefined): unit is keyof typeof STEPS => Object.
 
 const sameWords = (a: string | null, b: string) => a?.toLowerCase() === b.toLowerCase();
 
+/** States of an observation that was not made. */
+const NOT_SEEN = new Set(['entered-in-error', 'cancelled', 'registered']);
+
 /** On which days something was done: procedures for this request or of its name, vaccinations and measurements of its name. */
 function daysDone(
   reading: RecordReading,
@@ -32,7 +35,7 @@ function daysDone(
     );
   const measurements = reading
     .ofType('Observation')
-    .filter(({ resource }) => sameWords(wordsFor(resource.code), label));
+    .filter(({ resource }) => !NOT_SEEN.has(resource.status) && sameWords(wordsFor(resource.code), label));
   return [
     ...procedures.map(({ resource }) => resource.performedDateTime ?? resource.performedPeriod?.start),
     ...vaccinations.map(({ resource }) => resource.occurrenceDateTime),
@@ -45,7 +48,8 @@ function careAsked(reading: RecordReading, placed: PlacedResource<'ServiceReques
   const { resource, place } = placed;
   const repeat = resource.occurrenceTiming?.repeat;
   const label = wordsFor(resource.code);
-  if (resource.status !== 'active' || !label || repeat?.period === undefined) return null;
+  if (resource.status !== 'active' || resource.doNotPerform || !label || repeat?.period === undefined)
+    return null;
   const { period, periodUnit } = repeat;
   if (!isStep(periodUnit) || !Number.isInteger(period) || period < 1) {
     const message = `${label} must come round after a whole number of days (d), weeks (wk), months (mo) or years (a)`;

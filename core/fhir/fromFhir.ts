@@ -1,10 +1,12 @@
 import { cutTo } from '#core/language';
 import {
+  isSameItem,
   itemsOf,
   LIST_LIMITS,
   RECORD_LISTS,
   type CaseRecord,
   type RecordDetail,
+  type RecordItem,
   type Value,
 } from '#core/record';
 import { follow, ofType, takingApart, type FhirFile, type PlacedResource, type TakenApart } from './bundle';
@@ -105,6 +107,20 @@ function readEncounters(reading: RecordReading): RecordDetail[] {
   return latest ? readEncounter(reading, latest) : [];
 }
 
+/** What comes in several files, as exports that overlap have it, is one thing: known by its name, and by saying the same. */
+function keepOnce(record: CaseRecord): void {
+  for (const list of RECORD_LISTS) {
+    const seen = new Map<string, RecordItem>();
+    const once = itemsOf(record, list).filter((item) => {
+      const before = item.key === undefined ? undefined : seen.get(item.key);
+      if (before && isSameItem(before, item)) return false;
+      if (item.key !== undefined) seen.set(item.key, item);
+      return true;
+    });
+    if (once.length < itemsOf(record, list).length) Object.assign(record, { [list]: once });
+  }
+}
+
 /** Of more items than a record holds the newest, and how many were left out. */
 function keepNewest({ record, leaving }: RecordReading): void {
   for (const list of RECORD_LISTS) {
@@ -133,6 +149,7 @@ function readOne(reading: RecordReading, patient: PlacedResource<'Patient'>): Re
     for (const placed of reading.ofType(type)) readMedicine(reading, placed);
   readHistory(reading);
   readCare(reading);
+  keepOnce(reading.record);
   keepNewest(reading);
   const identifiers = identifiersOf(patient.resource);
   if (identifiers.length > 0) record.identifiers = identifiers.slice(0, 50);
@@ -183,6 +200,19 @@ function olderFhir(faults: readonly Fault[]): Fault[] {
   return [{ place: sign.place.split(',')[0]!, message }];
 }
 
+/** The patient whom a reference names by an identifier alone, as it may; null where it names none of these. */
+function identified(
+  reference: Reference | undefined,
+  patients: Iterable<PlacedResource<'Patient'>>,
+): PlacedResource<'Patient'> | null {
+  const { system, value } = reference?.identifier ?? {};
+  if (!value || reference?.reference) return null;
+  const found = [...patients].filter(({ resource }) =>
+    resource.identifier?.some((one) => one.value === value && one.system === system),
+  );
+  return found.length === 1 ? found[0]! : null;
+}
+
 /** What is about each patient. What is about nobody here is left out and counted: a value never goes to the wrong patient. */
 function byPatient(taken: TakenApart): Map<PlacedResource<'Patient'>, PlacedResource[]> {
   const same = onePatientEach(ofType(taken, 'Patient'));
@@ -192,11 +222,12 @@ function byPatient(taken: TakenApart): Map<PlacedResource<'Patient'>, PlacedReso
     const type = placed.resource.resourceType;
     if (ABOUT_NOBODY.has(type)) continue;
     const subject = subjectOf(placed.resource);
-    const target = follow(taken, subject, placed);
+    const target = follow(taken, subject, placed) ?? identified(subject, own.keys());
     const patient = target && same.get(target);
+    const isNamed = !!subject?.reference || !!subject?.identifier?.value;
     if (patient) own.get(patient)!.push(placed);
-    else if (!subject?.reference && only) own.get(only)!.push(placed);
-    else taken.leftOut.add(type, subject?.reference ? 'someone-else' : 'nobody');
+    else if (!isNamed && only) own.get(only)!.push(placed);
+    else taken.leftOut.add(type, isNamed ? 'someone-else' : 'nobody');
   }
   return own;
 }

@@ -30,7 +30,7 @@ const allergy: Reads<'AllergyIntolerance'> = (_reading, { resource }) => {
   const risk = resource.criticality === 'high' ? 'high risk' : null;
   return {
     label,
-    note: joined([...happened, risk], '; '),
+    note: joined([...happened, risk, unconfirmed(resource.verificationStatus)], '; '),
     status: isNone(label, codesOf(resource.code)) ? 'none' : status === 'active' ? 'active' : 'over',
     since: dayOf(resource.onsetDateTime) ?? dayOf(resource.recordedDate),
     until: null,
@@ -197,6 +197,10 @@ const verifiedBy = (resource: PlacedResource['resource']): Concept | undefined =
     ? resource.verificationStatus
     : undefined;
 
+/** What is said of a problem or an allergy that nobody has confirmed; null for a confirmed one. */
+const unconfirmed = (concept: Concept | undefined): string | null =>
+  codesOf(concept).find((code) => ['unconfirmed', 'provisional', 'differential'].includes(code)) ?? null;
+
 /** Whether a resource says that it was entered in error, by its status or by how far it is verified. */
 function isInError(resource: PlacedResource['resource']): boolean {
   const { status, lifecycleStatus } = resource as { status?: unknown; lifecycleStatus?: unknown };
@@ -210,6 +214,10 @@ function isInError(resource: PlacedResource['resource']): boolean {
 const isRefuted = (resource: PlacedResource['resource']): boolean =>
   codesOf(verifiedBy(resource)).includes('refuted');
 
+/** Whether a request is that something must not be done. */
+const isForbidden = (resource: PlacedResource['resource']): boolean =>
+  resource.resourceType === 'ServiceRequest' && resource.doNotPerform === true;
+
 /** Whether a request asks for care that comes round again: that is read as such. */
 const isRecurring = (resource: PlacedResource['resource']): boolean =>
   resource.resourceType === 'ServiceRequest' && resource.occurrenceTiming?.repeat?.period !== undefined;
@@ -222,7 +230,7 @@ function readItem(
 ): void {
   const { resource } = placed;
   if (isInError(resource)) return reading.withdraw(placed);
-  if (isRefuted(resource)) return reading.leaving(type)('not-done');
+  if (isRefuted(resource) || isForbidden(resource)) return reading.leaving(type)('not-done');
   if (isRecurring(resource)) return;
   const said = read(reading, placed);
   if (!said?.label) return reading.leaving(type)('no-name');
@@ -256,11 +264,17 @@ export function readProblem(reading: RecordReading, placed: PlacedResource<'Cond
   if (isRefuted(resource)) return reading.leaving('Condition')('not-done');
   const label = wordsFor(resource.code);
   if (!label) return reading.leaving('Condition')('no-name');
+  const doubt = unconfirmed(resource.verificationStatus);
   const until = dayOf(resource.abatementDateTime ?? resource.abatementPeriod?.end);
   const since = dayOf(resource.onsetDateTime ?? resource.onsetPeriod?.start) ?? dayOf(resource.recordedDate);
   const key = reading.keyOf(placed);
   const problem: HealthProblem = {
-    ...{ label: cutTo(label, 2000), status: problemStatus(resource, until), since, source: 'Problem list' },
+    ...{
+      label: cutTo(doubt ? `${label} (${doubt})` : label, 2000),
+      status: problemStatus(resource, until),
+      since,
+    },
+    source: 'Problem list',
     ...(until && { until }),
     ...(key && { key }),
   };

@@ -24,8 +24,12 @@ export class RecordReading {
     return ofType({ all: this.own as PlacedResource[] }, type);
   }
 
-  /** What a source calls a resource, to know it again; undefined for one without an id. */
-  keyOf({ resource }: PlacedResource): string | undefined {
+  /**
+   * What a source calls a resource, to know it again; undefined for one without an id. By its address where it has one: two systems may
+   * both have an Observation/1. A `urn:uuid` is made anew for each Bundle, and names nothing.
+   */
+  keyOf({ resource, fullUrl }: PlacedResource): string | undefined {
+    if (fullUrl && /^https?:/.test(fullUrl)) return fullUrl.slice(0, 280);
     return resource.id ? `${resource.resourceType}/${resource.id}`.slice(0, 280) : undefined;
   }
 

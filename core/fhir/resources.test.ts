@@ -389,6 +389,114 @@ describe('what is left out is told by kind and number', () => {
   });
 });
 
+describe('nothing is told for certain that its source does not say', () => {
+  const medicine = (more: object) => ({
+    ...{ resourceType: 'MedicationRequest', status: 'active', subject: about },
+    ...{ medicationCodeableConcept: words('Warfarin'), ...more },
+  });
+  test.each<[string, object, string[], string[]]>([
+    ['a medicine on hold', medicine({ status: 'on-hold' }), ['active Warfarin, on hold'], []],
+    [
+      'one of which nobody knows',
+      medicine({ status: 'unknown' }),
+      ['active Warfarin, not known whether given'],
+      [],
+    ],
+    ['one that is only proposed', medicine({ intent: 'proposal' }), ['planned Warfarin, planned'], []],
+    [
+      'one that must not be given',
+      medicine({ doNotPerform: true }),
+      [],
+      ['Left out: 1 MedicationRequest, cancelled or refuted.'],
+    ],
+  ])('%s', (_what, resource, told, remarks) => {
+    const made = read(resource);
+    const { medicines } = made.record;
+    expect(medicines.map((one) => `${one.status} ${itemInWords('medicines', one, 'en-GB')}`)).toEqual(told);
+    expect(made.remarks).toEqual(remarks);
+  });
+
+  test('a problem or an allergy that is not confirmed says so; what must not be done is no request', () => {
+    const { record } = read(
+      {
+        resourceType: 'Condition',
+        subject: about,
+        code: words('Flu'),
+        verificationStatus: coded('provisional'),
+      },
+      {
+        resourceType: 'AllergyIntolerance',
+        patient: about,
+        code: words('Iodine'),
+        verificationStatus: coded('unconfirmed'),
+      },
+      {
+        resourceType: 'ServiceRequest',
+        status: 'active',
+        subject: about,
+        code: words('MRI'),
+        doNotPerform: true,
+      },
+    );
+    expect([lines(record, 'problems'), lines(record, 'allergies'), lines(record, 'requests')]).toEqual([
+      ['Flu (provisional)'],
+      ['Iodine: unconfirmed'],
+      [],
+    ]);
+  });
+
+  test('what was measured in error does not count as done', () => {
+    const weighing = {
+      ...{ resourceType: 'ServiceRequest', status: 'active', subject: about, code: words('Weighing') },
+      occurrenceTiming: { repeat: { period: 1, periodUnit: 'd', boundsPeriod: { start: '2026-11-01' } } },
+    };
+    const wrong = seen({ status: 'entered-in-error', code: words('Weighing'), valueInteger: 1 });
+    expect(read(weighing, wrong).record.care).toMatchObject([{ done: null, from: '2026-11-01' }]);
+  });
+
+  test('names of nothing but spaces are none', () => {
+    expect(read(seen({ code: words('  '), valueInteger: 1 })).remarks).toEqual([
+      'Left out: 1 Observation, without a name.',
+    ]);
+  });
+});
+
+describe('a patient who is named by an identifier alone', () => {
+  const known = patient('7', { identifier: [{ system: 'urn:ring', value: 'A-1' }] });
+  const told = (subject: object) => {
+    const reading = readFhir([{ name: 'a', values: [known, seen({ subject, valueInteger: 1 })] }]);
+    return reading.ok && [reading.read[0]!.record.measurements.length, reading.remarks];
+  };
+  test.each([
+    ['is found by it', { identifier: { system: 'urn:ring', value: 'A-1' } }, [1, []]],
+    [
+      'is not taken for another, though there is but one',
+      { identifier: { system: 'urn:ring', value: 'B-2' }, display: 'Somebody' },
+      [0, ['Left out: 1 Observation, about a patient who is not in these files.']],
+    ],
+  ])('%s', (_what, subject, expected) => {
+    expect(told(subject)).toEqual(expected);
+  });
+});
+
+test('what comes in two files is there once; of two systems that name theirs alike both stay', () => {
+  const entry = (base: string, value: number) => [
+    { resource: patient('1', { identifier: [{ system: 'urn:ring', value: 'A-1' }] }) },
+    { fullUrl: `${base}/Observation/9`, resource: seen({ id: '9', valueInteger: value }) },
+  ];
+  const bundle = (base: string, value: number) => ({
+    ...{ resourceType: 'Bundle', type: 'collection', entry: entry(base, value) },
+  });
+  const files = [
+    bundle('https://a.example', 1),
+    bundle('https://a.example', 1),
+    bundle('https://b.example', 2),
+  ];
+  const reading = readFhir(files.map((value, at) => ({ name: String(at), values: [value] })));
+  if (!reading.ok) throw new Error(JSON.stringify(reading.faults));
+  expect(reading.read.map(({ record }) => record.measurements.map(({ value }) => value))).toEqual([[1, 2]]);
+});
+
 test('of more than a record holds the newest are taken, and the rest is told', () => {
   const many = Array.from({ length: 1002 }, (_, at) => ({
     ...{ resourceType: 'MedicationRequest', status: 'active', subject: about },

@@ -13,7 +13,8 @@ const date = z
 const words = z.string().optional();
 const coding = z.looseObject({ system: words, code: words, display: words });
 const concept = z.looseObject({ coding: z.array(coding).optional(), text: words });
-const reference = z.looseObject({ reference: words, display: words, identifier: z.unknown().optional() });
+const named = z.looseObject({ system: words, value: words });
+const reference = z.looseObject({ reference: words, display: words, identifier: named.optional() });
 const references = z.array(reference).optional();
 const period = z.looseObject({ start: date.optional(), end: date.optional() });
 const quantity = z.looseObject({
@@ -240,6 +241,7 @@ export const RESOURCES = {
     ...common,
     resourceType: z.literal('ServiceRequest'),
     status: z.string(),
+    doNotPerform: z.boolean().optional(),
     code: concept.optional(),
     subject: reference.optional(),
     authoredOn: date.optional(),
@@ -275,6 +277,8 @@ export const RESOURCES = {
     ...medication,
     resourceType: z.literal('MedicationRequest'),
     status: z.string(),
+    intent: words,
+    doNotPerform: z.boolean().optional(),
     subject: reference.optional(),
     authoredOn: date.optional(),
     dosageInstruction: dosage,

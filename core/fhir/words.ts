@@ -16,8 +16,9 @@ export const minuteOf = (written: string | undefined): number | null => {
 
 /** The words for a coded concept: its display, else its text, else a code; null for none. */
 export function wordsFor(concept: Concept | undefined): string | null {
-  const display = concept?.coding?.find((coding) => coding.display)?.display;
-  return display || concept?.text || concept?.coding?.find(({ code }) => code)?.code || null;
+  const display = concept?.coding?.find((coding) => coding.display?.trim())?.display;
+  const words = display ?? (concept?.text?.trim() || concept?.coding?.find(({ code }) => code)?.code);
+  return words?.trim() || null;
 }
 
 /** The codes of a concept. */
@@ -35,7 +36,7 @@ export const allInWords = (concepts: readonly Concept[] | undefined): string | n
 export function nameInWords(names: HumanName[] | undefined): string | null {
   const name = names?.find(({ use }) => use === 'official' || use === 'usual') ?? names?.[0];
   const parts = [...(name?.prefix ?? []), ...(name?.given ?? []), name?.family ?? ''];
-  return name?.text || parts.filter(Boolean).join(' ') || null;
+  return name?.text?.trim() || parts.join(' ').replace(/\s+/g, ' ').trim() || null;
 }
 
 /** Units of UCUM that people write otherwise. */

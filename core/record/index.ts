@@ -25,7 +25,7 @@ export type {
   RemovedItem,
   WrittenItem,
 } from './record';
-export { changedList, plainItem, putBack } from './changedList';
+export { changedList, isSameItem, plainItem, putBack } from './changedList';
 export {
   codeThatAges,
   DETAILS,
