@@ -50,7 +50,7 @@ async function loadCollection(
 }
 
 async function loadCases(context: Context, demo: Demo): Promise<void> {
-  for (const { given, ...row } of demo.cases) await insertCase(context, row, given);
+  for (const { given, ...row } of demo.cases) await insertCase(context.db, row, given);
 }
 
 /**

@@ -136,6 +136,7 @@ describe('key cues', () => {
     ['F5', 'owned'],
     ['F5 h', 'owned'],
     ['Alt+J', 'ours'],
+    ['Alt+C', 'ours'],
   ])('%s: %s', (keys, problem) => {
     expect(keyCueProblem(keys)).toBe(problem);
   });

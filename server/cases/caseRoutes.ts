@@ -1,9 +1,8 @@
 import { and, eq } from 'drizzle-orm';
 import type { Router } from 'express';
-import type { CaseSummary } from '#contracts';
 import { byNeed } from '#core/work';
 import type { Context } from '../context';
-import { cases, casesGiven } from '../db';
+import { cases, casesGiven, type Queries } from '../db';
 import { bind } from '../http';
 import { caseHead, firstDrafts, NO_DRAFTS, readCase, toCaseSummary } from './caseAccess';
 import { changeCase } from './changeCase';
@@ -11,17 +10,14 @@ import { changeRecordList, correctCase } from './correctCase';
 import { findCases } from './findCases';
 import { makeCase } from './makeCase';
 
-/** Stores a case and gives it to members; all or nothing. */
+/** Stores a case and gives it to members, within a transaction of the caller's. */
 export async function insertCase(
-  { db }: Context,
+  tx: Queries,
   row: Omit<typeof cases.$inferInsert, 'closedAt'> & { number: string | null },
   givenTo: readonly string[],
-): Promise<CaseSummary> {
-  await db.transaction(async (tx) => {
-    await tx.insert(cases).values(row);
-    await tx.insert(casesGiven).values(givenTo.map((member) => ({ case: row.id, member })));
-  });
-  return toCaseSummary({ ...row, closedAt: null }, NO_DRAFTS);
+): Promise<void> {
+  await tx.insert(cases).values(row);
+  await tx.insert(casesGiven).values(givenTo.map((member) => ({ case: row.id, member })));
 }
 
 /** Cases: the desk, one case, and cases begun by hand. */

@@ -26,7 +26,7 @@ const HEARD: [LiveEvent, readonly (readonly (string | number)[])[]][] = [
   [{ type: 'notes-changed' }, [KEYS.notes]],
   [{ type: 'presence-changed', entry: 'owl' }, [KEYS.present('owl')]],
   [{ type: 'glossary-changed', glossary: 'species' }, [KEYS.glossaries]],
-  [{ type: 'people-changed' }, [KEYS.team, KEYS.people, KEYS.session]],
+  [{ type: 'people-changed' }, [KEYS.team, KEYS.people, KEYS.session, KEYS.teamSettings]],
   [{ type: 'case-added', case: 'bramble' }, [KEYS.cases]],
   [{ type: 'case-changed', case: 'bramble' }, [KEYS.case('bramble')]],
   [{ type: 'missed' }, LIVE],

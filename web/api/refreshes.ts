@@ -20,6 +20,7 @@ export const LIVE: readonly Key[] = [
   KEYS.proposals,
   KEYS.team,
   KEYS.people,
+  KEYS.teamSettings,
   KEYS.sharing,
   KEYS.notes,
 ];
@@ -36,7 +37,7 @@ const REFRESHES: { [Type in LiveEvent['type']]: Refresh<Extract<LiveEvent, { typ
   'notes-changed': { asks: [KEYS.notes] },
   'presence-changed': { asks: ({ entry }) => [KEYS.present(entry)] },
   'glossary-changed': { asks: [KEYS.glossaries] },
-  'people-changed': { asks: [KEYS.team, KEYS.people, KEYS.session] },
+  'people-changed': { asks: [KEYS.team, KEYS.people, KEYS.session, KEYS.teamSettings] },
   'case-added': { asks: [KEYS.cases] },
   'case-changed': { asks: (event) => [KEYS.case(event.case)] },
   missed: { asks: LIVE },

@@ -1,9 +1,8 @@
 import type { Router } from 'express';
-import type { TakenCase } from '#contracts';
 import { readingFhir, type FhirFile } from '#core/fhir';
 import type { Context } from '../../context';
 import { bind, inTurns, Refusal } from '../../http';
-import { takeAdmission } from './takeAdmissions';
+import { takeAdmissions } from './takeAdmissions';
 
 /** So many faults are told one by one; a person mends them with a program. */
 const FAULTS_TOLD = 500;
@@ -29,8 +28,6 @@ export function admissionRoutes(router: Router, context: Context): void {
         },
       );
     }
-    const taken: TakenCase[] = [];
-    for (const read of reading.read) taken.push(await takeAdmission(context, read, member));
-    return { taken, remarks: reading.remarks };
+    return { taken: await takeAdmissions(context, reading.read, member), remarks: reading.remarks };
   });
 }

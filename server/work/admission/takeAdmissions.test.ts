@@ -114,6 +114,16 @@ describe('files of a record system', () => {
     expect((await take(imke, patient('E1'))).taken[0]!.isNew).toBe(true);
   });
 
+  test('dropped twice at once a patient is one case', async () => {
+    const both = await Promise.all(
+      [1, 2].map(() => take(imke, patient('H1'), weight('H1', 3, '2026-11-10'))),
+    );
+    const all = both.flatMap(({ taken }) => taken);
+    expect(new Set(all.map((one) => one.case.id)).size).toBe(1);
+    expect(all.map(({ isNew }) => isNew).sort()).toEqual([false, true]);
+    expect((await caseOf(imke, all[0]!.case.id)).record.measurements).toHaveLength(1);
+  });
+
   test('a Bundle by itself and a list of resources are taken as they come', async () => {
     const entry = [patient('F1'), weight('F1', 3, '2026-11-10')];
     const bundle = {

@@ -1,5 +1,6 @@
 import { and, desc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Member, TakenCase } from '#contracts';
+import { isSame } from '#core/difference';
 import type { ReadCase } from '#core/fhir';
 import { emptyRecord, mergedRecord, type CaseRecord, type ListChange, type MergedRecord } from '#core/record';
 import { headOfAdmission } from '#core/work';
@@ -47,39 +48,63 @@ function toldOf({
 }
 
 /** A new case of one patient, given to the member. */
-async function newAdmission(context: Context, { title, number, record }: ReadCase, member: Member) {
+async function newAdmission(
+  context: Context,
+  tx: Queries,
+  { title, number, record }: ReadCase,
+  member: Member,
+): Promise<Taken> {
   const { summary, admitted } = headOfAdmission(record);
   const openedAt = admitted ? new Date(`${admitted}T12:00:00Z`) : context.now();
   const id = context.newId();
   const row = { id, kind: 'admission' as const, title, number, summary, openedAt, record };
-  return insertCase(context, row, [member.id]);
+  await insertCase(tx, row, [member.id]);
+  return { id, merged: null };
 }
 
-/** Brings the member's open case about a patient up to date; null where there is none. */
-async function updated(context: Context, read: ReadCase, member: Member) {
-  const at = context.now().toISOString();
-  return context.db.transaction(async (tx) => {
-    const found = await caseOfPatient(tx, member.id, read.record);
-    if (!found) return null;
-    const merged = mergedRecord(found.record, read, { at, on: at.slice(0, 10) });
-    await tx.update(cases).set({ record: merged.record }).where(eq(cases.id, found.id));
-    return { id: found.id, merged };
-  });
+/** A case that was made, or brought up to date by what is told with it. */
+interface Taken {
+  id: string;
+  merged: MergedRecord | null;
 }
+
+/** Makes a case of one patient, or brings the one up to date that the member has open about the same. */
+async function takeOne(context: Context, tx: Queries, read: ReadCase, member: Member): Promise<Taken> {
+  const found = await caseOfPatient(tx, member.id, read.record);
+  if (!found) return newAdmission(context, tx, read, member);
+  const at = context.now().toISOString();
+  const merged = mergedRecord(found.record, read, { at, on: at.slice(0, 10) });
+  if (!isSame(found.record, merged.record))
+    await tx.update(cases).set({ record: merged.record }).where(eq(cases.id, found.id));
+  return { id: found.id, merged };
+}
+
+/** Files of one member at a time: dropped twice at once, a patient is one case all the same. */
+const FILES_LOCK = 7302;
+
+const NOTHING_NEW = mergedRecord(emptyRecord(), { record: emptyRecord() }, { at: '', on: '' });
 
 /**
- * Makes a case of what was read about a patient, or brings the one up to date that the member has open about the same patient. Those of
+ * Makes cases of what was read about patients, or brings those up to date that the member has open about them; all or nothing. Those of
  * colleagues are never looked at: that there is one is not the member's to know.
  */
-export async function takeAdmission(context: Context, read: ReadCase, member: Member): Promise<TakenCase> {
-  const known = await updated(context, read, member);
-  if (known) {
-    await tellOfCase(context, known.id);
-    const summary = await summaryOf(context.db, member.id, known.id);
-    return { case: summary, isNew: false, ...toldOf(known.merged) };
+export async function takeAdmissions(
+  context: Context,
+  reads: readonly ReadCase[],
+  member: Member,
+): Promise<TakenCase[]> {
+  const taken = await context.db.transaction(async (tx) => {
+    await tx.execute(sql`select pg_advisory_xact_lock(${FILES_LOCK}, hashtext(${member.id}))`);
+    const all: Taken[] = [];
+    for (const read of reads) all.push(await takeOne(context, tx, read, member));
+    return all;
+  });
+  const told: TakenCase[] = [];
+  for (const { id, merged } of taken) {
+    if (merged) await tellOfCase(context, id);
+    else await context.events.tell(member.id, { type: 'case-added', case: id });
+    const summary = await summaryOf(context.db, member.id, id);
+    told.push({ case: summary, isNew: merged === null, ...toldOf(merged ?? NOTHING_NEW) });
   }
-  const summary = await newAdmission(context, read, member);
-  await context.events.tell(member.id, { type: 'case-added', case: summary.id });
-  const nothing = mergedRecord(emptyRecord(), { record: emptyRecord() }, { at: '', on: '' });
-  return { case: summary, isNew: true, ...toldOf(nothing) };
+  return told;
 }
