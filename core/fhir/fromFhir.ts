@@ -3,6 +3,7 @@ import {
   isSameItem,
   itemsOf,
   LIST_LIMITS,
+  newestFirst,
   RECORD_LISTS,
   type CaseRecord,
   type RecordDetail,
@@ -127,13 +128,8 @@ function keepNewest({ record, leaving }: RecordReading): void {
     const items = itemsOf(record, list);
     const most = LIST_LIMITS[list];
     if (items.length <= most) continue;
-    const day = (at: number) => {
-      const item = items[at]!;
-      return ('measured' in item ? item.measured : item.since) ?? '';
-    };
-    const newest = [...items.keys()].sort((a, b) => day(b).localeCompare(day(a)) || a - b).slice(0, most);
-    const kept = new Set(newest);
-    Object.assign(record, { [list]: items.filter((_, at) => kept.has(at)) });
+    const kept = new Set(newestFirst(items).slice(0, most));
+    Object.assign(record, { [list]: items.filter((item) => kept.has(item)) });
     for (let left = items.length - most; left > 0; left--) leaving(list)('too-many');
   }
 }

@@ -1,4 +1,5 @@
 import { dateInWords, type CalendarDate } from '#core/calendar';
+import { dayOfItem, nameOfItem, newestFirst } from './itemParts';
 import { HISTORY_LISTS, isHistoryList, type HistoryListId } from './history';
 import type { CaseRecord, HistoryItem, Medicine, HealthProblem, RecordItem } from './record';
 import { itemsOf } from './record';
@@ -40,9 +41,6 @@ function lastOfEach(items: readonly HistoryItem[]): HistoryItem[] {
   return [...last.values()];
 }
 
-const newestFirst = <One extends { since: CalendarDate | null }>(items: readonly One[]): One[] =>
-  [...items].sort((a, b) => (b.since ?? '').localeCompare(a.since ?? ''));
-
 function historyItems(record: CaseRecord, list: HistoryListId): HistoryItem[] {
   const items = (itemsOf(record, list) as HistoryItem[]).filter(({ status }) =>
     STATES[list].includes(status),
@@ -70,8 +68,6 @@ export function askedList(record: CaseRecord, path: string): AskedList | null {
 /** What is said of an item besides what it is. */
 const noteOf = (item: RecordItem): string | null =>
   'name' in item ? item.dose : 'note' in item ? item.note : null;
-const nameOf = (item: RecordItem): string => ('name' in item ? item.name : item.label);
-const dayOf = (item: RecordItem): CalendarDate | null => ('measured' in item ? item.measured : item.since);
 
 /** Whether an item goes on for a while, so that one day of it says little: what began is told as such, and what is over as a span. */
 function isLasting(list: string, item: RecordItem): boolean {
@@ -82,7 +78,7 @@ function isLasting(list: string, item: RecordItem): boolean {
 /** The days of an item: "since 3 March 2026", "2 March 2026 to 5 March 2026", "2 March 2026"; null for none. */
 function daysInWords(list: string, item: RecordItem, language: string): string | null {
   const inWords = (day: CalendarDate) => dateInWords(day, 'long', language);
-  const [from, until] = [dayOf(item), 'until' in item ? (item.until ?? null) : null];
+  const [from, until] = [dayOfItem(item), 'until' in item ? (item.until ?? null) : null];
   if (!isLasting(list, item)) return from && inWords(from);
   const isOver = 'status' in item && ['ended', 'resolved', 'over'].includes(item.status);
   if (isOver && until) return from ? `${inWords(from)} to ${inWords(until)}` : `until ${inWords(until)}`;
@@ -92,7 +88,7 @@ function daysInWords(list: string, item: RecordItem, language: string): string |
 /** The same in a language in which the words between the days are not known: the days alone. */
 function days(list: string, item: RecordItem, language: string): string | null {
   if (/^en\b/i.test(language)) return daysInWords(list, item, language);
-  const all = [dayOf(item), 'until' in item ? item.until : null].flatMap((day) => day ?? []);
+  const all = [dayOfItem(item), 'until' in item ? item.until : null].flatMap((day) => day ?? []);
   return all.map((day) => dateInWords(day, 'long', language)).join(' – ') || null;
 }
 
@@ -104,14 +100,14 @@ export function itemInSentence(
 ): string {
   const [note, day] = [noteOf(item), withDays ? days(list, item, language) : null];
   // A dose belongs to its medicine; anything else is said beside it.
-  const name = 'name' in item && note ? `${item.name} ${note}` : nameOf(item);
+  const name = 'name' in item && note ? `${item.name} ${note}` : nameOfItem(item);
   const beside = ['name' in item ? null : note, day].filter(Boolean);
   return beside.length > 0 ? `${name} (${beside.join(', ')})` : name;
 }
 
 /** An item as a row of a table: what it is, what is said of it, its day, where it comes from. */
 export function itemInRow(item: RecordItem, { list }: Pick<AskedList, 'list'>, language: string): string[] {
-  return [nameOf(item), noteOf(item) ?? '', days(list, item, language) ?? '', item.source];
+  return [nameOfItem(item), noteOf(item) ?? '', days(list, item, language) ?? '', item.source];
 }
 
 const NONE_KNOWN: Record<string, string> = {

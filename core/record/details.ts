@@ -3,6 +3,7 @@ import { timeUnit } from '#core/language';
 import { askedList, itemInSentence, noneKnown } from './askedList';
 import { careDue, careInWords, type CareDue } from './careDue';
 import { itemInWords } from './itemInWords';
+import { dayOfItem } from './itemParts';
 import { lastInWords, measuredDetail, readMeasuredAsk, seriesAsked, seriesOfCode } from './measuredAsk';
 import { newSince } from './newSince';
 import { emptyRecord, type CaseRecord, type Measurement } from './record';
@@ -172,7 +173,7 @@ const DERIVED: Record<string, Derive> = {
       'since last note',
       items.map((one) => itemInWords(one.list, one.item, language)),
       items[0]?.item.source ?? '',
-      items.map(({ item }) => ('measured' in item ? item.measured : item.since)),
+      items.map(({ item }) => dayOfItem(item)),
     );
   },
 };
@@ -221,7 +222,7 @@ function asList(record: CaseRecord, path: string, language: string): Detail | nu
     path,
     items.map((item) => itemInSentence(item, asked, language)),
     items[0]!.source,
-    items.map((item) => ('measured' in item ? item.measured : item.since)),
+    items.map(dayOfItem),
   );
 }
 

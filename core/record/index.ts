@@ -44,6 +44,7 @@ export { isUnlike, readAmount } from './amount';
 export { emptyItem, formOf, inParts, measuredIn, readItem } from './writtenItem';
 export type { ItemFault, ItemForm } from './writtenItem';
 export { itemInWords } from './itemInWords';
+export { newestFirst } from './itemParts';
 export { newSince } from './newSince';
 export type { Since } from './since';
 export { pathOfAsk, readMeasuredAsk, WHICH, type MeasuredAsk, type Which } from './measuredAsk';

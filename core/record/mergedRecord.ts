@@ -1,6 +1,7 @@
 import type { CalendarDate } from '#core/calendar';
 import { isSameItem, plainItem } from './changedList';
 import { isSameJson } from './isSameJson';
+import { nameOfItem } from './itemParts';
 import {
   itemsOf,
   LIST_LIMITS,
@@ -46,8 +47,7 @@ const keyOf = (item: RecordItem): string | undefined => item.said?.key ?? item.k
 /** By what an item is known again that its source gives no name: what it is, and of which day. */
 function likenessOf(list: RecordList, item: RecordItem): string {
   if ('measured' in item) return `${list} ${item.code} ${item.measured} ${item.minute ?? ''}`;
-  const what = 'name' in item ? item.name : item.label;
-  return `${list} ${what.toLowerCase()} ${item.since ?? ''}`;
+  return `${list} ${nameOfItem(item).toLowerCase()} ${item.since ?? ''}`;
 }
 
 /** Where the items of a list are, by what their source calls them and by what they are. Each place is found once. */

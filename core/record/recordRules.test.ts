@@ -68,6 +68,12 @@ describe('care that a team’s rules make due', () => {
       [['2027-01-05', '2025-01-05']],
     ],
     [
+      'by a measurement, as wordings ask for it',
+      rule('Weighing', { every: { count: 2, step: 'days' }, doneBy: ['weight'] }),
+      of({ measurements: [weight(1, '2026-11-22', { label: 'Body weight' })] }),
+      [['2026-11-24', '2026-11-22']],
+    ],
+    [
       'what was not done does not count',
       rule('Screening', { from: fifty }),
       of({ ...sixty, procedures: [item('Screening', '2025-12-01', 'left')] }),

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { addDays, addMonths, daysBetween, type CalendarDate } from '#core/calendar';
 import { lookUp } from './details';
+import { goesBy, isSameName, latestDayOf } from './itemParts';
 import { itemsOf, type CaseRecord, type Measurement, type RecordItem, type RecurringCare } from './record';
 
 const label = z.string().trim().min(1, 'say what it is called').max(120);
@@ -51,8 +52,6 @@ export type RecordRules = z.infer<typeof RecordRulesSchema>;
 /** What holds until a team has settled on something else: a week, and nothing that is due. */
 export const USUAL_RULES: RecordRules = { care: [], oldAfterDays: 7, old: [], usual: [] };
 
-const isSameWord = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
-
 /** A day so much later. */
 function later(day: CalendarDate, { count, step }: Span): CalendarDate {
   if (step === 'days' || step === 'weeks') return addDays(day, count * (step === 'weeks' ? 7 : 1));
@@ -75,7 +74,7 @@ function isOfAge({ from, to }: CareRule, born: CalendarDate | null, today: Calen
 function concerns(rule: CareRule, record: CaseRecord, today: CalendarDate): boolean {
   const says = (path: string, word: string) => {
     const value = lookUp(record, path, today)?.value;
-    return word === '' || (value?.kind === 'text' && isSameWord(value.text, word));
+    return word === '' || (value?.kind === 'text' && isSameName(value.text, word));
   };
   const hasProblem =
     rule.problem === '' ||
@@ -91,18 +90,15 @@ function concerns(rule: CareRule, record: CaseRecord, today: CalendarDate): bool
   );
 }
 
-const nameOf = (item: RecordItem) => ('name' in item ? item.name : item.label);
-const dayOf = (item: RecordItem) => ('measured' in item ? item.measured : item.since);
 const wasDone = (item: RecordItem) => 'measured' in item || ('status' in item && item.status === 'over');
 
 /** The last day on which something of one of these names was done; null for never. */
 function lastDone(record: CaseRecord, names: readonly string[]): CalendarDate | null {
   const lists = ['procedures', 'immunisations', 'reports', 'observations', 'measurements'] as const;
-  const days = lists
+  const done = lists
     .flatMap((list) => [...itemsOf(record, list)])
-    .filter((item) => wasDone(item) && names.some((name) => isSameWord(nameOf(item), name)))
-    .flatMap((item) => dayOf(item) ?? []);
-  return days.sort().at(-1) ?? null;
+    .filter((item) => wasDone(item) && names.some((name) => goesBy(item, name)));
+  return latestDayOf(done);
 }
 
 /** The care that a team's rules ask for, for the one that a record is about. */
@@ -133,7 +129,7 @@ export function recordByRules(record: CaseRecord, rules: RecordRules, today: Cal
 
 /** Whether a value of a day is old, by what is measured. */
 export function isOld(code: string, day: CalendarDate, rules: RecordRules, today: CalendarDate): boolean {
-  const own = rules.old.find((rule) => isSameWord(rule.code, code));
+  const own = rules.old.find((rule) => isSameName(rule.code, code));
   return daysBetween(day, today) > (own?.days ?? rules.oldAfterDays);
 }
 
@@ -144,8 +140,8 @@ export function usualOf(
   rules: RecordRules,
 ): { low: number | null; high: number | null } | null {
   if (usual) return usual;
-  const fitting = rules.usual.filter((rule) => isSameWord(rule.code, code) && rule.unit === unit);
-  const own = fitting.find((rule) => rule.species !== '' && isSameWord(rule.species, species));
+  const fitting = rules.usual.filter((rule) => isSameName(rule.code, code) && rule.unit === unit);
+  const own = fitting.find((rule) => rule.species !== '' && isSameName(rule.species, species));
   return own ?? fitting.find((rule) => rule.species === '') ?? null;
 }
 

@@ -1,6 +1,7 @@
 import { dateInWords, readDate, type CalendarDate } from '#core/calendar';
 import { converted } from '#core/units';
 import { isUnlike, readAmount } from './amount';
+import { isSameName } from './itemParts';
 import { valueInWords } from './value';
 import { HISTORY_LISTS, isHistoryList } from './history';
 import type { CaseRecord, HistoryItem, Measurement, RecordList, WrittenItem } from './record';
@@ -42,11 +43,11 @@ export function measuredIn({ measurements }: CaseRecord): { code: string; label:
   return [...all].map(([code, label]) => ({ code, label }));
 }
 
-const isNamed = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
-
 /** What was measured, by the name given: as it is called already, else by a name of its own. */
 function measureOf(record: CaseRecord, what: string): { code: string; label: string } {
-  const known = measuredIn(record).find(({ code, label }) => isNamed(label, what) || isNamed(code, what));
+  const known = measuredIn(record).find(
+    ({ code, label }) => isSameName(label, what) || isSameName(code, what),
+  );
   return known ?? { code: what.trim().toLowerCase().slice(0, 60), label: what.trim() };
 }
 

@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import type { Case, Draft } from '#contracts';
 import { isEmptyPassage } from '#core/passage';
 import { selectedPassage, stepToFirstGap, syncSelection } from '../editor';
-import { Headpiece } from '../record';
+import { hasRecord, Headpiece, useRecordOpen } from '../record';
 import { Figure, useShell } from '../shell';
 import {
   stepTo,
@@ -68,6 +68,7 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
     onChange: () => keeper.changed(),
     say,
   });
+  const record = useRecordOpen();
   const leaf = useLeafState(editor);
   useFollowRecord(editor, one.record, finishing.state === 'open', say);
   const [selected, setSelected] = useKeptSlip(draft.id, editor);
@@ -108,6 +109,7 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
       reopen: () => finishing.reopen.mutate(),
       drop: dropDraft,
       another,
+      record: hasRecord(one) ? record : null,
     }),
     open ? placeFound : null,
   );
@@ -148,7 +150,7 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
           another={another}
           openTexts={open ? () => openSlip({ kind: 'texts' }) : null}
         />
-        <Headpiece one={one} />
+        <Headpiece one={one} {...record} />
         <div className="relative">
           <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
           {!slip && offering.preferences.offers === 'caret' && <UnderCaret editor={editor} />}

@@ -5,6 +5,7 @@ import {
   HISTORY_LIST_IDS,
   HISTORY_LISTS,
   itemsOf,
+  newestFirst,
   plainItem,
   type ListChange,
   type RecordList,
@@ -40,12 +41,6 @@ const HISTORY: readonly Omit<OfList, 'one'>[] = HISTORY_LIST_IDS.map((list) => {
 /** More than these are folded away: a long stay is weighed twice a day. */
 const SHOWN = 6;
 
-/** What came last first. */
-function newestFirst(items: readonly Item[]): Item[] {
-  const day = (item: Item) => ('measured' in item ? item.measured : (item.since ?? ''));
-  return [...items].reverse().sort((a, b) => day(b).localeCompare(day(a)));
-}
-
 /** One list of the record: each item can be corrected or taken out, and one added. */
 function CorrectList({ one, list, title, add }: OfList) {
   const [open, setOpen] = useState<Item | 'new' | null>(null);
@@ -69,7 +64,7 @@ function CorrectList({ one, list, title, add }: OfList) {
     setOpen(null);
     focusNext(() => adding.current);
   };
-  const items = newestFirst(itemsOf(one.record, list));
+  const items = newestFirst([...itemsOf(one.record, list)].reverse());
   const removed = (one.record.removed ?? []).filter((gone) => gone.list === list);
   const line = (item: Item, at: number) => (
     <li key={`${itemInLocale(list, item)} ${at}`} className="border-b border-hair py-1 last:border-0">

@@ -5,8 +5,9 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import type { Case } from '#contracts';
 import { emptyRecord, USUAL_RULES, type CaseRecord, type Measurement } from '#core/record';
 import { KEYS, queryClient } from '../api';
-import { useKeyListener } from '../shell';
+import { useKeyListener, useLiveKeys } from '../shell';
 import { Headpiece } from './Headpiece';
+import { RECORD_KEY, useRecordOpen } from './useRecordOpen';
 
 const measured = (more: Partial<Measurement>): Measurement => ({
   ...{ code: 'heart rate', label: 'Heart rate', value: 130, unit: 'a minute', measured: '2026-01-10' },
@@ -32,9 +33,11 @@ const caseWith = (record: CaseRecord, kind: Case['kind'] = 'admission'): Case =>
 
 function Page({ one }: { one: Case }) {
   useKeyListener();
+  const record = useRecordOpen();
+  useLiveKeys([{ key: RECORD_KEY, does: 'Opens the record', run: record.toggle }]);
   return (
     <QueryClientProvider client={queryClient}>
-      <Headpiece one={one} />
+      <Headpiece one={one} {...record} />
       <input aria-label="Elsewhere" />
     </QueryClientProvider>
   );

@@ -4,10 +4,10 @@ import { itemsOf, RECORD_LISTS, recordLine, type LinePart } from '#core/record';
 import { KINDS } from '#core/work';
 import { calendarToday } from '#client/clock';
 import { useRecordRules } from '../api';
-import { useLiveKeys } from '../shell';
 import { Button, Key } from '../ui';
 import { CorrectRecord } from './CorrectRecord';
 import { factsOf, RecordOpen } from './RecordOpen';
+import { RECORD_KEY } from './useRecordOpen';
 
 const TONES: Record<LinePart['tone'], string> = {
   plain: '',
@@ -28,34 +28,31 @@ function Line({ parts }: { parts: readonly LinePart[] }) {
   );
 }
 
-const STORED = 'elderleaf.record-open';
-const KEY = 'Alt + C';
+/** Whether anything is known of what a case is about. */
+const isRecordKnown = ({ title, record }: Case): boolean =>
+  factsOf(title, record, calendarToday()).length > 0 ||
+  RECORD_LISTS.some((list) => itemsOf(record, list).length > 0);
 
-/** Whether the record is open at the head of a leaf: remembered, and switched by a key. */
-function useOpen() {
-  const [isOpen, setOpen] = useState(() => localStorage.getItem(STORED) === 'yes');
-  const toggle = () => {
-    localStorage.setItem(STORED, isOpen ? 'no' : 'yes');
-    setOpen(!isOpen);
-  };
-  useLiveKeys([{ key: KEY, does: isOpen ? 'Fold the record' : 'Open the record', run: toggle }]);
-  return { isOpen, toggle };
+/** Whether a case has a record at its head: a leaf of no case has none, until one writes something of it. */
+export const hasRecord = (one: Case): boolean => KINDS[one.kind].details.length > 0 || isRecordKnown(one);
+
+interface Props {
+  one: Case;
+  isOpen: boolean;
+  toggle: () => void;
 }
 
 /**
  * The case's record at the head of its leaf: one line of what matters, or the whole of it. It rests while the leaf beneath is written
  * and saved: its chart is long in drawing.
  */
-export const Headpiece = memo(function Headpiece({ one }: { one: Case }) {
+export const Headpiece = memo(function Headpiece({ one, isOpen, toggle }: Props) {
   const { title, record } = one;
   const [correcting, setCorrecting] = useState(false);
-  const { isOpen, toggle } = useOpen();
   const rules = useRecordRules();
   const today = calendarToday();
-  const isKnown =
-    factsOf(title, record, today).length > 0 || RECORD_LISTS.some((list) => itemsOf(record, list).length > 0);
-  // A leaf of no case has no record, until one writes something of it.
-  if (!isKnown && KINDS[one.kind].details.length === 0) return null;
+  const isKnown = isRecordKnown(one);
+  if (!hasRecord(one)) return null;
   const line = recordLine(record, { today, rules, locale: navigator.language });
   return (
     <section aria-label="Record" data-print="no" className="border-b border-hair px-9 pb-2 max-[899px]:px-4">
@@ -68,7 +65,7 @@ export const Headpiece = memo(function Headpiece({ one }: { one: Case }) {
         {!correcting && !isOpen && <Line parts={line} />}
         {isKnown && !correcting && (
           <Button look="text" aria-expanded={isOpen} aria-keyshortcuts="Alt+C" onClick={toggle}>
-            {isOpen ? 'Fold the record' : 'Open the record'} <Key>{KEY}</Key>
+            {isOpen ? 'Fold the record' : 'Open the record'} <Key>{RECORD_KEY}</Key>
           </Button>
         )}
         <Button look="text" aria-expanded={correcting} onClick={() => setCorrecting((now) => !now)}>

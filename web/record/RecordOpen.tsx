@@ -8,6 +8,7 @@ import {
   HISTORY_LISTS,
   itemsOf,
   latestMeasured,
+  newestFirst,
   READS_IN_WORDS,
   RECORD_LISTS,
   valueInWords,
@@ -15,7 +16,6 @@ import {
   type Course,
   type Detail,
   type Measurement,
-  type RecordItem,
   type RecordRules,
   type Value,
 } from '#core/record';
@@ -105,9 +105,8 @@ const SHOWN = 5;
 /** The lists of the record's history that have something in them. */
 function History({ record }: { record: CaseRecord }) {
   return HISTORY_LIST_IDS.map((list) => {
-    const items = [...itemsOf(record, list)];
-    const day = (item: RecordItem) => ('since' in item ? (item.since ?? '') : '');
-    const newest = items.sort((a, b) => day(b).localeCompare(day(a)));
+    const items = itemsOf(record, list);
+    const newest = newestFirst(items);
     if (items.length === 0) return null;
     return (
       <Section key={list} title={HISTORY_LISTS[list].title}>

@@ -1,6 +1,7 @@
 export { AboutCase } from './AboutCase';
 export { DetailField } from './DetailField';
-export { Headpiece } from './Headpiece';
+export { hasRecord, Headpiece } from './Headpiece';
+export { RECORD_KEY, useRecordOpen } from './useRecordOpen';
 export { recordDayInWords, itemInLocale } from './itemInLocale';
 export { FromClipboard } from './FromClipboard';
 export { takenInWords } from './takenInWords';
