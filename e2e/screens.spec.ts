@@ -46,7 +46,7 @@ test('every screen is accessible, light and dark', async ({ server, signedIn, pa
   const own = page.getByRole('button', { name: 'Imke Tarrow' });
   await expect(own).not.toContainText('something is new');
   await page.goto(new URL('/news', page.url()).href);
-  await expect(page.getByRole('heading', { name: 'What is new' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'News', exact: true })).toBeVisible();
   await expectAccessible(page);
   const preferences = new URL('/api/preferences', page.url()).href;
   const seen = async () =>

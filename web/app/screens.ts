@@ -158,8 +158,8 @@ export const SCREENS: readonly Screen[] = [
   },
   {
     paths: ['/news'],
-    lookUp: 'What is new',
-    menu: { label: 'What is new' },
+    lookUp: 'News',
+    menu: { label: 'News' },
     load: () => import('../news/NewsPage').then(({ NewsPage: Component }) => ({ Component })),
   },
   {

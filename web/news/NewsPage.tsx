@@ -16,7 +16,7 @@ export function NewsPage() {
   }, [isKnown, seen, mutate]);
   return (
     <Figure
-      marginLabel="About what is new"
+      marginLabel="About the news"
       margin={
         <p className="pt-6 text-[14px] text-soft">
           A dot beside your name, at the head of the page, tells of something that came since you were here.
@@ -24,7 +24,7 @@ export function NewsPage() {
       }
     >
       <header className="px-9 pt-6 pb-2 max-[899px]:px-4">
-        <h1 className="font-book text-[26px] leading-tight">What is new</h1>
+        <h1 className="font-book text-[26px] leading-tight">News</h1>
       </header>
       <ul>
         {NEWS.map(({ number, day, title, words, at }) => (
