@@ -4,3 +4,4 @@ export { finished } from './finished';
 export { HELD_OUT } from './heldOutSentences';
 export { KNOWN, ORDINARY, SENTENCES, UNSEEN } from './personalSentences';
 export { TRIED } from './triedSentences';
+export { about, coded, lines, patient, readMade, seen, words } from './madeResources';

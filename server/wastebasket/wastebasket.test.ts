@@ -1,15 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
-import type {
-  Bank,
-  Case,
-  Collection,
-  Deletion,
-  Draft,
-  Entry,
-  Glossary,
-  Restored,
-  TrailLine,
-} from '#contracts';
+import type { Bank, Case, Collection, Deletion, Draft, Entry, Glossary, Restored } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import {
   changing,
@@ -302,54 +292,4 @@ test('a glossary goes with its terms and comes back with them, for who made it a
   await ruan.delete(`/api/glossaries/${list.id}`).set('If-Match', `"${now}"`).expect(204);
   await ruan.delete(`/api/wastebasket/${(await find(ruan))!.id}`).expect(204);
   expect(await find(imke)).toBeUndefined();
-});
-
-const RULE = {
-  ...{ label: 'Worming', every: { count: 3, step: 'months' }, from: null, to: null },
-  ...{ sex: '', species: '', problem: '', doneBy: [], isImmunisation: false },
-};
-const RECORDS = { care: [], oldAfterDays: 7, old: [], usual: [] };
-
-describe('what is set for the team', () => {
-  const kinds = [{ kind: 'reply', work: 'Letters', caseName: 'Letter' }];
-
-  test('is changed in part: what is not given stays; each change has its line in the trail', async () => {
-    await imke.put('/api/settings').send({ wastebasketDays: 12 }).expect(200);
-    const saved = await imke.put('/api/settings').send({ kinds }).expect(200);
-    expect(saved.body).toMatchObject({ wastebasketDays: 12, kinds });
-    expect((await odile.get('/api/settings')).body).toMatchObject({ wastebasketDays: 12, kinds });
-    const all = { about: null, by: null, from: null, until: null, before: null };
-    const { lines } = (await imke.post('/api/trail').send(all)).body as { lines: TrailLine[] };
-    expect(lines.filter(({ act }) => act === 'settings-changed').slice(0, 2)).toMatchObject([
-      { subject: 'Kinds of work', detail: 'Letters' },
-      { subject: 'The wastebasket is emptied', detail: 'after 12 days' },
-    ]);
-    await imke.put('/api/settings').send({ kinds: null }).expect(200);
-  });
-
-  test('rules for records are for owners to set, and for all to read', async () => {
-    const records = { ...RECORDS, care: [RULE] };
-    await odile.put('/api/settings').send({ records }).expect(403);
-    await imke.put('/api/settings').send({ records }).expect(200);
-    expect((await odile.get('/api/settings')).body).toMatchObject({ records });
-    const all = { about: null, by: null, from: null, until: null, before: null };
-    const { lines } = (await imke.post('/api/trail').send(all)).body as { lines: TrailLine[] };
-    expect(lines[0]).toMatchObject({ subject: 'Rules for records', detail: 'Worming' });
-  });
-
-  test.each([
-    ['no kind at all', { kinds: [] }],
-    ['a kind that is none', { kinds: [{ ...kinds[0], kind: 'cooking' }] }],
-    ['a name of spaces', { kinds: [{ ...kinds[0], work: ' ' }] }],
-    ['something that is not set', { colour: 'green' }],
-    [
-      'a rule that comes round never',
-      { records: { ...RECORDS, care: [{ ...RULE, every: { count: 0, step: 'days' } }] } },
-    ],
-    ['values that are never old', { records: { ...RECORDS, oldAfterDays: 0 } }],
-  ])('%s is refused, and nothing is changed', async (_what, body) => {
-    const before = (await imke.get('/api/settings')).body as unknown;
-    await imke.put('/api/settings').send(body).expect(422);
-    expect((await imke.get('/api/settings')).body).toEqual(before);
-  });
 });
