@@ -84,7 +84,7 @@ export const NewCaseSchema = z
   })
   .refine(({ kind, title }) => kind === 'leaf' || title !== '', {
     path: ['title'],
-    message: 'say what it is called',
+    message: 'give it a title',
   });
 export type NewCase = z.infer<typeof NewCaseSchema>;
 
@@ -107,7 +107,7 @@ export type RecordListChange = z.infer<typeof RecordListChangeSchema>;
 export const CaseChangeSchema = z.discriminatedUnion('do', [
   z.object({
     do: z.literal('rename'),
-    title: z.string().trim().min(1, 'say what it is called').max(200),
+    title: z.string().trim().min(1, 'give it a title').max(200),
     number: z.string().trim().max(60).nullable(),
   }),
   z.object({ do: z.literal('give'), to: z.string().min(1).max(60) }),

@@ -62,7 +62,7 @@ export const GLOSSARY_ROUTES = define({
     method: 'post',
     path: '/api/glossaries/:glossary/import',
     access: 'listKeeper',
-    summary: 'Takes over a word list; lines that cannot be read are told, the others are kept.',
+    summary: 'Brings in a word list; lines that cannot be read are told, the others are saved.',
     status: 200,
     body: ImportSchema,
     response: ImportedSchema,

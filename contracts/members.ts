@@ -30,7 +30,7 @@ export const emailSchema = z
   .trim()
   .toLowerCase()
   .max(200)
-  .pipe(z.email('give an e-mail address, such as imke@hollin.example'));
+  .pipe(z.email('give an email address, such as imke@hollin.example'));
 
 /** Whether one key is pressed again and again, or one beside the other in order. */
 function isTooPlain(password: string): boolean {
@@ -59,7 +59,7 @@ export const OwnerSchema = z
   })
   .refine(({ email, password }) => password.toLowerCase() !== email, {
     path: ['password'],
-    message: 'use something other than your e-mail',
+    message: 'use something other than your email',
   });
 
 /** What a member signs in with. */

@@ -6,7 +6,7 @@ const id = z.string().min(1).max(60);
 const role = MemberSchema.shape.role;
 const name = z.string().trim().min(1, 'give a name').max(100);
 /** The secret in a letter's link. */
-const token = z.string().min(20, 'the link is not whole').max(100);
+const token = z.string().min(20, 'the link is incomplete').max(100);
 
 /** A member as owners and others see them. */
 export const PersonSchema = MemberSchema.extend({

@@ -1,3 +1,4 @@
+import path from 'node:path';
 import { DEFAULT_CUE_MAKING, DEFAULT_CUE_RULES } from '#core/cue';
 import { ownCollection, insertEntry } from '../server/bank';
 import { insertCase } from '../server/cases';
@@ -5,6 +6,7 @@ import type { Context } from '../server/context';
 import { collectionRevisions, collections, grants, groupMembers, groups, members } from '../server/db';
 import { insertGlossary } from '../server/termLists';
 import { readDemoFiles } from './demoFiles';
+import { daysBefore, LIVED_DAYS, loadLived } from './lived';
 
 type Demo = ReturnType<typeof readDemoFiles>;
 
@@ -54,20 +56,22 @@ async function loadCases(context: Context, demo: Demo): Promise<void> {
 }
 
 /**
- * Loads the demo into an empty store; does nothing when it has members already. Returns whether it loaded.
+ * Loads the demo into an empty store, on its first day or as it is after twelve weeks; does nothing when it has members already.
+ * Returns whether it loaded.
  * Throws when a file of the demo is not right.
  */
-export async function loadDemo(context: Context, folder: string): Promise<boolean> {
+export async function loadDemo(context: Context, folder: string, isLived = false): Promise<boolean> {
   const [someone] = await context.db.select({ id: members.id }).from(members).limit(1);
   if (someone) return false;
   const demo = readDemoFiles(folder, context.now());
-  await loadMembers(context, demo);
-  for (const [position, collection] of demo.bank.entries())
-    await loadCollection(context, collection, position);
+  const start = isLived ? daysBefore(context, LIVED_DAYS) : context;
+  await loadMembers(start, demo);
+  for (const [position, collection] of demo.bank.entries()) await loadCollection(start, collection, position);
   for (const { terms, shipped, ...glossary } of demo.glossaries) {
     const row = { ...glossary, shipped: shipped ?? null, language: 'en-GB', version: 1, madeBy: 'imke' };
     await insertGlossary(context, context.db, row, terms);
   }
   await loadCases(context, demo);
+  if (isLived) await loadLived(context, path.join(folder, 'lived'));
   return true;
 }

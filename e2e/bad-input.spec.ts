@@ -59,13 +59,13 @@ test('a taken cue and an empty wording are told, and the slip keeps what was wri
   await page.keyboard.type('Fed by hand at dusk.');
   await page.keyboard.press('Shift+Home');
   await page.keyboard.press('F4');
-  const slip = page.getByRole('form', { name: 'Keep wording' });
+  const slip = page.getByRole('form', { name: 'Save wording' });
   await slip.getByRole('textbox', { name: /^Cue/ }).fill('ADM');
   await page.keyboard.press('Enter');
   await expect(slip.getByRole('alert')).toContainText('already brings “Hedgehog admission”');
   await slip.getByRole('button', { name: /^Use ,/ }).click();
   await slip.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('complementary')).toContainText('Kept: “Fed by hand at dusk”');
+  await expect(page.getByRole('complementary')).toContainText('Saved: “Fed by hand at dusk”');
 
   await page.getByRole('link', { name: 'Bank' }).click();
   await page.getByRole('link', { name: /Fed by hand/ }).click();
@@ -81,13 +81,13 @@ test('a new team: the first page makes the owner; a wrong password and a second 
   page,
 }) => {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-team-'));
-  const server = await RunningServer.start(folder, { demo: false });
+  const server = await RunningServer.start(folder, { demo: null });
   try {
     await expect(RunningServer.start(folder)).rejects.toThrow(/is in use by another Elderleaf/);
     await page.goto(server.url);
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Begin your bank');
     await page.getByLabel('Your name').fill('Imke Tarrow');
-    await page.getByLabel('E-mail').fill('imke@hollin.example');
+    await page.getByLabel('Email').fill('imke@hollin.example');
     await page.getByLabel('Password').fill('short');
     await page.getByRole('button', { name: 'Make the account' }).click();
     await expect(page.getByText('use at least 10 characters')).toBeVisible();
@@ -96,7 +96,7 @@ test('a new team: the first page makes the owner; a wrong password and a second 
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Set up your team');
     await page.getByRole('link', { name: 'To the desk' }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Imke’s desk');
-    await expect(page.getByText('Nothing is on your desk yet')).toBeVisible();
+    await expect(page.getByText('Your desk is empty')).toBeVisible();
     // Nobody else is there, and nothing is in the bank: a first leaf is written on all the same.
     await page.getByRole('button', { name: 'New leaf' }).click();
     await expect(draftOf(page)).toBeFocused();
@@ -108,10 +108,10 @@ test('a new team: the first page makes the owner; a wrong password and a second 
     await expect(page.getByText('The bank is empty')).toBeVisible();
     await page.context().clearCookies();
     await page.reload();
-    await page.getByLabel('E-mail').fill('imke@hollin.example');
+    await page.getByLabel('Email').fill('imke@hollin.example');
     await page.getByLabel('Password').fill('tide over the marsh');
     await page.getByRole('button', { name: 'Sign in' }).click();
-    await expect(page.getByRole('alert')).toContainText('Check the e-mail and the password');
+    await expect(page.getByRole('alert')).toContainText('Check the email and the password');
     await page.getByLabel('Password').fill('tide over marsh');
     await page.getByRole('button', { name: 'Sign in' }).click();
     await expect(page.getByRole('heading', { name: 'The bank' })).toBeVisible();

@@ -21,23 +21,23 @@ test('a leaf begun with nothing asked, and a case begun by hand, by keyboard alo
   await keyboard.type('New case');
   await keyboard.press('Enter');
   const form = page.getByRole('form', { name: 'A new case' });
-  await expect(form.getByRole('textbox', { name: 'What it is called' })).toBeFocused();
+  await expect(form.getByRole('textbox', { name: 'Title' })).toBeFocused();
   await expect(page.getByRole('link', { name: /^Rang the vet about the owl/ })).toBeVisible();
   await keyboard.press('Enter');
-  await expect(form.getByRole('alert').first()).toContainText('say what it is called');
+  await expect(form.getByRole('alert').first()).toContainText('give it a title');
   await keyboard.type('Moth, hedgehog');
-  await form.getByRole('combobox', { name: 'What it is' }).selectOption('Admission');
+  await form.getByRole('combobox', { name: 'Kind of work' }).selectOption('Admission');
   await form.getByRole('textbox', { name: 'Name', exact: true }).fill('Moth');
   await form.getByRole('textbox', { name: 'Date of birth' }).fill('in the spring');
-  await form.getByRole('combobox', { name: 'Give it to a colleague too' }).selectOption('Odile Brandt');
+  await form.getByRole('combobox', { name: 'Give the case to a colleague too' }).selectOption('Odile Brandt');
   await expectAccessible(page);
   // What is written stays when one goes elsewhere and comes back.
   await page.getByRole('link', { name: 'Bank', exact: true }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'The bank' })).toBeVisible();
   await page.goBack();
   await expect(form.getByRole('textbox', { name: 'Name', exact: true })).toHaveValue('Moth');
-  await form.getByRole('textbox', { name: 'What it is called' }).press('Enter');
-  await expect(form.getByRole('alert')).toContainText('No day can be read');
+  await form.getByRole('textbox', { name: 'Title' }).press('Enter');
+  await expect(form.getByRole('alert')).toContainText('Not a date yet');
   await form.getByRole('textbox', { name: 'Date of birth' }).fill('4 mar 2026');
   await expect(form).toContainText('4 March 2026');
   await form.getByRole('textbox', { name: 'Date of birth' }).press('Enter');
@@ -76,13 +76,13 @@ test('with the connection down nothing is begun and nothing lost; sent again it 
   const page = await signedIn('Desta Wynne');
   await page.getByRole('button', { name: 'New case' }).click();
   const form = page.getByRole('form', { name: 'A new case' });
-  await form.getByRole('textbox', { name: 'What it is called' }).fill('Dune transect');
+  await form.getByRole('textbox', { name: 'Title' }).fill('Dune transect');
   await server.kill();
-  await form.getByRole('button', { name: 'Begin it' }).click();
-  await expect(form.getByText('No case was made; what you wrote stands here.')).toBeVisible();
-  await expect(form.getByRole('textbox', { name: 'What it is called' })).toHaveValue('Dune transect');
+  await form.getByRole('button', { name: 'Begin the case' }).click();
+  await expect(form.getByText('No case was made. What you wrote is still here.')).toBeVisible();
+  await expect(form.getByRole('textbox', { name: 'Title' })).toHaveValue('Dune transect');
   await server.again();
-  await form.getByRole('button', { name: 'Begin it' }).click();
+  await form.getByRole('button', { name: 'Begin the case' }).click();
   await expect(draftOf(page)).toBeFocused();
   await page.getByRole('link', { name: 'Desk', exact: true }).click();
   await expect(page.getByRole('link', { name: /^Dune transect/ })).toHaveCount(1);
@@ -113,7 +113,7 @@ test('a record corrected by hand: what is placed follows, here and at a colleagu
   const born = record.getByRole('textbox', { name: 'Admitted' });
   await born.fill('soon');
   await page.keyboard.press('Enter');
-  await expect(record.getByRole('alert')).toContainText('No day can be read');
+  await expect(record.getByRole('alert')).toContainText('Not a date yet');
   await born.fill('18 nov 2026');
   await page.keyboard.press('Enter');
   await expect.poll(() => words(page)).toContain('admitted on 18 November 2026');
@@ -165,7 +165,7 @@ test('a weight written into the record by keys: doubted, corrected, followed by 
   await weights.getByRole('textbox', { name: 'Amount' }).fill('521 g');
   await keyboard.press('Enter');
   await expect(weights.getByText(/said Body weight 512 g/)).toBeVisible();
-  await weights.getByRole('button', { name: /^Take out Body weight 530 g/ }).press('Enter');
+  await weights.getByRole('button', { name: /^Remove Body weight 530 g/ }).press('Enter');
   await expect.poll(() => words(page)).toContain('weighed 521 g on 25 November 2026');
   await weights.getByRole('button', { name: 'Back to that' }).press('Enter');
   await expect.poll(() => words(page)).toContain('weighed 512 g on 25 November 2026');
@@ -177,10 +177,10 @@ test('a weight written into the record by keys: doubted, corrected, followed by 
   await odile.getByRole('button', { name: 'Correct the record' }).press('Enter');
   const hers = odile.getByRole('region', { name: 'Problems' });
   await hers.getByRole('button', { name: /^Correct lungworm/ }).press('Enter');
-  await problems.getByRole('button', { name: /^Take out lungworm/ }).press('Enter');
-  await expect(problems.getByRole('list', { name: 'Taken out' })).toContainText('lungworm');
+  await problems.getByRole('button', { name: /^Remove lungworm/ }).press('Enter');
+  await expect(problems.getByRole('list', { name: 'Removed' })).toContainText('lungworm');
   await hers.getByRole('combobox', { name: 'State' }).selectOption('resolved');
-  await hers.getByRole('button', { name: 'Correct it' }).press('Enter');
+  await hers.getByRole('button', { name: 'Save' }).press('Enter');
   await expect(hers.getByText(/Somebody changed this meanwhile/)).toBeVisible();
 });
 
@@ -191,7 +191,7 @@ test('a case is renamed, given, closed and reopened on both desks; taken back, a
   await openCase(page, /volunteer/);
   await page.getByRole('button', { name: 'About this case' }).click();
   const about = page.getByRole('region', { name: 'About this case' });
-  await about.getByRole('textbox', { name: 'What it is called' }).fill('Volunteer for Saturdays');
+  await about.getByRole('textbox', { name: 'Title' }).fill('Volunteer for Saturdays');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Volunteer for Saturdays');
   await about.getByRole('combobox', { name: 'Give it to' }).selectOption('Ruan Pellow');
@@ -209,7 +209,7 @@ test('a case is renamed, given, closed and reopened on both desks; taken back, a
   await ruan.getByRole('button', { name: 'Reopen the case' }).click();
   // Taken back it is on Ruan's desk no more; handed on, Anouk lets go of it herself.
   const given = about.getByRole('list', { name: 'On the desk of' });
-  await given.getByRole('button', { name: 'Take it back from Ruan Pellow' }).press('Enter');
+  await given.getByRole('button', { name: 'Take the case back from Ruan Pellow' }).press('Enter');
   await expect(given.getByRole('listitem')).toHaveText(['Anouk Fell']);
   await ruan.getByRole('link', { name: 'Desk', exact: true }).click();
   await expect(ruan.getByRole('heading', { level: 1 })).toHaveText(/desk/);
@@ -230,16 +230,16 @@ test('details come from the clipboard in one step, into a new case and into a re
   await copy('Patient name: Thistle\nD.O.B.: 4 Mar 2026\nGender: F\nRef: HH-2001\nSeen twice before.');
   await page.getByRole('button', { name: 'New case' }).click();
   const form = page.getByRole('form', { name: 'A new case' });
-  await form.getByRole('combobox', { name: 'What it is' }).selectOption('Admission');
+  await form.getByRole('combobox', { name: 'Kind of work' }).selectOption('Admission');
   await form.getByRole('textbox', { name: 'Species' }).fill('hedgehog');
   await form.getByRole('button', { name: 'Fill in from the clipboard' }).focus();
   await page.keyboard.press('Enter');
   await expect(form.getByRole('status')).toContainText('Not understood: “Seen twice before.”');
-  await expect(form.getByRole('textbox', { name: 'What it is called' })).toHaveValue('Thistle');
+  await expect(form.getByRole('textbox', { name: 'Title' })).toHaveValue('Thistle');
   await expect(form.getByRole('textbox', { name: 'Case number' })).toHaveValue('HH-2001');
   await expect(form.getByRole('combobox', { name: 'Sex' })).toHaveValue('female');
   await expect(form).toContainText('4 March 2026');
-  await form.getByRole('textbox', { name: 'What it is called' }).press('Enter');
+  await form.getByRole('textbox', { name: 'Title' }).press('Enter');
   await expect(draftOf(page)).toBeFocused();
 
   await copy('Ward\tSpecies\tAge\npen 9\thedgehog\t3 weeks');

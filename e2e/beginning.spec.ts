@@ -27,7 +27,7 @@ test('the first minute of a new team, by keyboard alone: an account, what it doe
   page,
 }) => {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-first-'));
-  const server = await RunningServer.start(folder, { demo: false });
+  const server = await RunningServer.start(folder, { demo: null });
   try {
     await page.goto(server.url);
     await page.getByLabel('Your name').focus();
@@ -72,7 +72,7 @@ test('the first minute of a new team, by keyboard alone: an account, what it doe
     await page.keyboard.press('F2');
     await page.keyboard.type('new case');
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('combobox', { name: 'What it is' }).getByRole('option')).toHaveText([
+    await expect(page.getByRole('combobox', { name: 'Kind of work' }).getByRole('option')).toHaveText([
       'Letter',
     ]);
     await page.goto(`${server.url}/bank`);
@@ -85,7 +85,7 @@ test('the first minute of a new team, by keyboard alone: an account, what it doe
     await expectAccessible(page);
     await page.getByRole('button', { name: /^Add it to the bank.*Starter replies/ }).click();
     await expect(page.getByRole('combobox', { name: 'Where it goes' })).toHaveValue(/./);
-    await expect(page.getByRole('button', { name: 'Take over 0 entries' })).toBeDisabled();
+    await expect(page.getByRole('button', { name: 'Bring in 0 entries' })).toBeDisabled();
     // Gone back to, nothing that stands is offered a second time.
     await page.goto(`${server.url}/beginning`);
     await expect(form.getByRole('textbox', { name: 'You call this work' })).toHaveValue('Letters');

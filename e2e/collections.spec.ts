@@ -6,8 +6,11 @@ const lines = (page: Page) => tree(page).getByRole('listitem');
 
 async function makeCollection(page: Page, name: string, within?: string): Promise<void> {
   await page.getByRole('link', { name: 'Bank', exact: true }).click();
-  if (within) await tree(page).getByRole('link', { name: within }).click();
-  await page.getByLabel(within ? 'A new collection in it' : 'A new collection').fill(name);
+  if (within) {
+    await tree(page).getByRole('link', { name: within }).click();
+    await page.getByRole('link', { name: `Settings of ${within}` }).click();
+  }
+  await page.getByLabel(within ? 'New collection inside' : 'New collection').fill(name);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
 }
@@ -36,13 +39,14 @@ test('collections in each other: made, put in order by keys, taken back; never i
     .getByRole('link', { name: /^Thanks/ })
     .focus();
   await page.keyboard.press('Alt+ArrowLeft');
-  const told = page.getByRole('status').filter({ hasText: '“Thanks” stands at the top now' });
+  const told = page.getByRole('status').filter({ hasText: '“Thanks” is at the top now' });
   await expect(lines(page).nth(4)).toContainText('Thanks');
   await told.getByRole('button', { name: 'Undo' }).click();
   await expect(told).toBeHidden();
   await tree(page)
     .getByRole('link', { name: /^Thanks/ })
     .click();
+  await page.getByRole('link', { name: 'Settings of Thanks' }).click();
   await expect(page.getByRole('navigation', { name: 'What it is in' })).toContainText('Letters');
 
   // By its handle: down past the helpline's, and to the right, into it.
@@ -74,8 +78,8 @@ test(
       .click();
     await expect(imke.getByRole('heading', { name: 'Letters', level: 1 })).toBeVisible();
     const sharing = imke.getByRole('form', { name: 'Sharing' });
-    await sharing.getByLabel('Share it with').selectOption('Ruan Pellow');
-    await sharing.getByLabel('Ruan Pellow', { exact: true }).selectOption('may use it and propose changes');
+    await sharing.getByLabel('Share with').selectOption('Ruan Pellow');
+    await sharing.getByLabel('Ruan Pellow', { exact: true }).selectOption('may propose changes');
     await expectAccessible(imke);
     await sharing.getByRole('button', { name: 'Save' }).click();
     await expect(lines(ruan)).toHaveText([
@@ -88,10 +92,8 @@ test(
     // Narrowed: what is in it is not his any more.
     await imke.getByRole('region', { name: 'In it' }).getByRole('link', { name: 'Thanks' }).click();
     await expect(imke.getByRole('heading', { name: 'Thanks', level: 1 })).toBeVisible();
-    await expect(imke.getByRole('region', { name: 'Sharing' })).toContainText(
-      'Ruan Pellow may use it and propose',
-    );
-    await sharing.getByLabel('Share it with').selectOption('Ruan Pellow');
+    await expect(imke.getByRole('region', { name: 'Sharing' })).toContainText('Ruan Pellow may propose');
+    await sharing.getByLabel('Share with').selectOption('Ruan Pellow');
     await sharing.getByLabel('Ruan Pellow', { exact: true }).selectOption('may not see it');
     await sharing.getByRole('button', { name: 'Save' }).click();
     await expect(lines(ruan)).toHaveText([/^Archive/, /^Letters/, /^My own/]);
@@ -102,10 +104,10 @@ test(
       .getByRole('link', { name: 'Letters' })
       .click();
     await expect(imke.getByRole('heading', { name: 'Letters', level: 1 })).toBeVisible();
-    await sharing.getByRole('button', { name: 'Take Imke Tarrow off the list' }).click();
-    await expect(sharing).toContainText('You would not keep it any more');
+    await sharing.getByRole('button', { name: 'Remove Imke Tarrow from the list' }).click();
+    await expect(sharing).toContainText('You would no longer be a keeper');
     await sharing.getByRole('button', { name: 'Save' }).click();
-    await expect(sharing).toContainText('Someone must keep it');
+    await expect(sharing).toContainText('It needs a keeper');
     await sharing.getByLabel('Ruan Pellow', { exact: true }).selectOption('keeps it');
     await sharing.getByRole('button', { name: 'Save' }).click();
     await expect(imke.getByRole('heading', { name: 'There is nothing here' })).toBeVisible();
@@ -120,17 +122,17 @@ test('a collection remembers what it was set to, by whom and why; what it was ca
   await page.goto(new URL('/collections/ward', page.url()).href);
   const form = page.getByRole('form', { name: 'Settings' });
   await form.getByLabel('Lead-in').fill('#');
-  await form.getByLabel('Why you change it').fill('Commas are typed too often');
+  await form.getByLabel('Reason for the change').fill('Commas are typed too often');
   await page.keyboard.press('Enter');
   const history = page.getByRole('region', { name: 'History' });
   await history.getByRole('button', { name: /^Now: Imke.*Commas are typed too often/ }).click();
   await expect(history).toContainText('Lead-in: , #');
   await expectAccessible(page);
-  await history.getByRole('button', { name: /^Version 1/ }).click();
-  await history.getByRole('button', { name: 'Bring it back' }).click();
+  await history.getByRole('button', { name: /^Revision 1/ }).click();
+  await history.getByRole('button', { name: 'Bring these settings back' }).click();
   await expect(form.getByLabel('Lead-in')).toHaveValue(',');
   await form.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(history.getByRole('button', { name: /^Version 2/ })).toBeVisible();
+  await expect(history.getByRole('button', { name: /^Revision 2/ })).toBeVisible();
 });
 
 test('two who change one collection: what does not touch is made one, of what does the second chooses', async ({
@@ -149,7 +151,7 @@ test('two who change one collection: what does not touch is made one, of what do
   await expect(second!.getByLabel('Name')).toHaveValue('Notes of the ward');
   await first!.getByLabel('Name').fill('Ward');
   await first!.getByRole('button', { name: 'Save', exact: true }).click();
-  await expect(second!).toContainText('Someone saved this meanwhile');
+  await expect(second!).toContainText('Someone else saved this meanwhile');
   await second!.getByRole('button', { name: /Keep mine/ }).click();
   await second!.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(imke.getByRole('heading', { name: 'Notes of the ward', level: 1 })).toBeVisible();
@@ -168,12 +170,12 @@ test('a right withdrawn while the entry is open: it goes, and what was being wri
   await expect(odile.getByText('Not saved yet')).toBeVisible();
   await imke.goto(new URL('/collections/ward', imke.url()).href);
   const sharing = imke.getByRole('form', { name: 'Sharing' });
-  await sharing.getByRole('button', { name: 'Take Odile Brandt off the list' }).click();
+  await sharing.getByRole('button', { name: 'Remove Odile Brandt from the list' }).click();
   await sharing.getByRole('button', { name: 'Save' }).click();
   const kept = odile.getByRole('region', { name: 'What you had changed' });
   await expect(kept).toContainText('Seen again at noon.');
   await expectAccessible(odile);
-  await kept.getByRole('button', { name: 'Keep it in my own wording' }).click();
+  await kept.getByRole('button', { name: 'Save it in my own wording' }).click();
   await expect(odile.getByRole('textbox', { name: 'Wording' })).toContainText('Seen again at noon.');
   await expect(odile.getByRole('form', { name: 'Entry' })).toContainText('My own wording');
 });

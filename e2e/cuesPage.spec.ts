@@ -17,16 +17,17 @@ test('cues from one page: tried out, clashes told with a mend that is one step a
   await expectAccessible(page);
   await bench.save();
 
-  await page.getByRole('link', { name: 'Cues' }).click();
+  await page.getByRole('link', { name: 'Bank', exact: true }).click();
+  await page.getByRole('link', { name: 'Cues', exact: true }).click();
   const clashes = page.getByRole('region', { name: 'Clashes' });
   await expect(clashes).toContainText(',a fires at once, so that ,adm');
   await expectAccessible(page);
   const line = page.getByRole('textbox', { name: 'Try a cue out' });
   const said = page.getByRole('region', { name: 'Try cues out' }).getByRole('status');
   await line.fill('Seen ,a');
-  await expect(said).toHaveText(',a fires at once: “Feeding by hand” comes.');
+  await expect(said).toHaveText('Typing ,a places “Feeding by hand” straight away.');
   await line.fill('a,adm');
-  await expect(said).toContainText('but before it there may be only');
+  await expect(said).toContainText('Not here: ,adm needs');
   await page.getByLabel('In reach').selectOption('Replies');
   await line.fill(';bye');
   const mend = clashes.getByRole('button', { name: 'Wait for a space or Enter' }).first();
@@ -69,7 +70,7 @@ test('keys as cues, alone and with a letter; a pattern whose groups answer the f
   await page.getByRole('link', { name: 'Desk' }).click();
   await openCase(page, /Dune/);
   await pressKeys(page, ['Alt+g']);
-  await expect(page.getByRole('status', { name: 'What the letters bring' })).toContainText('Quiet night');
+  await expect(page.getByRole('status', { name: 'What each letter brings' })).toContainText('Quiet night');
   await pressKeys(page, ['q']);
   await expect.poll(() => words(page)).toBe('A quiet night.');
   await pressKeys(page, ['Backspace']);

@@ -11,8 +11,8 @@ test('an entry written from nothing: blanks, a choice, a cue of its own rules; t
   await page.keyboard.type('The sample showed worms.');
   await pressKeys(page, ['ArrowLeft', 'Shift+Control+ArrowLeft', 'F4']);
   const fields = page.getByRole('region', { name: 'Fields' });
-  await fields.getByLabel('Answered by').selectOption({ label: 'a choice' });
-  await fields.getByLabel('Question, as it is asked').fill('What did it show?');
+  await fields.getByLabel('Answer comes from').selectOption({ label: 'a choice' });
+  await fields.getByLabel('Question asked in the margin').fill('What did it show?');
   await fields.getByLabel('Option 1', { exact: true }).fill('worms');
   await fields.getByRole('button', { name: 'Add an option' }).click();
   await fields.getByLabel('Option 2', { exact: true }).fill('nothing');
@@ -21,7 +21,7 @@ test('an entry written from nothing: blanks, a choice, a cue of its own rules; t
   const cue = page.getByRole('group', { name: 'Cue ss' });
   await expect(cue.getByRole('textbox')).toHaveValue('ss');
   await cue.getByLabel('Fires').selectOption('closing');
-  await cue.getByLabel('the key is kept').check();
+  await cue.getByLabel('keep the key').check();
   await expect(page.getByRole('region', { name: 'How it reads' })).toContainText('Worms');
   await page.getByRole('button', { name: /^Save/ }).click();
   await expect(page.getByText('Saved as revision 1. Type ,ss and Space to place it.')).toBeVisible();
@@ -36,7 +36,7 @@ test('an entry written from nothing: blanks, a choice, a cue of its own rules; t
   await expect.poll(() => words(page)).toBe('The sample showed no parasites. ');
 });
 
-test('a change not saved waits on this computer, and placing by the finder goes over the selection', async ({
+test('a change not saved waits on this computer, and placing by the look-up goes over the selection', async ({
   signedIn,
 }) => {
   const page = await signedIn('Imke Tarrow');
@@ -53,7 +53,7 @@ test('a change not saved waits on this computer, and placing by the finder goes 
   await expect.poll(() => words(page)).toMatch(/^Handling is kept to a minimum.+cleaning\.$/);
   await page.getByRole('link', { name: 'Bank' }).click();
   await page.getByRole('link', { name: /Wound cleaned/ }).click();
-  await expect(page.getByText('Not saved yet; kept on this computer')).toBeVisible();
+  await expect(page.getByText('Not saved yet; on this computer')).toBeVisible();
   await expect(page.getByRole('textbox', { name: 'When to use it' })).toHaveValue('Any wound, bites too');
   await page.context().clearCookies();
   await page.getByRole('button', { name: /^Save/ }).click();

@@ -135,7 +135,7 @@ test('a file goes along with an entry: placed, listed with the finished text, ha
   const ruan = await signedIn('Ruan Pellow');
   await ruan.goto(`${server.url}/bank/take-over`);
   await ruan.getByLabel('Collection file').setInputFiles(path);
-  await ruan.getByRole('button', { name: /^Take over \d+ entries/ }).click();
+  await ruan.getByRole('button', { name: /^Bring in \d+ entries/ }).click();
   await expect(ruan.getByRole('link', { name: 'See it in the bank' })).toBeVisible();
   await ruan.getByRole('link', { name: 'Desk' }).click();
   await ruan.getByRole('button', { name: 'New leaf' }).click();
@@ -146,7 +146,7 @@ test('a file goes along with an entry: placed, listed with the finished text, ha
     .getByRole('option', { name: new RegExp(`^${entry.content.title}`) })
     .first()
     .click();
-  const along = ruan.getByRole('list', { name: 'Files that go along' });
+  const along = ruan.getByRole('list', { name: 'Attached files' });
   const address = await along.getByRole('link', { name: /Finding a hoglet/ }).getAttribute('href');
   // It is to be had from the draft as soon as that is saved.
   await expect

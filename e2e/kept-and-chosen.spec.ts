@@ -20,7 +20,7 @@ test('a cue out of reach says so and is placed once; a slip left half-filled is 
   await keyboard.type('No wound is open.');
   await keyboard.press('Shift+Home');
   await keyboard.press('F4');
-  const slip = page.getByRole('form', { name: 'Keep wording' });
+  const slip = page.getByRole('form', { name: 'Save wording' });
   await slip.getByLabel(/^Cue/).fill('a');
   await expect(slip.getByRole('list', { name: 'Clashes of these cues' })).toContainText(
     ',a fires at once, so that ,adm',
@@ -56,8 +56,8 @@ test('a choice of five hundred: pasted as lines, found by typing, walked by arro
     document.getSelection()!.modify('extend', 'backward', 'word');
     document.activeElement!.dispatchEvent(new KeyboardEvent('keydown', { key: 'F4', bubbles: true }));
   });
-  await page.getByLabel('Answered by').focus();
-  await page.getByLabel('Answered by').selectOption('choice');
+  await page.getByLabel('Answer comes from').focus();
+  await page.getByLabel('Answer comes from').selectOption('choice');
   await keyboard.press('Enter');
   const first = page.getByLabel('Option 1', { exact: true });
   await expect(first).toHaveValue('calm');

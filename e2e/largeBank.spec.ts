@@ -8,7 +8,7 @@ test('of a large bank a part is at hand: the rest is found, placed, switched in,
 }) => {
   const page = await signedIn('Imke Tarrow');
   await openCase(page, /Dune/);
-  await expect(page.getByText('2 collections are not at hand')).toBeVisible();
+  await expect(page.getByText('2 collections are not loaded')).toBeVisible();
   // Away, its cue brings nothing.
   await page.keyboard.type(';so ');
   expect(await words(page)).toBe(';so ');
@@ -23,7 +23,7 @@ test('of a large bank a part is at hand: the rest is found, placed, switched in,
   // Switched in by name, its cues fire: here, and wherever she signs in.
   await pressKeys(page, ['Escape', 'Alt+r']);
   await page.keyboard.type('helpl');
-  await expect(page.getByRole('option', { name: /Helpline replies/ })).toContainText('not at hand');
+  await expect(page.getByRole('option', { name: /Helpline replies/ })).toContainText('not loaded');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('option', { name: /Helpline replies/ })).toHaveAttribute(
     'aria-selected',
@@ -38,10 +38,13 @@ test('of a large bank a part is at hand: the rest is found, placed, switched in,
   // The sheet counts all, and asks for what comes to be seen.
   await page.getByRole('link', { name: 'Bank', exact: true }).click();
   const school = page.getByRole('region', { name: 'Field school comments' });
-  await page.getByLabel('Any word of title').fill('sketch');
+  await page.getByLabel('Search titles').fill('sketch');
   await expect(school.getByRole('link', { name: /sketch/i }).first()).toBeVisible();
-  await page.getByLabel('Any word of title').fill('');
-  await page.getByLabel('Collection', { exact: true }).selectOption('Field school comments');
+  await page.getByLabel('Search titles').fill('');
+  await page
+    .getByRole('region', { name: 'Collections' })
+    .getByRole('link', { name: /^Field school comments/ })
+    .click();
   await expect(school).toContainText('10 entries');
   await expect(school.getByRole('listitem')).toHaveCount(10);
   await expect(school).toContainText('What is to be done about a finding');
@@ -49,7 +52,10 @@ test('of a large bank a part is at hand: the rest is found, placed, switched in,
   // Elsewhere it is changed: what one has of it follows.
   const desta = await signedIn('Desta Wynne');
   await desta.getByRole('link', { name: 'Bank', exact: true }).click();
-  await desta.getByLabel('Collection', { exact: true }).selectOption('Field school comments');
+  await desta
+    .getByRole('region', { name: 'Collections' })
+    .getByRole('link', { name: /^Field school comments/ })
+    .click();
   await desta
     .getByRole('region', { name: 'Field school comments' })
     .getByText('By whom')

@@ -15,7 +15,7 @@ test('several leaves in a case, by keyboard: a copy that asks again what was so 
   const saved = () => expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
 
   await openCase(page, /^Bramble, hedgehog/);
-  await keyboard.type('Seen at noon. ,dis ');
+  await keyboard.type('Seen at noon. ,lv ');
   const statement = page.getByRole('region', { name: 'To be confirmed' });
   await page.locator('.to-confirm').first().click();
   await expect(statement).toBeVisible();
@@ -44,7 +44,7 @@ test('several leaves in a case, by keyboard: a copy that asks again what was so 
   await keyboard.type('Home on Friday.');
   await expect(leaves.locator('[aria-current=page]')).toContainText('Home on Friday');
   await page.getByRole('button', { name: 'About this case' }).press('Enter');
-  await page.getByRole('textbox', { name: 'What this leaf is called' }).fill('Discharge letter');
+  await page.getByRole('textbox', { name: 'Title of this leaf' }).fill('Discharge letter');
   await keyboard.press('Enter');
   await expect(leaves.locator('[aria-current=page]')).toContainText('Discharge letter');
   await leaves.getByRole('link').last().press('Enter');
@@ -66,7 +66,7 @@ test('several leaves in a case, by keyboard: a copy that asks again what was so 
 
   // Found again by words of the second leaf, and what was looked for is there on the way back.
   await page.getByRole('link', { name: 'Desk', exact: true }).press('Enter');
-  const search = page.getByRole('searchbox', { name: 'Look among your cases' });
+  const search = page.getByRole('searchbox', { name: 'Search your cases' });
   await search.fill('zebra');
   await expect(page.getByText('Nothing of yours has these words')).toBeVisible();
   await search.fill('bramble second day');
@@ -104,10 +104,10 @@ test('what the record says since the last leaf is told on the next, and put in b
   await odile.keyboard.press('Enter');
   await expect(told).toBeVisible();
   await keyboard.type('Quiet.');
-  await page.getByRole('button', { name: /^Put in cough/ }).press('Enter');
+  await page.getByRole('button', { name: /^Insert cough/ }).press('Enter');
   await keyboard.press('Control+z');
   expect(await words(page)).toBe('Quiet.');
-  await page.getByRole('button', { name: /^Put in cough/ }).press('Enter');
+  await page.getByRole('button', { name: /^Insert cough/ }).press('Enter');
   await keyboard.type('Listened to.');
   expect(await words(page)).toMatch(/^Quiet\. cough, since .+\. Listened to\.$/);
   await page.getByRole('button', { name: 'Hide' }).press('Enter');
@@ -195,4 +195,38 @@ test('with the connection down no leaf is begun, and nothing that was written is
   await expect(page).toHaveURL(/leaves/);
   await expect(draftOf(page)).toBeFocused();
   expect(await words(page)).toBe('Written without a line.');
+});
+
+test('the questions of a long form are listed beside it, answered ones ticked, each a step away, by keys alone', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Odile Brandt');
+  await openCase(page, /^Dune, grey seal/);
+  await page.keyboard.type('At the gate. ,lv');
+  const list = page.getByRole('region', { name: 'Questions' });
+  await page.keyboard.press('Alt+y');
+  await expect(list.getByRole('button').first()).toContainText('How does it eat?');
+  await expect(list.getByRole('button', { name: /^answered/ })).toHaveCount(0);
+  await expect(list.getByText('optional').first()).toBeVisible();
+  await expectAccessible(page);
+
+  // The third by the arrows; what is typed answers it, and it is ticked with its answer.
+  await list.getByRole('button').first().focus();
+  await page.keyboard.press('ArrowDown');
+  const asked = page.getByRole('button', { name: /How are its droppings/ });
+  await expect(asked).toHaveCount(1);
+  while (!(await asked.evaluate((line) => line === document.activeElement)))
+    await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Current blank' })).toContainText('How are its droppings?');
+  await page.keyboard.press('1');
+  await expect(list.getByRole('button', { name: /^answered How are its droppings/ })).toHaveCount(1);
+  await expect(list.getByRole('heading')).toContainText(/1 of \d+ answered/);
+  // Hidden and shown again it is as it was; an undo takes the answer and its tick away.
+  await page.keyboard.press('Alt+y');
+  await expect(list).toBeHidden();
+  await page.keyboard.press('Alt+y');
+  await expect(list.getByRole('heading')).toContainText(/1 of \d+ answered/);
+  await page.keyboard.press('Control+z');
+  await expect(list.getByRole('heading')).toContainText(/0 of \d+ answered/);
 });

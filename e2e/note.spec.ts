@@ -66,7 +66,7 @@ test('a ward note, from the desk to the finished text, by keyboard alone', async
   await press('Enter');
   await keyboard.type('Bramble weighs 512 g now and was moved to the outdoor pen.');
   await press('Shift+Home', 'F4');
-  const slip = page.getByRole('form', { name: 'Keep wording' });
+  const slip = page.getByRole('form', { name: 'Save wording' });
   await expect(slip.getByRole('checkbox', { name: /Bramble/ })).toBeChecked();
   await expect(slip.getByRole('checkbox', { name: /512 g/ })).toBeChecked();
   await slip.getByRole('textbox', { name: 'Title' }).fill('Moved outdoors');
@@ -95,14 +95,14 @@ test('a ward note, from the desk to the finished text, by keyboard alone', async
   await press('Control+End');
   await keyboard.type(' It ate well there.');
   await expect(page.getByRole('region', { name: 'How it reads' })).toContainText('It ate well there.');
-  await page.getByRole('textbox', { name: 'Why you change it' }).focus();
+  await page.getByRole('textbox', { name: 'Reason for the change' }).focus();
   await keyboard.type('Say how it settled');
   await press('F9');
   const history = page.getByRole('region', { name: 'History' });
   await expect(history).toContainText('Say how it settled');
   await history.getByRole('button', { name: /Revision 1/ }).focus();
   await press('Enter');
-  await history.getByRole('button', { name: 'Bring it back' }).focus();
+  await history.getByRole('button', { name: 'Bring this revision back' }).focus();
   await press('Enter', 'F9');
   await expect(history).toContainText('Revision 1 brought back');
   await expect(wording).not.toContainText('It ate well there.');
@@ -158,7 +158,7 @@ test('kept again under the same title it is asked whether to replace; kept in a 
 }) => {
   const page = await signedIn('Imke Tarrow');
   await openCase(page, /Keel/);
-  const slip = page.getByRole('form', { name: 'Keep wording' });
+  const slip = page.getByRole('form', { name: 'Save wording' });
   const capture = async (words: string) => {
     await page.keyboard.type(words);
     await pressKeys(page, ['Shift+Home', 'F4']);
@@ -166,10 +166,10 @@ test('kept again under the same title it is asked whether to replace; kept in a 
     await slip.getByLabel('Title').fill('Wing looked at');
   };
   await capture('The wing was looked at.');
-  await slip.getByLabel('Kept in').selectOption('a new collection');
+  await slip.getByLabel('Collection').selectOption('a new collection');
   await slip.getByLabel('Its name').fill('Wings');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('complementary')).toContainText('Kept: “Wing looked at”');
+  await expect(page.getByRole('complementary')).toContainText('Saved: “Wing looked at”');
   await pressKeys(page, ['Control+End', 'Enter']);
   await capture('The wing was looked at twice.');
   await expect(slip).toContainText('“Wing looked at” is in the bank already.');
@@ -177,7 +177,10 @@ test('kept again under the same title it is asked whether to replace; kept in a 
   await slip.getByRole('button', { name: 'Put this in place of its wording' }).click();
   await expect(slip).toBeHidden();
   await page.getByRole('link', { name: 'Bank', exact: true }).click();
-  await page.getByLabel('Collection', { exact: true }).selectOption('Wings');
+  await page
+    .getByRole('region', { name: 'Collections' })
+    .getByRole('link', { name: /^Wings/ })
+    .click();
   const wings = page.getByRole('region', { name: 'Wings' });
   await expect(wings.getByRole('listitem')).toHaveCount(1);
   await expect(wings).toContainText('The wing was looked at twice.');

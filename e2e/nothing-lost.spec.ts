@@ -50,7 +50,7 @@ test('a session that runs out in the middle of a draft: sign in beside it and go
   await page.keyboard.type('Line cut from the leg.');
   const told = page.getByRole('alert');
   await expect(told).toContainText('Your session has run out');
-  await expect(told).toContainText('kept on this computer');
+  await expect(told).toContainText('saved on this computer');
   await told.getByRole('button', { name: 'Odile Brandt' }).click();
   await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
   await expect.poll(() => words(page)).toBe('Line cut from the leg.');

@@ -90,7 +90,7 @@ test('reach is switched by typing and remembered for that work; a term is kept f
   const { keyboard } = page;
   await openCase(page, /Dune/);
   await keyboard.press('Alt+r');
-  const reach = page.getByRole('region', { name: 'What is in reach' });
+  const reach = page.getByRole('region', { name: 'In reach' });
   await keyboard.type('species');
   await expect(reach.getByRole('option', { name: /Species/ })).toHaveAttribute('aria-selected', 'true');
   await expectAccessible(page);
@@ -119,7 +119,7 @@ test('reach is switched by typing and remembered for that work; a term is kept f
 
   await keyboard.type(' and a reedwhistle');
   await keyboard.press('Alt+m');
-  const slip = page.getByRole('form', { name: 'Keep a term' });
+  const slip = page.getByRole('form', { name: 'Save a term' });
   await expect(slip.getByLabel('Offer this from now on')).toHaveValue('reedwhistle');
   await slip.getByLabel('In').selectOption('Species of the marsh');
   await keyboard.press('Enter');
@@ -131,26 +131,25 @@ test('a glossary of one’s own: a word list taken over, its faults told, terms 
   signedIn,
 }) => {
   const page = await signedIn('Ruan Pellow');
-  await page.getByRole('link', { name: 'Glossaries' }).click();
+  await page.getByRole('link', { name: 'Bank', exact: true }).click();
+  await page.getByRole('link', { name: 'Glossaries', exact: true }).click();
   await expect(page.getByRole('link', { name: /General English/ })).toBeVisible();
   await expectAccessible(page);
-  await page.getByLabel('A new glossary').fill('Interviews');
+  await page.getByLabel('New glossary').fill('Interviews');
   await page.keyboard.press('Enter');
   await page.getByLabel(/^One term a line/).fill('reed cutter\trc\t5\nWarden Ossick\nsluice\t\tmany\n');
-  await page.getByRole('button', { name: 'Take over', exact: true }).click();
+  await page.getByRole('button', { name: 'Bring in', exact: true }).click();
   await expect(page.getByText('2 new, 0 changed, 0 gone.')).toBeVisible();
-  await expect(
-    page.getByText('Line 3 was left out: a weight is a whole number from 0 to 1000.'),
-  ).toBeVisible();
+  await expect(page.getByText('Line 3 was left out: a rank is a whole number from 0 to 1000.')).toBeVisible();
   await page.getByRole('button', { name: 'reed cutter', exact: true }).click();
   await page.getByRole('form', { name: 'Term' }).getByLabel('Cue').fill('rcu');
-  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('form', { name: 'Term' }).getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('rcu')).toBeVisible();
   await expectAccessible(page);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save it as a file' }).click();
   expect((await download).suggestedFilename()).toBe('Interviews.tsv');
-  await page.getByRole('button', { name: 'Take out Warden Ossick' }).click();
+  await page.getByRole('button', { name: 'Remove Warden Ossick' }).click();
   await expect(page.getByText('Warden Ossick')).toBeHidden();
 });
 
@@ -158,7 +157,8 @@ test('a transcriber takes the first offer with the space that follows, and a wor
   signedIn,
 }) => {
   const page = await signedIn('Ruan Pellow');
-  await page.getByRole('link', { name: 'Glossaries' }).click();
+  await page.getByRole('link', { name: 'Bank', exact: true }).click();
+  await page.getByRole('link', { name: 'Glossaries', exact: true }).click();
   const bySpace = page.getByRole('radio', { name: /^by the space after it/ });
   await bySpace.click();
   await expect(bySpace).toBeChecked();
@@ -188,7 +188,8 @@ test(
     await keyboard.type('It was weighed and fed. It slept well //e.2 ');
     await reads(page, 'It was weighed and fed. It slept well //e.2 ');
     for (const _ of '//e.2 ') await keyboard.press('Backspace');
-    await page.getByRole('link', { name: 'Glossaries' }).click();
+    await page.getByRole('link', { name: 'Bank', exact: true }).click();
+    await page.getByRole('link', { name: 'Glossaries', exact: true }).click();
     await page.getByRole('checkbox', { name: 'Text commands, typed at the start of a word' }).click();
     await expect(page.getByLabel('They begin with')).toHaveValue('//');
     await page.getByRole('link', { name: 'Desk' }).click();
@@ -247,7 +248,8 @@ test('what was typed in full though a cue would bring it is told once; what is s
   await keyboard.press('F9');
   await expect(page.getByRole('region', { name: 'Finished' })).toBeVisible();
   await counted;
-  await page.getByRole('link', { name: 'Glossaries' }).click();
+  await page.getByRole('link', { name: 'Bank', exact: true }).click();
+  await page.getByRole('link', { name: 'Glossaries', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Glossaries', level: 1 })).toBeVisible();
   // 42 characters for the three of the cue and the space that closes it.
   const saved = page.getByRole('region', { name: 'Keys saved' });
@@ -279,7 +281,8 @@ const DICTATION: [typed: string, made?: string][] = [
 
 test('a minute of dictation typed with offers alone comes out as it was said', async ({ signedIn }) => {
   const page = await signedIn('Ruan Pellow');
-  await page.getByRole('link', { name: 'Glossaries' }).click();
+  await page.getByRole('link', { name: 'Bank', exact: true }).click();
+  await page.getByRole('link', { name: 'Glossaries', exact: true }).click();
   const bySpace = page.getByRole('radio', { name: /^by the space after it/ });
   await bySpace.click();
   await expect(bySpace).toBeChecked();

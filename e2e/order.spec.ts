@@ -14,7 +14,7 @@ test('entries that say nearly the same: found, merged in one act, followed by a 
 
   await imke.getByRole('link', { name: 'Bank' }).click();
   await imke.getByRole('link', { name: 'Tidy the bank' }).click();
-  await imke.getByRole('button', { name: 'Look through the bank' }).click();
+  await imke.getByRole('button', { name: 'Check the bank' }).click();
   const found = imke.getByRole('region', { name: 'Entries that say nearly the same' });
   await expect(found.getByRole('status')).toHaveText(/^One group among \d+ entries\.$/);
   const used = found.getByRole('region', { name: 'Hedgehog seen by day' });
@@ -34,7 +34,10 @@ test('entries that say nearly the same: found, merged in one act, followed by a 
   await expect.poll(() => words(anouk)).toContain('nearly always needs help');
   await expect(newer).toBeHidden();
   await anouk.getByRole('link', { name: 'Bank' }).click();
-  await anouk.getByRole('combobox', { name: 'Collection' }).selectOption({ label: 'Helpline replies' });
+  await anouk
+    .getByRole('region', { name: 'Collections' })
+    .getByRole('link', { name: /^Helpline replies/ })
+    .click();
   await anouk.getByRole('link', { name: /Hedgehog out in daylight/ }).click();
   await expect(anouk.getByRole('region', { name: 'Cues' }).getByRole('textbox').last()).toHaveValue('hog');
   await expect(anouk.getByRole('region', { name: 'History of “Hedgehog seen by day”' })).toContainText(
@@ -44,7 +47,10 @@ test('entries that say nearly the same: found, merged in one act, followed by a 
   await done.getByRole('button', { name: 'Undo' }).click();
   await expect(found.getByRole('button', { name: 'Merge 2 into one' })).toBeVisible();
   await anouk.getByRole('link', { name: 'Bank' }).click();
-  await anouk.getByRole('combobox', { name: 'Collection' }).selectOption({ label: 'Helpline replies' });
+  await anouk
+    .getByRole('region', { name: 'Collections' })
+    .getByRole('link', { name: /^Helpline replies/ })
+    .click();
   await expect(anouk.getByRole('link', { name: /Hedgehog seen by day/ })).toBeVisible();
 });
 
@@ -70,8 +76,8 @@ test('what is typed again and again: found in the drafts, made into an entry wit
   await page.keyboard.press('F2');
   await page.keyboard.type('tidy the bank');
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Look through the drafts' }).click();
-  const section = page.getByRole('region', { name: 'What is typed again and again' });
+  await page.getByRole('button', { name: 'Check the drafts' }).click();
+  const section = page.getByRole('region', { name: 'Typed again and again' });
   const first = section.getByRole('listitem');
   await expect(first).toHaveCount(1);
   await expect(first).toContainText(/We flushed the (left|right) \/ (left|right) wing with warm saline/);
@@ -81,13 +87,13 @@ test('what is typed again and again: found in the drafts, made into an entry wit
   await section.getByRole('button', { name: 'Undo' }).click();
   await section.getByRole('button', { name: 'Make it an entry' }).click();
   await expect(page.getByRole('textbox', { name: 'Wording', exact: true })).toContainText('We flushed the');
-  await page.getByRole('combobox', { name: 'Kept in' }).selectOption({ label: 'Ward notes' });
+  await page.getByRole('combobox', { name: 'Collection' }).selectOption({ label: 'Ward notes' });
   await page.keyboard.press('F9');
   await expect(page.getByRole('status').filter({ hasText: 'Saved as revision 1' })).toBeVisible();
 
   // It is in the bank now, and no more to be made.
   await page.goto(new URL('/order', page.url()).href);
-  await page.getByRole('button', { name: 'Look through the drafts' }).click();
+  await page.getByRole('button', { name: 'Check the drafts' }).click();
   await expect(section.getByRole('status')).toContainText('4 drafts were read');
   await expect(section.getByRole('listitem')).toHaveCount(0);
 });
@@ -109,7 +115,7 @@ test('do we have something for this: the nearest entries to a message, or one ma
   await expect(first.locator('mark').filter({ hasText: 'milk' })).toBeVisible();
   await expectAccessible(page);
   await asked.fill('Tractor gearbox whines uphill');
-  await expect(page.getByRole('status').filter({ hasText: 'Nothing near enough' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'Nothing is near enough' })).toBeVisible();
   await page.getByRole('button', { name: 'Make an entry from it' }).click();
   await expect(page.getByRole('textbox', { name: 'Wording', exact: true })).toHaveText(
     'Tractor gearbox whines uphill',
@@ -125,12 +131,12 @@ test('personal details in shared wording: made into a field and taken back, or l
   await page.getByRole('textbox', { name: 'Title' }).fill('Night call');
   await page.getByRole('textbox', { name: 'Wording', exact: true }).click();
   await page.keyboard.type('Bramble was restless, so we rang Odile. She came at two.');
-  await page.getByRole('combobox', { name: 'Kept in' }).selectOption({ label: 'Ward notes' });
+  await page.getByRole('combobox', { name: 'Collection' }).selectOption({ label: 'Ward notes' });
   await page.keyboard.press('F9');
   await expect(page.getByRole('status').filter({ hasText: 'Saved as revision 1' })).toBeVisible();
   const entry = page.url();
   await page.goto(new URL('/order', entry).href);
-  await page.getByRole('button', { name: 'Look for details' }).click();
+  await page.getByRole('button', { name: 'Find personal details' }).click();
   const places = page.getByRole('list', { name: 'In Night call' }).getByRole('listitem');
   await expect(places.locator('mark')).toHaveText(['Bramble', 'Odile', 'She']);
   await expectAccessible(page);
@@ -139,17 +145,17 @@ test('personal details in shared wording: made into a field and taken back, or l
     .getByRole('button', { name: 'Make it a field' })
     .click();
   const section = page.getByRole('region', { name: 'Personal details in shared wording' });
-  await section.getByRole('button', { name: 'Look again' }).click();
+  await section.getByRole('button', { name: 'Check again' }).click();
   await expect(places.locator('mark')).toHaveText(['Bramble', 'Odile']);
   await places
     .filter({ hasText: 'rang Odile' })
     .last()
     .getByRole('button', { name: 'This is fine …' })
     .click();
-  await page.getByRole('textbox', { name: 'Why “Odile” may stand' }).fill('She is always on call');
+  await page.getByRole('textbox', { name: 'Reason to allow “Odile”' }).fill('She is always on call');
   await page.keyboard.press('Enter');
-  await expect(section.getByRole('status').filter({ hasText: 'may stand' })).toBeVisible();
-  await section.getByRole('button', { name: 'Look again' }).click();
+  await expect(section.getByRole('status').filter({ hasText: 'is allowed' })).toBeVisible();
+  await section.getByRole('button', { name: 'Check again' }).click();
   await expect(places.locator('mark')).toHaveText(['Bramble']);
   await places.getByRole('button', { name: 'Make it a field' }).click();
   await section.getByRole('button', { name: 'Undo' }).click();
@@ -167,8 +173,8 @@ test('what is used: one’s own placing is counted, in charts with their tables'
   await page.keyboard.press('F9');
   await expect(page.getByRole('region', { name: 'Finished' })).toBeVisible();
   await counted;
-  await page.getByRole('button', { name: 'Anouk Fell' }).click();
-  await page.getByRole('menuitem', { name: 'Usage' }).click();
+  await page.getByRole('link', { name: 'Bank', exact: true }).click();
+  await page.getByRole('link', { name: 'Usage' }).click();
   const row = page.getByRole('table', { name: 'By entry' }).getByRole('row', { name: /Sign-off/ });
   await expect(row.getByRole('cell').nth(0)).toHaveText('1');
   await expect(row.getByRole('cell').nth(1)).toHaveText('1');

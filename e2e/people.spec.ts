@@ -5,14 +5,13 @@ test('invited by a letter from the post room, joined by its link, put into a gro
   browser,
 }) => {
   const imke = await signedIn('Imke Tarrow');
-  await imke.getByRole('button', { name: 'Imke Tarrow' }).click();
-  await imke.getByRole('menuitem', { name: 'People' }).click();
+  await imke.getByRole('link', { name: 'Team', exact: true }).click();
   const invite = imke.getByRole('form', { name: 'Invite someone' });
   await invite.getByLabel('Name').fill('Wilma Reed');
-  await invite.getByLabel('E-mail').fill('odile@hollin.example');
+  await invite.getByLabel('Email').fill('odile@hollin.example');
   await invite.getByRole('button', { name: 'Invite' }).click();
   await expect(invite.getByText('This address has an account already')).toBeVisible();
-  await invite.getByLabel('E-mail').fill('wilma@hollin.example');
+  await invite.getByLabel('Email').fill('wilma@hollin.example');
   await invite.getByLabel('Ward staff').check();
   await expectAccessible(imke);
   await invite.getByRole('button', { name: 'Invite' }).click();
@@ -52,15 +51,15 @@ test('invited by a letter from the post room, joined by its link, put into a gro
   const row = team.getByRole('listitem').filter({ hasText: 'Wilma Reed' });
   await expect(row).toContainText('extension 330 · Ward staff');
   const change = async (who: string, what: string) => {
-    await imke.getByRole('button', { name: `What to do about ${who}` }).click();
+    await imke.getByRole('button', { name: `Manage ${who}` }).click();
     await imke.getByRole('menuitem', { name: what }).click();
   };
   await change('Imke Tarrow', 'Make a member');
   await expect(imke.getByText('A team needs an owner.')).toBeVisible();
   await change('Wilma Reed', 'Make an owner');
   await expect(row).toContainText('owner');
-  await wilma.getByRole('button', { name: 'Wilma Reed' }).click();
-  await expect(wilma.getByRole('menuitem', { name: 'Trail' })).toBeVisible();
+  await wilma.getByRole('link', { name: 'Team', exact: true }).click();
+  await expect(wilma.getByRole('link', { name: 'Trail' })).toBeVisible();
 
   const groups = imke.getByRole('region', { name: 'Groups' });
   await groups.getByLabel('A new group').fill('Night watch');
@@ -73,7 +72,7 @@ test('invited by a letter from the post room, joined by its link, put into a gro
   await change('Ruan Pellow', 'Hand over');
   const leaving = imke.getByRole('form', { name: 'Hand over what Ruan Pellow keeps' });
   await leaving.getByRole('button', { name: 'End the membership' }).click();
-  await expect(leaving).toContainText('would be kept by nobody');
+  await expect(leaving).toContainText('would have no keeper');
   await leaving.getByLabel('Who takes over').selectOption('Wilma Reed');
   await leaving.getByRole('button', { name: 'End the membership' }).click();
   await expect(team.getByRole('listitem').filter({ hasText: 'Ruan Pellow' })).toContainText('left');
@@ -104,18 +103,18 @@ test('a session ended elsewhere asks to sign in; a forgotten password is chosen 
   const places = odile.getByRole('region', { name: 'Where you are signed in' });
   await places.getByRole('button', { name: 'Sign out there' }).first().click();
   await expect(places.getByRole('listitem')).toHaveCount(1);
-  await elsewhere.getByRole('link', { name: 'Glossaries' }).click();
+  await elsewhere.getByRole('link', { name: 'Team', exact: true }).click();
   await elsewhere.reload();
   await expect(elsewhere.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await elsewhere.getByRole('button', { name: 'I have forgotten my password' }).click();
-  await elsewhere.getByLabel('Your e-mail').fill('odile@hollin.example');
+  await elsewhere.getByLabel('Your email').fill('odile@hollin.example');
   await expectAccessible(elsewhere);
   await elsewhere.keyboard.press('Enter');
-  await expect(elsewhere.getByText('A letter is on its way, if there is')).toBeVisible();
+  await expect(elsewhere.getByText('If there is an account with this address')).toBeVisible();
 
   await imke.goto(new URL('/post', imke.url()).href);
   const letter = imke.getByRole('article', { name: 'A new password for Elderleaf' });
-  await letter.getByRole('button', { name: 'Read the letter to odile@hollin.example' }).click();
+  await letter.getByRole('button', { name: 'Read the email to odile@hollin.example' }).click();
   const link = (await letter.getByRole('link').getAttribute('href'))!;
   const fresh = await (await browser.newContext()).newPage();
   await fresh.goto(link);

@@ -5,17 +5,17 @@ test('a shared opening: found, made one piece for all, and taken apart again', a
   const page = await signedIn('Imke Tarrow');
   await page.goto(new URL('/order', page.url()).href);
   const section = page.getByRole('region', { name: 'Shared openings and closings' });
-  await section.getByRole('button', { name: 'Look for them' }).click();
+  await section.getByRole('button', { name: 'Find them' }).click();
   await expect(section).toContainText('Begins 5 entries of Helpline replies');
   await expectAccessible(page);
-  await section.getByRole('button', { name: 'Make it one piece for all' }).click();
+  await section.getByRole('button', { name: 'Make one entry of it for all' }).click();
   await expect(section.getByRole('status').filter({ hasText: '5 entries hold' })).toBeVisible();
   const visiting = await page.context().newPage();
   await visiting.goto(new URL('/bank/visiting', page.url()).href);
   const wording = visiting.getByRole('textbox', { name: 'Wording', exact: true });
   await expect(wording).toContainText('“Dear”');
   await section.getByRole('button', { name: 'Undo' }).click();
-  await expect(section.getByRole('button', { name: 'Make it one piece for all' })).toBeVisible();
+  await expect(section.getByRole('button', { name: 'Make one entry of it for all' })).toBeVisible();
   await expect(wording).not.toContainText('“Dear”');
 });
 
@@ -42,13 +42,13 @@ test('what is changed after placing in several cases: told in the wording, made 
   await page.getByRole('link', { name: 'Desk' }).click();
   await placeShortened(page, /Owlet/);
   await page.goto(new URL('/order', page.url()).href);
-  const section = page.getByRole('region', { name: 'What is changed after placing' });
-  await section.getByRole('button', { name: 'Look for changes' }).click();
+  const section = page.getByRole('region', { name: 'Changed after placing' });
+  await section.getByRole('button', { name: 'Find changes' }).click();
   const changed = section.getByRole('list', { name: 'Changed in Opening hours' });
   await expect(changed.locator('del')).toHaveText(/can rest\.?/);
   await expect(changed).toContainText('2 of 2 drop this');
   await expectAccessible(page);
-  await changed.getByRole('button', { name: 'Make it so in the entry' }).click();
+  await changed.getByRole('button', { name: 'Change the entry' }).click();
   await expect(section.getByRole('status').filter({ hasText: 'reads so now' })).toBeVisible();
   await section.getByRole('button', { name: 'Undo' }).click();
   await expect(changed).toBeVisible();

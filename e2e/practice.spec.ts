@@ -23,7 +23,7 @@ test('practice: what one looks up comes first; its cue is learned, and printed o
   await expectAccessible(page);
   await page.getByRole('textbox', { name: 'Its cue' }).fill(';nope');
   await page.keyboard.press('Enter');
-  await expect(form.getByRole('status')).toHaveText('It is ;hrs. It comes again.');
+  await expect(form.getByRole('status')).toHaveText('It is ;hrs. You will be asked again.');
   await page.keyboard.press('Enter');
   await expect(form.getByRole('heading', { name: 'Opening hours' })).toHaveCount(0);
   await page.getByRole('button', { name: 'End here' }).click();
@@ -33,7 +33,7 @@ test('practice: what one looks up comes first; its cue is learned, and printed o
   await page.getByRole('button', { name: /^Practise \d+ cues$/ }).click();
   await page.getByRole('textbox', { name: 'Its cue' }).fill(';hrs');
   await page.keyboard.press('Enter');
-  await expect(form.getByRole('status')).toHaveText('That is it.');
+  await expect(form.getByRole('status')).toHaveText('Right.');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'End here' }).click();
   await expect(page.getByText('1 of 1 known at once.')).toBeVisible();

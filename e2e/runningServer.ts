@@ -19,11 +19,17 @@ export class RunningServer {
    */
   static async start(
     folder: string,
-    { demo = true, port = 0, databaseUrl = '', atHand = 5000, livesForSeconds = false } = {},
+    {
+      demo = 'first-day' as 'first-day' | 'lived' | null,
+      port = 0,
+      databaseUrl = '',
+      atHand = 5000,
+      livesForSeconds = false,
+    } = {},
   ): Promise<RunningServer> {
     const env = {
       ELDERLEAF_DATA: folder,
-      ELDERLEAF_DEMO: demo ? '1' : '',
+      ELDERLEAF_DEMO: demo ?? '',
       PORT: String(port),
       DATABASE_URL: databaseUrl,
       ELDERLEAF_AT_HAND: String(atHand),

@@ -1,6 +1,6 @@
 import { expect, expectAccessible, test } from './test';
 
-test('the sheet: narrowed, its columns chosen, an entry changed where it stands, copied as a table, printed', async ({
+test('the sheet: narrowed, its columns chosen, an entry changed in place, copied as a table, printed', async ({
   signedIn,
 }) => {
   const page = await signedIn('Imke Tarrow');

@@ -18,23 +18,20 @@ async function write(page: Page, url: string): Promise<void> {
   };
   const type = (words: string) => page.keyboard.type(words);
   await shoot('desk');
-  await page.getByRole('link', { name: /Bramble/ }).click();
+  await page.getByRole('link', { name: /^Bramble/ }).click();
   await draftOf(page).waitFor();
   await type('Seen on the evening round. ,adm');
   await pressKeys(page, ['2', 'Tab', 'q', 'Tab', 't', '3']);
   await shoot('leaf');
-  await page.emulateMedia({ colorScheme: 'dark' });
-  await shoot('leaf-dark');
-  await page.emulateMedia({ colorScheme: 'light' });
   await pressKeys(page, ['F2']);
   await type('wieght');
-  await shoot('finder');
+  await shoot('look-up');
   await pressKeys(page, ['Escape', 'Tab']);
   await type('rest, warmth and fluids');
   await pressKeys(page, ['Enter', 'Enter']);
   await type('Bramble weighed 512 g on the ward scales and took broth from a syringe.');
   await pressKeys(page, ['Shift+Home', 'F4']);
-  await page.getByRole('form', { name: 'Keep wording' }).waitFor();
+  await page.getByRole('form', { name: 'Save wording' }).waitFor();
   await shoot('capture');
   await pressKeys(page, ['Escape', 'Control+End', 'F9']);
   await page.getByRole('region', { name: 'Finished' }).waitFor();
@@ -42,8 +39,8 @@ async function write(page: Page, url: string): Promise<void> {
   await page.getByRole('link', { name: /Hedgehog admission/ }).waitFor();
   await shoot('sheet');
   await page.goto(`${url}/order`);
-  await page.getByRole('button', { name: 'Look through the bank' }).click();
-  await page.getByRole('button', { name: 'Merge 2 into one' }).waitFor();
+  await page.getByRole('button', { name: 'Check the bank' }).click();
+  await page.getByRole('button', { name: 'Merge 2 into one' }).first().waitFor();
   await shoot('order');
   await page.goto(`${url}/bank`);
   await page.getByRole('link', { name: /Hedgehog admission/ }).click();
@@ -54,32 +51,32 @@ async function write(page: Page, url: string): Promise<void> {
   await page.getByRole('textbox', { name: 'Wording', exact: true }).focus();
   await pressKeys(page, ['Control+End']);
   await type(' It was left to rest in the dark.');
-  await page.getByRole('textbox', { name: 'Why you change it' }).fill('Arrivals at night too');
+  await page.getByRole('textbox', { name: 'Reason for the change' }).fill('Arrivals at night too');
   await pressKeys(page, ['F9']);
   await page.getByRole('region', { name: 'History' }).getByText('Arrivals at night too').waitFor();
   await page.goto(`${url}/bank`);
-  await page.getByLabel('A new collection').fill('Letters to finders');
+  await page.getByLabel('New collection').fill('Letters to finders');
   await pressKeys(page, ['Enter']);
   await page.getByRole('heading', { name: 'Letters to finders' }).waitFor();
-  await page.getByLabel('A new collection in it').fill('Thanks');
+  await page.getByLabel('New collection inside').fill('Thanks');
   await pressKeys(page, ['Enter']);
   await page.getByRole('heading', { name: 'Thanks' }).waitFor();
   const sharing = page.getByRole('form', { name: 'Sharing' });
-  await sharing.getByLabel('Share it with').selectOption('Desk volunteers (group)');
+  await sharing.getByLabel('Share with').selectOption('Desk volunteers (group)');
   await sharing.getByRole('button', { name: 'Save' }).click();
-  await sharing.getByLabel('Share it with').selectOption('Odile Brandt');
-  await sharing.getByLabel('Odile Brandt', { exact: true }).selectOption('may use it and propose changes');
+  await sharing.getByLabel('Share with').selectOption('Odile Brandt');
+  await sharing.getByLabel('Odile Brandt', { exact: true }).selectOption('may propose changes');
   await shoot('collection');
   await page.goto(`${url}/bank/discharge`);
   await page.getByLabel('How it reads for').selectOption({ label: 'Bramble, hedgehog' });
   await page.getByRole('textbox', { name: 'Wording', exact: true }).getByText('Soft food').click();
-  await page.getByRole('region', { name: 'What is doubtful' }).waitFor();
+  await page.getByRole('region', { name: 'To check' }).waitFor();
   await page.evaluate(() => scrollTo(0, 0));
   await shoot('entry-large');
 }
 
-/** Offers while typing, the page of glossaries, and cues with clashes to show. */
-async function offers(page: Page, url: string): Promise<void> {
+/** A record open at the head of its leaf, a glossary, and cues with clashes to show. */
+async function words(page: Page, url: string): Promise<void> {
   await page.getByRole('link', { name: /Dune/ }).click();
   await draftOf(page).waitFor();
   await pressKeys(page, ['Alt+c']);
@@ -89,10 +86,6 @@ async function offers(page: Page, url: string): Promise<void> {
     .waitFor({ state: 'attached' });
   await page.screenshot({ path: path.join(OUT, 'record.png') });
   await pressKeys(page, ['Alt+c']);
-  await page.keyboard.type('Gave ketamine 5');
-  await page.getByRole('region', { name: 'Offers' }).waitFor();
-  await pressKeys(page, ['Alt+j']);
-  await page.screenshot({ path: path.join(OUT, 'offers.png') });
   await page.goto(`${url}/glossaries/species`);
   await page.getByRole('button', { name: 'adder', exact: true }).waitFor();
   await page.screenshot({ path: path.join(OUT, 'glossary.png') });
@@ -121,9 +114,9 @@ async function proposal(signInAs: typeof signIn, url: string): Promise<void> {
   await desta.getByRole('textbox', { name: 'Wording', exact: true }).focus();
   await pressKeys(desta, ['Control+End']);
   await desta.keyboard.type(' Look at it each morning, and keep it dry.');
-  await desta.getByRole('textbox', { name: /^Why/ }).fill('Students forget to look');
+  await desta.getByRole('textbox', { name: /^Reason/ }).fill('Students forget to look');
   await pressKeys(desta, ['F9']);
-  await desta.getByText('Proposed. Its keepers are told').waitFor();
+  await desta.getByText('Proposed. Its keepers have been told').waitFor();
   const imke = await signInAs('Imke Tarrow');
   await imke.goto(`${url}/proposals`);
   await imke.getByRole('insertion').waitFor();
@@ -135,7 +128,7 @@ async function people(page: Page, url: string): Promise<void> {
   await page.goto(`${url}/people`);
   const invite = page.getByRole('form', { name: 'Invite someone' });
   await invite.getByLabel('Name').fill('Wilma Reed');
-  await invite.getByLabel('E-mail').fill('wilma@hollin.example');
+  await invite.getByLabel('Email').fill('wilma@hollin.example');
   await invite.getByLabel('Ward staff').check();
   await invite.getByRole('button', { name: 'Invite' }).click();
   await page.getByRole('region', { name: 'Invited' }).waitFor();
@@ -154,6 +147,32 @@ async function order(page: Page, url: string): Promise<void> {
   await page.screenshot({ path: path.join(OUT, 'beginning.png') });
 }
 
+/** A comment on a report, with its parts that are missing as one sentence. */
+async function comment(page: Page): Promise<void> {
+  await page.getByRole('link', { name: /^Saltmarsh transect, report 4/ }).click();
+  await draftOf(page).waitFor();
+  await page.keyboard.type(';wop ;mti ;mwe ');
+  await pressKeys(page, ['Enter']);
+  await page.keyboard.type(';all ');
+  await pressKeys(page, ['1', '3', 'Tab']);
+  await page.keyboard.type('4');
+  await pressKeys(page, ['Tab']);
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: path.join(OUT, 'comment.png') });
+}
+
+/** An interview as it is written down, a species of the glossary offered. */
+async function transcript(page: Page): Promise<void> {
+  await page.getByRole('link', { name: /^The bittern year/ }).click();
+  await draftOf(page).waitFor();
+  await pressKeys(page, ['Control+End']);
+  await page.keyboard.type(' And the year after there were two. ;whi ');
+  await pressKeys(page, ['Enter']);
+  await page.keyboard.type('RP: Were they with the pink-f');
+  await page.getByRole('region', { name: 'Offers' }).waitFor();
+  await page.screenshot({ path: path.join(OUT, 'transcript.png') });
+}
+
 /** A reply in the enquirer's language, its subject in a box of its own. */
 async function reply(page: Page): Promise<void> {
   await page.getByRole('link', { name: /Draenog/ }).click();
@@ -165,7 +184,7 @@ async function reply(page: Page): Promise<void> {
 }
 
 const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-pictures-'));
-const server = await RunningServer.start(folder);
+const server = await RunningServer.start(folder, { demo: 'lived' });
 const browser = await chromium.launch(config.use?.launchOptions);
 const context = await browser.newContext({
   viewport: { width: 1280, height: 800 },
@@ -183,7 +202,9 @@ async function signIn(name: string): Promise<Page> {
 fs.mkdirSync(OUT, { recursive: true });
 await write(await signIn('Imke Tarrow'), server.url);
 await reply(await signIn('Anouk Fell'));
-await offers(await signIn('Odile Brandt'), server.url);
+await comment(await signIn('Desta Wynne'));
+await transcript(await signIn('Ruan Pellow'));
+await words(await signIn('Odile Brandt'), server.url);
 await proposal(signIn, server.url);
 await people(await signIn('Imke Tarrow'), server.url);
 await order(await signIn('Imke Tarrow'), server.url);

@@ -3,10 +3,10 @@ import { expect, expectAccessible, test } from './test';
 
 /** Asks for every place of a term, and waits until they are shown. */
 async function show(page: Page, from: string, to: string): Promise<void> {
-  await page.getByRole('textbox', { name: 'These words' }).fill(from);
-  await page.getByRole('textbox', { name: 'Become' }).fill(to);
+  await page.getByRole('textbox', { name: 'Find', exact: true }).fill(from);
+  await page.getByRole('textbox', { name: 'Replace with' }).fill(to);
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('status').filter({ hasText: / in .+ entr|stands in none/ })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: / in .+ entr|was not found in/ })).toBeVisible();
 }
 
 test('a term changed everywhere: every place shown, one left, the others changed, and all of it taken back', async ({
@@ -56,7 +56,7 @@ test('what one does not keep is proposed, and withdrawn by the undo', async ({ s
   await expect(imke.getByText('“hedgehog” is “urchin” now')).toHaveCount(0);
 });
 
-test('words of the house: settled, pointed out while an entry is written, and over the whole bank', async ({
+test('house style: settled, pointed out while an entry is written, and over the whole bank', async ({
   signedIn,
 }) => {
   const page = await signedIn('Imke Tarrow');
@@ -65,7 +65,7 @@ test('words of the house: settled, pointed out while an entry is written, and ov
   await page.keyboard.press('Enter');
   await page.getByRole('textbox', { name: 'We say' }).fill('hedgehog');
   await page.getByRole('textbox', { name: /^Not/ }).fill('hoglet, hog');
-  await page.getByRole('textbox', { name: 'Why' }).fill('Callers know this word');
+  await page.getByRole('textbox', { name: 'Reason' }).fill('Callers know this word');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'House style' }).getByRole('listitem')).toHaveCount(1);
   await expectAccessible(page);
@@ -84,20 +84,20 @@ test('words of the house: settled, pointed out while an entry is written, and ov
     .getByRole('button', { name: 'Make it a field' })
     .click();
   await expect(pointed).toHaveCount(0);
-  await page.getByRole('combobox', { name: 'Kept in' }).selectOption({ label: 'Ward notes' });
+  await page.getByRole('combobox', { name: 'Collection' }).selectOption({ label: 'Ward notes' });
   await page.getByRole('textbox', { name: 'Title' }).fill('Hog at night');
   await expect(pointed.getByRole('button', { name: 'Say “Hedgehog”' })).toBeVisible();
   await page.keyboard.press('F9');
   await expect(page.getByRole('status').filter({ hasText: 'Saved as revision 1' })).toBeVisible();
   await page.goto(words);
-  await page.getByRole('button', { name: 'Look through the bank' }).click();
+  await page.getByRole('button', { name: 'Check the bank' }).click();
   const places = page.getByRole('list', { name: 'In Hog at night' });
   await expect(places.getByRole('checkbox')).toHaveCount(1);
   await page.getByRole('button', { name: 'Change one place' }).click();
-  await page.getByRole('button', { name: 'Look again' }).click();
-  await expect(page.getByText(/Your house style is broken in none/)).toBeVisible();
+  await page.getByRole('button', { name: 'Check again' }).click();
+  await expect(page.getByText(/House style is followed in all/)).toBeVisible();
   await page.getByRole('button', { name: 'Close' }).click();
-  await page.getByRole('button', { name: 'Drop hedgehog' }).click();
+  await page.getByRole('button', { name: 'Remove hedgehog' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('list', { name: 'House style' }).getByRole('listitem')).toHaveCount(1);
 });
@@ -107,7 +107,7 @@ test('what grows old: facts found, given a day, due on it, said to be right, and
 }) => {
   const page = await signedIn('Imke Tarrow');
   await page.goto(new URL('/order/ageing', page.url()).href);
-  await page.getByRole('button', { name: 'Look for facts' }).click();
+  await page.getByRole('button', { name: 'Find facts' }).click();
   await expect(page.getByRole('list', { name: /^Facts in/ }).first()).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('checkbox', { name: 'Give Visiting the hospital a day' }).uncheck();
@@ -115,17 +115,17 @@ test('what grows old: facts found, given a day, due on it, said to be right, and
   await page.getByRole('checkbox', { name: 'Give Visiting the hospital a day' }).check();
   await page.getByLabel('Review again on').fill('2026-01-31');
   await page.getByRole('button', { name: 'Give one entry this day' }).click();
-  const days = page.getByRole('list', { name: 'Days of review' });
+  const days = page.getByRole('list', { name: 'Review dates' });
   await expect(days.getByRole('listitem')).toContainText('due since');
   await days.getByRole('button', { name: /is still right$/ }).click();
   await page
     .getByRole('status')
-    .filter({ hasText: 'comes up again' })
+    .filter({ hasText: 'is due again' })
     .getByRole('button', { name: 'Undo' })
     .click();
   await expect(days.getByRole('button', { name: /is still right$/ })).toBeVisible();
-  await page.getByRole('link', { name: 'Bank', exact: true }).click();
-  await page.getByRole('link', { name: 'Due for review' }).click();
+  await page.getByRole('link', { name: 'Desk', exact: true }).click();
+  await page.getByRole('link', { name: 'one review due' }).click();
   await days.getByRole('link').click();
   await page.getByRole('button', { name: 'It is still right' }).click();
   await expect(page.getByRole('region', { name: 'Review' })).toContainText('Again on');

@@ -13,7 +13,7 @@ test('a colleague sees what is kept and changed, and is told in the draft that h
   await imke.keyboard.type('Offer whole fish.');
   await imke.keyboard.press('Shift+Home');
   await imke.keyboard.press('F4');
-  const slip = imke.getByRole('form', { name: 'Keep wording' });
+  const slip = imke.getByRole('form', { name: 'Save wording' });
   await slip.getByRole('textbox', { name: /^Cue/ }).fill('fsh');
   await imke.keyboard.press('Enter');
   await expect(imke.getByRole('complementary')).toContainText('Type ,fsh');
@@ -28,7 +28,7 @@ test('a colleague sees what is kept and changed, and is told in the draft that h
   await imke.getByRole('textbox', { name: 'Wording' }).focus();
   await imke.keyboard.press('Control+End');
   await imke.keyboard.type(' Two people at the most.');
-  await imke.getByRole('textbox', { name: 'Why you change it' }).fill('Fewer hands');
+  await imke.getByRole('textbox', { name: 'Reason for the change' }).fill('Fewer hands');
   await imke.keyboard.press('F9');
   const newer = odile.getByRole('status').filter({ hasText: 'has a newer wording' });
   await expect(newer).toContainText('Fewer hands');
@@ -63,11 +63,11 @@ test('the second of two who save one entry is told, sees both, and loses nothing
   await history.getByRole('button', { name: /Revision 2: Imke/ }).click();
   await expect(history.getByRole('insertion')).toHaveText(/By Imke\./);
   // Beside what stands now, hers gives way to what was written instead.
-  await history.getByLabel('Shown').selectOption('beside what stands now');
+  await history.getByLabel('Compare with').selectOption('the current revision');
   await expect(history.getByRole('deletion')).toHaveText('Imke');
   await expect(history.getByRole('insertion')).toHaveText('Odile');
   await expectAccessible(odile);
-  await history.getByLabel('Shown').selectOption('as it read, whole');
+  await history.getByLabel('Compare with').selectOption('nothing (show it all)');
   await expect(history).toContainText('By Imke.');
 });
 
@@ -88,7 +88,7 @@ test(
     await imke.keyboard.press('F9');
     await expect(imke.getByRole('status').filter({ hasText: 'Saved as revision 2' })).toBeVisible();
     const told = odile.getByRole('alert').filter({ hasText: 'Imke Tarrow saved this entry' });
-    await told.getByRole('button', { name: 'Put both together' }).click();
+    await told.getByRole('button', { name: 'Combine, mine where both changed' }).click();
     await expect(odile.getByRole('textbox', { name: 'Wording', exact: true })).toContainText('By Imke.');
     await odile.keyboard.press('F9');
     await expect(odile.getByRole('status').filter({ hasText: 'Saved as revision 3' })).toBeVisible();
@@ -127,7 +127,7 @@ test('a newer wording is taken over with what was changed by hand; a change by h
   await expect(change.getByRole('insertion')).toHaveText(/thorough/);
   await expect(change.getByRole('deletion')).toHaveCount(0);
   await expectAccessible(odile);
-  await change.getByLabel('Why').fill('Half cleaned is not clean');
+  await change.getByLabel('Reason').fill('Half cleaned is not clean');
   await odile.keyboard.press('Enter');
   await expect(imke.getByRole('textbox', { name: 'Wording', exact: true })).toContainText(
     'with thorough cleaning. Two people at the most.',
@@ -173,11 +173,11 @@ test(
     await imke.keyboard.press('F9');
     await odile.goto(here);
     await expect(variation).toContainText('has changed since');
-    await variation.getByRole('button', { name: 'I have seen to it' }).click();
+    await variation.getByRole('button', { name: 'Done' }).click();
     await expect(variation).not.toContainText('has changed since');
     await variation.getByRole('button', { name: 'Compare' }).click();
     await expect(variation.getByRole('insertion').last()).toHaveText(/Hum softly\./);
-    await variation.getByRole('button', { name: 'Put it in place of the shared one' }).click();
+    await variation.getByRole('button', { name: 'Replace the shared entry with it' }).click();
     await expect(odile.getByText('A variation is used in its place.')).toBeVisible();
     await expect(odile.getByRole('textbox', { name: 'Wording', exact: true })).toContainText('Hum softly.');
     await odile.keyboard.press('F9');

@@ -24,8 +24,8 @@ test('a discharge assessment of 25 fields from nothing, by picking and typing; u
   await bench.type(', at first ');
   await bench.detail('First weight', 'Weight on admission');
   await bench.type(', a change of ');
-  await bench.blank('Change', 'worked out', async (field) => {
-    await field.getByLabel('Worked out as').selectOption({ label: 'the change from one number to another' });
+  await bench.blank('Change', 'a calculation', async (field) => {
+    await field.getByLabel('Calculation').selectOption({ label: 'the change from one number to another' });
     await field.getByLabel('From', { exact: true }).selectOption({ label: 'First weight' });
     await field.getByLabel('To', { exact: true }).selectOption({ label: 'Weight' });
     await field.getByLabel('Unit').fill('g');
@@ -64,30 +64,30 @@ test('a discharge assessment of 25 fields from nothing, by picking and typing; u
   await bench.blank('At', 'a time');
   await bench.type('. It leaves on ');
   await bench.blank('Leaves', 'a date', async (field) => {
-    await field.getByLabel('Question, as it is asked').fill('When does it leave?');
+    await field.getByLabel('Question asked in the margin').fill('When does it leave?');
   });
   await bench.type(' for ');
   await bench.choice('To', 'Where does it go?', ['the finder', 'the marsh']);
   await bench.type('. Look in by ');
-  await bench.blank('Look in', 'worked out', async (field) => {
+  await bench.blank('Look in', 'a calculation', async (field) => {
     await field.getByLabel('So many, the number').fill('2');
     await field.getByLabel('Counted in').selectOption({ label: 'weeks' });
-    await field.getByLabel('From').selectOption({ label: 'Leaves' });
+    await field.getByLabel('From', { exact: true }).selectOption({ label: 'Leaves' });
   });
   await bench.type('. Ring ');
   await bench.blank('Ring', 'words');
   await bench.type(', ask for ');
-  await bench.blank('Ask', 'who writes');
+  await bench.blank('Ask', 'the writer’s details');
   await bench.type(' (');
-  await bench.blank('Job', 'who writes', async (field) => {
+  await bench.blank('Job', 'the writer’s details', async (field) => {
     await field.getByLabel("Which of the writer's details").selectOption('job');
   });
   await bench.type('). ');
   await bench.type('No stitch is left in.');
   for (let at = 0; at < 'No stitch is left in.'.length; at += 1) await page.keyboard.press('Shift+ArrowLeft');
-  await page.getByRole('button', { name: 'To confirm' }).click();
+  await page.getByRole('button', { name: 'Must be confirmed' }).click();
   await expect(bench.fields.getByRole('listitem')).toHaveCount(25);
-  const doubtful = page.getByRole('region', { name: 'What is doubtful' });
+  const doubtful = page.getByRole('region', { name: 'To check' });
   await expect(doubtful).toContainText(/Tried in \d+ of its [\d,]+ ways, a fair sample|Tried in all/);
   await expect(doubtful).not.toContainText('is worked out:');
   await page.getByRole('button', { name: 'Add a cue' }).click();
@@ -162,10 +162,10 @@ test('a reply in two languages with subject and message, written from nothing; t
   await page.getByRole('button', { name: /^Blank/ }).click();
   await page.getByRole('menuitem', { name: 'A new field' }).click();
   await bench.fields.getByLabel('Name', { exact: true }).fill('Species');
-  await bench.fields.getByLabel('Answered by').selectOption({ label: 'a detail of the record' });
+  await bench.fields.getByLabel('Answer comes from').selectOption({ label: 'a detail of the record' });
   await bench.fields.getByLabel('Which detail').selectOption({ label: 'Species' });
   await page.getByRole('button', { name: 'Add a wording' }).click();
-  await page.getByLabel('Called', { exact: true }).fill('Cymraeg');
+  await page.getByLabel('Name of the wording').fill('Cymraeg');
   await page.getByLabel('Language').selectOption('cy');
   await page.getByRole('radio', { name: 'Text' }).click();
   await bench.wording.focus();
@@ -313,13 +313,13 @@ test('the entry as text, its errors at line and column, and a reading that is an
   await page.getByRole('button', { name: /^Line \d+, column \d+$/ }).click();
   await expect(text).toBeFocused();
   await text.fill((await text.inputValue()).replace(' Fed {Nme}.', ' {Name} ate  well,.'));
-  await expect(page.getByText('It can be read, and is on the page')).toBeVisible();
+  await expect(page.getByText('It reads correctly; the page shows it')).toBeVisible();
   // What was answered in the reading stays while the wording changes.
   await expect(reading.getByRole('textbox', { name: 'How it reads' })).toContainText('holding steady');
-  const doubtful = page.getByRole('region', { name: 'What is doubtful' });
+  const doubtful = page.getByRole('region', { name: 'To check' });
   await expect(doubtful).toContainText('two stops in a row');
   await page.getByRole('button', { name: 'Back to the page' }).click();
-  await doubtful.getByRole('button', { name: /Two spaces stand in a row/ }).click();
+  await doubtful.getByRole('button', { name: /There are two spaces in a row/ }).click();
   expect(await page.evaluate(() => getSelection()!.toString())).toBe('  ');
   await page
     .getByRole('region', { name: 'Fields' })

@@ -42,7 +42,7 @@ export class Workbench {
 
   private async settle(name: string, kind: string, settle: (field: Locator) => Promise<void>) {
     await this.fields.getByLabel('Name', { exact: true }).fill(name);
-    await this.fields.getByLabel('Answered by').selectOption({ label: kind });
+    await this.fields.getByLabel('Answer comes from').selectOption({ label: kind });
     await settle(this.fields);
   }
 
@@ -54,7 +54,7 @@ export class Workbench {
 
   async choice(name: string, question: string, options: readonly string[]): Promise<void> {
     await this.blank(name, 'a choice', async (field) => {
-      await field.getByLabel('Question, as it is asked').fill(question);
+      await field.getByLabel('Question asked in the margin').fill(question);
       await field.getByLabel('Option 1', { exact: true }).fill(options[0]!);
       for (const [at, option] of options.slice(1).entries()) {
         await field.getByLabel(`Option ${at + 1}`, { exact: true }).press('Enter');
@@ -67,8 +67,8 @@ export class Workbench {
   async onlyWhen(words: string, pick: (condition: Locator) => Promise<void>): Promise<void> {
     await this.type(words);
     for (let at = 0; at < words.length; at += 1) await this.page.keyboard.press('Shift+ArrowLeft');
-    await this.page.getByRole('button', { name: 'Only when' }).click();
-    await pick(this.page.getByRole('region', { name: 'When these words stand' }));
+    await this.page.getByRole('button', { name: 'Condition' }).click();
+    await pick(this.page.getByRole('region', { name: 'When these words appear' }));
     await this.page.getByRole('button', { name: 'Continue after them' }).click();
   }
 

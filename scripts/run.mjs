@@ -12,7 +12,7 @@ const server = spawn(process.execPath, [path.join(root, 'dist/server/main.js')],
   env: {
     NODE_ENV: 'production',
     ...process.env,
-    ELDERLEAF_DEMO: demo ? '1' : '',
+    ELDERLEAF_DEMO: demo ? process.env.ELDERLEAF_DEMO || 'lived' : '',
     // The demo lets anyone in as anyone: it never goes into a team's database.
     ...(demo && { DATABASE_URL: '' }),
   },

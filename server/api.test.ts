@@ -18,7 +18,7 @@ afterAll(() => server.close());
 
 describe('beginning and signing in', () => {
   test('the first visitor becomes the owner, once; a wrong password is refused in words, then slowed', async () => {
-    const fresh = await startTestServer({ demo: false });
+    const fresh = await startTestServer({ demo: null });
     try {
       const owner = { name: 'Imke Tarrow', email: 'Imke@Hollin.example', password: 'tide over marsh' };
       const call = supertest.agent(fresh.app);

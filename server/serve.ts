@@ -80,7 +80,8 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
   };
   try {
     if (settings.demo) await mustBeForTheDemo(store.db);
-    if (settings.demo && (await loadDemo(context, path.join(root, 'demo')))) say('The demo data is loaded.');
+    if (settings.demo && (await loadDemo(context, path.join(root, 'demo'), settings.demo === 'lived')))
+      say('The demo data is loaded.');
     await writeMissingWords(store.db);
     const server = await listen(context, settings.port);
     // Longer than browsers and proxies leave a connection unused: one closed just as it is used again loses a save.

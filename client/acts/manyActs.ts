@@ -49,7 +49,7 @@ async function change(
 async function remove(entries: readonly Entry[]): Promise<DoneToMany> {
   const { deletions } = await sendSteps([{ do: 'delete', entries: idsOf(entries) }]);
   return {
-    said: `${countInWords(entries.length)} put into the wastebasket.`,
+    said: `${countInWords(entries.length)} moved to the wastebasket.`,
     undo: deletions.map((deletion) => ({ do: 'restore', deletion })),
   };
 }

@@ -51,7 +51,7 @@ export async function collectionToHandOn(collection: string): Promise<Collection
   const bytes = along.reduce((sum, one) => sum + one.file.bytes, 0);
   if (bytes > MOST_ALONG_BYTES)
     throw new ForPeople(
-      `The files that go along have ${bytesInWords(bytes, navigator.language)}, and ${bytesInWords(MOST_ALONG_BYTES, navigator.language)} is the most. Nothing was made; take the collections within it one by one.`,
+      `The attached files have ${bytesInWords(bytes, navigator.language)}, and ${bytesInWords(MOST_ALONG_BYTES, navigator.language)} is the most. Nothing was made; save the collections inside it one by one.`,
     );
   const files: NonNullable<CollectionFile['files']> = [];
   for (const { entry, file: one } of along) {
@@ -72,7 +72,7 @@ export async function sendFilesAlong({ files = [] }: CollectionFile, { entries }
   for (const { file } of filesOf(entries)) {
     const brought = data.get(file.hash);
     if (brought === undefined) continue;
-    const damaged = new ForPeople(`${file.name} is damaged in this file. Nothing was taken over.`);
+    const damaged = new ForPeople(`${file.name} is damaged in this file. Nothing was brought in.`);
     const bytes = fromBase64(brought);
     if (!bytes) throw damaged;
     const told = { progress: () => undefined, signal: never };

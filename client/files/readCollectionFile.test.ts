@@ -11,11 +11,11 @@ describe('a file that was handed on', () => {
     );
 
   test.each([
-    ['{"form', /^tides\.json is not JSON: .*Nothing was taken over\.$/],
-    [{ resourceType: 'Bundle' }, /is not a collection that was handed on/],
-    [null, /is not a collection that was handed on/],
+    ['{"form', /^tides\.json is not JSON: .*Nothing was brought in\.$/],
+    [{ resourceType: 'Bundle' }, /is not a collection saved for another team/],
+    [null, /is not a collection saved for another team/],
     [{ format: 'elderleaf-collection', version: 2 }, /made by a later Elderleaf/],
-    [{ format: 'elderleaf-collection', version: 1, entries: 3 }, /is damaged at .*Nothing was taken over/],
+    [{ format: 'elderleaf-collection', version: 1, entries: 3 }, /is damaged at .*Nothing was brought in/],
   ])('%j is told', async (held, wanted) => {
     expect(await read(held)).toMatch(wanted);
   });

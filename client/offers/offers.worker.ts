@@ -23,7 +23,7 @@ export interface ListPlace {
 
 async function termsAt(url: string): Promise<string> {
   const response = await fetch(url);
-  if (!response.ok) throw new Error(`The terms could not be had: ${response.status}.`);
+  if (!response.ok) throw new Error(`The terms could not be loaded: ${response.status}.`);
   if (!response.headers.get('Content-Type')?.includes('json')) return response.text();
   return ((await response.json()) as { terms: string }).terms;
 }

@@ -4,12 +4,12 @@ export type LinkFault =
 
 /** What can be wrong with the form of a link. */
 export const LINK_FAULTS: Record<LinkFault, string> = {
-  'not-an-address': 'this is no address',
-  'no-host': 'it names no place on the web',
-  'unknown-scheme': 'it begins as no web, mail or telephone address does',
-  'two-addresses': 'two addresses run into each other',
-  'stray-end': 'it ends with a sign that hardly belongs to it',
-  space: 'a space stands in it',
+  'not-an-address': 'this is not an address',
+  'no-host': 'it has no web address',
+  'unknown-scheme': 'it does not start with https, mailto or tel',
+  'two-addresses': 'it is two addresses run together',
+  'stray-end': 'it ends with an odd character',
+  space: 'it has a space in it',
 };
 
 const HOST = /^(?:[\p{L}\p{N}](?:[\p{L}\p{N}-]*[\p{L}\p{N}])?\.)+\p{L}{2,}$/u;

@@ -14,3 +14,4 @@ export { ALL, isWanted, setFilters } from './narrowing';
 export type { NarrowedBy, Narrowing } from './narrowing';
 export { placesFor } from './placesFor';
 export { collectionsAround } from './collectionsAround';
+export { ownWorkFirst } from './ownWorkFirst';

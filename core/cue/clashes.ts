@@ -144,7 +144,7 @@ export function clashInWords({ code, cue, other, word }: Clash): string {
     case 'taken':
       return `${cue.typed} already brings “${other!.title}” in ${cue.collection.name}; “${cue.title}” never comes.`;
     case 'two-collections':
-      return `${cue.typed} stands in two collections that are in reach together: “${other!.title}” in ${other!.collection.name} wins over “${cue.title}” in ${cue.collection.name}.`;
+      return `${cue.typed} is in two collections that are in reach together: “${other!.title}” in ${other!.collection.name} wins over “${cue.title}” in ${cue.collection.name}.`;
     case 'begins':
       return `${cue.typed} fires at once, so that ${other!.typed} (“${other!.title}”) can never be typed.`;
     case 'word':
@@ -156,16 +156,16 @@ export function clashInWords({ code, cue, other, word }: Clash): string {
     case 'begins-word':
       return `${cue.typed} fires at once where a word begins so, as “${word}”.`;
     case 'ends-word':
-      return `${cue.typed} fires at the end of a word, as “${word}”, since anything may stand before it.`;
+      return `${cue.typed} fires at the end of a word, as “${word}”, since anything may come before it.`;
     case 'usual-lead-in':
-      return `The lead-in ${cue.leadIn} stands before words in ordinary text, so that ${cue.typed} may fire by accident.`;
+      return `The lead-in ${cue.leadIn} comes before words in ordinary text, so that ${cue.typed} may fire by accident.`;
   }
 }
 
 /** What is proposed against a clash, in words. */
 export function mendInWords({ mend, cue }: Clash): string {
   if (mend.cue) return `Type ${cue.leadIn}${mend.cue} instead`;
-  if (mend.leadIn) return `Take ${mend.leadIn} as the lead-in of ${cue.collection.name}`;
+  if (mend.leadIn) return `Use ${mend.leadIn} as the lead-in of ${cue.collection.name}`;
   if (mend.rules?.fires) return 'Wait for a space or Enter';
   return mend.rules?.before ? 'Only at the start of a word' : 'Take another';
 }

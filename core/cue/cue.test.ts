@@ -48,7 +48,7 @@ describe('the cue before the caret', () => {
     ['only after a space where so wanted', '(,adm', null, { before: 'space' }],
     ['in any case', ',ADM', ',adm', {}],
     ['only exactly', ',ADM', null, { letters: 'exact' }],
-    ['not at its last character when it waits for a closing key', ',adm', null, { fires: 'closing' }],
+    ['not as soon as it is typed when it waits for a closing key', ',adm', null, { fires: 'closing' }],
   ] as [string, string, string | null, Partial<CueRules>][])('%s', (_name, text, expected, rules) => {
     expect(new CueIndex([cue(',adm', rules)]).find(text)?.typed.toLowerCase() ?? null).toBe(expected);
   });

@@ -24,7 +24,7 @@ const OWNED = new Set([
 ]);
 /** Combinations that the leaf itself uses. */
 const OURS = new Set([
-  ...['J', 'K', 'L', 'U', 'I', 'O', 'P', 'N', 'M', 'R', 'B', 'C'].map((letter) => `Alt+${letter}`),
+  ...'JKLUIOPNMRBCAWQXY'.split('').map((letter) => `Alt+${letter}`),
   ...['F2', 'F4', 'F8', 'F9'],
 ]);
 

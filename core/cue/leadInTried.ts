@@ -13,8 +13,8 @@ export type LeadInTried = 'untried' | 'dead' | 'altgr' | 'good';
 /** What is told of each, with what to do. */
 export const LEAD_IN_TRIED: Record<LeadInTried, string> = {
   untried: 'Type it here, then two letters.',
-  dead: 'This key waits for the next letter on this keyboard. Choose another sign.',
-  altgr: 'This sign needs AltGr on this keyboard. Choose another.',
+  dead: 'This key waits for the next letter on this keyboard. Choose another character.',
+  altgr: 'This character needs AltGr on this keyboard. Choose another.',
   good: 'One key press: good on this keyboard.',
 };
 

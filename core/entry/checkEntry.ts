@@ -91,7 +91,7 @@ function wordingProblems(content: EntryContent): EntryProblem[] {
       problems.push({
         code: 'condition-unknown',
         place,
-        message: 'An optional passage has lost its condition: say again when it stands.',
+        message: 'An optional passage has lost its condition: set it again.',
       });
     }
     if (wording.parts.some((part) => hasDraftOnly(part.passage))) {
@@ -143,7 +143,7 @@ export function checkEntry(content: EntryContent): EntryProblem[] {
     ...cues.map((index): EntryProblem => ({
       code: 'cue-twice',
       place: ['cues', index],
-      message: `The cue ${content.cues[index]!.text} stands twice in this entry.`,
+      message: `The cue ${content.cues[index]!.text} is in this entry twice.`,
     })),
   ];
 }

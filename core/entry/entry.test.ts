@@ -119,7 +119,7 @@ describe('what is wrong with an entry', () => {
       ['field-name-twice'],
     ],
     [
-      'a condition on a field that is gone',
+      'a condition on a deleted field',
       { ...sound, conditions: [{ id: 'c', when: { test: 'answered' as const, field: 'z' } }] },
       ['field-unknown'],
     ],

@@ -39,3 +39,4 @@ export { asStatements, findingsIn } from './findings';
 export { proposeTitle } from './proposeTitle';
 export { at, withPassage, asKind, mainPassage, fieldFromWords, type WordingPlace } from './fieldsOfContent';
 export { withLead, withRetired, withTag } from './changesToMany';
+export { excerptOfEntry } from './excerptOfEntry';

@@ -44,7 +44,7 @@ const reply: EntryContent = {
     newField('date', 'seen', 'Seen'),
     newField('text', 'spare', 'Spare'),
     {
-      ...newField('computed', 'again', 'Look again'),
+      ...newField('computed', 'again', 'Check again'),
       kind: 'computed',
       unit: '',
       decimals: null,
@@ -73,7 +73,7 @@ test('one wording takes the new words; all else stays, and of the fields those t
   expect(content.fields.map(({ id }) => id)).toEqual(['who', 'food', 'spare', 'who-2']);
   expect(content.fields.find(({ id }) => id === 'food')).toEqual(reply.fields[2]);
   // With the computed field goes what it alone asked for; what nothing used before is nobody's to take away.
-  expect(gone).toEqual(['Where', 'Seen', 'Look again']);
+  expect(gone).toEqual(['Where', 'Seen', 'Check again']);
 });
 
 test('a name of another kind is a field of its own, by another name', () => {

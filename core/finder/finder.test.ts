@@ -106,3 +106,15 @@ test('words that a misspelt one may have been meant for: all within its slack, a
     }),
   );
 });
+
+test.each([
+  ['wieght', [{ typed: 'wieght', as: 'weight' }]],
+  ['fluds mouth', [{ typed: 'fluds', as: 'fluids' }]],
+  ['weigh', []],
+  ['weight', []],
+  ['Cafe', []],
+  ['zzzzzz', []],
+  ['', []],
+])('“%s” tells which of its words was read as another', (query, told) => {
+  expect(finder.readAs(query)).toEqual(told);
+});

@@ -1,5 +1,6 @@
 import MiniSearch from 'minisearch';
 import type { Findable } from './findable';
+import { nearWords } from './nearWords';
 import { plainWord, slackOf, swapped, searchWords } from './words';
 
 const index = () =>
@@ -40,16 +41,36 @@ export class Finder {
     const byCue = this.cues
       .filter(({ cue }) => cue.startsWith(asked))
       .sort((a, b) => a.cue.length - b.cue.length);
+    const ids = [...byCue.map(({ id }) => id), ...this.ranked(query).map((result) => String(result.id))];
+    return [...new Set(ids)];
+  }
+
+  /**
+   * The words of a query that no entry has as they were typed, each with the word of the best entry that it was read as; none
+   * where nothing is found, or all is found as it was typed.
+   */
+  readAs(query: string): { typed: string; as: string }[] {
+    const [best] = query.trim() === '' ? [] : this.ranked(query);
+    const had = Object.keys(best?.match ?? {});
+    return searchWords(query).flatMap((typed) => {
+      const plain = plainWord(typed);
+      if (had.some((word) => word.startsWith(plain))) return [];
+      const as =
+        nearWords(plain, had)[0] ?? had.find((word) => swapped(plain).some((one) => word.startsWith(one)));
+      return as === undefined ? [] : [{ typed, as }];
+    });
+  }
+
+  /** The entries that have all words of a query, best first. */
+  private ranked(query: string) {
     const queries = searchWords(query).map((word) => ({
       combineWith: 'OR' as const,
       // Only the word itself may be misspelt otherwise too: a slip within a slip is somebody else's word.
       queries: [word, { combineWith: 'OR' as const, fuzzy: false, queries: swapped(word) }],
     }));
-    const found = this.search.search(
+    return this.search.search(
       { combineWith: 'AND', queries },
       { fuzzy: slackOf, weights: { fuzzy: 0.3, prefix: 0.7 } },
     );
-    const ids = [...byCue.map(({ id }) => id), ...found.map((result) => String(result.id))];
-    return [...new Set(ids)];
   }
 }

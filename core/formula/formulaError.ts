@@ -32,11 +32,11 @@ const KINDS: Record<ValueKind, string> = {
 
 /** What is said of errors that say nothing more. */
 const PLAIN = {
-  'division-by-zero': 'This divides by nought.',
+  'division-by-zero': 'This divides by zero.',
   'no-such-date': 'There is no such date.',
-  'no-such-number': 'This gives no number.',
+  'no-such-number': 'This does not give a number.',
   'too-long': 'This is too long.',
-  'too-deep': 'Too many brackets stand inside each other.',
+  'too-deep': 'Too many brackets are nested.',
   'not-found': 'It is not found.',
 } as const;
 
@@ -53,7 +53,7 @@ export function formulaErrorInWords(error: FormulaError): string {
     case 'syntax':
       return error.found === ''
         ? `The formula ends where ${error.wanted} should stand.`
-        : `Here should stand ${error.wanted}, not “${error.found}”.`;
+        : `Expected ${error.wanted} here, but found “${error.found}”.`;
     case 'unknown-name':
       return `There is no field called “${error.name}”.`;
     case 'unknown-function':
@@ -61,7 +61,7 @@ export function formulaErrorInWords(error: FormulaError): string {
     case 'argument-count':
       return `${error.name} takes ${countWords(error.least, error.most)}; ${error.given === 1 ? 'one is' : `${error.given} are`} given.`;
     case 'wrong-kind':
-      return `Here should stand ${KINDS[error.wanted]}, and it is ${KINDS[error.found]}.`;
+      return `Expected ${KINDS[error.wanted]} here, but found ${KINDS[error.found]}.`;
     case 'missing':
       return `“${error.name}” has no answer yet.`;
     case 'units-differ':

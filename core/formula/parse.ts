@@ -38,7 +38,7 @@ class Reader {
 
   whole(): Expression {
     const expression = this.expression(0);
-    if (this.token.type !== 'end') this.refuse('a sign or the end');
+    if (this.token.type !== 'end') this.refuse('an operator or the end');
     return expression;
   }
 

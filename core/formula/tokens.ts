@@ -39,7 +39,7 @@ function tokenAt(source: string, at: number): Token {
   const sign = matchAt(SIGN, source, at);
   if (sign) return { type: 'sign', value: sign[0], ...span(sign) };
   const found = String.fromCodePoint(source.codePointAt(at)!);
-  const wanted = `"'`.includes(found) ? `a closing ${found} further on` : 'a value or a sign';
+  const wanted = `"'`.includes(found) ? `a closing ${found} further on` : 'a value or an operator';
   throw new FormulaFault({ code: 'syntax', wanted, found, from: at, to: at + found.length });
 }
 

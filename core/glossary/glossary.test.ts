@@ -266,6 +266,6 @@ describe('a word list', () => {
   test('lines that cannot be read are told, the others kept', () => {
     const { terms, faults } = readWordList('\uFEFF# Species\r\nowl\r\n\nheron\thr\t-2\nowl\tow\n');
     expect(terms).toEqual([{ ...newTerm('owl'), cue: 'ow' }]);
-    expect(faults).toEqual([{ line: 4, message: 'a weight is a whole number from 0 to 1000' }]);
+    expect(faults).toEqual([{ line: 4, message: 'a rank is a whole number from 0 to 1000' }]);
   });
 });

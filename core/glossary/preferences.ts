@@ -19,7 +19,7 @@ export const PreferencesSchema = z.object({
     .string()
     .min(1)
     .max(3)
-    .regex(/^[^\s\p{L}\p{N}.]+$/u, 'use signs, such as //')
+    .regex(/^[^\s\p{L}\p{N}.]+$/u, 'use punctuation marks, such as //')
     .optional(),
   // The number of the last news that the member has looked at; none when left out.
   newsSeen: z.number().int().min(0).optional(),

@@ -14,7 +14,7 @@ export const TermSchema = z.object({
     .string()
     .max(40, 'a cue may have 40 characters at the most')
     .regex(/^\S*$/, 'the cue of a term has no spaces'),
-  weight: z.number().int('a weight is a whole number').min(0).max(1000, 'a weight is from 0 to 1000'),
+  weight: z.number().int('a rank is a whole number').min(0).max(1000, 'a rank is from 0 to 1000'),
   /** Read back before the term stands; '' for nothing. */
   note: z
     .string()
@@ -81,7 +81,7 @@ export function readWordList(text: string): WordList {
 
 const wordsOf = (error: z.ZodError) =>
   error.issues[0]!.path[0] === 'weight'
-    ? 'a weight is a whole number from 0 to 1000'
+    ? 'a rank is a whole number from 0 to 1000'
     : error.issues[0]!.message;
 
 /** Writes a word list, as `readWordList` reads it: columns that say nothing are left out. */

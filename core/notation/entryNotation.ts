@@ -134,7 +134,7 @@ class EntryReader {
     const at = part === 'fields' && typeof index === 'number' ? this.fields[index]?.line : undefined;
     return refuse(at ?? this.lines[0]!, 0, {
       code: 'not-valid',
-      message: issue?.message ?? 'This is no entry.',
+      message: issue?.message ?? 'This is not an entry.',
     });
   }
 
@@ -247,7 +247,7 @@ function partHead(line: SourceLine, wording: Wording): Omit<Part, 'passage'> {
 function fileIn(line: SourceLine, name: string): EntryFile {
   const cursor = new Cursor(line);
   cursor.take(/file /);
-  const hash = cursor.take(/[0-9a-f]{64}/) ?? cursor.wanted('the 64 signs that name a file');
+  const hash = cursor.take(/[0-9a-f]{64}/) ?? cursor.wanted('the 64 characters that name a file');
   const bytes = cursor.spaces().number();
   const media = cursor.spaces().name();
   return { hash, bytes, media, name };

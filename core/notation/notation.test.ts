@@ -116,7 +116,7 @@ describe('the compact notation', () => {
       'a kind that is none',
       'title: A\nfield B: colour\n== wording Main\nx',
       '2:10',
-      '“colour” is no kind of field',
+      '“colour” is not a kind of field',
     ],
     ['an unknown line', 'title: A\nauthor: me\n== wording Main\nx', '2:1', 'No line may begin with “author”'],
     [
@@ -130,14 +130,14 @@ describe('the compact notation', () => {
       'a test that is none',
       'title: A\nfield B: text\nwhen c: B is big\n== wording Main\nx',
       '3:14',
-      '“big” is no test',
+      '“big” is not a test',
     ],
     ['a condition not known', 'title: A\n== wording Main\n[when c: x]', '3:7', 'no condition called “c”'],
     [
       'a step that is none',
       'title: A\nfield B: computed\n  moved: 3 moons from today\n== wording M\nx',
       '3:12',
-      '“moons” is no step',
+      '“moons” is not a step',
     ],
     [
       'a calculation of no field',

@@ -22,20 +22,21 @@ const TESTS = 'is, is not, is answered, is unanswered, is over, is at least, is 
 /** The words of each error; a table, so that none is forgotten. */
 const WORDS: Words = {
   'line-unknown': ({ found }) => `No line may begin with “${found}” here.`,
-  'kind-unknown': ({ found }) => `“${found}” is no kind of field.`,
+  'kind-unknown': ({ found }) => `“${found}” is not a kind of field.`,
   'field-unknown': ({ found }) => `There is no field called “${found}”.`,
   'form-unknown': ({ found }) => `A blank or number has no form “${found}”.`,
   'bracket-unknown': ({ found }) => `“[${found}” means nothing. Write \\[ for the bracket itself.`,
   'condition-unknown': ({ found }) => `There is no condition called “${found}”.`,
-  'test-unknown': ({ found }) => `“${found}” is no test. There are ${TESTS}.`,
-  'step-unknown': ({ found }) => `“${found}” is no step. There are days, workdays, weeks, months and years.`,
+  'test-unknown': ({ found }) => `“${found}” is not a test. There are ${TESTS}.`,
+  'step-unknown': ({ found }) =>
+    `“${found}” is not a step. There are days, workdays, weeks, months and years.`,
   wanted: ({ wanted, found }) =>
-    found === '' ? `Here should stand ${wanted}.` : `Here should stand ${wanted}, not “${found}”.`,
+    found === '' ? `Expected ${wanted} here.` : `Expected ${wanted} here, but found “${found}”.`,
   'not-closed': ({ found }) => `“${found}” is opened here and never closed.`,
   'closed-crosswise': ({ found }) => `“${found}” closes here while something opened after it is still open.`,
-  'not-open': ({ found }) => `“${found}” closes nothing. Write \\${found} for the sign itself.`,
+  'not-open': ({ found }) => `“${found}” closes nothing. Write \\${found} for the character itself.`,
   'not-valid': ({ message }) => message,
-  'too-deep': () => 'Too much stands inside each other here.',
+  'too-deep': () => 'Too much is nested here.',
   'no-wording': () => 'There is no wording: a line such as “== wording Main” begins one.',
   'escape-unfinished': () => 'A backslash ends the line. Write \\\\ for the backslash itself.',
 };

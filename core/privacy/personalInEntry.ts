@@ -41,7 +41,7 @@ const FIELD_OF: Record<Exclude<PersonalKind, 'pronoun'>, { label: string; path: 
   name: { label: 'Name', path: 'name' },
   birth: { label: 'Date of birth', path: null },
   phone: { label: 'Telephone', path: null },
-  'e-mail': { label: 'E-mail', path: null },
+  'e-mail': { label: 'Email', path: null },
   address: { label: 'Address', path: null },
   number: { label: 'Number', path: null },
 };

@@ -4,8 +4,8 @@ import type { PersonalKind } from './personalFinder';
 export const KIND_WORDS: Record<PersonalKind, string> = {
   name: 'a name',
   birth: 'a day of birth',
-  phone: 'a telephone number',
-  'e-mail': 'an e-mail address',
+  phone: 'a phone number',
+  'e-mail': 'an email address',
   address: 'an address',
   number: 'the number of a case or a person',
   pronoun: 'he or she of one case',

@@ -4,7 +4,7 @@ import { lookUp } from './details';
 import { goesBy, isSameName, latestDayOf } from './itemParts';
 import { itemsOf, type CaseRecord, type Measurement, type RecordItem, type RecurringCare } from './record';
 
-const label = z.string().trim().min(1, 'say what it is called').max(120);
+const label = z.string().trim().min(1, 'give it a title').max(120);
 const span = z.object({
   count: z.number().int().min(1).max(1000),
   step: z.enum(['days', 'weeks', 'months', 'years']),

@@ -112,7 +112,7 @@ describe('in an entry', () => {
   });
 });
 
-describe('words of the house', () => {
+describe('house style', () => {
   const word = (use: string, avoid: string[], over: Partial<HouseWord> = {}): HouseWord => ({
     id: use,
     language: '',

@@ -55,7 +55,7 @@ const isOptional = (inline: Inline) => inline.marks?.some(({ type }) => type ===
 function beside(line: Line, index: number, field: Field, from: number): FoundDoubt[] {
   const [before, after] = [textOf(line[index - 1]) ?? '', textOf(line[index + 1]) ?? ''];
   if (isAmount(field) || bringsItsSpace(field)) return [];
-  const message = 'No space stands between a word and the blank beside it.';
+  const message = 'There is no space between a word and the blank beside it.';
   const [last, next] = [lastWord(before), WORD_AFTER.exec(after)?.[0]];
   const found: FoundDoubt[] = [];
   if (last) found.push({ code: 'stuck-to-blank', message, from: from - last.length, to: from + 1 });
@@ -71,7 +71,7 @@ function hole(line: Line, index: number, field: Field, from: number): FoundDoubt
   // Words that come and go with the answer leave no hole.
   if (isOptional(blank) || isOptional(previous!)) return [];
   if (index + 1 < line.length && !ENDS_HERE.test(textOf(line[index + 1]) ?? 'more')) return [];
-  const message = `With nothing for “${field.name}” the sentence has a hole: “${before.trimStart().slice(-30)}…”.`;
+  const message = `With nothing for “${field.name}” something is missing in the sentence: “${before.trimStart().slice(-30)}…”.`;
   return [{ code: 'hole-when-left-out', message, from, to: from + 1 }];
 }
 

@@ -39,7 +39,7 @@ function unknownNested({ fields }: EntryContent): Doubt[] {
       nestedBlanks(words).flatMap((piece): Doubt[] => {
         if (!('field' in piece) || known.has(piece.field) || known.has(piece.field.toLocaleLowerCase()))
           return [];
-        const message = `Words of “${field.name}” name {${piece.field}}, which is no field: the braces would be read.`;
+        const message = `Words of “${field.name}” name {${piece.field}}, which is not a field: readers would see the braces.`;
         return [{ code: 'unknown-nested', message, place: { field: field.id } }];
       }),
     ),
@@ -96,13 +96,13 @@ function inLine(line: Line): FoundDoubt[] {
     const from = at;
     at += sizeOf(inline);
     if (inline.type === 'blank' && line.length > 1 && STAND_ALONE.has(inline.attrs.form)) {
-      const message = 'Bullets and tables are put down only where the blank stands alone on its line.';
+      const message = 'Bullets and tables are placed only where the blank is alone on its line.';
       found.push({ code: 'not-alone', message, from, to: at });
     }
     if (inline.type !== 'text') return;
     for (const match of inline.text.matchAll(/ {2,}/g)) {
       const start = from + match.index;
-      const message = 'Two spaces stand in a row; one is put down.';
+      const message = 'There are two spaces in a row; one is placed.';
       found.push({ code: 'doubled-space', message, from: start, to: start + match[0].length });
     }
     if (!isBold(inline)) return;

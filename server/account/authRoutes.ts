@@ -40,7 +40,7 @@ async function checkPassword(context: Context, email: string, password: string) 
   const right = await verify(found?.passwordHash ?? NOBODY, password).catch(() => false);
   if (!found?.passwordHash || !right) {
     context.tries.failed(email);
-    throw new Refusal('wrong-password', 'Check the e-mail and the password, and try again.');
+    throw new Refusal('wrong-password', 'Check the email and the password, and try again.');
   }
   context.tries.succeeded(email);
   const { passwordHash: _, ...member } = found;

@@ -25,7 +25,10 @@ export async function mustKeepIt(tx: Queries, member: string, collection: string
 /** Refuses a change that was made to a version which does not stand there any more. */
 export function mustBeAt(stands: number, version: number): void {
   if (stands !== version)
-    throw new Refusal('moved-on', 'Someone changed this collection meanwhile. Look again, then change it.');
+    throw new Refusal(
+      'moved-on',
+      'Someone changed this collection meanwhile. Look at it again, then change it.',
+    );
 }
 
 /** Does what changes collections or their sharing, and tells those whose bank is another by it. */

@@ -42,7 +42,7 @@ describe('entries within entries', () => {
     await keep(imke, 'own-imke', holding('Mine', own.id)).expect(201);
     for (const id of ['no-such-entry', 'owlet'])
       expect(problem(await keep(ruan, 'own-ruan', holding('Hole', id))).detail).toContain(
-        'not there any more',
+        'was deleted, or is not shared',
       );
   });
 });

@@ -26,7 +26,7 @@ export {
   visibleEntry,
   rightsAmong,
 } from './rights';
-export { insertEntry, toEntry, typedCues } from './saveEntry';
+export { insertEntry, toEntry, typedCues, updateEntry } from './saveEntry';
 export { sharedRights } from './sharedRights';
 export { letKeep, setGrants, sharingOf } from './sharing';
 export { includedIds } from './soundIncludes';

@@ -32,12 +32,12 @@ export async function unkept(tx: Queries): Promise<Set<string>> {
 export async function leavingNoneUnkept(
   tx: Queries,
   work: () => Promise<void>,
-  advice = 'Say who takes over what is kept',
+  advice = 'Choose who takes over what they keep',
 ): Promise<void> {
   const before = await unkept(tx);
   await work();
   const left = [...(await unkept(tx))].filter((id) => !before.has(id)).length;
   if (left === 0) return;
   const what = left === 1 ? 'One collection' : `${left} collections`;
-  throw new Refusal('not-valid', `${what} would be kept by nobody. ${advice}; nothing was changed.`);
+  throw new Refusal('not-valid', `${what} would have no keeper. ${advice}; nothing was changed.`);
 }

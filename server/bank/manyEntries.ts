@@ -39,7 +39,7 @@ export async function heldByKeeper(
   if (foreign)
     throw new Refusal(
       'not-allowed',
-      `Only its keepers change “${foreign.content.title}”. Nothing was changed; take it out of those you selected.`,
+      `Only its keepers change “${foreign.content.title}”. Nothing was changed; remove it from the selection.`,
     );
   return rows;
 }
@@ -182,7 +182,7 @@ export async function changeEntries(
       if (stale)
         throw new Refusal(
           'moved-on',
-          `Someone saved “${byId.get(stale.entry)!.content.title}” meanwhile. Nothing was changed; look again.`,
+          `Someone saved “${byId.get(stale.entry)!.content.title}” meanwhile. Nothing was changed; check it again.`,
         );
       const savedAt = context.now();
       const counts = new Map<string, number>();

@@ -175,7 +175,7 @@ function mustBeKeeper(right: Right | null): void {
   if (right !== 'keep') {
     throw new Refusal(
       'not-allowed',
-      'Only its keepers change this collection. Keep the entry in your own wording instead.',
+      'Only its keepers change this collection. Save the entry in your own wording instead.',
     );
   }
 }

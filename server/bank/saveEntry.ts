@@ -205,7 +205,7 @@ export async function updateEntry(
       const [row] = await saveAt(tx).execute({ ...saved, id, madeTo, collection, change });
       if (!row) {
         const detail =
-          'Someone saved this entry while you were changing it. Your change is kept on your page.';
+          'Someone else saved this entry while you were changing it. Your change is still on your page.';
         throw new Refusal('moved-on', detail, { current: toEntry(await visibleEntry(tx, member, id)) });
       }
       await keepRevision(tx).execute({ entry: id, ...saved });

@@ -43,10 +43,7 @@ async function mustExist(tx: Queries, granted: readonly GrantedTo[]): Promise<vo
     return found?.count === new Set(wanted).size;
   };
   if ((await known(members, ids('member'))) && (await known(groups, ids('group')))) return;
-  throw new Refusal(
-    'not-valid',
-    'One of those it was shared with is not there any more. Nothing was changed.',
-  );
+  throw new Refusal('not-valid', 'One of those it was shared with no longer exists. Nothing was changed.');
 }
 
 /** Sets what a collection grants, in place of what it granted. Throws a Refusal where nobody would keep it. */
@@ -72,7 +69,7 @@ export async function setGrants(
       .where(eq(collections.id, collection));
     if (rows.length > 0) await tx.insert(grants).values(rows);
   };
-  await leavingNoneUnkept(tx, put, 'Someone must keep it');
+  await leavingNoneUnkept(tx, put, 'It needs a keeper');
 }
 
 /** Lets a member keep a collection, whatever it granted them. */

@@ -44,7 +44,7 @@ export async function mustIncludeSoundly(
   if (missing !== undefined)
     throw new Refusal(
       'not-valid',
-      'An entry within this one is not there any more, or is not shared with you. Take it out, or put another in.',
+      'An entry included here was deleted, or is not shared with you. Remove it, or insert another.',
     );
   const [home] = await tx.select().from(collections).where(eq(collections.id, collection));
   const own = [...visible.values()].find(({ ownedBy }) => ownedBy !== null);
@@ -59,7 +59,7 @@ export async function mustIncludeSoundly(
     if (includedSize(content, (one) => found.get(one)) <= MOST_INCLUDED) return;
     throw new Refusal(
       'not-valid',
-      'With all the entries within it, this entry is too long to be placed. Take some of them out; nothing was changed.',
+      'With all the entries it includes, this entry is too long to be placed. Remove some of them; nothing was changed.',
     );
   }
   // Of what is not shared with this member not even the title is told.

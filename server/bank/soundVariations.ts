@@ -27,7 +27,7 @@ export async function mustVaryAlone(
     .from(entries)
     .where(and(alive, inArray(entries.id, varied)));
   if (beside)
-    throw new Refusal('not-valid', 'A variation stands in another collection than the entry that it varies.');
+    throw new Refusal('not-valid', 'A variation must be in another collection than the entry it varies.');
   const [other] = await tx
     .select({ id: entries.id })
     .from(entries)

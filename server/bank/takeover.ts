@@ -40,7 +40,7 @@ export async function handOn(context: Context, member: string, collection: strin
   if (rows.length > MOST_HANDED_ON)
     throw new Refusal(
       'not-valid',
-      `A file holds ${MOST_HANDED_ON.toLocaleString('en-GB')} entries, and here are ${rows.length.toLocaleString('en-GB')}. Hand on the collections within it, one by one.`,
+      `A file holds ${MOST_HANDED_ON.toLocaleString('en-GB')} entries, and here are ${rows.length.toLocaleString('en-GB')}. Save the collections inside it one by one.`,
     );
   const whole = await withIncluded(
     db,
@@ -138,7 +138,7 @@ export async function takeOver(context: Context, member: string, body: TakeOver)
       const ids = new Map(Object.entries(body.known));
       for (const { id, replaces } of body.entries) ids.set(id, replaces?.entry ?? context.newId());
       if (ids.size < body.entries.length + Object.keys(body.known).length)
-        throw new Refusal('not-valid', 'Two entries in this file have one id. Nothing was taken over.');
+        throw new Refusal('not-valid', 'Two entries in this file have one id. Nothing was brought in.');
       const elsewhere = body.entries
         .flatMap(({ content }) => includedIds(content))
         .filter((id) => !ids.has(id));

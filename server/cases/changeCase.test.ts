@@ -79,8 +79,8 @@ test('closed and reopened for all it is given to; nothing in it changes', async 
 });
 
 test.each([
-  ['a name of nothing', { do: 'rename', title: '  ', number: null }, 'say what it is called'],
-  ['somebody who is not of the team', { do: 'give', to: 'nobody' }, 'not of your team'],
+  ['a name of nothing', { do: 'rename', title: '  ', number: null }, 'give it a title'],
+  ['somebody who is not of the team', { do: 'give', to: 'nobody' }, 'not in your team'],
   ['an act that there is not', { do: 'burn' }, 'do'],
 ])('%s is told, and nothing is changed', async (_what, body, said) => {
   const answer = await change(imke, body).expect(422);

@@ -10,7 +10,7 @@ async function give(tx: Queries, id: string, to: string): Promise<void> {
     .select({ id: members.id })
     .from(members)
     .where(and(eq(members.id, to), isNull(members.leftAt)));
-  if (!there) throw new Refusal('not-valid', 'They are not of your team any more. Nothing was changed.');
+  if (!there) throw new Refusal('not-valid', 'They are not in your team any more. Nothing was changed.');
   // Given already, it is done.
   await tx.insert(casesGiven).values({ case: id, member: to }).onConflictDoNothing();
 }

@@ -50,7 +50,7 @@ async function change(
     return current;
   throw new Refusal(
     'moved-on',
-    'This draft was saved from another window meanwhile. What you wrote here is kept.',
+    'This draft was saved from another window meanwhile. What you wrote here is safe.',
     { current },
   );
 }

@@ -1,4 +1,5 @@
 export { filesOfCase, givenCase, ownDraft, summaryOf, tellOfCase } from './caseAccess';
 export { insertCase, caseRoutes } from './caseRoutes';
+export { newDraftRow } from './beginDraft';
 export { draftRoutes } from './draftRoutes';
 export { givenDrafts } from './givenDrafts';

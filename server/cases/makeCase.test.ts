@@ -77,7 +77,7 @@ test('a leaf needs no title: it is called by what is written on it', async () =>
 });
 
 test.each([
-  ['no title', { title: '  ' }, 'say what it is called'],
+  ['no title', { title: '  ' }, 'give it a title'],
   ['a title of 201 letters', { title: 'x'.repeat(201) }, '200 characters'],
   ['a kind that there is not', { kind: 'batch-of-2030' }, 'expected one of'],
   [
@@ -90,7 +90,7 @@ test.each([
     { details: Array(2).fill({ path: 'name', value: { kind: 'text', text: 'Moth' } }) },
     'given once',
   ],
-  ['somebody who is not of the team', { given: ['nobody'] }, 'not of your team'],
+  ['somebody who is not of the team', { given: ['nobody'] }, 'not in your team'],
 ])('%s is told, and no case is made', async (_what, over, said) => {
   const body = asked(over);
   const answer = await make(imke, body).expect(422);

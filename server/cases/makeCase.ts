@@ -34,7 +34,7 @@ export async function makeCase(context: Context, member: Member, body: NewCase):
     if (there.length < given.length)
       throw new Refusal(
         'not-valid',
-        'One of those it is given to is not of your team any more. No case was made.',
+        'One of those it is given to is not in your team any more. No case was made.',
       );
     const record = recordByHand(body, member, now.toISOString().slice(0, 10));
     const row = { id, kind, title, number: number || null, summary: '', record, openedAt: now };

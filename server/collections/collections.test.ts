@@ -110,7 +110,7 @@ describe('a collection and those within it', () => {
     const order = (await bankOf(imke)).collections.filter(({ name }) => name === 'Inner' || name === 'Outer');
     expect(order.slice(-2).map(({ name }) => name)).toEqual(['Inner', 'Outer']);
     expect((await sharingOf(imke, inner.id)).grants).toEqual([to('imke', 'keep')]);
-    expect(problem(await share(imke, outer.id, [to('imke', 'read')])).detail).toMatch(/must keep/);
+    expect(problem(await share(imke, outer.id, [to('imke', 'read')])).detail).toMatch(/It needs a keeper/);
     expect(problem(await share(imke, outer.id, [to('imke', 'keep'), to('imke', 'read')])).code).toBe(
       'not-valid',
     );

@@ -1,11 +1,12 @@
 import path from 'node:path';
 
-/** What can be set from outside, by environment variables; the README lists them. */
+/** What can be set from outside, by environment variables; docs/OPERATING.md lists them. */
 export interface Settings {
   port: number;
   dataFolder: string;
   databaseUrl: string | null;
-  demo: boolean;
+  /** The demo's team on its first day, or as it is after twelve weeks; null for a team's own store. */
+  demo: 'first-day' | 'lived' | null;
   /** The folder of the built web pages, or null to serve the API alone. */
   webFolder: string | null;
   /** Where people reach the pages, for links in letters; null for this computer's own address. */
@@ -32,19 +33,26 @@ function whole(value: string | undefined, otherwise: number, name: string): numb
   throw new Error(`${name} must be a whole number from 0, and is "${value}".`);
 }
 
+/** Which demo is asked for; throws an Error when it is none that there is. */
+function demoOf(value: string | undefined): Settings['demo'] {
+  if (!value) return null;
+  if (value === 'first-day' || value === 'lived') return value;
+  throw new Error(`ELDERLEAF_DEMO must be first-day or lived, and is "${value}".`);
+}
+
 /** Reads the settings; throws an Error that names the variable when one cannot be used. */
 export function readSettings(env: NodeJS.ProcessEnv, webFolder: string | null): Settings {
   const port = whole(env.PORT, 4780, 'PORT');
   if (port > 65535) throw new Error(`PORT must be at most 65535, and is "${env.PORT}".`);
   const smtp = env.SMTP_URL ? { url: env.SMTP_URL, from: env.SMTP_FROM ?? '' } : null;
   if (smtp && !smtp.from.includes('@'))
-    throw new Error('SMTP_FROM must be the e-mail address that letters are from, when SMTP_URL is set.');
+    throw new Error('SMTP_FROM must be the email address that emails are from, when SMTP_URL is set.');
   const address = env.ELDERLEAF_URL ? env.ELDERLEAF_URL.replace(/\/+$/, '') : null;
   if (address !== null && !URL.canParse(address))
     throw new Error(
       `ELDERLEAF_URL must be an address such as https://bank.hollin.example, and is "${address}".`,
     );
-  const demo = env.ELDERLEAF_DEMO === '1';
+  const demo = demoOf(env.ELDERLEAF_DEMO);
   return {
     port,
     dataFolder: path.resolve(env.ELDERLEAF_DATA ?? (demo ? '.data/demo' : '.data/team')),

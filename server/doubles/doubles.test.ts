@@ -94,7 +94,7 @@ describe('merging', () => {
     });
   });
 
-  test('all or nothing: by keepers alone, of what stands now, never one within the other', async () => {
+  test('all or nothing: by keepers alone, of the current revision, never one within the other', async () => {
     const [a, b] = [await keptEntry(imke, 'ward', 'A', 'Aa.'), await keptEntry(imke, 'ward', 'B', 'Bb.')];
     expect(problem(await merge(desta, a, a.content, [b])).code).toBe('not-allowed');
     expect(problem(await merge(await server.as('ruan'), a, a.content, [b])).code).toBe('not-found');

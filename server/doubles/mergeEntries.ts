@@ -58,7 +58,7 @@ export async function mergeEntries(
     if (stale)
       throw new Refusal(
         'moved-on',
-        `Someone saved “${now.get(stale.entry)!.content.title}” meanwhile. Nothing was merged; look again.`,
+        `Someone saved “${now.get(stale.entry)!.content.title}” meanwhile. Nothing was merged; check it again.`,
       );
     // A transaction is a database to what runs within it.
     const inside = { ...context, db: tx as unknown as Database };

@@ -15,7 +15,7 @@ let folder: string;
 let stores: Record<'folder' | 'database', FileStore>;
 
 beforeAll(async () => {
-  server = await startTestServer({ demo: false });
+  server = await startTestServer({ demo: null });
   folder = await fs.mkdtemp(path.join(os.tmpdir(), 'elderleaf-files-'));
   stores = { folder: folderStore(folder), database: databaseStore(server.context.db) };
 });
@@ -107,12 +107,7 @@ test('files of the folder are closed to others of the machine', async () => {
 test.each([
   ['words', Buffer.from('Gwell nag erioed: 5 µg'), 'a.txt', 'text/plain'],
   ['words cut within a sign', Buffer.from('aé').subarray(0, 2), 'a.md', 'text/markdown'],
-  [
-    'an e-mail',
-    Buffer.from('From: a@hollin.example\nSubject: A hedgehog\n\nHelp'),
-    'a.eml',
-    'message/rfc822',
-  ],
+  ['an email', Buffer.from('From: a@hollin.example\nSubject: A hedgehog\n\nHelp'), 'a.eml', 'message/rfc822'],
   [
     'sound',
     Buffer.concat([Buffer.from('OggS'), Buffer.alloc(24), Buffer.from('OpusHead')]),

@@ -127,7 +127,7 @@ describe('a file that goes along with an entry', () => {
     expect(await read(anouk, addressIn(entry, file))).toBe('A leaflet.');
   });
 
-  test('goes along with a draft it was placed in, and stays there when the entry is gone for good', async () => {
+  test('goes along with a draft it was placed in, and stays there when the entry was deleted for good', async () => {
     const file = await sent(odile, 'Opening hours.', 'hours.txt');
     const entry = await kept(file);
     const draft = await draftWith(anouk, entry);

@@ -52,13 +52,16 @@ function mustHaveTerms(row: Row): void {
   if (row.shipped)
     throw new Refusal(
       'not-allowed',
-      'This list comes with Elderleaf. Keep terms of your own in another glossary.',
+      'This list comes with Elderleaf. Save terms of your own in another glossary.',
     );
 }
 
 function mustBeAt(row: Row, version: number): void {
   if (row.version !== version)
-    throw new Refusal('moved-on', 'Someone changed this glossary meanwhile. Look again, then change it.');
+    throw new Refusal(
+      'moved-on',
+      'Someone changed this glossary meanwhile. Look at it again, then change it.',
+    );
 }
 
 async function nextVersion(tx: Queries, row: Row, termCount = row.termCount): Promise<Row> {
@@ -94,7 +97,7 @@ async function wordListOf(db: Queries, id: string): Promise<{ row: Row; words: s
     for await (const some of readTerms(db, row.list)) words += writeWordList(some);
     if ((await found(db, id)).version === row.version) return { row, words };
   }
-  throw new Refusal('moved-on', 'This glossary is being changed all the while. Ask for it again.');
+  throw new Refusal('moved-on', 'This glossary is being changed at this moment. Try again.');
 }
 
 /** Tells all of a glossary that changed, and returns it. */

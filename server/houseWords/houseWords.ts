@@ -32,10 +32,7 @@ async function mayRule(db: Queries, member: string): Promise<boolean> {
 
 async function mustRule(db: Queries, member: string): Promise<void> {
   if (!(await mayRule(db, member)))
-    throw new Refusal(
-      'not-allowed',
-      'Owners, and those who keep a shared collection, say what the house says.',
-    );
+    throw new Refusal('not-allowed', 'Owners, and those who keep a shared collection, set the house style.');
 }
 
 const toWord = ({ id, language, use, avoid, why, together }: typeof houseWords.$inferSelect): HouseWord => ({
@@ -77,7 +74,7 @@ async function mustAgree(tx: Queries, given: HouseWordGiven, id: string | undefi
   if (other)
     throw new Refusal(
       'not-valid',
-      `The house says otherwise already: ${inWords(other)}. Nothing was changed; change or drop that first.`,
+      `House style has this already: ${inWords(other)}. Nothing was changed; change or remove that first.`,
     );
 }
 

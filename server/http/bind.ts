@@ -39,7 +39,9 @@ function parseBody(route: Route, body: unknown): unknown {
     place: issue.path.map(String).join('.'),
     message: issue.message,
   }));
-  throw new Refusal('not-valid', faults[0]?.message ?? 'It does not have the shape asked for.', { faults });
+  throw new Refusal('not-valid', faults[0]?.message ?? 'It is not in the form this address expects.', {
+    faults,
+  });
 }
 
 function parseVersion(route: Route, request: Request): number {
@@ -94,7 +96,7 @@ export function bind<N extends RouteName>(
     try {
       const member = route.access === 'anyone' ? null : await memberOf(context, request);
       if (route.access !== 'anyone' && !member) {
-        throw new Refusal('not-signed-in', 'Sign in to go on. What you were writing is kept on your page.');
+        throw new Refusal('not-signed-in', 'Sign in to go on. What you were writing is still on your page.');
       }
       mustNameSomething(request.params);
       if (member) mustBeOwner(route, member, request.params.member);

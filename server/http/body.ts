@@ -53,7 +53,7 @@ function unstorableIn(value: unknown, depth = 0): { place: string[]; what: strin
   return null;
 }
 
-const CHARACTER = 'holds a character that cannot be kept (U+0000, or half of a sign)';
+const CHARACTER = 'holds a character that cannot be saved (U+0000, or half of a character)';
 
 /** Refuses a body with a text that no store takes (U+0000, half a sign), or one that is nested without end. */
 export function mustBeStorable(body: unknown): void {
@@ -61,7 +61,7 @@ export function mustBeStorable(body: unknown): void {
   if (!found) return;
   throw new Refusal(
     'not-valid',
-    `What was sent ${found.what}. Nothing was changed; mend it and send it again.`,
+    `What was sent ${found.what}. Nothing was changed; correct it and send it again.`,
     {
       faults: [{ place: found.place.join('.'), message: found.what }],
     },

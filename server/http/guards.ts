@@ -135,7 +135,10 @@ export function errorHandler(context: Context): ErrorRequestHandler {
     if (response.headersSent) return response.end();
     const problem = (
       refusal ??
-      new Refusal('internal', 'Nothing was changed. Try again; if it stays, tell whoever runs Elderleaf.')
+      new Refusal(
+        'internal',
+        'Nothing was changed. Try again; if it happens again, tell whoever runs Elderleaf.',
+      )
     ).toProblem();
     response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
   };

@@ -24,7 +24,7 @@ async function setMembers(tx: Queries, group: string, wanted: readonly string[])
   const known =
     ids.length === 0 ? [] : await tx.select({ id: members.id }).from(members).where(inArray(members.id, ids));
   if (known.length < ids.length)
-    throw new Refusal('not-valid', 'One of these people is not there any more. Nothing was changed.');
+    throw new Refusal('not-valid', 'One of these people no longer exists. Nothing was changed.');
   await tx.delete(groupMembers).where(eq(groupMembers.group, group));
   if (ids.length > 0) await tx.insert(groupMembers).values(ids.map((member) => ({ group, member })));
 }

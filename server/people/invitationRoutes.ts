@@ -48,7 +48,7 @@ export function invitationRoutes(router: Router, context: Context): void {
         throw new Refusal(
           'not-valid',
           known.leftAt
-            ? `${known.name} was of the team with this address. Take them in again instead.`
+            ? `${known.name} was of the team with this address. Bring them back instead.`
             : `${known.name} has an account with this address already.`,
           { faults: [{ place: 'email', message: 'This address has an account already' }] },
         );

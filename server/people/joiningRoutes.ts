@@ -73,7 +73,7 @@ export function joiningRoutes(router: Router, context: Context): void {
   bind(router, context, 'askPassword', ({ body }) => {
     // Not waited for: how long it takes would tell whether the address is known.
     void sendPassword(body.email).catch((error: unknown) =>
-      context.log.error({ name: (error as Error).name }, 'a letter could not be sent'),
+      context.log.error({ name: (error as Error).name }, 'an email could not be sent'),
     );
     return Promise.resolve(undefined);
   });

@@ -82,9 +82,9 @@ export async function sendLetter(context: Context, letter: Letter, kept: string)
   } catch (error) {
     context.log.error(
       { name: (error as Error).name, code: (error as NodeJS.ErrnoException).code },
-      'a letter was not sent',
+      'an email was not sent',
     );
-    throw new Refusal('not-sent', `${kept} The mail server did not take the letter: send it again later.`);
+    throw new Refusal('not-sent', `${kept} The mail server did not accept the email: send it again later.`);
   }
 }
 
@@ -92,7 +92,7 @@ export async function sendLetter(context: Context, letter: Letter, kept: string)
 export const invitationWords = (name: string, by: string, link: string) =>
   `Dear ${name},\n\n${by} invites you to Elderleaf, where your team keeps its shared wording.\n\n` +
   `Open this link within seven days to make your account:\n${link}\n\n` +
-  'It works once. If you did not expect this letter, you need do nothing.\n';
+  'It works once. If you did not expect this email, you need do nothing.\n';
 
 /** The words of a letter for a new password. */
 export const passwordWords = (name: string, link: string) =>

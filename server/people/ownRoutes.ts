@@ -42,7 +42,7 @@ export function ownRoutes(router: Router, context: Context): void {
     // Members of the demo have none: theirs cannot be set, or nobody else could try the demo as them.
     const isRight = row?.passwordHash && (await verify(row.passwordHash, body.old).catch(() => false));
     if (!isRight)
-      throw new Refusal('wrong-password', 'The password you have is not the one given. Nothing was changed.');
+      throw new Refusal('wrong-password', 'That is not your current password. Nothing was changed.');
     const passwordHash = await hash(body.password);
     const current = sessionOf(request);
     await db.transaction(async (tx) => {

@@ -160,7 +160,7 @@ test('the last owner stays, however many step down at once; members do not manag
 test('who leaves hands over what nobody else keeps; is signed out, keeps their name in the history, can come back', async () => {
   const leave = (handTo: string | null) => imke.post('/api/members/desta/leaving').send({ handTo });
   const desta = await server.as('desta');
-  expect(problem(await leave(null)).detail).toContain('would be kept by nobody');
+  expect(problem(await leave(null)).detail).toContain('would have no keeper');
   expect(problem(await leave('desta')).code).toBe('not-valid');
   await desta.get('/api/session').expect(200);
   await leave('odile').expect(204);
@@ -273,7 +273,7 @@ test('a mail server that does not take a letter: the invitation stands, and that
   expect([answer.status, problem(answer).code, problem(answer).detail]).toEqual([
     502,
     'not-sent',
-    'Wilma Reed is invited. The mail server did not take the letter: send it again later.',
+    'Wilma Reed is invited. The mail server did not accept the email: send it again later.',
   ]);
   expect((await people()).invitations.map(({ name }) => name)).toEqual(['Wilma Reed']);
 });

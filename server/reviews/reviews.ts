@@ -48,10 +48,7 @@ export async function giveReview(
     }
     for (const collection of new Set(rows.map((row) => row.collection)))
       if ((await rightsAmong(tx, [review.keeper], collection)).get(review.keeper) !== 'keep')
-        throw new Refusal(
-          'not-valid',
-          'Who looks through an entry must be one of its keepers. No day was set.',
-        );
+        throw new Refusal('not-valid', 'The reviewer must be one of its keepers. No date was set.');
     const { due, keeper, looked } = review;
     const looking = looked ? { lookedAt: now() } : {};
     await tx

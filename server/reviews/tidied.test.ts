@@ -74,7 +74,7 @@ describe('a term in the whole bank', () => {
   });
 });
 
-describe('words of the house', () => {
+describe('house style', () => {
   const given = { language: '', use: 'unwell', avoid: ['peaky'], why: 'Kinder', together: false };
 
   test('are settled by those who keep something shared, and found in shared wording that one sees', async () => {
@@ -106,7 +106,7 @@ describe('words of the house', () => {
     const contrary = await imke.post('/api/house-words').send(turned);
     expect([contrary.status, problem(contrary).detail]).toEqual([
       422,
-      'The house says otherwise already: unwell, not peaky. Nothing was changed; change or drop that first.',
+      'House style has this already: unwell, not peaky. Nothing was changed; change or remove that first.',
     ]);
     await imke.delete(`/api/house-words/${id}`).expect(204);
     expect(problem(await imke.delete(`/api/house-words/${id}`)).code).toBe('not-found');
@@ -115,7 +115,7 @@ describe('words of the house', () => {
 });
 
 describe('what grows old', () => {
-  test('is told until it has a day of review, which one of its keepers has', async () => {
+  test('is told until it has a review date, which one of its keepers has', async () => {
     const { id } = await keptEntry(imke, 'ward', 'Visits', 'A visit is £4.50; see https://hollin');
     await keptEntry(imke, 'own-imke', 'Mine', 'A visit is £5.');
     const told = async (who: Caller) =>

@@ -111,8 +111,5 @@ export async function importTerms<Done>(
     const one = await importOnce(context, read, replace, held);
     if (one) return one.done;
   }
-  throw new Refusal(
-    'moved-on',
-    'Others changed this glossary all the while. Nothing was taken over; try again.',
-  );
+  throw new Refusal('moved-on', 'Others were changing this glossary. Nothing was brought in; try again.');
 }

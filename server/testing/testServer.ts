@@ -6,7 +6,7 @@ import pino from 'pino';
 import supertest from 'supertest';
 import { loadDemo } from '../../demo/loadDemo';
 import { makeApp } from '../app';
-import { AccountTries, type Context } from '../context';
+import { AccountTries, type Context, type Settings } from '../context';
 import { openStore, type Store } from '../db';
 import type { Bus } from '../events';
 import { EventHub } from '../streams';
@@ -80,7 +80,7 @@ async function openTestStore(): Promise<TestStore> {
 
 /** The application on a database of its own, with the demo's team, or with nobody. A clock that stands still. */
 export async function startTestServer({
-  demo = true,
+  demo = 'first-day' as Settings['demo'],
   log = pino({ level: 'silent' }),
   atHand = 5000,
   fileBytes = 1_000_000,
@@ -100,9 +100,17 @@ export async function startTestServer({
     newId: randomUUID,
     log,
     version: '0.0.0',
-    settings: { demo, secureCookies: false, webFolder: null, atHand, fileBytes, proxies: 0, address: null },
+    settings: {
+      demo,
+      secureCookies: false,
+      webFolder: null,
+      atHand,
+      fileBytes,
+      proxies: 0,
+      address: null,
+    },
   };
-  if (demo) await loadDemo(context, path.join(import.meta.dirname, '../../demo'));
+  if (demo) await loadDemo(context, path.join(import.meta.dirname, '../../demo'), demo === 'lived');
   const app = makeApp(context);
   const as = async (member: string) => {
     const caller = supertest.agent(app);

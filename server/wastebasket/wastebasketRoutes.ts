@@ -58,7 +58,7 @@ async function purgeOne(context: Context, tx: Queries, by: string, known: Deleti
   );
   const [all] = await tx.select({ count: count() }).from(entries).where(eq(entries.deletion, row.id));
   if (row.what === 'entries' && all!.count > known.count)
-    throw new Refusal('not-allowed', 'Some of it is kept by others. It goes by itself when its time is up.');
+    throw new Refusal('not-allowed', 'Others keep some of it. It is deleted when its time is up.');
   await purge(tx, [row.id]);
   const done = { by, act: 'wastebasket-emptied' as const, subject: known.title };
   const home = known.entries[0]?.collection;

@@ -19,9 +19,8 @@ export function ForgottenPassword() {
   if (ask.isSuccess)
     return (
       <div className="mt-4">
-        <Notice title="A letter is on its way, if there is an account with this address.">
-          Its link works for two hours. Where your team sends no e-mail, ask an owner: the letter waits with
-          them.
+        <Notice title="If there is an account with this address, an email is on its way.">
+          Its link works for two hours. Where your team sends no email, ask an owner: it waits with them.
         </Notice>
       </div>
     );
@@ -35,7 +34,7 @@ export function ForgottenPassword() {
       }}
     >
       <TextField
-        label="Your e-mail"
+        label="Your email"
         type="email"
         required
         autoFocus
@@ -44,7 +43,7 @@ export function ForgottenPassword() {
       />
       {ask.error && <Notice tone="warning" title={inWords(ask.error)} />}
       <Button type="submit" disabled={ask.isPending} className="justify-self-start">
-        Send me a letter
+        Email me a link
       </Button>
     </form>
   );

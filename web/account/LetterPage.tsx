@@ -34,7 +34,7 @@ interface Props {
 export function LetterPage({ title, letter, children }: Props) {
   return (
     <FrontLeaf title={title}>
-      {letter.isPending && <Loading what="the letter" />}
+      {letter.isPending && <Loading what="the email" />}
       {letter.isError && (
         <div className="mt-4 grid gap-3">
           <Notice tone="warning" title={inWords(letter.error)} />

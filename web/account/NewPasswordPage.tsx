@@ -15,11 +15,11 @@ function Form({ token, email }: { token: string; email: string }) {
       noValidate
       onSubmit={(event) => void handleSubmit((given) => answer.mutate(given))(event)}
     >
-      <p className="text-soft">For {email}. You are signed out everywhere else by it.</p>
+      <p className="text-soft">For {email}. It signs you out everywhere else.</p>
       <input type="hidden" autoComplete="username" value={email} readOnly />
       <NewPasswordField label="New password" error={faultOf('password')} {...register('password')} />
       <Answering said={said} pending={answer.isPending}>
-        Set it and sign in
+        Save and sign in
       </Answering>
     </form>
   );

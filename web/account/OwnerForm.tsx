@@ -26,7 +26,7 @@ export function OwnerForm({ enter }: { enter: (member: Member) => void }) {
       <p className="text-soft">Nobody has an account here yet. Yours will own the team’s bank.</p>
       <TextField label="Your name" autoComplete="name" error={faultOf('name')} {...register('name')} />
       <TextField
-        label="E-mail"
+        label="Email"
         type="email"
         autoComplete="username"
         error={faultOf('email')}

@@ -18,7 +18,7 @@ export function PasswordForm({ enter }: { enter: (member: Member) => void }) {
       className="mt-4 grid gap-4"
       onSubmit={(event) => void handleSubmit((given) => signIn.mutate(given))(event)}
     >
-      <TextField label="E-mail" type="email" autoComplete="username" required {...register('email')} />
+      <TextField label="Email" type="email" autoComplete="username" required {...register('email')} />
       <TextField
         label="Password"
         type="password"

@@ -29,9 +29,9 @@ export function DeleteAsk({ entries, go, close }: Props) {
   return (
     <div role="alertdialog" aria-label={`Delete ${what}?`} className="grid gap-2 border-l-2 border-rust pl-3">
       <p className="text-[14px] font-semibold break-words">Delete {what}?</p>
-      {touched.isPending && <Loading what="what that touches" />}
+      {touched.isPending && <Loading what="what uses it" />}
       {touched.isError && (
-        <Failed what="what that touches" error={touched.error} retry={() => void touched.refetch()} />
+        <Failed what="what uses it" error={touched.error} retry={() => void touched.refetch()} />
       )}
       {touched.data && (
         <ul className="list-disc pl-5 text-[13.5px] text-soft">
@@ -42,8 +42,11 @@ export function DeleteAsk({ entries, go, close }: Props) {
           )}
           {touched.data.within.length > 0 && (
             <li>
-              A hole is left in {few(touched.data.within.map(({ title }) => `“${title}”`))}, which{' '}
-              {touched.data.within.length === 1 ? 'holds' : 'hold'} such an entry.
+              {few(touched.data.within.map(({ title }) => `“${title}”`))}{' '}
+              {touched.data.within.length === 1
+                ? 'includes it and will have a gap'
+                : 'include it and will have a gap'}
+              .
             </li>
           )}
           {touched.data.drafts > 0 && (
@@ -61,7 +64,7 @@ export function DeleteAsk({ entries, go, close }: Props) {
         <Button look="main" autoFocus disabled={!touched.data} onClick={go}>
           Delete
         </Button>
-        <Button onClick={close}>Keep</Button>
+        <Button onClick={close}>Cancel</Button>
       </p>
     </div>
   );

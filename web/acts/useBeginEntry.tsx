@@ -19,7 +19,7 @@ export function useBeginEntry() {
   const held = isHeld && (
     <Notice title="You began another entry, which is not saved yet.">
       <Link to="/bank/new" className="text-elder underline">
-        Save it or drop it first.
+        Save or discard it first.
       </Link>{' '}
       Nothing was changed.
     </Notice>

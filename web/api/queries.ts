@@ -96,8 +96,8 @@ export const usePeople = (wanted = true) =>
 export const useOwnSessions = () =>
   useQuery({ queryKey: KEYS.sessions, queryFn: () => call('ownSessions'), staleTime: 0 });
 
-export const usePostRoom = () =>
-  useQuery({ queryKey: KEYS.post, queryFn: () => call('postRoom'), staleTime: 0 });
+export const usePostRoom = (isOwner: boolean) =>
+  useQuery({ queryKey: KEYS.post, queryFn: () => call('postRoom'), staleTime: 0, enabled: isOwner });
 
 export const useProposals = () => useQuery({ queryKey: KEYS.proposals, queryFn: () => call('proposals') });
 

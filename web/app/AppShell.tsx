@@ -8,7 +8,7 @@ import {
   useNavigationType,
   NavigationType,
 } from 'react-router';
-import { Search } from 'lucide-react';
+import { ChevronDown, Search } from 'lucide-react';
 import type { Member } from '#contracts';
 import { call } from '#client/api';
 import { leaveSession } from '../account';
@@ -20,6 +20,7 @@ import { ownTab } from '#client/kept';
 import { Button, Failed, Key, Loading, Menu } from '../ui';
 import {
   liveKeys,
+  Mark,
   useKeyListener,
   useLiveKeys,
   Offline,
@@ -28,15 +29,13 @@ import {
   switchTheme,
   useScreenTitle,
 } from '../shell';
+import { MainLine, SecondLine } from './HeadLines';
 import { LOOKED_UP, SCREENS } from './screens';
 
 /** What every screen has around it. */
 const AROUND = { finder: <FinderPanel />, doneElsewhere: <DoneElsewhere /> };
 
 const NO_SCREEN: ShellValue['screen'] = { place: null, actions: [] };
-
-const linkLook = ({ isActive }: { isActive: boolean }) =>
-  `py-1 border-b-2 ${isActive ? 'border-elder text-ink' : 'border-transparent text-soft hover:text-ink'}`;
 
 async function signOut(): Promise<void> {
   await call('signOut').catch(() => undefined);
@@ -51,7 +50,7 @@ const Brand = () => (
     to="/"
     className="flex items-center gap-2 font-book text-[19px] font-semibold text-elder max-[480px]:hidden"
   >
-    <img src="/leaf.svg" alt="" width={20} height={20} />
+    <Mark />
     Elderleaf
   </NavLink>
 );
@@ -83,38 +82,24 @@ function Head({ member, openFinder }: { member: Member; openFinder: () => void }
         Skip to the leaf
       </a>
       <Brand />
-      <nav aria-label="Main" className="flex gap-5 text-[15px] max-[480px]:gap-3">
-        <NavLink to="/" end className={linkLook}>
-          Desk
-        </NavLink>
-        <NavLink to="/bank" className={linkLook}>
-          Bank
-        </NavLink>
-        <NavLink to="/cues" className={linkLook}>
-          Cues
-        </NavLink>
-        <NavLink to="/glossaries" className={linkLook}>
-          Glossaries
-        </NavLink>
-      </nav>
+      <MainLine />
       <div className="ml-auto flex items-center gap-4 text-[14px]">
-        <Button onClick={openFinder} aria-keyshortcuts="F2">
+        <Button onClick={openFinder} aria-keyshortcuts="F2 Alt+A">
           <Search size={14} aria-hidden /> Look up <Key>F2</Key>
         </Button>
         <Menu
           trigger={
-            <Button look="text">
+            <Button>
               {member.name}
               {isNews && <NewsDot />}
+              <ChevronDown size={14} aria-hidden />
             </Button>
           }
           items={[
             ...SCREENS.flatMap(({ menu, paths: [to] }) =>
-              menu && (!menu.for || menu.for === member.role)
-                ? [{ label: menu.label, onSelect: () => void navigate(to) }]
-                : [],
+              menu ? [{ label: menu, onSelect: () => void navigate(to) }] : [],
             ),
-            { label: 'Light or dark', onSelect: switchTheme },
+            { label: 'Dark theme', onSelect: switchTheme },
             { label: 'Sign out', onSelect: () => void signOut() },
           ]}
         />
@@ -158,6 +143,7 @@ function SignedIn({ member }: { member: Member }) {
   return (
     <ShellContext.Provider value={value}>
       <Head member={member} openFinder={() => setFinderOpen(true)} />
+      <SecondLine />
       <Offline />
       <Outlet />
     </ShellContext.Provider>

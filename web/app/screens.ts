@@ -1,7 +1,43 @@
 import type { ComponentType } from 'react';
+import { matchPath } from 'react-router';
 import type { Member } from '#contracts';
 
 type LoadedScreen = { Component: ComponentType };
+
+/** A line under the head of the screens of a place: where it leads, and for whom it is. */
+export interface PlaceLine {
+  label: string;
+  to: string;
+  for?: Member['role'];
+}
+
+/** The places of the head line; the screens of each have its lines under the head. */
+export const PLACES = {
+  desk: { label: 'Desk', to: '/', lines: [] },
+  bank: {
+    label: 'Bank',
+    to: '/bank',
+    lines: [
+      { label: 'Entries', to: '/bank' },
+      { label: 'Cues', to: '/cues' },
+      { label: 'Glossaries', to: '/glossaries' },
+      { label: 'Tidy', to: '/order' },
+      { label: 'Usage', to: '/usage' },
+    ],
+  },
+  team: {
+    label: 'Team',
+    to: '/people',
+    lines: [
+      { label: 'People', to: '/people' },
+      { label: 'Proposals and notes', to: '/proposals' },
+      { label: 'Trail', to: '/trail', for: 'owner' },
+      { label: 'Rules for records', to: '/record-rules', for: 'owner' },
+    ],
+  },
+} as const satisfies Record<string, { label: string; to: string; lines: readonly PlaceLine[] }>;
+
+export type Place = keyof typeof PLACES;
 
 /** A screen: where it is, what draws it, and what it is called where it can be gone to. */
 export interface Screen {
@@ -13,10 +49,14 @@ export interface Screen {
   bare?: true;
   /** Whether it is fetched before others once the page is idle, since most go there. */
   early?: true;
+  /** Which place of the head line is marked on it; none on what is one's own, which the menu of one's name leads to. */
+  place?: Place;
+  /** The line of its place that is marked on it. */
+  line?: string;
   /** Its line in the look-up. */
   lookUp?: string;
-  /** Its line in one's own menu, and who has it there. */
-  menu?: { label: string; for?: Member['role'] };
+  /** What it is called in the menu of one's own name. */
+  menu?: string;
 }
 
 /** All screens, in the order of the look-up. A new one is a line here. */
@@ -39,155 +79,199 @@ export const SCREENS: readonly Screen[] = [
   },
   {
     paths: ['/cases/:case', '/cases/:case/leaves/:draft'],
+    place: 'desk',
     early: true,
     load: () => import('../work/CasePage').then(({ CasePage: Component }) => ({ Component })),
   },
   {
     paths: ['/bank'],
+    place: 'bank',
+    line: '/bank',
     early: true,
     lookUp: 'Open the bank',
     load: () => import('../sheet/Sheet').then(({ Sheet: Component }) => ({ Component })),
   },
   {
     paths: ['/cues'],
+    place: 'bank',
+    line: '/cues',
     lookUp: 'Open the cues',
     load: () => import('../cues/CuesPage').then(({ CuesPage: Component }) => ({ Component })),
   },
   {
     paths: ['/glossaries'],
+    place: 'bank',
+    line: '/glossaries',
     lookUp: 'Open the glossaries',
     load: () =>
       import('../glossaries/GlossariesPage').then(({ GlossariesPage: Component }) => ({ Component })),
   },
   {
     paths: ['/proposals'],
+    place: 'team',
+    line: '/proposals',
     lookUp: 'Open the proposals',
     load: () => import('../proposals/ProposalsPage').then(({ ProposalsPage: Component }) => ({ Component })),
   },
   {
     paths: ['/bank/nearest'],
+    place: 'bank',
+    line: '/bank',
     lookUp: 'Find wording for a message',
     load: () => import('../sheet/NearestPage').then(({ NearestPage: Component }) => ({ Component })),
   },
   {
     paths: ['/order'],
+    place: 'bank',
+    line: '/order',
     lookUp: 'Tidy the bank',
     load: () => import('../order/OrderPage').then(({ OrderPage: Component }) => ({ Component })),
   },
   {
     paths: ['/order/term'],
+    place: 'bank',
+    line: '/order',
     lookUp: 'Change a term everywhere',
     load: () => import('../terms/TermPage').then(({ TermPage: Component }) => ({ Component })),
   },
   {
     paths: ['/order/words'],
+    place: 'bank',
+    line: '/order',
     lookUp: 'House style',
     load: () => import('../terms/HouseWordsPage').then(({ HouseWordsPage: Component }) => ({ Component })),
   },
   {
     paths: ['/order/ageing'],
+    place: 'bank',
+    line: '/order',
     lookUp: 'Due for review',
     load: () => import('../reviews/AgeingPage').then(({ AgeingPage: Component }) => ({ Component })),
   },
   {
     paths: ['/practice'],
+    place: 'bank',
+    line: '/cues',
     lookUp: 'Practise cues',
     load: () => import('../practice/PracticePage').then(({ PracticePage: Component }) => ({ Component })),
   },
   {
     paths: ['/account'],
     lookUp: 'Your account',
-    menu: { label: 'Your account' },
+    menu: 'Your account',
     load: () => import('../people/AccountPage').then(({ AccountPage: Component }) => ({ Component })),
   },
   {
     paths: ['/usage'],
+    place: 'bank',
+    line: '/usage',
     lookUp: 'Usage',
-    menu: { label: 'Usage' },
     load: () => import('../usage/UsagePage').then(({ UsagePage: Component }) => ({ Component })),
   },
   {
     paths: ['/wastebasket'],
     lookUp: 'Open the wastebasket',
-    menu: { label: 'Wastebasket' },
+    menu: 'Wastebasket',
     load: () =>
       import('../wastebasket/WastebasketPage').then(({ WastebasketPage: Component }) => ({ Component })),
   },
   {
     paths: ['/bank/rows'],
+    place: 'bank',
+    line: '/bank',
     lookUp: 'Add entries row by row',
     load: () => import('../sheet/rows/RowsPage').then(({ RowsPage: Component }) => ({ Component })),
   },
   {
     paths: ['/bank/take-over'],
+    place: 'bank',
+    line: '/bank',
     lookUp: 'Bring in a collection',
     load: () => import('../takeover/TakeOverPage').then(({ TakeOverPage: Component }) => ({ Component })),
   },
   {
     paths: ['/bank/shelf'],
+    place: 'bank',
+    line: '/bank',
     lookUp: 'Starter collections',
     load: () => import('../shelf/ShelfPage').then(({ ShelfPage: Component }) => ({ Component })),
   },
   {
     paths: ['/beginning'],
+    place: 'team',
+    line: '/people',
     lookUp: 'Set up the team',
     load: () => import('../beginning/BeginningPage').then(({ BeginningPage: Component }) => ({ Component })),
   },
   {
     paths: ['/people'],
+    place: 'team',
+    line: '/people',
     lookUp: 'People',
-    menu: { label: 'People' },
     load: () => import('../people/PeoplePage').then(({ PeoplePage: Component }) => ({ Component })),
   },
   {
     paths: ['/record-rules'],
+    place: 'team',
+    line: '/record-rules',
     lookUp: 'Rules for records: care due, usual values',
-    menu: { label: 'Rules for records', for: 'owner' },
     load: () =>
       import('../recordRules/RecordRulesPage').then(({ RecordRulesPage: Component }) => ({ Component })),
   },
   {
     paths: ['/trail'],
-    menu: { label: 'Trail', for: 'owner' },
+    place: 'team',
+    line: '/trail',
     load: () => import('../people/TrailPage').then(({ TrailPage: Component }) => ({ Component })),
   },
   {
     paths: ['/'],
+    place: 'desk',
     lookUp: 'Go to the desk',
     load: () => import('../desk/Desk').then(({ Desk: Component }) => ({ Component })),
   },
   {
     paths: ['/news'],
     lookUp: 'News',
-    menu: { label: 'News' },
+    menu: 'News',
     load: () => import('../news/NewsPage').then(({ NewsPage: Component }) => ({ Component })),
   },
   {
     paths: ['/keys'],
     lookUp: 'Show the keys',
-    menu: { label: 'Keys' },
+    menu: 'Keys',
     load: () => import('../keys/KeysPage').then(({ KeysPage: Component }) => ({ Component })),
   },
   {
     paths: ['/bank/:entry'],
+    place: 'bank',
+    line: '/bank',
     early: true,
     load: () => import('../entry/EntryPage').then(({ EntryPage: Component }) => ({ Component })),
   },
   {
     paths: ['/collections/:collection'],
+    place: 'bank',
+    line: '/bank',
     load: () =>
       import('../collections/CollectionPage').then(({ CollectionPage: Component }) => ({ Component })),
   },
   {
     paths: ['/glossaries/:glossary'],
+    place: 'bank',
+    line: '/glossaries',
     load: () => import('../glossaries/GlossaryPage').then(({ GlossaryPage: Component }) => ({ Component })),
   },
   {
     paths: ['/bank/print'],
+    place: 'bank',
+    line: '/bank',
     load: () => import('../sheet/PrintPage').then(({ PrintPage: Component }) => ({ Component })),
   },
   {
     paths: ['/post'],
+    place: 'team',
+    line: '/people',
     load: () => import('../people/PostRoomPage').then(({ PostRoomPage: Component }) => ({ Component })),
   },
 ];
@@ -196,3 +280,11 @@ export const SCREENS: readonly Screen[] = [
 export const LOOKED_UP = SCREENS.flatMap(({ lookUp, paths: [to] }) =>
   lookUp ? [{ label: lookUp, to }] : [],
 );
+
+/** The screen at an address: of several that fit, the one with the fewest parts left open. */
+export function screenAt(pathname: string): Screen | undefined {
+  const open = ({ paths }: Screen) => Math.min(...paths.map((path) => path.split(':').length));
+  return SCREENS.filter(({ paths }) => paths.some((path) => matchPath(path, pathname))).sort(
+    (one, other) => open(one) - open(other),
+  )[0];
+}

@@ -23,7 +23,7 @@ function linesOf(settings: CollectionSettings, kinds: KindsOfTeam): [string, str
       'Fires',
       fires === 'last' ? FIRES.last : `at a closing key: ${closers.map((one) => CLOSERS[one]).join(', ')}`,
     ],
-    ['The closing key', keepCloser ? 'is kept' : 'is dropped'],
+    ['The closing key', keepCloser ? 'is written' : 'is dropped'],
     ['Capitals', LETTERS[letters]],
     ['New cues are made from', MAKING_IN_WORDS[cuesBy]],
   ];
@@ -39,13 +39,13 @@ function Difference({
   const kinds = useKinds();
   const was = new Map(before ? linesOf(before, kinds) : []);
   const changed = linesOf(after, kinds).filter(([what, words]) => was.get(what) !== words);
-  if (changed.length === 0) return <p className="text-[13px] text-soft">Nothing differs.</p>;
+  if (changed.length === 0) return <p className="text-[13px] text-soft">No differences.</p>;
   return (
     <ul className="text-[13.5px]">
       {changed.map(([what, words]) => (
         <li key={what}>
           {what}: {was.has(what) && <del className="text-rust">{was.get(what)}</del>}{' '}
-          <ins className="text-leaf no-underline">{words}</ins>
+          <ins className="text-leaf">{words}</ins>
         </li>
       ))}
     </ul>
@@ -74,18 +74,18 @@ export function CollectionHistory({ collection, bringBack }: Props) {
     <div className="grid gap-2 border-l-2 border-leaf py-1 pl-3">
       {found.data.length > 1 && (
         <label className="grid text-[12.5px] text-soft">
-          Shown beside
+          Compare with
           <select
             className="input bg-paper text-[13.5px] text-ink"
             value={beside ?? one.version - 1}
             onChange={({ target }) => setBeside(Number(target.value))}
           >
-            <option value={0}>nothing, whole</option>
+            <option value={0}>nothing (show it all)</option>
             {found.data
               .filter(({ version }) => version !== one.version)
               .map(({ version }) => (
                 <option key={version} value={version}>
-                  {version === collection.version ? 'what stands now' : `version ${version}`}
+                  {version === collection.version ? 'the current revision' : `revision ${version}`}
                 </option>
               ))}
           </select>
@@ -94,14 +94,14 @@ export function CollectionHistory({ collection, bringBack }: Props) {
       <Difference before={at(beside ?? one.version - 1)} after={one.settings} />
       {bringBack && one.version !== collection.version && (
         <Button className="justify-self-start" onClick={() => bringBack(one.settings)}>
-          Bring it back
+          Bring these settings back
         </Button>
       )}
     </div>
   );
   return (
     <section aria-label="History">
-      <h2 className="eyebrow">History</h2>
+      <h2 className="section-head">History</h2>
       <ol className="mt-1">
         {found.data.map((one) => (
           <li key={one.version} className="border-b border-hair py-1">
@@ -115,7 +115,7 @@ export function CollectionHistory({ collection, bringBack }: Props) {
               }}
             >
               <span className="font-medium">
-                {one.version === collection.version ? 'Now' : `Version ${one.version}`}: {one.savedBy}
+                {one.version === collection.version ? 'Now' : `Revision ${one.version}`}: {one.savedBy}
               </span>{' '}
               <span className="text-[12.5px] text-soft">{instantInWords(one.savedAt)}</span>
               <span className="block text-[13px] text-soft">{one.reason || 'No reason given'}</span>

@@ -62,7 +62,7 @@ function Drop({ collection, entries, inside }: DropProps) {
     inside > 0 && (inside === 1 ? 'one collection' : `${inside} collections`),
   ].filter(Boolean);
   return (
-    <div className="grid gap-2 px-9 pb-6 max-[899px]:px-4">
+    <div className="grid gap-2">
       {asking ? (
         <div
           role="alertdialog"
@@ -71,15 +71,15 @@ function Drop({ collection, entries, inside }: DropProps) {
         >
           <p className="text-[14px]">
             {what.length > 0
-              ? `It goes into the wastebasket with ${what.join(' and ')} in it`
-              : 'It goes into the wastebasket'}
-            , for all it is shared with, and can be brought back whole.
+              ? `It goes to the wastebasket with ${what.join(' and ')} in it`
+              : 'It goes to the wastebasket'}
+            , for everyone it is shared with, and can be brought back with all in it.
           </p>
           <p className="flex gap-2">
             <Button look="main" autoFocus disabled={drop.isPending} onClick={() => drop.mutate()}>
               Delete
             </Button>
-            <Button onClick={() => setAsking(false)}>Keep</Button>
+            <Button onClick={() => setAsking(false)}>Cancel</Button>
           </p>
         </div>
       ) : (
@@ -125,7 +125,7 @@ function Known({ collection, index }: { collection: Collection; index: BankIndex
         <div className="grid gap-7 pt-6">
           <SharingPanel collection={collection} />
           <section aria-label="In it" className="grid gap-2">
-            <h2 className="eyebrow">In it</h2>
+            <h2 className="section-head">In it</h2>
             <p className="text-[14px]">
               <Link to={`/bank?in=${collection.id}`} className="text-elder underline">
                 {entries === 1 ? '1 entry' : `${entries.toLocaleString()} entries`}
@@ -147,6 +147,13 @@ function Known({ collection, index }: { collection: Collection; index: BankIndex
             collection={collection}
             bringBack={keeps ? (settings) => setBroughtBack({ ...settings }) : null}
           />
+          {keeps && !isRoot && (
+            <Drop
+              collection={collection}
+              entries={[...all].reduce((sum, one) => sum + (counts[one] ?? 0), 0)}
+              inside={all.size - 1}
+            />
+          )}
         </div>
       }
     >
@@ -162,13 +169,6 @@ function Known({ collection, index }: { collection: Collection; index: BankIndex
           Its cues begin with <span className="cue">{collection.leadIn || 'nothing'}</span>. It is in reach
           for {kinds.inWords(collection.kindsOfWork)}.
         </p>
-      )}
-      {keeps && !isRoot && (
-        <Drop
-          collection={collection}
-          entries={[...all].reduce((sum, one) => sum + (counts[one] ?? 0), 0)}
-          inside={all.size - 1}
-        />
       )}
     </Figure>
   );

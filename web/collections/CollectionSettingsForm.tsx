@@ -143,7 +143,7 @@ export function CollectionSettingsForm({ collection, broughtBack }: Props) {
       <KindsOfWorkField kinds={settings.kindsOfWork} change={(kindsOfWork) => put({ kindsOfWork })} />
       {unsaved.changed && (
         <TextField
-          label="Why you change it"
+          label="Reason for the change"
           value={reason}
           maxLength={300}
           onChange={({ target }) => setReason(target.value)}
@@ -151,14 +151,16 @@ export function CollectionSettingsForm({ collection, broughtBack }: Props) {
       )}
       {unsaved.overtaken && <Overtaken {...unsaved} />}
       {save.error && <Notice tone="warning" title={inWords(save.error)} />}
-      <Button
-        type="submit"
-        look="main"
-        className="justify-self-start"
-        disabled={save.isPending || !unsaved.changed || unsaved.overtaken}
-      >
-        Save
-      </Button>
+      {unsaved.changed && (
+        <Button
+          type="submit"
+          look="main"
+          className="justify-self-start"
+          disabled={save.isPending || unsaved.overtaken}
+        >
+          Save
+        </Button>
+      )}
     </form>
   );
 }

@@ -58,7 +58,7 @@ function useMoves(branches: readonly Branch<Collection>[]) {
       ? variables.goal.parent === back.goal.parent
         ? `“${nameOf(variables.id)}” has moved.`
         : variables.goal.parent === null
-          ? `“${nameOf(variables.id)}” stands at the top now: what was shared around it holds in it no more.`
+          ? `“${nameOf(variables.id)}” is at the top now. What was shared around it no longer applies.`
           : `“${nameOf(variables.id)}” is in “${nameOf(variables.goal.parent)}” now: what is shared there is shared here.`
       : null;
   return { go, undo, said, error: move.error };
@@ -66,12 +66,13 @@ function useMoves(branches: readonly Branch<Collection>[]) {
 
 interface LineProps {
   branch: Branch<Collection>;
+  isShown: boolean;
   /** Whether what is in it is shown, and how to change that; null where there is nothing in it, or all is shown. */
   fold: { open: boolean; toggle: () => void } | null;
   press: (way: TreeWay) => void;
 }
 
-function Line({ branch, fold, press }: LineProps) {
+function Line({ branch, isShown, fold, press }: LineProps) {
   const { node, depth } = branch;
   return (
     <SortableRow
@@ -83,9 +84,10 @@ function Line({ branch, fold, press }: LineProps) {
     >
       <div className="flex items-start">
         <Link
-          to={`/collections/${node.id}`}
+          to={`/bank?in=${node.id}`}
+          aria-current={isShown || undefined}
           style={{ paddingLeft: depth * INDENT_PX }}
-          className="block min-w-0 grow py-1.5 text-[14px] hover:text-elder"
+          className={`block min-w-0 grow py-1.5 text-[14px] hover:text-elder ${isShown ? 'font-semibold text-elder' : ''}`}
           onKeyDown={(event) => {
             const way = event.altKey ? WAYS[event.key] : undefined;
             if (!way) return;
@@ -94,7 +96,7 @@ function Line({ branch, fold, press }: LineProps) {
           }}
         >
           <span className="break-words">{node.name}</span>
-          <span className="block text-[12.5px] text-soft">{rightInWords(node)}</span>
+          <span className="block text-[12.5px] font-normal text-soft">{rightInWords(node)}</span>
         </Link>
         {fold && (
           <button
@@ -112,8 +114,14 @@ function Line({ branch, fold, press }: LineProps) {
   );
 }
 
-/** All collections, each within the one it is in; put in order by dragging or by keys. */
-export function CollectionTree({ collections }: { collections: readonly Collection[] }) {
+interface TreeProps {
+  collections: readonly Collection[];
+  /** The one that the sheet shows; '' for all. */
+  shown: string;
+}
+
+/** All collections, each within the one it is in: which of them the sheet shows; put in order by dragging or by keys. */
+export function CollectionTree({ collections, shown }: TreeProps) {
   const all = useMemo(() => treeBranches(collections), [collections]);
   const { shown: branches, ...folding } = useFolding(all);
   const { go, undo, said, error } = useMoves(branches);
@@ -135,12 +143,20 @@ export function CollectionTree({ collections }: { collections: readonly Collecti
           spellCheck={false}
         />
       )}
+      <Link
+        to="/bank"
+        aria-current={shown === '' || undefined}
+        className={`block border-b border-hair py-1.5 pl-5 text-[14px] hover:text-elder ${shown === '' ? 'font-semibold text-elder' : ''}`}
+      >
+        All collections
+      </Link>
       <Sortable ids={branches.map(({ node }) => node.id)} move={drop} sideways>
         <ul className="mt-1">
           {branches.map((branch) => (
             <Line
               key={branch.node.id}
               branch={branch}
+              isShown={branch.node.id === shown}
               fold={folding.foldOf(branch)}
               press={(way) => go(branch.node.id, stepped(branches, branch.node.id, way))}
             />

@@ -16,7 +16,7 @@ export function MakeCollection({ within }: { within: Collection | null }) {
   });
   return (
     <NameForm
-      label={within ? 'A new collection in it' : 'A new collection'}
+      label={within ? 'New collection inside' : 'New collection'}
       error={make.error ? inWords(make.error) : undefined}
       pending={make.isPending}
       noteOn={(name) => sameName(name, index?.bank.collections ?? [])}

@@ -11,7 +11,7 @@ import { useUnsaved } from './useUnsaved';
 
 const LEVELS: [GrantedTo['right'], string][] = [
   ['read', 'may use it'],
-  ['contribute', 'may use it and propose changes'],
+  ['contribute', 'may propose changes'],
   ['keep', 'keeps it'],
   ['none', 'may not see it'],
 ];
@@ -115,7 +115,7 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
             </div>
             <button
               type="button"
-              aria-label={`Take ${nameOf(to)} off the list`}
+              aria-label={`Remove ${nameOf(to)} from the list`}
               className="self-center p-1 text-soft hover:text-rust"
               onClick={() => setGrants(grants.filter((one) => one.to !== to))}
             >
@@ -125,7 +125,7 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
         ))}
       </ul>
       <ActingSelect
-        label="Share it with"
+        label="Share with"
         value=""
         act={(key) => {
           const one = grantees.get(key);
@@ -140,20 +140,22 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
         ))}
       </ActingSelect>
       {lost && (
-        <Notice tone="warning" title="You would not keep it any more.">
-          Whoever keeps it then can give it back to you.
+        <Notice tone="warning" title="You would no longer be a keeper.">
+          Its other keepers can make you one again.
         </Notice>
       )}
       {unsaved.overtaken && <Overtaken {...unsaved} />}
       {save.error && <Notice tone="warning" title={inWords(save.error)} />}
-      <Button
-        type="submit"
-        look="main"
-        className="justify-self-start"
-        disabled={!changed || unsaved.overtaken || save.isPending}
-      >
-        Save sharing
-      </Button>
+      {changed && (
+        <Button
+          type="submit"
+          look="main"
+          className="justify-self-start"
+          disabled={unsaved.overtaken || save.isPending}
+        >
+          Save sharing
+        </Button>
+      )}
     </form>
   );
 }
@@ -199,7 +201,7 @@ export function SharingPanel({ collection }: { collection: Collection }) {
   const grantees = granteesOf(team.data);
   return (
     <section aria-label="Sharing" className="grid gap-4">
-      <h2 className="eyebrow">Sharing</h2>
+      <h2 className="section-head">Sharing</h2>
       {collection.right === 'keep' ? (
         <SharingEditor collection={collection} sharing={sharing.data} team={team.data} />
       ) : (

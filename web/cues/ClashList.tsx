@@ -41,11 +41,7 @@ export function ClashList({ clashes, index }: Props) {
     onSuccess: takeKept,
   });
   if (clashes.length === 0)
-    return (
-      <p className="px-9 py-3 text-[14.5px] text-soft max-[899px]:px-4">
-        No cue is in conflict with anything.
-      </p>
-    );
+    return <p className="px-9 py-3 text-[14.5px] text-soft max-[899px]:px-4">No clashes.</p>;
   return (
     <>
       {save.error && <Notice tone="warning" title={inWords(save.error)} />}

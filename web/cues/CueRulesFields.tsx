@@ -11,7 +11,7 @@ interface RuleProps<K extends 'fires' | 'before' | 'letters'> {
   change: (cue: Cue) => void;
 }
 
-/** One rule of a cue: the collection's own unless changed here. */
+/** One rule of a cue as a live word of a sentence: the collection's own unless changed here, and then in the strong colour. */
 function Rule<K extends 'fires' | 'before' | 'letters'>({
   rule,
   label,
@@ -20,7 +20,8 @@ function Rule<K extends 'fires' | 'before' | 'letters'>({
   collection,
   change,
 }: RuleProps<K>) {
-  const own = cue.rules?.[rule];
+  const said = cue.rules?.[rule];
+  const own = collection && said === collection.cueRules[rule] ? undefined : said;
   const set = (value: string) => {
     const { [rule]: _old, ...rules } = cue.rules ?? {};
     const next = value === '' ? rules : { ...rules, [rule]: value };
@@ -30,22 +31,24 @@ function Rule<K extends 'fires' | 'before' | 'letters'>({
         : { text: cue.text, ...(cue.as && { as: cue.as }) },
     );
   };
+  // The collection's own is no choice of this cue's: to choose it is to have no rule of one's own.
+  const usual = collection?.cueRules[rule];
   return (
-    <label className="grid min-w-0 text-[12.5px] text-soft">
-      {label}
-      <select
-        className="input bg-page text-[14px]"
-        value={own ?? ''}
-        onChange={(event) => set(event.target.value)}
-      >
-        {collection && <option value="">{words[collection.cueRules[rule]]}, as its collection</option>}
-        {Object.entries<string>(words).map(([value, said]) => (
+    <select
+      aria-label={label}
+      className={`live-word ${own !== undefined && collection ? 'font-semibold text-elder' : ''}`}
+      value={own ?? ''}
+      onChange={(event) => set(event.target.value)}
+    >
+      {usual !== undefined && <option value="">{words[usual]}</option>}
+      {Object.entries<string>(words)
+        .filter(([value]) => value !== usual)
+        .map(([value, said]) => (
           <option key={value} value={value}>
             {said}
           </option>
         ))}
-      </select>
-    </label>
+    </select>
   );
 }
 
@@ -86,7 +89,7 @@ export function ClosingKeys({
           checked={rules.keepCloser}
           onChange={() => set({ keepCloser: !rules.keepCloser })}
         />
-        the key is kept
+        keep the key
       </label>
     </fieldset>
   );
@@ -94,7 +97,7 @@ export function ClosingKeys({
 
 type CueProps = Pick<RuleProps<'fires'>, 'cue' | 'collection' | 'change'>;
 
-/** The rules of a cue, as far as its kind has them. */
+/** The rules of a cue as one sentence whose words are chosen, as far as its kind has them. */
 export function CueRulesOf({ cue, collection, change }: CueProps) {
   const shared = { cue, collection, change };
   if (cue.as === 'keys')
@@ -102,14 +105,16 @@ export function CueRulesOf({ cue, collection, change }: CueProps) {
       <p className="col-span-3 text-[13px] text-soft">Alone, or followed by a letter: press it after them.</p>
     );
   return (
-    <>
+    <p className="col-span-3 text-[14px] leading-[1.9] text-soft">
       {cue.as === 'pattern' ? (
-        <p className="text-[13px] text-soft">On a closing key; its groups answer the fields.</p>
+        'Its groups answer the fields. It comes on a closing key'
       ) : (
-        <Rule rule="fires" label="Fires" words={FIRES} {...shared} />
+        <>
+          It comes <Rule rule="fires" label="Fires" words={FIRES} {...shared} />
+        </>
       )}
-      <Rule rule="before" label="Before it" words={BEFORE} {...shared} />
-      <Rule rule="letters" label="Capitals" words={LETTERS} {...shared} />
-    </>
+      , after <Rule rule="before" label="Before it" words={BEFORE} {...shared} />. Capitals{' '}
+      <Rule rule="letters" label="Capitals" words={LETTERS} {...shared} />.
+    </p>
   );
 }

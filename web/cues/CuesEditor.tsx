@@ -48,7 +48,7 @@ export function CuesEditor({ cues, collection, editable, propose, change }: Prop
         </Button>
       )}
       {!editable && cues.length === 0 && (
-        <p className="text-[14px] text-soft">No cue: the finder brings it.</p>
+        <p className="text-[14px] text-soft">No cue: look it up by its words.</p>
       )}
     </fieldset>
   );

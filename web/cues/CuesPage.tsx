@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { BankCue } from '#core/cue';
+import type { BankCue, CueRules } from '#core/cue';
 import { useBank, useBankIndex } from '../api';
 import { type BankIndex, bankCues } from '#core/bank';
 import { Figure } from '../shell';
@@ -13,14 +13,19 @@ import { useClashes } from './useClashes';
 /** Drawing tens of thousands takes a moment, and few want them. */
 const LISTED_FIRST = 300;
 
-/** How a cue fires, in a few words. */
-function rulesInWords({ as, rules }: BankCue): string {
+/** What about a cue is not as its collection has it, in a few words; '' for one of the usual rules. */
+function rulesInWords({ as, rules }: BankCue, usual: CueRules): string {
   if (as === 'keys') return 'keys';
-  const fires = as === 'pattern' ? 'a pattern, on a closing key' : FIRES[rules.fires];
-  return `${fires}; before it ${BEFORE[rules.before]}; capitals ${LETTERS[rules.letters]}`;
+  const own = [
+    as === 'pattern' && 'a pattern, on a closing key',
+    as !== 'pattern' && rules.fires !== usual.fires && FIRES[rules.fires],
+    rules.before !== usual.before && `before it ${BEFORE[rules.before]}`,
+    rules.letters !== usual.letters && `capitals ${LETTERS[rules.letters]}`,
+  ];
+  return own.filter(Boolean).join('; ');
 }
 
-function CueList({ cues }: { cues: readonly BankCue[] }) {
+function CueList({ index, cues }: { index: BankIndex; cues: readonly BankCue[] }) {
   const [all, setAll] = useState(false);
   const shown = all ? cues : cues.slice(0, LISTED_FIRST);
   return (
@@ -33,7 +38,12 @@ function CueList({ cues }: { cues: readonly BankCue[] }) {
           >
             <span className="cue break-words">{cue.typed}</span>
             <span className="truncate text-[14px]">
-              {cue.title} <span className="text-[12.5px] text-soft">{rulesInWords(cue)}</span>
+              {cue.title}{' '}
+              <span className="text-[12.5px] text-soft">
+                {[cue.collection.name, rulesInWords(cue, index.collections.get(cue.collection.id)!.cueRules)]
+                  .filter(Boolean)
+                  .join('; ')}
+              </span>
             </span>
           </Link>
         </li>
@@ -53,10 +63,10 @@ function CueList({ cues }: { cues: readonly BankCue[] }) {
 function HowCuesWork() {
   return (
     <section aria-label="How cues work" className="grid gap-2 text-[14px] text-soft">
-      <h2 className="eyebrow">How cues work</h2>
+      <h2 className="section-head">How cues work</h2>
       <p>
-        A cue begins with the lead-in of its collection. It fires at its last character, or waits for a
-        closing key: Space, Enter, Tab or punctuation, kept or dropped.
+        A cue begins with the lead-in of its collection. It fires as soon as it is typed, or waits for a
+        closing key: Space, Enter, Tab or punctuation.
       </p>
       <p>
         Each collection says what its new cues are made from, so that they can be worked out: on its own page.
@@ -90,20 +100,20 @@ function Known({ index }: { index: BankIndex }) {
       </header>
       {index.away.size > 0 && (
         <p className="px-9 pt-1 text-[14px] text-soft max-[899px]:px-4">
-          Of what is at hand: {index.away.size.toLocaleString()} collections of this large bank are not, and
-          no cue of theirs fires until you switch them in on a leaf.
+          Of what is loaded: {index.away.size.toLocaleString()} collections of this large bank are not, and no
+          cue of theirs fires until you switch them in on a leaf.
         </p>
       )}
       <TryOut cues={cues} />
       <section aria-label="Clashes" className="border-t border-hair pt-3">
-        <h2 className="eyebrow px-9 max-[899px]:px-4">
+        <h2 className="section-head px-9 max-[899px]:px-4">
           {clashes === null ? 'Looking for clashes …' : `Clashes: ${clashes.length.toLocaleString()}`}
         </h2>
         {clashes && <ClashList clashes={clashes} index={index} />}
       </section>
       <section aria-label="All cues" className="pt-5">
-        <h2 className="eyebrow px-9 max-[899px]:px-4">All {cues.length.toLocaleString()} cues</h2>
-        <CueList cues={cues} />
+        <h2 className="section-head px-9 max-[899px]:px-4">All {cues.length.toLocaleString()} cues</h2>
+        <CueList index={index} cues={cues} />
       </section>
     </Figure>
   );

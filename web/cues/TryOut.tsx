@@ -8,26 +8,30 @@ const CLOSED: Record<Closer, string> = {
   space: 'the space',
   enter: 'Enter',
   tab: 'Tab',
-  punctuation: 'the sign after it',
+  punctuation: 'the punctuation mark',
 };
+
+const listed = (words: readonly string[]) =>
+  new Intl.ListFormat(navigator.language, { type: 'disjunction' }).format(words);
 
 /** What the key typed last did, in one sentence. */
 function inWords(found: Explanation, titleOf: (entry: string) => string): string {
   switch (found.code) {
     case 'fires': {
       const { cue } = found.match;
-      const by = found.closer ? `${CLOSED[found.closer]} closes ${cue.typed}` : `${cue.typed} fires at once`;
-      const kept = found.closer && cue.rules.keepCloser ? ', and the key is kept' : '';
-      return `${by}${kept}: “${titleOf(cue.entry)}” comes.`;
+      const title = titleOf(cue.entry);
+      if (!found.closer) return `Typing ${cue.typed} places “${title}” straight away.`;
+      const kept = cue.rules.keepCloser ? ' The key is written too.' : '';
+      return `Typing ${cue.typed} and ${CLOSED[found.closer]} places “${title}”.${kept}`;
     }
     case 'waits':
-      return `${found.cue.typed} waits for ${found.cue.rules.closers.map((closer) => CLOSED[closer]).join(', ')}.`;
+      return `${found.cue.typed} waits for ${listed(found.cue.rules.closers.map((closer) => CLOSED[closer]))}.`;
     case 'before':
-      return `${found.cue.typed} stands there, but before it there may be only ${BEFORE[found.cue.rules.before]}.`;
+      return `Not here: ${found.cue.typed} needs ${BEFORE[found.cue.rules.before]} before it.`;
     case 'letters':
-      return `${found.cue.typed} must be typed with just these capitals.`;
+      return `${found.cue.typed} must be typed with exactly these capitals.`;
     case 'closer':
-      return `${found.cue.typed} stands there, but this key does not close it.`;
+      return `This key does not finish ${found.cue.typed}.`;
     case 'nothing':
       return 'No cue here.';
   }
@@ -75,9 +79,7 @@ export function TryOut({ cues }: { cues: readonly BankCue[] }) {
         </SelectField>
       </div>
       <p role="status" className={`mt-2 text-[14.5px] ${found.code === 'fires' ? 'text-leaf' : 'text-soft'}`}>
-        {line === ''
-          ? 'What each key does is told here.'
-          : inWords(found, (entry) => titles.get(entry) ?? '')}
+        {line === '' ? 'Each key is explained here.' : inWords(found, (entry) => titles.get(entry) ?? '')}
       </p>
     </section>
   );

@@ -2,12 +2,12 @@ import type { Closer, CueMaking, CueRules } from '#core/cue';
 
 /** The rules of cues, as people are told them. */
 export const FIRES: Record<CueRules['fires'], string> = {
-  last: 'at its last character',
+  last: 'as soon as it is typed',
   closing: 'on a closing key',
 };
 export const BEFORE: Record<CueRules['before'], string> = {
   space: 'a space or line start',
-  boundary: 'no letter or digit',
+  boundary: 'a space or punctuation mark',
   anything: 'anything',
 };
 export const LETTERS: Record<CueRules['letters'], string> = {

@@ -16,7 +16,7 @@ export function CaseLink({ one, to, children }: Props) {
   const { caseOf } = useKinds();
   return (
     <li className="border-b border-hair last:border-0">
-      <Link to={to} className="group grid grid-cols-[1fr_auto] gap-x-6 px-7 py-3 max-[899px]:px-4">
+      <Link to={to} className="group grid grid-cols-[1fr_auto] gap-x-6 px-9 py-3 max-[899px]:px-4">
         <span className="min-w-0 font-book text-[18px] leading-snug break-words group-hover:text-elder">
           {one.title}
         </span>

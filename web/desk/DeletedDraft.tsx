@@ -17,7 +17,7 @@ export function DeletedDraft() {
   });
   if (!deleted) return null;
   return (
-    <div className="px-7 pt-3 max-[899px]:px-4">
+    <div className="px-9 pt-3 max-[899px]:px-4">
       <Notice title="Your draft is in the wastebasket.">
         <Button look="text" disabled={restore.isPending} onClick={() => restore.mutate(deleted)}>
           Undo

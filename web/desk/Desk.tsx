@@ -6,6 +6,7 @@ import { useCases } from '../api';
 import { DropFiles } from '../arrivals';
 import { instantInWords } from '#client/clock';
 import { Figure, useShell } from '../shell';
+import { WaitingList } from '../waiting';
 import { Button, Failed, Loading, Notice, TextField } from '../ui';
 import { CaseLink } from './CaseLink';
 import { DeletedDraft } from './DeletedDraft';
@@ -44,9 +45,9 @@ function CaseLine({ one }: { one: CaseSummary }) {
 function Groups({ cases }: { cases: CaseSummary[] }) {
   if (cases.length === 0) {
     return (
-      <p className="px-7 py-8 text-soft">
-        Nothing is on your desk yet. Begin a leaf, or a case; or drop a file of a record system in the margin.
-        What you write is saved as you write it.
+      <p className="px-9 py-8 text-soft">
+        Your desk is empty. Begin a leaf or a case, or drop files in the margin. What you write is saved as
+        you write.
       </p>
     );
   }
@@ -56,7 +57,7 @@ function Groups({ cases }: { cases: CaseSummary[] }) {
     if (here.length === 0) return null;
     return (
       <section key={state} aria-label={title} className="pb-3">
-        <h2 className="eyebrow border-b border-hair px-7 pt-4 pb-1.5 max-[899px]:px-4">{title}</h2>
+        <h2 className="section-head border-b border-hair px-9 pt-4 pb-1.5 max-[899px]:px-4">{title}</h2>
         <ul>
           {here.map((one) => (
             <CaseLine key={one.id} one={one} />
@@ -67,11 +68,11 @@ function Groups({ cases }: { cases: CaseSummary[] }) {
   });
   return (
     <>
-      {closed.length === cases.length && <p className="px-7 py-8 text-soft">All your cases are closed.</p>}
+      {closed.length === cases.length && <p className="px-9 py-8 text-soft">All your cases are closed.</p>}
       {groups}
       {closed.length > 0 && (
         <details className="pb-3">
-          <summary className="eyebrow cursor-pointer border-b border-hair px-7 pt-4 pb-1.5 max-[899px]:px-4">
+          <summary className="eyebrow cursor-pointer border-b border-hair px-9 pt-4 pb-1.5 max-[899px]:px-4">
             Closed, {closed.length.toLocaleString()}
           </summary>
           <ul aria-label="Closed">
@@ -114,11 +115,12 @@ export function Desk() {
           {isBeginning && cases.data && (
             <NewCasePanel cases={cases.data} close={() => setAddress({}, { replace: true })} />
           )}
+          <WaitingList />
           <DropFiles />
         </>
       }
     >
-      <header className="flex flex-wrap items-baseline gap-2 px-7 pt-6 pb-1 max-[899px]:px-4">
+      <header className="flex flex-wrap items-baseline gap-2 px-9 pt-6 pb-1 max-[899px]:px-4">
         <h1 className="grow font-book text-[26px] leading-tight">{member.name.split(' ')[0]}’s desk</h1>
         <Button disabled={leaf.isPending} onClick={leaf.run}>
           New leaf
@@ -128,7 +130,7 @@ export function Desk() {
         </Button>
       </header>
       {leaf.error && (
-        <div className="px-7 max-[899px]:px-4">
+        <div className="px-9 max-[899px]:px-4">
           <Notice tone="warning" title={inWords(leaf.error)}>
             No leaf was begun.
           </Notice>
@@ -136,10 +138,10 @@ export function Desk() {
       )}
       <DeletedDraft />
       {(cases.data?.length ?? 0) > 0 && (
-        <div className="px-7 pt-3 max-[899px]:px-4">
+        <div className="px-9 pt-3 max-[899px]:px-4">
           <TextField
             type="search"
-            label="Look among your cases"
+            label="Search your cases"
             placeholder="A title, a number, a name, or words you wrote"
             maxLength={200}
             value={words}

@@ -31,7 +31,7 @@ export function FoundCases({ words }: { words: string }) {
   const count = found.data.length;
   return (
     <section aria-label="Found" className="pb-3">
-      <p role="status" className="eyebrow border-b border-hair px-7 pt-4 pb-1.5 max-[899px]:px-4">
+      <p role="status" className="eyebrow border-b border-hair px-9 pt-4 pb-1.5 max-[899px]:px-4">
         {count === 0
           ? 'Nothing of yours has these words'
           : count === 1

@@ -22,7 +22,11 @@ function GivenTo({ given, change }: { given: readonly string[]; change: (given: 
   if (members.length === 0) return null;
   return (
     <div>
-      <ActingSelect label="Give it to a colleague too" value="" act={(id) => id && change([...given, id])}>
+      <ActingSelect
+        label="Give the case to a colleague too"
+        value=""
+        act={(id) => id && change([...given, id])}
+      >
         <option value="">nobody else</option>
         {members
           .filter(({ id }) => !given.includes(id))
@@ -75,7 +79,7 @@ function Lines({ form, put, faultOf, told }: LinesProps) {
   return (
     <>
       <SelectField
-        label="What it is"
+        label="Kind of work"
         value={form.kind}
         onChange={({ target }) => put({ kind: target.value as KindId })}
       >
@@ -86,7 +90,7 @@ function Lines({ form, put, faultOf, told }: LinesProps) {
         ))}
       </SelectField>
       <TextField
-        label="What it is called"
+        label="Title"
         autoFocus
         maxLength={200}
         error={faultOf('title')}
@@ -105,7 +109,7 @@ function Lines({ form, put, faultOf, told }: LinesProps) {
           key={path}
           path={path}
           value={form.details[path] ?? ''}
-          error={told.includes(path) ? 'No day can be read in this.' : undefined}
+          error={told.includes(path) ? 'Not a date yet.' : undefined}
           change={(value) => put({ details: { ...form.details, [path]: value } })}
         />
       ))}
@@ -157,14 +161,14 @@ export function NewCasePanel({ cases, close }: { cases: readonly CaseSummary[]; 
       <GivenTo given={form.given} change={(given) => put({ given })} />
       {begin.error && (
         <Notice tone="warning" title={inWords(begin.error)}>
-          No case was made; what you wrote stands here.
+          No case was made. What you wrote is still here.
         </Notice>
       )}
       <p className="flex gap-2">
         <Button look="main" type="submit" disabled={begin.isPending}>
-          Begin it
+          Begin the case
         </Button>
-        <Button onClick={letGo}>{isWritten(form) ? 'Let go of it' : 'Close'}</Button>
+        <Button onClick={letGo}>{isWritten(form) ? 'Discard' : 'Close'}</Button>
       </p>
     </form>
   );

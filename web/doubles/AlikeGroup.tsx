@@ -65,7 +65,7 @@ export function AlikeGroup({ index, entries, count, uses }: Props) {
                     checked={isLeft}
                     onChange={() => setLeft(entry.id)}
                   />
-                  <span className="sr-only">Keep {title}</span>
+                  <span className="sr-only">Merge into {title}</span>
                 </label>
                 <span className="flex min-w-0 flex-wrap items-baseline gap-x-3">
                   <Link to={`/bank/${entry.id}`} className="font-book text-[17px] break-words text-ink">

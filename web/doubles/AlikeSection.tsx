@@ -5,9 +5,9 @@ import { AlikeGroup } from './AlikeGroup';
 import { LongWork, useLongWork } from '../longWork';
 
 const LEAST = [
-  { value: 0.95, label: 'all but a word' },
-  { value: 0.8, label: 'four words of five' },
-  { value: 0.65, label: 'two words of three' },
+  { value: 0.95, label: 'nearly identical' },
+  { value: 0.8, label: 'mostly the same' },
+  { value: 0.65, label: 'similar' },
 ] as const;
 
 const inNumber = (count: number, one: string, many: string) =>
@@ -26,9 +26,14 @@ export function AlikeSection({ index }: { index: BankIndex }) {
           start({ least });
         }}
       >
-        <h2 className="grow font-book text-[19px]">Entries that say nearly the same</h2>
+        <div className="grow">
+          <h2 className="font-book text-[19px]">Entries that say nearly the same</h2>
+          <p className="text-[13.5px] text-soft">
+            Blanks, dates, numbers and names do not count as differences.
+          </p>
+        </div>
         <SelectField
-          label="They share"
+          label="How alike"
           value={least}
           onChange={({ target }) => setLeast(Number(target.value))}
         >
@@ -39,7 +44,7 @@ export function AlikeSection({ index }: { index: BankIndex }) {
           ))}
         </SelectField>
         <Button type="submit" disabled={working.state === 'working'}>
-          Look through the bank
+          Check the bank
         </Button>
       </form>
       <LongWork what="Reading the bank" working={working} stop={stop}>
@@ -47,7 +52,7 @@ export function AlikeSection({ index }: { index: BankIndex }) {
           <>
             <p role="status" className="px-9 pt-2 text-[14px] text-soft max-[899px]:px-4">
               {count === 0
-                ? `Of ${inNumber(read, 'one entry', 'entries')} no two say nearly the same.`
+                ? `No two of ${inNumber(read, 'one entry', 'entries')} say nearly the same.`
                 : `${inNumber(count, 'One group', 'groups')} among ${inNumber(read, 'one entry', 'entries')}${
                     count > groups.length ? `; the largest ${groups.length} are shown` : ''
                   }.`}

@@ -40,7 +40,7 @@ function EndLine({ index, end }: { index: BankIndex; end: End }) {
       {!many.done && collection?.right === 'keep' && (
         <p>
           <Button disabled={many.pending} onClick={() => many.run(() => makePiece(end, takeKept))}>
-            {piece ? `Put “${piece.content.title}” into them` : 'Make it one piece for all'}
+            {piece ? `Put “${piece.content.title}” into them` : 'Make one entry of it for all'}
           </Button>
         </p>
       )}
@@ -54,12 +54,13 @@ export function SharedEndsSection({ index }: { index: BankIndex }) {
   return (
     <FoundSection
       title="Shared openings and closings"
-      look="Look for them"
+      about="What three entries or more begin or end with, made one entry."
+      look="Find them"
       what="Reading the bank"
       work={work}
       said={({ ends, count, read }) =>
         count === 0
-          ? `No three of ${read.toLocaleString()} entries begin or end with the same words.`
+          ? `No opening or closing is shared by three of ${read.toLocaleString()} entries.`
           : `${count === 1 ? 'One opening or closing is' : `${count} openings and closings are`} shared${count > ends.length ? `; the first ${ends.length} are shown` : ''}.`
       }
     >

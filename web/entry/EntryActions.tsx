@@ -31,28 +31,28 @@ export function EntryActions({ index, entry, keeps, isChanged }: Props) {
     // Its cue stays with the first: two with one cue would clash.
     const content = { ...entry.content, title: `${title.slice(0, 190)}, a copy`, cues: [] };
     keepUnsaved(fresh, { base: 0, content, reason: '' });
-    openNew('A copy. Its cue stays with the first; give this one its own.');
+    openNew('A copy. The cue stays with the first; give this copy its own.');
   };
   return (
-    <section aria-label="The whole entry" className="grid gap-2">
-      <h2 className="eyebrow">The whole entry</h2>
+    <section aria-label="This entry" className="grid gap-2">
+      <h2 className="section-head">This entry</h2>
       <DoneNotice many={many} />
       {keeps && (
         <MoveTo
-          label="Move it to"
+          label="Move to"
           places={placesFor([entry], index).filter(({ id }) => id !== entry.collection)}
           disabled={isChanged || many.pending}
           to={(place) => many.run(() => MANY_ACTS.move([entry], place.id, place.name))}
         />
       )}
       <p className="flex flex-wrap gap-2">
-        <Button onClick={() => (readUnsaved(fresh) ? setAsking('replace') : copy())}>Copy it</Button>
+        <Button onClick={() => (readUnsaved(fresh) ? setAsking('replace') : copy())}>Copy the entry</Button>
         {keeps && !retired && (
           <Button
             disabled={isChanged || many.pending}
             onClick={() => many.run(() => MANY_ACTS.retire([entry]))}
           >
-            Take it out of use
+            Take out of use
           </Button>
         )}
         {keeps && retired && (
@@ -60,16 +60,16 @@ export function EntryActions({ index, entry, keeps, isChanged }: Props) {
             disabled={isChanged || many.pending}
             onClick={() => many.run(() => MANY_ACTS.takeUp([entry]))}
           >
-            Use it again
+            Put back in use
           </Button>
         )}
-        {keeps && <Button onClick={() => setAsking('delete')}>Delete it</Button>}
+        {keeps && <Button onClick={() => setAsking('delete')}>Delete the entry</Button>}
       </p>
       {asking === 'replace' && (
-        <Notice tone="warning" title="You have begun an entry and not saved it.">
+        <Notice tone="warning" title="You have begun another entry and not saved it.">
           <p className="flex flex-wrap gap-2">
-            <Button onClick={() => openNew()}>Go on with that</Button>
-            <Button onClick={copy}>Drop it for the copy</Button>
+            <Button onClick={() => openNew()}>Continue that one</Button>
+            <Button onClick={copy}>Discard it and copy</Button>
           </p>
         </Notice>
       )}

@@ -64,7 +64,7 @@ export function EntryFiles({ editing }: { editing: EntryEditing }) {
             disabled={files.length >= MOST_ENTRY_FILES}
             take={add}
           />
-          They go along wherever this entry is placed.
+          They are attached wherever this entry is placed.
         </p>
       )}
       {notAdded > 0 && (

@@ -26,7 +26,7 @@ function Place({ index, editing, setCollection }: Omit<Props, 'target'> & { edit
   if (!setCollection) return <span>{editing.collection?.name}</span>;
   return (
     <SelectField
-      label="Kept in"
+      label="Collection"
       value={editing.collectionId}
       onChange={(event) => setCollection(event.target.value)}
     >
@@ -43,10 +43,10 @@ function Place({ index, editing, setCollection }: Omit<Props, 'target'> & { edit
 
 function Standing({ editing: { changing, editable, isProposal } }: { editing: EntryEditing }) {
   const whose = editable ? 'Saved' : 'Only its keepers change this entry';
-  const words = isProposal ? 'Its keepers change it; you may propose how' : whose;
+  const words = isProposal ? 'Its keepers change it; you can propose changes' : whose;
   return (
     <span role="status" className={changing.isChanged ? 'font-semibold text-rust' : ''}>
-      {changing.isChanged ? 'Not saved yet; kept on this computer' : words}
+      {changing.isChanged ? 'Not saved yet; on this computer' : words}
     </span>
   );
 }
@@ -90,7 +90,11 @@ function Foot({ editing: { entry, changing, isProposal } }: { editing: EntryEdit
       <div className="grow">
         <TextField
           label={
-            isProposal ? 'Why, for its keepers to read' : entry ? 'Why you change it' : 'Why you keep it'
+            isProposal
+              ? 'Reason, for its keepers'
+              : entry
+                ? 'Reason for the change'
+                : 'Reason, if there is one'
           }
           id="why"
           maxLength={300}
@@ -103,7 +107,7 @@ function Foot({ editing: { entry, changing, isProposal } }: { editing: EntryEdit
         look="main"
         type="submit"
         disabled={!changing.isChanged || changing.saving || lacksWhy}
-        aria-keyshortcuts="F9"
+        aria-keyshortcuts="F9 Alt+X"
       >
         {isProposal ? 'Propose' : 'Save'} <Key>F9</Key>
       </Button>
@@ -112,7 +116,15 @@ function Foot({ editing: { entry, changing, isProposal } }: { editing: EntryEdit
 }
 
 /** Its wordings with their blanks and conditions; or the whole entry as text, for those who like typing. */
-function Wordings({ index, editing }: { index: BankIndex; editing: EntryEditing }) {
+function Wordings({
+  index,
+  editing,
+  beside,
+}: {
+  index: BankIndex;
+  editing: EntryEditing;
+  beside: HTMLElement | null;
+}) {
   const { changing, editable, put, place, setPlace, entry } = editing;
   const { content } = changing;
   const [asText, setAsText] = useState(false);
@@ -156,6 +168,7 @@ function Wordings({ index, editing }: { index: BankIndex; editing: EntryEditing 
         changeCondition={editing.changeCondition}
         makeOptional={editing.addOptional}
         editorReady={editing.editorReady}
+        beside={beside}
       />
       <p className="flex justify-end gap-4 text-[13px]">
         {editable && (
@@ -222,9 +235,13 @@ export function EntryLeaf({ index, target, setCollection }: Props) {
         ]
       : [],
   );
+  const [beside, setBeside] = useState<HTMLElement | null>(null);
   const takeCue = (text: string) => put({ cues: [{ ...content.cues[0], text }, ...content.cues.slice(1)] });
   return (
-    <Figure marginLabel="Beside the entry" margin={<EntryMargin {...{ index, editing, said, takeCue }} />}>
+    <Figure
+      marginLabel="Beside the entry"
+      margin={<EntryMargin {...{ index, editing, said, takeCue }} besideWords={setBeside} />}
+    >
       <form
         aria-label="Entry"
         onSubmit={(event) => {
@@ -239,7 +256,7 @@ export function EntryLeaf({ index, target, setCollection }: Props) {
         }}
       >
         <Head index={index} editing={editing} setCollection={setCollection} />
-        <Wordings index={index} editing={editing} />
+        <Wordings index={index} editing={editing} beside={beside} />
         <section aria-labelledby="fields-title" className={section}>
           <h2 id="fields-title" className="eyebrow">
             Fields

@@ -1,4 +1,4 @@
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import type { Entry } from '#contracts';
 import type { Answers } from '#core/draft';
 import { ApiProblem, inWords, isProblem } from '#client/api';
@@ -26,6 +26,8 @@ interface Props {
   editing: EntryEditing;
   said: string | null;
   takeCue: (cue: string) => void;
+  /** Told where in the margin the words at the caret are spoken of; null on a window too narrow for a margin. */
+  besideWords: (place: HTMLElement | null) => void;
 }
 
 function Refused({ error, leadIn, takeCue }: { error: Error; leadIn: string } & Pick<Props, 'takeCue'>) {
@@ -37,7 +39,7 @@ function Refused({ error, leadIn, takeCue }: { error: Error; leadIn: string } & 
       {others.map(({ place, message }) => (
         <p key={place + message}>{message}</p>
       ))}
-      Nothing was saved, and your change stands here as it was.{' '}
+      Nothing was saved. Your change is still here.{' '}
       {proposed && (
         <Button look="text" onClick={() => takeCue(proposed)}>
           Use {leadIn + proposed}
@@ -96,41 +98,47 @@ function OfKept({ index, entry, editing }: Pick<Props, 'index' | 'editing'> & { 
     <>
       <ReviewOf entry={entry.id} keeps={collection?.right === 'keep'} />
       <NotesOf entry={entry.id} />
+      <History entry={entry.id} current={entry.revision} bringBack={bringBack} />
+      {entry.merged?.map((id) => (
+        <HistoryOfMerged key={id} entry={id} bringBack={bringBack} />
+      ))}
+      <VariationPanel index={index} entry={entry} />
       <EntryActions
         index={index}
         entry={entry}
         keeps={collection?.right === 'keep'}
         isChanged={changing.isChanged}
       />
-      <History entry={entry.id} current={entry.revision} bringBack={bringBack} />
-      {entry.merged?.map((id) => (
-        <HistoryOfMerged key={id} entry={id} bringBack={bringBack} />
-      ))}
     </>
   );
 }
 
 /** Beside an entry: what became of a save, how it reads for a case, and its history. */
-export function EntryMargin({ index, editing, said, takeCue }: Props) {
+export function EntryMargin({ index, editing, said, takeCue, besideWords }: Props) {
   const { entry, collection, changing } = editing;
   const { theirs, error, setAside } = changing;
+  const beside = useCallback(
+    (place: HTMLElement | null) =>
+      besideWords(window.matchMedia('(min-width: 900px)').matches ? place : null),
+    [besideWords],
+  );
   const { member } = useShell();
   return (
     <div className="entry-margin grid gap-6 pt-6">
+      <div ref={beside} className="grid gap-2 empty:hidden" />
       {entry && <PresentHere entry={entry.id} />}
       {theirs && <Theirs theirs={theirs} changing={changing} />}
       {isProblem(error, 'not-signed-in') ? (
-        <SignInAgain member={member} kept="Your change is kept on this computer." goOn={changing.save} />
+        <SignInAgain member={member} kept="Your change is saved on this computer." goOn={changing.save} />
       ) : (
         error && <Refused error={error} leadIn={collection?.leadIn ?? ''} takeCue={takeCue} />
       )}
       {said && (!changing.isChanged || !entry) && <Notice title={said} />}
       <ProposalsOf entry={entry?.id} amending={changing.proposal !== undefined} />
-      {entry && <VariationPanel index={index} entry={entry} />}
       {setAside && (
-        <Notice title="Your change was put aside.">
+        <Notice title="Your change was discarded.">
           <Button look="text" onClick={changing.takeUpAgain}>
-            Take it up again
+            Bring it back
           </Button>
         </Notice>
       )}

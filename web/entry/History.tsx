@@ -58,18 +58,18 @@ function Shown({ entry, revision, current, all, bringBack }: ShownProps) {
     <div className="grid gap-2 border-l-2 border-leaf py-1 pl-3">
       {all.length > 1 && (
         <label className="grid text-[12.5px] text-soft">
-          Shown
+          Compare with
           <select
             className="input bg-paper text-[13.5px] text-ink"
             value={other}
             onChange={({ target }) => setOther(Number(target.value))}
           >
-            <option value={0}>as it read, whole</option>
+            <option value={0}>nothing (show it all)</option>
             {all
               .filter((one) => one.revision !== revision)
               .map((one) => (
                 <option key={one.revision} value={one.revision}>
-                  beside {one.revision === current ? 'what stands now' : `revision ${one.revision}`}
+                  {one.revision === current ? 'the current revision' : `revision ${one.revision}`}
                 </option>
               ))}
           </select>
@@ -78,7 +78,7 @@ function Shown({ entry, revision, current, all, bringBack }: ShownProps) {
       {other === 0 ? <Whole content={content} /> : <Compared entry={entry} one={found.data} other={other} />}
       {bringBack && (
         <Button className="justify-self-start" onClick={() => bringBack(content, revision)}>
-          Bring it back
+          Bring this revision back
         </Button>
       )}
     </div>
@@ -91,7 +91,7 @@ export function History({ entry, current, title, bringBack }: Props) {
   const [open, setOpen] = useState<number | null>(null);
   return (
     <section aria-label={title === undefined ? 'History' : `History of “${title}”`}>
-      <h2 className="eyebrow">{title === undefined ? 'History' : `Until it was merged: “${title}”`}</h2>
+      <h2 className="section-head">{title === undefined ? 'History' : `Until it was merged: “${title}”`}</h2>
       {revisions.isError && (
         <Failed what="the history" error={revisions.error} retry={() => void revisions.refetch()} />
       )}

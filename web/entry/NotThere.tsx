@@ -39,14 +39,14 @@ function Unsaved({ id, index, change }: Props & { change: UnsavedEntryChange }) 
   });
   return (
     <section aria-label="What you had changed" className="mt-5 border-t border-hair pt-4">
-      <p>What you had changed and not saved is kept on this computer:</p>
+      <p>Your unsaved change is on this computer:</p>
       <div className="book my-3 border-l-2 border-leaf pl-4">
         <p className="font-semibold">{change.content.title}</p>
         <WordingsView content={change.content} />
       </div>
       {keep.error && <Notice tone="warning" title={inWords(keep.error)} />}
       <Button look="main" disabled={keep.isPending} onClick={() => keep.mutate()}>
-        Keep it in my own wording
+        Save it in my own wording
       </Button>
     </section>
   );

@@ -30,7 +30,7 @@ export function Theirs({ theirs, changing }: { theirs: Entry; changing: EntryCha
           <DifferenceView before={base} after={changing.content} />
         </div>
       )}
-      <p className="eyebrow">Beside yours, theirs</p>
+      <p className="eyebrow">Compare with theirs</p>
       <div className="my-2 border-l border-hair pl-3 text-ink">
         <DifferenceView before={changing.content} after={theirs.content} />
       </div>
@@ -38,7 +38,7 @@ export function Theirs({ theirs, changing }: { theirs: Entry; changing: EntryCha
       <p className="mt-2 flex flex-wrap gap-2">
         {both && !clashes && (
           <Button look="main" onClick={() => changing.takeMerged(both.mine.content, theirs.revision)}>
-            Put both together
+            Combine, mine where both changed
           </Button>
         )}
         {both && clashes && (
@@ -52,7 +52,7 @@ export function Theirs({ theirs, changing }: { theirs: Entry; changing: EntryCha
           </>
         )}
         <Button onClick={changing.saveOverTheirs}>Save mine as the next revision</Button>
-        <Button onClick={changing.letGo}>Keep theirs</Button>
+        <Button onClick={changing.letGo}>Use theirs</Button>
       </p>
     </Notice>
   );

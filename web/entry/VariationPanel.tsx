@@ -56,11 +56,7 @@ function OfShared({ index, entry }: Props) {
         <p className="text-soft">
           A variation is used in its place, by the same cue; you are told when this one changes.
         </p>
-        <SelectField
-          label="For those who use"
-          value={place}
-          onChange={({ target }) => setPlace(target.value)}
-        >
+        <SelectField label="Used instead for" value={place} onChange={({ target }) => setPlace(target.value)}>
           {places.map(({ id, name, own: mine }) => (
             <option key={id} value={id}>
               {name}
@@ -96,7 +92,7 @@ function Changed({ entry, shared }: { entry: Entry; shared: Entry }) {
       )}
       {noted.error && <p>{inWords(noted.error)}</p>}
       <Button disabled={noted.isPending} onClick={() => noted.mutate()}>
-        I have seen to it
+        Done
       </Button>
     </Notice>
   );
@@ -112,8 +108,8 @@ function OfVariation({ index, entry }: Props) {
   if (!isHere) return null;
   if (!shared)
     return (
-      <Notice title="What it was a variation of is not there any more.">
-        It is an entry like others now: give it a cue of its own.
+      <Notice title="The shared entry it varied was deleted.">
+        It is an entry of its own now: give it a cue.
       </Notice>
     );
   const right = index.collections.get(shared.collection)?.right;
@@ -134,7 +130,7 @@ function OfVariation({ index, entry }: Props) {
         <Link to={`/bank/${shared.id}`} className="text-elder underline">
           {shared.content.title}
         </Link>{' '}
-        for those who use {index.collections.get(entry.collection)?.name}, by the same cue.
+        for {index.collections.get(entry.collection)?.name}, by the same cue.
       </Notice>
       {shared.revision > entry.varies!.revision && <Changed entry={entry} shared={shared} />}
       {compared && (
@@ -148,7 +144,7 @@ function OfVariation({ index, entry }: Props) {
         </Button>
         {right && right !== 'read' && (
           <Button onClick={bring}>
-            {right === 'keep' ? 'Put it in place of the shared one' : 'Propose it'}
+            {right === 'keep' ? 'Replace the shared entry with it' : 'Propose it'}
           </Button>
         )}
       </p>

@@ -25,7 +25,7 @@ import { useEntryChange, type Target } from './useEntryChange';
 import { makeOptional } from './wording/optionalPassages';
 import { insertBlank, selectedWords } from './wording/WordingBar';
 
-const PROPOSED = 'Proposed. Its keepers are told, and you are when they answer.';
+const PROPOSED = 'Proposed. Its keepers have been told; you will hear when they answer.';
 
 function savedInWords(kept: Entry, collection: Collection | undefined): string {
   const keys = keysOfEntry(kept, collection);
@@ -168,7 +168,7 @@ function madeOptional(
   if (!editor) return null;
   const { state, view } = editor;
   if (!field) return 'Make a field first: its answer decides whether the words appear.';
-  if (state.selection.empty) return 'First select the words that appear only when a condition holds.';
+  if (state.selection.empty) return 'First select the words that appear only under a condition.';
   const id = freeConditionId(conditions);
   put({ conditions: [...conditions, { id, when: firstTest(field, calendarToday()) }] });
   view.dispatch(makeOptional(state, id));

@@ -10,7 +10,7 @@ test.each([
   ['text/plain', 'photo.png', 'a text file'],
   ['application/octet-stream', '', 'a file'],
   ['', 'Owl.PNG', 'a picture'],
-  ['', 'letter.eml', 'an e-mail'],
+  ['', 'letter.eml', 'an email'],
   ['', 'no ending', 'a file'],
   ['application/octet-stream', 'Ringing.xlsx', 'a table'],
 ])('%j called %j is %s', (media, name, words) => {

@@ -6,7 +6,7 @@ const WORDS: readonly (readonly [media: RegExp, ending: RegExp, words: string])[
   [/^application\/pdf$/, /\.pdf$/, 'a PDF document'],
   [/wordprocessingml|opendocument\.text|msword/, /\.(docx?|odt)$/, 'a document'],
   [/spreadsheetml|opendocument\.spreadsheet|ms-excel|^text\/csv$/, /\.(xlsx?|ods|csv)$/, 'a table'],
-  [/^message\/rfc822$/, /\.eml$/, 'an e-mail'],
+  [/^message\/rfc822$/, /\.eml$/, 'an email'],
   [/zip|x-tar|gzip|x-7z/, /\.(zip|tar|gz|7z)$/, 'an archive'],
   [/^text\/|json$/, /\.(txt|md|json|html?)$/, 'a text file'],
 ];

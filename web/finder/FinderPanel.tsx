@@ -3,11 +3,11 @@ import type { ResolvedCue } from '#core/cue';
 import { useEffect, useId, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Entry } from '#contracts';
-import { excerpt } from '#core/passage';
 import { takeWhole, useBankIndex, useFoundAway } from '../api';
-import { mainPassage } from '#core/entry';
+import { excerptOfEntry } from '#core/entry';
 import { firstCue, type BankIndex } from '#core/bank';
 import { useShell, type Action } from '../shell';
+import { Key } from '../ui';
 
 const SHOWN = 9;
 /** So many of these at least, where some are found in collections that are not at hand. */
@@ -49,7 +49,7 @@ function entryRows(
     id: entry.id,
     title: entry.content.title,
     cue: firstCue(entry, index.collections.get(entry.collection)),
-    detail: excerpt(mainPassage(entry.content), 90),
+    detail: excerptOfEntry(entry.content, 90),
     run,
   });
   // What is at hand is there at once, and stays where it is when the rest comes.
@@ -123,6 +123,8 @@ export function FinderPanel() {
   const close = useMemo(() => () => setFinderOpen(false), [setFinderOpen]);
   const { rows, error } = useRows(query, close);
   const list = useId();
+  const index = useBankIndex();
+  const readAs = useMemo(() => index?.finder.readAs(query) ?? [], [index, query]);
   const current = Math.min(at, rows.length - 1);
   useEffect(() => {
     // What had the keys gets them back when the finder closes without having gone anywhere.
@@ -144,7 +146,7 @@ export function FinderPanel() {
     event.preventDefault();
   };
   return (
-    <section aria-label="Finder" className="slip sticky top-4">
+    <section aria-label="Look-up" className="slip sticky top-4">
       <label className="eyebrow" htmlFor={`${list}-input`}>
         {screen.place ? 'Find wording to place' : 'Find wording'}, or something to do
       </label>
@@ -170,8 +172,17 @@ export function FinderPanel() {
           <Line key={row.id} row={row} current={index === current} id={`${list}-${index}`} />
         ))}
       </ul>
+      {readAs.length > 0 && rows.length > 0 && (
+        <p role="status" className="pt-1.5 text-[13px] text-soft">
+          {readAs.map(({ typed, as }) => `“${typed}” read as “${as}”`).join(', ')}
+        </p>
+      )}
       {error && <NotAllSearched error={error} />}
       {rows.length === 0 && <p className="py-2 text-soft">Nothing found. Try fewer or other words.</p>}
+      <p className="mt-2 text-[13px] text-soft">
+        <Key>Up</Key> <Key>Down</Key> choose, <Key>Enter</Key> {screen.place ? 'places' : 'opens'},{' '}
+        <Key>Esc</Key> closes
+      </p>
     </section>
   );
 }

@@ -26,7 +26,7 @@ function NewGlossary() {
   });
   return (
     <NameForm
-      label="A new glossary"
+      label="New glossary"
       error={make.error ? inWords(make.error) : undefined}
       pending={make.isPending}
       make={make.mutate}
@@ -55,8 +55,8 @@ export function GlossariesPage() {
       <header className="px-9 pt-6 pb-3 max-[899px]:px-4">
         <h1 className="font-book text-[26px] leading-tight">Glossaries</h1>
         <p className="text-[14px] text-soft">
-          Their terms are offered as you write: by their beginning, phrases by their initials, words by their
-          consonants. What stands higher is offered first.
+          Their terms are offered as you write: by first letters, initials of a phrase, or consonants.
+          Glossaries higher up are offered first.
         </p>
       </header>
       {glossaries.isPending && <Loading what="the glossaries" />}
@@ -74,14 +74,14 @@ export function GlossariesPage() {
               <span className="text-[13px] text-soft">{countOf(glossary)}</span>
               <span className="col-span-2 text-[13px] text-soft">
                 In reach for {kinds.inWords(glossary.kindsOfWork)}
-                {glossary.careful && '; look-alikes are read back'}
+                {glossary.careful && '; asks again before a look-alike'}
               </span>
             </Link>
           </li>
         ))}
       </ul>
       {sorted.length === 0 && !glossaries.isPending && (
-        <Notice title="There is no glossary yet.">Make one, or take over a word list you have.</Notice>
+        <Notice title="There is no glossary yet.">Make one, or bring in a word list you have.</Notice>
       )}
       <NewGlossary />
     </Figure>

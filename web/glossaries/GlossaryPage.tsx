@@ -69,7 +69,7 @@ function Settings({ glossary }: { glossary: Glossary }) {
       </SelectField>
       <KindsOfWorkField kinds={settings.kindsOfWork} change={(kindsOfWork) => put({ kindsOfWork })} />
       <Tick on={settings.careful} toggle={() => put({ careful: !settings.careful })}>
-        Read look-alikes and other strengths back
+        Ask again before placing a look-alike or another strength
       </Tick>
       {error && <Notice tone="warning" title={inWords(error)} />}
       <div className="flex flex-wrap items-center gap-3">
@@ -78,7 +78,7 @@ function Settings({ glossary }: { glossary: Glossary }) {
         </Button>
         {sure ? (
           <Button onClick={() => drop.mutate()}>
-            Into the wastebasket, with its {glossary.count ?? 0} terms
+            It goes to the wastebasket, with its {glossary.count ?? 0} terms
           </Button>
         ) : (
           <Button look="text" onClick={() => setSure(true)}>

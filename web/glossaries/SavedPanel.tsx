@@ -9,21 +9,21 @@ export function SavedPanel() {
   const total = saved.reduce((sum, one) => sum + one.saved, 0);
   return (
     <section aria-label="Keys saved">
-      <h2 className="eyebrow">Keys saved</h2>
+      <h2 className="section-head">Keys saved</h2>
       {days.length === 0 ? (
         <p className="text-[14px] text-soft">Nothing yet: take an offer, or type a cue.</p>
       ) : (
         <>
           <p className="font-book text-[22px]">{total.toLocaleString()}</p>
           <p className="text-[13px] text-soft">
-            Characters that came from the bank, less every key you pressed to bring, fill and mend them. Only
-            you see this.
+            Characters that came from the bank, less every key you pressed to place, fill and change them.
+            Only you see this.
           </p>
           <table className="mt-2 w-full text-[13.5px]">
             <thead>
               <tr className="text-left text-soft">
                 <th className="font-medium">Day</th>
-                <th className="text-right font-medium">Brought</th>
+                <th className="text-right font-medium">Placed</th>
                 <th className="text-right font-medium">Keys saved</th>
               </tr>
             </thead>

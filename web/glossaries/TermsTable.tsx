@@ -47,7 +47,7 @@ function TermForm({ glossary, start, done }: FormProps) {
         onChange={({ target }) => put({ cue: target.value })}
       />
       <TextField
-        label="Weight"
+        label="Rank"
         type="number"
         min={0}
         max={1000}
@@ -64,10 +64,10 @@ function TermForm({ glossary, start, done }: FormProps) {
       </div>
       <div className="flex items-end gap-3">
         <Button type="submit" look="main" disabled={!read.success || keep.isPending}>
-          Keep
+          Save
         </Button>
         <Button look="text" onClick={done}>
-          Leave
+          Cancel
         </Button>
       </div>
     </form>
@@ -139,7 +139,7 @@ export function TermsTable({ glossary, terms }: Props) {
               {glossary.right === 'keep' && canChange && (
                 <button
                   type="button"
-                  aria-label={`Take out ${term.text}`}
+                  aria-label={`Remove ${term.text}`}
                   className="rounded-[3px] p-0.5 text-soft hover:text-rust"
                   onClick={() => drop.mutate(term.text)}
                 >
@@ -158,7 +158,7 @@ export function TermsTable({ glossary, terms }: Props) {
       {found.length === 0 && (
         <p className="px-9 py-3 text-[14px] text-soft max-[899px]:px-4">
           {terms.length === 0
-            ? 'No terms yet: add one, or take over a word list.'
+            ? 'No terms yet: add one, or bring in a word list.'
             : 'No term has these letters.'}
         </p>
       )}

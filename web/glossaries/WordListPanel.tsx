@@ -23,7 +23,9 @@ export function WordListPanel({ glossary, terms }: Props) {
   const takeOver = (words: string, name: string) => {
     const isLarge = words.length > LIMIT;
     setTooLarge(
-      isLarge ? `${name} is larger than 3.5 MB. Nothing was taken over: part it, and take its parts.` : null,
+      isLarge
+        ? `${name} is larger than 3.5 MB. Nothing was brought in. Split it into parts and bring those in.`
+        : null,
     );
     if (!isLarge) take.mutate({ terms: words, replace }, { onSuccess: () => setPasted('') });
   };
@@ -32,14 +34,14 @@ export function WordListPanel({ glossary, terms }: Props) {
   const done = take.data;
   return (
     <section aria-label="Word list" className="grid gap-3">
-      <h2 className="eyebrow">Word list</h2>
+      <h2 className="section-head">Word list</h2>
       <Button className="justify-self-start" onClick={save} disabled={terms.length === 0}>
         Save it as a file
       </Button>
       {glossary.right === 'keep' && glossary.shipped === null && (
         <>
           <label className="grid gap-1 text-[13px] text-soft">
-            One term a line; or term, cue, weight and a note to read back, parted by tabs
+            One term a line; or term, cue, rank and a note to ask about, separated by tabs
             <textarea
               className="input min-h-24 font-cue text-[13px] text-ink"
               value={pasted}
@@ -47,17 +49,17 @@ export function WordListPanel({ glossary, terms }: Props) {
             />
           </label>
           <Tick on={replace} toggle={() => setReplace(!replace)}>
-            Terms that it does not have go
+            Delete the terms it does not have
           </Tick>
           <div className="flex flex-wrap gap-3">
             <Button
               disabled={pasted.trim() === '' || take.isPending}
               onClick={() => takeOver(pasted, 'This list')}
             >
-              Take over
+              Bring in
             </Button>
             <Button disabled={take.isPending} onClick={() => picker.current?.click()}>
-              Take over a file
+              Bring in a file
             </Button>
             <input
               ref={picker}

@@ -1,12 +1,12 @@
 import { useLocation } from 'react-router';
-import { Figure } from '../shell';
+import { Figure, SECOND_WAYS } from '../shell';
 import { Key } from '../ui';
 
 const GROUPS: { title: string; keys: [string, string][] }[] = [
   {
     title: 'Everywhere',
     keys: [
-      ['F2', 'The finder: any word of the bank, or something to do'],
+      ['F2', 'The look-up: any word of the bank, or something to do'],
       ['?', 'This page, where nothing is being written'],
     ],
   },
@@ -15,19 +15,20 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
     keys: [
       [
         'a cue',
-        'Brings its wording: some cues at their last character, some on Space, Enter, Tab or punctuation',
+        'Brings its wording: some cues as soon as they are typed, some on Space, Enter, Tab or punctuation',
       ],
       ['Backspace', 'Right after wording came: gives back what you typed'],
-      ['F4', 'Keeps the selected words as an entry'],
+      ['F4', 'Saves the selected words as an entry'],
       ['F8', 'Goes to the next gap, from anywhere in the draft'],
       ['F9', 'Finishes the draft, or walks you through its gaps'],
       ['Ctrl + Enter', 'Confirms the statement at the caret, and goes to the next one'],
       ['Alt + J', 'Takes the first offer; Alt with K, L, ; and U, I, O, P, N takes the others'],
       ['Alt + Down', 'Goes into the list of offers: Up, Down, then Enter takes one, Escape leaves'],
-      ['Alt + M', 'Keeps the selected words, or the word before the caret, in a glossary'],
+      ['Alt + M', 'Saves the selected words, or the word before the caret, in a glossary'],
+      ['Alt + Y', 'Lists the questions of the leaf beside it, answered ones ticked'],
       ['Alt + C', 'Opens the record at the head of the leaf, and folds it'],
       ['Alt + B', 'Goes to the margin; Escape comes back'],
-      ['Alt + R', 'Switches collections and glossaries in and out of reach, by typing'],
+      ['Alt + R', 'Switches collections and glossaries in and out of reach'],
       ['Alt + Shift + Up, Down', 'Moves the paragraph; numbers and references follow'],
       ['Left, Right', 'Step onto a blank and off it again, to change its answer'],
     ],
@@ -65,11 +66,11 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
     ],
   },
   {
-    title: 'In the finder',
+    title: 'In the look-up',
     keys: [
       ['Up, Down', 'Go through what was found'],
       ['Enter', 'Places it at the caret or over the selection; off the leaf, opens it'],
-      ['Escape', 'Closes the finder'],
+      ['Escape', 'Closes the look-up'],
     ],
   },
 ];
@@ -82,12 +83,18 @@ interface Props {
 function Group({ title, keys }: Props) {
   return (
     <section className="mt-5">
-      <h2 className="eyebrow">{title}</h2>
+      <h2 className="section-head">{title}</h2>
       <dl>
         {keys.map(([key, does]) => (
-          <div key={key} className="grid grid-cols-[8rem_1fr] gap-3 border-b border-hair py-1.5">
+          <div key={key} className="grid grid-cols-[9.5rem_1fr] gap-3 border-b border-hair py-1.5">
             <dt>
               <Key>{key}</Key>
+              {SECOND_WAYS[key] && (
+                <>
+                  {' '}
+                  or <Key>{SECOND_WAYS[key]}</Key>
+                </>
+              )}
             </dt>
             <dd>{does}</dd>
           </div>
@@ -103,7 +110,12 @@ export function KeysPage() {
   return (
     <Figure
       marginLabel="About the keys"
-      margin={<p className="mt-6 text-soft">Everything here can be done with the mouse as well.</p>}
+      margin={
+        <p className="mt-6 text-soft">
+          Everything here can be done with the mouse as well. Where F keys need another key held, Alt and the
+          letter does the same; letters go by their place on the keyboard.
+        </p>
+      }
     >
       <div className="px-9 py-6 max-[899px]:px-4">
         <h1 className="font-book text-[26px] leading-tight">Keys</h1>

@@ -61,7 +61,7 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
   const finishing = useFinishing(draft, keeper);
   const dropDraft = useDropDraft(draft, keeper, say);
   const another = useAnotherLeaf(one, draft, keeper, say);
-  const { placing, offering, slip, openSlip, editor, counts } = useLeafParts({
+  const { placing, offering, slip, openSlip, questions, editor, counts } = useLeafParts({
     one,
     draft,
     document: copy?.document ?? draft.document,
@@ -109,9 +109,11 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
       reopen: () => finishing.reopen.mutate(),
       drop: dropDraft,
       another,
+      questions,
       record: hasRecord(one) ? record : null,
     }),
     open ? placeFound : null,
+    () => editor.view.coordsAtPos(editor.state.selection.from).top,
   );
   const margin = (
     <LeafMargin
@@ -132,6 +134,7 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
         say,
         gapsShown,
         slip,
+        questions,
       }}
       hideGaps={() => showGaps(false)}
       closeSlip={() => openSlip(null)}

@@ -42,7 +42,7 @@ export function LeafHead({ one, keeping, finish, isFinishing, editor, here, anot
           </Button>
           <KeepingLine keeping={keeping} />
           {finish && (
-            <Button onClick={finish} disabled={isFinishing} aria-keyshortcuts="F9">
+            <Button onClick={finish} disabled={isFinishing} aria-keyshortcuts="F9 Alt+X">
               Finish <Key>F9</Key>
             </Button>
           )}

@@ -27,6 +27,7 @@ import {
   NewerWording,
   PlacementActions,
   PlacementPanel,
+  QuestionList,
   ReferenceSlip,
   ReachSlip,
   TermSlip,
@@ -66,6 +67,8 @@ export interface LeafMarginProps {
   slip: LeafSlip | null;
   closeSlip: () => void;
   hideGaps: () => void;
+  /** Whether the questions of the leaf are listed beside it. */
+  questions: { isListed: boolean };
 }
 
 /** The slip that was asked for. */
@@ -163,7 +166,7 @@ function Capture({ one, editor, placing, selected, setSelected, say }: LeafMargi
   const close = (kept: Entry | null) => {
     setSelected(null);
     const keys = kept && keysOfEntry(kept, index.collections.get(kept.collection));
-    say(kept && `Kept: “${kept.content.title}”${keys ? `. Type ${keys} to place it` : ''}.`);
+    say(kept && `Saved: “${kept.content.title}”${keys ? `. Type ${keys} to place it` : ''}.`);
     giveKeys(editor.view);
   };
   const keepable = index.bank.collections.filter(({ right }) => right === 'keep');
@@ -275,6 +278,7 @@ export function LeafMargin(props: LeafMarginProps) {
       }}
     >
       <Standing {...props} />
+      {props.questions.isListed && finishing.state === 'open' && <QuestionList editor={editor} />}
       {finishing.state === 'open' && (
         <Level editor={editor} pos={selected?.pos ?? leaf.blank?.pos ?? null}>
           <OfTheLine {...props} />

@@ -158,15 +158,15 @@ export function NameOfLeaf({ one, here }: { one: Case; here: string }) {
       }}
     >
       <TextField
-        label="What this leaf is called"
-        hint="Left empty, it is called by its first sentence."
+        label="Title of this leaf"
+        hint="Left empty, the first sentence is the title."
         maxLength={120}
         value={title}
         error={name.error ? inWords(name.error) : undefined}
         onChange={({ target }) => setTitle(target.value)}
       />
       <Button type="submit" disabled={title.trim() === (leaf?.title ?? '') || name.isPending}>
-        Call it so
+        Rename
       </Button>
     </form>
   );

@@ -31,8 +31,8 @@ export function NewSince({ one, editor }: { one: Case; editor: Editor }) {
           return (
             <li key={words} className="flex items-baseline justify-between gap-3">
               {words}
-              <Button look="text" aria-label={`Put in ${words}`} onClick={() => putIn(editor, words)}>
-                Put in
+              <Button look="text" aria-label={`Insert ${words}`} onClick={() => putIn(editor, words)}>
+                Insert
               </Button>
             </li>
           );

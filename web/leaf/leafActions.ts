@@ -17,6 +17,8 @@ interface OnLeaf {
   reopen: () => void;
   drop: () => void;
   another: ReturnType<typeof useAnotherLeaf>;
+  /** The questions beside the text. */
+  questions: { isListed: boolean; toggle: () => void };
   /** The record at its head; null where it has none. */
   record: ReturnType<typeof useRecordOpen> | null;
 }
@@ -39,8 +41,13 @@ export function leafActions(leaf: OnLeaf) {
   ];
   if (!leaf.open) return [{ label: 'Reopen the draft', key: 'F9', run: leaf.reopen }, ...always];
   return [
-    { label: 'Keep the selected words', key: 'F4', run: leaf.keepWords },
+    { label: 'Save the selected words', key: 'F4', run: leaf.keepWords },
     { label: 'Go to the next gap', key: 'F8', run: () => leaf.goToGap(stepToGap(editor.state)) },
+    {
+      label: leaf.questions.isListed ? 'Hide the questions' : 'List the questions',
+      key: 'Alt + Y',
+      run: leaf.questions.toggle,
+    },
     { label: 'Refer to a number', run: () => openSlip({ kind: 'reference' }) },
     { label: 'Texts of this leaf: add, name, order', run: () => openSlip({ kind: 'texts' }) },
     { label: 'Change what is in reach', run: () => openSlip({ kind: 'reach' }) },

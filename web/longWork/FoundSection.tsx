@@ -5,6 +5,8 @@ import type { Working } from './useLongWork';
 
 interface Props<Result> {
   title: string;
+  /** What it is for, in a line. */
+  about: string;
   /** What the button that begins says. */
   look: string;
   /** What is done meanwhile, in words. */
@@ -17,12 +19,15 @@ interface Props<Result> {
 }
 
 /** A part of the page of order that reads the whole bank or all drafts when it is asked to, and lists what it found. */
-export function FoundSection<Result>({ title, look, what, work, said, children }: Props<Result>) {
+export function FoundSection<Result>({ title, about, look, what, work, said, children }: Props<Result>) {
   const { working, start, stop } = work;
   return (
     <section aria-label={title} className="border-t border-hair py-5">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2 px-9 max-[899px]:px-4">
-        <h2 className="grow font-book text-[19px]">{title}</h2>
+        <div className="grow">
+          <h2 className="font-book text-[19px]">{title}</h2>
+          <p className="text-[13.5px] text-soft">{about}</p>
+        </div>
         <Button disabled={working.state === 'working'} onClick={() => start(undefined)}>
           {look}
         </Button>

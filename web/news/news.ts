@@ -24,7 +24,7 @@ export const NEWS: readonly News[] = [
     day: '2026-11-27',
     title: 'Several texts on a leaf; files with an entry; other details to sign with',
     words:
-      'Texts, at the head of a leaf, adds a letter, a summary or any other text to it; each is copied by itself. Files added to an entry go along wherever it is placed. Your account holds other sets of details, for another role or address. A case can be taken back. A zip dropped on the desk is taken file by file.',
+      'Texts, at the head of a leaf, adds a letter, a summary or any other text to it; each is copied by itself. Files added to an entry are attached wherever it is placed. Your account holds other sets of details, for another role or address. A case can be taken back. A zip dropped on the desk is taken file by file.',
     at: { label: 'Your account', to: '/account' },
   },
   {
@@ -40,7 +40,7 @@ export const NEWS: readonly News[] = [
     day: '2026-11-27',
     title: 'Several leaves in a case; documents dropped on the desk',
     words:
-      'Another leaf, or a copy of this one, stands at the head of each leaf; what was confirmed is asked again on a copy. Word documents, Markdown and text dropped on the desk begin leaves. Correct the record takes weights, medicines and problems too.',
+      'Another leaf, or a copy of this one, is at the head of each leaf; what was confirmed is asked again on a copy. Word documents, Markdown and text dropped on the desk begin leaves. Correct the record takes weights, medicines and problems too.',
     at: { label: 'The desk', to: '/' },
   },
   {
@@ -56,15 +56,15 @@ export const NEWS: readonly News[] = [
     day: '2026-11-27',
     title: 'Cues that say more, long choices, undo that stays',
     words:
-      'Each collection says what its new cues are made from. A cue that also brings another entry offers it, and one that is out of reach says so on the leaf. A choice of many options is found by typing, and lists are pasted as options. What you keep from a leaf is checked for its cue, house style and findings. An undo of many entries stays at hand on every page.',
+      'Each collection says what its new cues are made from. A cue that also brings another entry offers it, and one that is out of reach says so on the leaf. A choice of many options is found by typing, and lists are pasted as options. What you save from a leaf is checked for its cue, house style and findings. An undo of many entries stays on every page.',
     at: { label: 'Cues', to: '/cues' },
   },
   {
     number: 6,
     day: '2026-11-26',
-    title: 'The sheet, printed and narrowed; words of the house; practice',
+    title: 'The sheet, printed and narrowed; house style; practice',
     words:
-      'The sheet is narrowed by tag, language, use and more, changed where it stands, copied as a table, and printed with its cues. Words that you settle on are pointed out, a term is changed everywhere in one act, what grows old gets a day of review, and two minutes of practice teach the cues that you look up.',
+      'The sheet is narrowed by tag, language, use and more, changed in place, copied as a table, and printed with its cues. Words that you settle on are pointed out, a term is changed everywhere in one act, what goes out of date gets a review date, and two minutes of practice teach the cues that you look up.',
     at: { label: 'House style', to: '/order/words' },
   },
   {
@@ -72,7 +72,7 @@ export const NEWS: readonly News[] = [
     day: '2026-11-26',
     title: 'Tidy the bank',
     words:
-      'Entries that say nearly the same are found over the whole bank, with what differs marked and how often each is used, and merged in one act that can be taken back. What is typed again and again becomes an entry, and somebody’s details in shared wording become fields.',
+      'Entries that say nearly the same are found in the whole bank, with what differs marked and how often each is used, and merged in one act that can be taken back. What is typed again and again becomes an entry, and somebody’s details in shared wording become fields.',
     at: { label: 'Tidy the bank', to: '/order' },
   },
   {
@@ -80,7 +80,7 @@ export const NEWS: readonly News[] = [
     day: '2026-11-26',
     title: 'A collection goes to another team as a file',
     words:
-      'Its keeper hands it on from its page. Whoever takes it over sees first what reads otherwise here and which cues are taken, and chooses one by one.',
+      'Its keeper saves it as a file. The other team sees first what differs and which cues are taken, and chooses one by one.',
     at: { label: 'Bring in a collection', to: '/bank/take-over' },
   },
   {
@@ -88,7 +88,7 @@ export const NEWS: readonly News[] = [
     day: '2026-11-26',
     title: 'A bank of any size',
     words:
-      'Of a large bank a part is at hand, and its cues fire. The sheet and the finder reach all the rest, misspelt words too; Alt and R on a leaf brings a collection to hand by name.',
+      'Of a large bank a part is loaded, and its cues fire. The sheet and the look-up reach all the rest, misspelt words too; Alt and R on a leaf switches a collection on by name.',
     at: { label: 'The bank', to: '/bank' },
   },
   {

@@ -25,7 +25,7 @@ export function NoteForm({ entry, done }: { entry: string; done: () => void }) {
       }}
     >
       <textarea
-        aria-label="A note for its keepers"
+        aria-label="Note for its keepers"
         placeholder="Such as: wrong dose unit"
         rows={2}
         autoFocus
@@ -43,10 +43,10 @@ export function NoteForm({ entry, done }: { entry: string; done: () => void }) {
       {note.error && <Notice tone="warning" title={inWords(note.error)} />}
       <p className="flex gap-2">
         <Button type="submit" disabled={note.isPending || text.trim() === ''}>
-          Note it
+          Send the note
         </Button>
         <Button look="text" onClick={done}>
-          Leave it
+          Cancel
         </Button>
       </p>
     </form>

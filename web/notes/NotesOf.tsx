@@ -11,7 +11,7 @@ export function NotesOf({ entry }: { entry: string }) {
   const here = data.filter((note) => note.entry === entry);
   return (
     <section aria-label="Notes" className="grid gap-3">
-      <h2 className="eyebrow">Notes</h2>
+      <h2 className="section-head">Notes</h2>
       {here.map((note) => (
         <NoteCard key={note.id} note={note} />
       ))}
@@ -19,7 +19,7 @@ export function NotesOf({ entry }: { entry: string }) {
         <NoteForm entry={entry} done={() => setWriting(false)} />
       ) : (
         <Button look="text" className="justify-self-start text-[14px]" onClick={() => setWriting(true)}>
-          Note something for its keepers
+          Write a note to its keepers
         </Button>
       )}
     </section>

@@ -12,9 +12,9 @@ export function NotesWaiting({ index }: { index: BankIndex }) {
     return <Failed what="the notes" error={notes.error} retry={() => void notes.refetch()} />;
   return (
     <section aria-label="Notes" className="pt-5">
-      <h2 className="eyebrow border-b border-hair px-9 pb-1 max-[899px]:px-4">Notes on entries</h2>
+      <h2 className="section-head border-b border-hair px-9 pb-1 max-[899px]:px-4">Notes on entries</h2>
       {notes.data?.length === 0 && (
-        <p className="px-9 py-4 text-[14px] text-soft max-[899px]:px-4">Nothing is noted.</p>
+        <p className="px-9 py-4 text-[14px] text-soft max-[899px]:px-4">No notes.</p>
       )}
       <ul>
         {notes.data?.map((note) => {

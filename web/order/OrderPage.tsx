@@ -12,8 +12,7 @@ const OTHERS = [
   ['/order/term', 'Change a term everywhere'],
   ['/order/ageing', 'Due for review'],
   ['/bank/nearest', 'Find wording for a message'],
-  ['/usage', 'Usage'],
-  ['/practice', 'Practise your cues'],
+  ['/practice', 'Practise cues'],
 ] as const;
 
 /** The bank kept in order: what is doubled in it, and what it lacks. */
@@ -33,20 +32,8 @@ export function OrderPage() {
             ))}
           </nav>
           <p>
-            Blanks, dates, numbers and names of cases do not hide a likeness, nor do capitals and punctuation.
-            Entries out of use and your own variations are left out.
-          </p>
-          <p>
-            If you merge entries, the one that is left takes the others’ cues, tags, files, notes and history.
-            Drafts that hold the others offer it in their place. The others go into the wastebasket.
-          </p>
-          <p>
-            What is typed again and again is looked for in drafts of the cases that were given to you, in the
-            words that no entry brought.
-          </p>
-          <p>
-            Names are those of the team and of the cases given to you, and those with a title or a greeting
-            before them. He and she of one case become words that fit any.
+            Merging moves cues, tags, files, notes and history to one entry. Drafts that have the others are
+            offered it. The others go to the wastebasket.
           </p>
         </div>
       }

@@ -74,7 +74,7 @@ function PasswordChange() {
       className="grid gap-4 border-t border-hair px-9 py-5 max-[899px]:px-4"
       onSubmit={(event) => void handleSubmit((given) => change.mutate(given))(event)}
     >
-      <h2 className="eyebrow">Password</h2>
+      <h2 className="section-head">Password</h2>
       <TextField
         label="Current password"
         type="password"
@@ -84,9 +84,9 @@ function PasswordChange() {
       />
       <NewPasswordField label="New password" required {...register('password')} />
       {change.error && <Notice tone="warning" title={inWords(change.error)} />}
-      {change.isSuccess && <Notice title="It is changed. Everywhere else you are signed out." />}
+      {change.isSuccess && <Notice title="Your password is changed. You are signed out everywhere else." />}
       <Button type="submit" disabled={change.isPending} className="justify-self-start">
-        Change it
+        Change the password
       </Button>
     </form>
   );

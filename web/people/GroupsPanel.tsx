@@ -79,14 +79,14 @@ function GroupEditor({ group, team, close }: EditorProps) {
           Save the group
         </Button>
         <Button disabled={drop.isPending} onClick={() => drop.mutate()}>
-          Dissolve it
+          Delete the group
         </Button>
         <Button look="text" onClick={close}>
           Close
         </Button>
       </p>
       <p className="text-[12.5px] text-soft">
-        Dissolved, nothing is shared with it any more; its members stay.
+        Its members stay; anything shared with the group is no longer shared.
       </p>
     </form>
   );
@@ -105,7 +105,7 @@ export function GroupsPanel({ team, isOwner }: { team: Team; isOwner: boolean })
   });
   return (
     <section aria-label="Groups" className="grid gap-3">
-      <h2 className="eyebrow">Groups</h2>
+      <h2 className="section-head">Groups</h2>
       {team.groups.length === 0 && <p className="text-[14px] text-soft">There are none yet.</p>}
       <ul className="grid gap-2">
         {team.groups.map((group) => (

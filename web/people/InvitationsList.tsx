@@ -17,12 +17,12 @@ export function InvitationsList({ invitations, groups, say }: Props) {
   const again = useMutation({
     mutationFn: ({ id }: Invitation) => call('inviteAgain', { params: { invitation: id } }),
     onSuccess: ({ name }) =>
-      say(`A new letter is on its way to ${name}; the link in the old one no longer works.`),
+      say(`A new email is on its way to ${name}; the link in the old one no longer works.`),
     onSettled: settled,
   });
   const withdraw = useMutation({
     mutationFn: ({ id }: Invitation) => call('withdrawInvitation', { params: { invitation: id } }),
-    onSuccess: (_, { name }) => say(`${name} is not invited any more.`),
+    onSuccess: (_, { name }) => say(`The invitation of ${name} is withdrawn.`),
     onSettled: settled,
   });
   const error = again.error ?? withdraw.error;

@@ -35,16 +35,16 @@ export function InviteForm({ team }: { team: Team }) {
       className="grid gap-3"
       onSubmit={(event) => void handleSubmit((given) => invite.mutate(given))(event)}
     >
-      <h2 className="eyebrow">Invite someone</h2>
+      <h2 className="section-head">Invite someone</h2>
       <TextField label="Name" error={faultOf('name')} {...register('name')} />
-      <TextField label="E-mail" type="email" error={faultOf('email')} {...register('email')} />
-      <SelectField label="As" {...register('role')}>
+      <TextField label="Email" type="email" error={faultOf('email')} {...register('email')} />
+      <SelectField label="Role" {...register('role')}>
         <option value="member">member</option>
         <option value="owner">owner, who manages people</option>
       </SelectField>
       {team.groups.length > 0 && (
         <fieldset>
-          <legend className="eyebrow">Groups to begin in</legend>
+          <legend className="eyebrow">Add to groups</legend>
           {/* Many groups must not push what sends the letter out of sight. */}
           <div className="grid max-h-40 gap-1 overflow-y-auto">
             {team.groups.map(({ id, name }) => (
@@ -60,14 +60,14 @@ export function InviteForm({ team }: { team: Team }) {
       {invite.data && (
         <Notice title={`${invite.data.name} is invited.`}>
           {byEmail ? (
-            'The letter is on its way.'
+            'The email is on its way.'
           ) : (
             <>
-              The letter waits in the{' '}
+              The email waits in the{' '}
               <Link to="/post" className="text-elder underline">
                 post room
               </Link>
-              : hand its link on.
+              : pass its link on.
             </>
           )}
         </Notice>

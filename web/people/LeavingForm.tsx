@@ -40,7 +40,7 @@ export function LeavingForm({ person, people, done, close }: Props) {
     onSuccess: () => {
       // One's own sessions have ended with it.
       if (id === member.id) return void leaveSession();
-      done(`${name} is not of the team any more. They can be taken in again.`);
+      done(`${name} has left the team, and can be brought back.`);
       settled();
     },
   });
@@ -66,7 +66,7 @@ export function LeavingForm({ person, people, done, close }: Props) {
           ))}
       </SelectField>
       <p className="text-[13px] text-soft">
-        Ended, a membership signs {name} out everywhere. Their name stays in the history; their own wording
+        Ending the membership signs {name} out everywhere. Their name stays in the history; their own wording
         and drafts wait, unseen, until they come back.
       </p>
       {error && <Notice tone="warning" title={inWords(error)} />}
@@ -78,7 +78,7 @@ export function LeavingForm({ person, people, done, close }: Props) {
           End the membership
         </Button>
         <Button look="text" onClick={close}>
-          Leave it as it is
+          Cancel
         </Button>
       </p>
     </form>

@@ -1,5 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
+import { ChevronDown } from 'lucide-react';
 import { Link } from 'react-router';
 import type { Person, Team } from '#contracts';
 import { call, inWords } from '#client/api';
@@ -48,17 +49,17 @@ function PersonRow({ person, people, groups, say }: RowProps) {
   const letter = () =>
     act.mutate({
       run: () => call('sendPassword', { params: member }),
-      said: `A letter for a new password is on its way to ${name}.`,
+      said: `An email for a new password is on its way to ${name}.`,
     });
   const back = () =>
-    act.mutate({ run: () => call('comeBack', { params: member }), said: `${name} is of the team again.` });
+    act.mutate({ run: () => call('comeBack', { params: member }), said: `${name} is back in the team.` });
   const items = leftAt
-    ? [{ label: 'Take in again', onSelect: back }]
+    ? [{ label: 'Bring back', onSelect: back }]
     : [
         role === 'owner'
           ? { label: 'Make a member', onSelect: toRole('member', `${name} is a member now.`) }
           : { label: 'Make an owner', onSelect: toRole('owner', `${name} is an owner now.`) },
-        { label: 'Send a letter for a new password', onSelect: letter },
+        { label: 'Email a link for a new password', onSelect: letter },
         { label: 'Hand over, or end the membership', onSelect: () => setLeaving(true) },
       ];
   return (
@@ -73,8 +74,8 @@ function PersonRow({ person, people, groups, say }: RowProps) {
         </span>
         <Menu
           trigger={
-            <Button look="text" aria-label={`What to do about ${name}`}>
-              Change
+            <Button look="text" aria-label={`Manage ${name}`}>
+              Manage <ChevronDown size={13} aria-hidden />
             </Button>
           }
           items={items}

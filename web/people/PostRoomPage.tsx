@@ -35,7 +35,7 @@ function SecretLetter({ id, to }: { id: string; to: string }) {
         did.
       </p>
       <Button className="mt-2" onClick={() => read.mutate()} disabled={read.isPending}>
-        Read the letter to {to}
+        Read the email to {to}
       </Button>
       {read.error && <Refused error={read.error} />}
     </div>
@@ -44,23 +44,23 @@ function SecretLetter({ id, to }: { id: string; to: string }) {
 
 /** Where letters wait as long as no mail server is set: an owner hands their links on. */
 export function PostRoomPage() {
-  const post = usePostRoom();
+  const post = usePostRoom(true);
   return (
     <Figure
       marginLabel="About the post room"
       margin={
         <p className="pt-6 text-[14px] text-soft">
-          No mail server is set, so letters wait here for an owner to hand them on. They are kept until the
-          server is restarted. Each link works once.
+          No mail server is set, so emails wait here for an owner to pass on. They stay until the server is
+          restarted. Each link works once.
         </p>
       }
     >
       <h1 className="px-9 pt-6 pb-2 font-book text-[26px] leading-tight max-[899px]:px-4">Post room</h1>
-      {post.isPending && <Loading what="the letters" />}
-      {post.isError && <Failed what="the letters" error={post.error} retry={() => void post.refetch()} />}
+      {post.isPending && <Loading what="the emails" />}
+      {post.isError && <Failed what="the emails" error={post.error} retry={() => void post.refetch()} />}
       {post.data?.length === 0 && (
         <p className="px-9 py-5 text-soft max-[899px]:px-4">
-          No letter waits here. They come when someone is{' '}
+          No email is waiting. They come when someone is{' '}
           <Link to="/people" className="text-elder underline">
             invited
           </Link>{' '}

@@ -27,7 +27,7 @@ export function SessionsPanel() {
   const error = end.error ?? endOthers.error;
   return (
     <section aria-label="Where you are signed in" className="grid gap-2 pt-6">
-      <h2 className="eyebrow">Where you are signed in</h2>
+      <h2 className="section-head">Where you are signed in</h2>
       {sessions.isPending && <Loading what="your sessions" />}
       {sessions.isError && (
         <Failed what="your sessions" error={sessions.error} retry={() => void sessions.refetch()} />

@@ -11,7 +11,7 @@ const TEXTS: readonly (readonly [Texts, string, number])[] = [
   ['label', 'What you call this set', 60],
   ['name', 'Name', 100],
   ['job', 'Role', 100],
-  ['email', 'E-mail', 200],
+  ['email', 'Email', 200],
   ['phone', 'Phone', 60],
   ['address', 'Address', 300],
 ];
@@ -144,7 +144,7 @@ function Sets({ saved }: { saved: readonly Signature[] }) {
         save();
       }}
     >
-      <h2 className="eyebrow">Other details to sign with</h2>
+      <h2 className="section-head">Other details to sign with</h2>
       <p className="text-[14px] text-soft">
         For another role or address. What a set leaves empty is as above; a case can ask for another.
       </p>

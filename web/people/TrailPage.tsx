@@ -114,7 +114,7 @@ export function TrailPage() {
       {trail.isPending && <Loading what="the trail" />}
       {trail.isError && <Failed what="the trail" error={trail.error} retry={() => void trail.refetch()} />}
       {trail.data && lines.length === 0 && (
-        <p className="px-9 py-4 text-soft max-[899px]:px-4">Nothing of this kind was done.</p>
+        <p className="px-9 py-4 text-soft max-[899px]:px-4">Nothing matches.</p>
       )}
       <ol aria-label="What was done">
         {lines.map(({ id, at, by, act, subject, detail }) => (

@@ -70,7 +70,7 @@ async function makeField(
 /** Lets words stand in an entry. Throws what `call` does. */
 async function letStand({ id }: Entry, words: string, why: string): Promise<DoneToMany> {
   await sendSteps([{ do: 'allow', entry: id, words, why }]);
-  return { said: `“${words}” may stand: ${why}`, undo: [{ do: 'allow', entry: id, words, why: null }] };
+  return { said: `“${words}” is allowed: ${why}`, undo: [{ do: 'allow', entry: id, words, why: null }] };
 }
 
 interface OfEntryProps {
@@ -95,7 +95,7 @@ function OfEntry({ index, found: { entry, places }, again }: OfEntryProps) {
       {/* Once it was saved anew, the others stand elsewhere in it. */}
       {many.done ? (
         <Button look="text" onClick={again}>
-          Look again
+          Check again
         </Button>
       ) : (
         <ul aria-label={`In ${entry.content.title}`}>
@@ -119,7 +119,8 @@ export function PersonalSection({ index }: { index: BankIndex }) {
   return (
     <FoundSection
       title="Personal details in shared wording"
-      look="Look for details"
+      about="Names and details of one case, turned into fields that fit any."
+      look="Find personal details"
       what="Reading the shared wording"
       work={work}
       said={({ entries, count, read }) =>

@@ -21,7 +21,7 @@ export function WhyForm({ words, letStand, close, pending }: Props) {
     >
       <div className="grow">
         <TextField
-          label={`Why “${words}” may stand`}
+          label={`Reason to allow “${words}”`}
           autoFocus
           maxLength={300}
           value={why}

@@ -22,7 +22,7 @@ function PhraseLine({ phrase }: { phrase: Phrase }) {
   if (isIgnored)
     return (
       <li className="border-b border-hair last:border-b-0 px-9 py-3 max-[899px]:px-4">
-        <Notice title="You will not be told of it again.">
+        <Notice title="It will not be shown again.">
           <Button look="text" disabled={ignore.isPending} onClick={() => ignore.mutate(false)}>
             Undo
           </Button>
@@ -62,11 +62,14 @@ function PhraseLine({ phrase }: { phrase: Phrase }) {
 export function TypedAgainSection() {
   const { working, start, stop } = useLongWork('typedAgain');
   return (
-    <section aria-label="What is typed again and again" className="border-t border-hair py-5">
+    <section aria-label="Typed again and again" className="border-t border-hair py-5">
       <div className="flex flex-wrap items-end gap-x-4 gap-y-2 px-9 max-[899px]:px-4">
-        <h2 className="grow font-book text-[19px]">What is typed again and again</h2>
+        <div className="grow">
+          <h2 className="font-book text-[19px]">Typed again and again</h2>
+          <p className="text-[13.5px] text-soft">Phrases written by hand in several drafts of your cases.</p>
+        </div>
         <Button disabled={working.state === 'working'} onClick={() => start(undefined)}>
-          Look through the drafts
+          Check the drafts
         </Button>
       </div>
       <LongWork what="Reading the drafts" working={working} stop={stop}>

@@ -101,10 +101,10 @@ function Ask({ card, left, answer, stop }: AskProps) {
         onChange={({ target }) => setTyped(target.value)}
       />
       <p role="status" className={`min-h-6 ${shown === false ? 'text-rust' : 'text-leaf'}`}>
-        {shown === true && 'That is it.'}
+        {shown === true && 'Right.'}
         {shown === false && (
           <>
-            It is <span className="cue">{cue}</span>. It comes again.
+            It is <span className="cue">{cue}</span>. You will be asked again.
           </>
         )}
       </p>
@@ -207,7 +207,7 @@ function Practice({ cards }: { cards: readonly CueCard[] }) {
   return (
     <>
       {said && (
-        <Notice title={said}>{keep.isSuccess && 'What you knew comes again later, the rest sooner.'}</Notice>
+        <Notice title={said}>{keep.isSuccess && 'What you knew comes back later, the rest sooner.'}</Notice>
       )}
       {keep.error && (
         <Notice tone="warning" title={inWords(keep.error)}>
@@ -256,9 +256,7 @@ export function PracticePage() {
       marginLabel="About practice"
       margin={
         <div className="grid gap-3 pt-6 text-[14px] text-soft">
-          <p>
-            Two minutes at most. What you look up in the finder most comes first, then what you place most.
-          </p>
+          <p>Two minutes at most. What you look up most comes first, then what you place most.</p>
           <p>
             A cue that you know comes again after a day, then two, four, eight. One that you do not know comes
             again at once.
@@ -267,9 +265,7 @@ export function PracticePage() {
         </div>
       }
     >
-      <h1 className="px-9 pt-6 pb-4 font-book text-[26px] leading-tight max-[899px]:px-4">
-        Practise your cues
-      </h1>
+      <h1 className="px-9 pt-6 pb-4 font-book text-[26px] leading-tight max-[899px]:px-4">Practise cues</h1>
       <div className="px-9 pb-8 max-[899px]:px-4">
         {bank.isError && <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />}
         {!cards && !bank.isError && <Loading what="your cues" />}

@@ -157,7 +157,7 @@ export function ProposalCard({ proposal, entry }: Props) {
           <DifferenceView before={entry.content} after={merged.content} />
           {entry.revision > base && (
             <p className="text-[13px] text-soft">
-              The entry was changed since this was written. It is shown for what stands there now.
+              The entry has changed since this was written. It is compared with the current wording.
             </p>
           )}
           {merged.clashes.length > 0 && (

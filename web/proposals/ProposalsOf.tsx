@@ -12,15 +12,13 @@ interface Props {
 export function ProposalsOf({ entry, amending }: Props) {
   const { data = [] } = useProposals();
   if (amending)
-    return (
-      <Notice title="A proposal stands on the leaf.">Change it as you like; saving accepts it so.</Notice>
-    );
+    return <Notice title="You are looking at a proposal.">Change it as you like; saving accepts it.</Notice>;
   const open = data.filter((one) => one.entry === entry && one.state === 'open');
   if (open.length === 0) return null;
   return (
     <p className="text-[14px]">
       <Link to="/proposals" className="text-elder underline">
-        {open.length === 1 ? 'A change of it is proposed' : `${open.length} changes of it are proposed`}
+        {open.length === 1 ? 'A change is proposed' : `${open.length} changes are proposed`}
       </Link>
       , by {open.map(({ proposedBy }) => proposedBy).join(', ')}.
     </p>

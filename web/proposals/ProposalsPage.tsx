@@ -16,7 +16,7 @@ interface ListProps {
 function List({ title, proposals, index, none }: ListProps) {
   return (
     <section aria-label={title} className="pt-5">
-      <h2 className="eyebrow border-b border-hair px-9 pb-1 max-[899px]:px-4">{title}</h2>
+      <h2 className="section-head border-b border-hair px-9 pb-1 max-[899px]:px-4">{title}</h2>
       {proposals.length === 0 && <p className="px-9 py-4 text-[14px] text-soft max-[899px]:px-4">{none}</p>}
       <ul>
         {proposals.map((proposal) => {

@@ -1,2 +1,1 @@
 export { ProposalsOf } from './ProposalsOf';
-export { ProposalsWaiting } from './ProposalsWaiting';

@@ -48,7 +48,7 @@ function Given({ one, change }: { one: Case; change: (change: CaseChange) => voi
             {nameOf(id)}
             {one.given.length > 1 && (
               <Button look="text" onClick={() => change({ do: 'take-back', from: id })}>
-                {id === member.id ? 'Leave this case' : 'Take it back'}
+                {id === member.id ? 'Leave this case' : 'Take the case back'}
                 {id !== member.id && <span className="sr-only"> from {nameOf(id)}</span>}
               </Button>
             )}
@@ -98,7 +98,7 @@ export function AboutCase({ one }: { one: Case }) {
         }}
       >
         <TextField
-          label="What it is called"
+          label="Title"
           maxLength={200}
           value={title}
           onChange={({ target }) => setTitle(target.value)}
@@ -110,7 +110,7 @@ export function AboutCase({ one }: { one: Case }) {
           onChange={({ target }) => setNumber(target.value)}
         />
         <Button type="submit" disabled={!isRenamed || title.trim() === '' || change.isPending}>
-          Call it so
+          Rename
         </Button>
       </form>
       <Given one={one} change={change.mutate} />

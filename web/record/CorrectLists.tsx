@@ -73,7 +73,7 @@ function CorrectList({ one, list, title, add }: OfList) {
   );
   return (
     <section ref={section} aria-label={title} className="col-span-full">
-      <h2 className="eyebrow">{title}</h2>
+      <h2 className="section-head">{title}</h2>
       <ul className="text-[14px]">{items.slice(0, SHOWN).map(line)}</ul>
       {items.length > SHOWN && (
         <details>
@@ -129,8 +129,8 @@ function ItemLine({ list, item, open, write }: LineProps) {
         <Button look="text" aria-label={`Correct ${words}`} onClick={open}>
           Correct
         </Button>
-        <Button look="text" aria-label={`Take out ${words}`} onClick={() => write(item, null)}>
-          Take out
+        <Button look="text" aria-label={`Remove ${words}`} onClick={() => write(item, null)}>
+          Remove
         </Button>
       </span>
       {item.said && (
@@ -147,10 +147,10 @@ function ItemLine({ list, item, open, write }: LineProps) {
 
 function Removed({ gone, putBack }: { gone: readonly RemovedItem[]; putBack: (one: RemovedItem) => void }) {
   return (
-    <ul aria-label="Taken out" className="text-[13px] text-soft">
+    <ul aria-label="Removed" className="text-[13px] text-soft">
       {[...gone].reverse().map((one, at) => (
         <li key={`${itemInLocale(one.list, one.item)} ${at}`} className="py-0.5">
-          <s>{itemInLocale(one.list, one.item)}</s>, taken out on {recordDayInWords(one.on)}. {one.by}.{' '}
+          <s>{itemInLocale(one.list, one.item)}</s>, removed on {recordDayInWords(one.on)}. {one.by}.{' '}
           <Button
             look="text"
             aria-label={`Put back ${itemInLocale(one.list, one.item)}`}

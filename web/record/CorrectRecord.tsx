@@ -52,7 +52,7 @@ function Correction({ one, path }: Props) {
     if (isSame(next, had)) setTyped(null);
     else correct.mutate(next);
   };
-  const told = isUnread ? 'No day can be read in this.' : correct.error ? inWords(correct.error) : undefined;
+  const told = isUnread ? 'Not a date yet.' : correct.error ? inWords(correct.error) : undefined;
   return (
     <div ref={box}>
       <DetailField

@@ -69,7 +69,7 @@ export const Headpiece = memo(function Headpiece({ one, isOpen, toggle }: Props)
           </Button>
         )}
         <Button look="text" aria-expanded={correcting} onClick={() => setCorrecting((now) => !now)}>
-          {correcting ? 'The record is right now' : 'Correct the record'}
+          {correcting ? 'Back to the record' : 'Correct the record'}
         </Button>
       </div>
     </section>

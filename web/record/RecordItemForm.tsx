@@ -52,7 +52,7 @@ const FAULTS: Record<ItemFault['code'], string> = {
   empty: 'Say what it is.',
   'no-amount': 'No amount can be read in this: a number and its unit, such as 512 g.',
   'no-unit': 'Say its unit too, such as 36.5 °C.',
-  'no-day': 'No day can be read in this.',
+  'no-day': 'Not a date yet.',
   'day-ahead': 'This day is still to come.',
 };
 
@@ -203,10 +203,10 @@ export function RecordItemForm({ list, record, had, save, cancel, isPending }: P
       {isDoubted && <Doubt before={read.before!} />}
       <p className="col-span-full flex gap-3">
         <Button type="submit" disabled={isPending}>
-          {isDoubted ? 'It is right' : had ? 'Correct it' : 'Add it'}
+          {isDoubted ? 'It is right' : had ? 'Save' : 'Add'}
         </Button>
         <Button look="text" onClick={cancel}>
-          Leave it
+          Cancel
         </Button>
       </p>
     </form>

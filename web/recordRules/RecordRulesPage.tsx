@@ -55,7 +55,7 @@ function Rules({ rules, isOwner }: { rules: RecordRules; isOwner: boolean }) {
       </fieldset>
       {isOwner && (
         <div className="mt-6 flex flex-wrap items-baseline gap-4">
-          <Button type="submit" disabled={save.isPending} aria-keyshortcuts="F9">
+          <Button type="submit" disabled={save.isPending} aria-keyshortcuts="F9 Alt+X">
             Save <Key>F9</Key>
           </Button>
           <span role="status" className="text-[14px]">

@@ -61,20 +61,20 @@ function Due({ index, reviews }: { index: BankIndex; reviews: readonly Review[] 
   const set = ({ entry, keeper }: Review, due: string, looked: boolean) =>
     give.mutateAsync({ entries: [entry], review: { due, keeper, looked } });
   if (reviews.length === 0)
-    return <p className="text-soft">No entry has a day of review yet. Look for facts that grow old below.</p>;
+    return <p className="text-soft">No entry has a review date yet. Find facts that go out of date below.</p>;
   return (
     <>
       {give.error && <Notice tone="warning" title={inWords(give.error)} />}
       {last && (
         <Notice
-          title={`“${last.title}” comes up again on ${dateInWords(nextDay(), 'long', navigator.language)}.`}
+          title={`“${last.title}” is due again on ${dateInWords(nextDay(), 'long', navigator.language)}.`}
         >
           <Button look="text" onClick={() => void set(last, last.due, false).then(() => setLast(null))}>
             Undo
           </Button>
         </Notice>
       )}
-      <ul aria-label="Days of review">
+      <ul aria-label="Review dates">
         {shown.map((review) => (
           <ReviewLine
             key={review.entry}
@@ -114,13 +114,13 @@ function Found({ index, found, again }: { index: BankIndex; found: Ageing; again
     <div className="px-9 max-[899px]:px-4">
       <p role="status" className="py-2 text-[14px] text-soft">
         Of {counted(read, 'entry', 'entries')} {count === 0 ? 'none has' : `${counted(count, 'has', 'have')}`}{' '}
-        facts that grow old and no day of review
+        facts that go out of date and no review date
         {dated > 0 && `; ${counted(dated, 'entry has', 'entries have')} one`}
         {count > entries.length && `. The first ${entries.length} are shown`}.
       </p>
       {give.error && <Notice tone="warning" title={inWords(give.error)} />}
       {given ? (
-        <Notice title={`${counted(given.length, 'entry has', 'entries have')} a day of review now.`}>
+        <Notice title={`${counted(given.length, 'entry has', 'entries have')} a review date now.`}>
           <Button
             look="text"
             onClick={() =>
@@ -130,7 +130,7 @@ function Found({ index, found, again }: { index: BankIndex; found: Ageing; again
             Undo
           </Button>{' '}
           <Button look="text" onClick={again}>
-            Look again
+            Check again
           </Button>
         </Notice>
       ) : (
@@ -171,9 +171,9 @@ function AgeingIn({ index, reviews }: { index: BankIndex; reviews: readonly Revi
         <Due index={index} reviews={reviews} />
       </div>
       <div className="flex items-center gap-4 border-t border-hair px-9 py-4 max-[899px]:px-4">
-        <h2 className="grow font-book text-[19px]">Facts that grow old</h2>
+        <h2 className="grow font-book text-[19px]">Facts that go out of date</h2>
         <Button disabled={working.state === 'working'} onClick={look}>
-          Look for facts
+          Find facts
         </Button>
       </div>
       <LongWork what="Reading the shared wording" working={working} stop={stop}>
@@ -195,25 +195,22 @@ export function AgeingPage() {
       margin={
         <div className="grid gap-3 pt-6 text-[14px] text-soft">
           <p>
-            Prices, hours, dates, links, telephone numbers and names of the team are right today and wrong one
-            day. With a day of review, one of an entry’s keepers is reminded to look.
+            Prices, hours, dates, links, phone numbers and names are right today and wrong one day. With a
+            review date, one of the entry’s keepers is reminded to check it.
           </p>
-          <p>
-            Links are held against the form of an address. None is ever fetched, so a page that has gone is
-            not noticed.
-          </p>
+          <p>Only the form of a link is checked. No page is fetched, so one that has gone is not noticed.</p>
         </div>
       }
     >
       <h1 className="px-9 pt-6 pb-3 font-book text-[26px] leading-tight max-[899px]:px-4">Due for review</h1>
       {error && (
         <Failed
-          what="the days of review"
+          what="the review dates"
           error={error}
           retry={() => void Promise.all([bank.refetch(), reviews.refetch()])}
         />
       )}
-      {!error && (!index || !reviews.data) && <Loading what="the days of review" />}
+      {!error && (!index || !reviews.data) && <Loading what="the review dates" />}
       {index && reviews.data && <AgeingIn index={index} reviews={reviews.data.reviews} />}
     </Figure>
   );

@@ -7,8 +7,8 @@ const KINDS: Record<FactKind, string> = {
   hours: 'hours or days',
   date: 'a date',
   link: 'a link',
-  phone: 'a telephone number',
-  'e-mail': 'an e-mail address',
+  phone: 'a phone number',
+  'e-mail': 'an email address',
   staff: 'a name of the team',
 };
 const LONG = 160;

@@ -35,7 +35,7 @@ export function ReviewForm({ label, due, keeper, pending, give, cancel }: Props)
         value={day}
         onChange={({ target }) => setDay(target.value)}
       />
-      <SelectField label="By" value={who} onChange={({ target }) => setWho(target.value)}>
+      <SelectField label="Reviewer" value={who} onChange={({ target }) => setWho(target.value)}>
         {people.map(({ id, name }) => (
           <option key={id} value={id}>
             {name}

@@ -59,7 +59,7 @@ export function ReviewOf({ entry, keeps }: { entry: string; keeps: boolean }) {
   const who = team?.members.find(({ id }) => id === review?.keeper)?.name;
   return (
     <section aria-label="Review" className="grid gap-2 text-[14px]">
-      <h2 className="eyebrow">Looked through</h2>
+      <h2 className="section-head">Review</h2>
       {review && (
         <p className={isDue(review) ? 'text-rust' : 'text-soft'}>
           {isDue(review) ? 'Due since ' : 'Again on '}

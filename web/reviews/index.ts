@@ -1,3 +1,2 @@
 export { ReviewOf } from './ReviewOf';
-export { ReviewsWaiting } from './ReviewsWaiting';
 export { isDue, useReviews } from './reviews';

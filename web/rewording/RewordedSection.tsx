@@ -64,7 +64,7 @@ function OfEntry({ index, found }: { index: BankIndex; found: Found }) {
                     disabled={many.pending}
                     onClick={() => many.run(() => takeOver(found, change, right === 'contribute'))}
                   >
-                    {right === 'contribute' ? 'Propose it for the entry' : 'Make it so in the entry'}
+                    {right === 'contribute' ? 'Propose it for the entry' : 'Change the entry'}
                   </Button>
                 )}
               </p>
@@ -81,13 +81,14 @@ export function RewordedSection({ index }: { index: BankIndex }) {
   const work = useLongWork('rewordedInDrafts');
   return (
     <FoundSection
-      title="What is changed after placing"
-      look="Look for changes"
+      title="Changed after placing"
+      about="Wording that is usually edited by hand once it is on a leaf."
+      look="Find changes"
       what="Reading the drafts"
       work={work}
       said={({ entries, count, read }) =>
         count === 0
-          ? `No change was made again and again to ${read === 1 ? 'the one entry that stands' : `the ${read} entries that stand`} in your drafts.`
+          ? `No change was made again and again to ${read === 1 ? 'the one entry that stands' : `the ${read} entries that are in use`} in your drafts.`
           : `${count === 1 ? 'One entry is' : `${count} entries are`} usually changed${count > entries.length ? `; the first ${entries.length} are shown` : ''}.`
       }
     >

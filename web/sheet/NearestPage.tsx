@@ -77,8 +77,8 @@ export function NearestPage() {
       margin={
         <div className="grid gap-4 pt-6 text-[14px] text-soft">
           <p>
-            Paste a message, or say in your own words what it is about. The nearest entries come with the
-            words they share with it, rare ones first.
+            Paste a message, or describe it in your own words. The nearest entries come first, with the words
+            they share.
           </p>
           <p>
             <Button disabled={asked === ''} onClick={make}>
@@ -111,7 +111,7 @@ export function NearestPage() {
           found.data &&
           !found.isPlaceholderData &&
           (near.length === 0
-            ? 'Nothing near enough. Make an entry from it, or say it in other words.'
+            ? 'Nothing is near enough. Try other words, or make an entry from it.'
             : near.length === 1
               ? 'One entry is near.'
               : `${near.length} entries are near.`)}

@@ -145,7 +145,7 @@ function Choices({
     <section
       aria-label="How it is printed"
       data-print="no"
-      className="mx-auto flex max-w-[76rem] flex-wrap items-end gap-x-5 gap-y-2 px-7 pb-5"
+      className="mx-auto flex max-w-[76rem] flex-wrap items-end gap-x-5 gap-y-2 px-9 pb-5"
     >
       <SelectField
         label="Print"

@@ -38,7 +38,8 @@ function Heads({ content, leadIn, put }: HeadsProps) {
   return (
     <div className="grid grid-cols-[7rem_minmax(0,1fr)_10rem] gap-x-5 gap-y-2 max-[899px]:grid-cols-1">
       <TextField
-        label={leadIn ? `Cue, after ${leadIn}` : 'Cue'}
+        label="Cue"
+        lead={leadIn}
         className="cue"
         spellCheck={false}
         maxLength={40}
@@ -138,7 +139,7 @@ export function RowEditor({ entry, index, close }: Props) {
   return (
     <form
       aria-label={`Change ${entry.content.title}`}
-      className="grid gap-3 border-l-2 border-leaf px-7 py-4 max-[899px]:px-4"
+      className="grid gap-3 border-l-2 border-leaf px-9 py-4 max-[899px]:px-4"
       onSubmit={(event) => {
         event.preventDefault();
         save();
@@ -162,12 +163,13 @@ export function RowEditor({ entry, index, close }: Props) {
         onChange={row.putPassage}
         newField={row.newField}
         changeCondition={row.changeCondition}
+        beside={null}
         makeOptional={() => 'Optional passages are made on the entry’s page.'}
         editorReady={row.editorReady}
       />
       {isProposal && (
         <TextField
-          label="Why you propose it"
+          label="Reason for the change"
           maxLength={300}
           value={changing.reason}
           onChange={({ target }) => changing.setReason(target.value)}
@@ -175,7 +177,7 @@ export function RowEditor({ entry, index, close }: Props) {
       )}
       {theirs && (
         <Notice tone="warning" title="Somebody saved this entry meanwhile.">
-          Your change is kept.{' '}
+          Your change is safe.{' '}
           <Link to={`/bank/${entry.id}`} className="text-elder underline">
             See both on its page
           </Link>
@@ -184,7 +186,7 @@ export function RowEditor({ entry, index, close }: Props) {
       )}
       {error && !isProblem(error, 'moved-on') && (
         <Notice tone="warning" title={inWords(error)}>
-          Nothing was saved, and what you wrote stands here.
+          Nothing was saved. What you wrote is still here.
         </Notice>
       )}
       <p className="flex flex-wrap items-center gap-3">
@@ -197,7 +199,7 @@ export function RowEditor({ entry, index, close }: Props) {
             close();
           }}
         >
-          Leave it as it was
+          Cancel
         </Button>
         <Link to={`/bank/${entry.id}`} className="text-[14px] text-elder underline">
           All of it

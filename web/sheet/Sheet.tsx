@@ -1,11 +1,11 @@
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { ChevronDown } from 'lucide-react';
 import { useBank, usePlaced, useBankIndex } from '../api';
 import { CollectionTree, MakeCollection } from '../collections';
-import { isDue, useReviews, ReviewsWaiting } from '../reviews';
-import { ProposalsWaiting } from '../proposals';
+import { isDue, useReviews } from '../reviews';
 import { Figure, useShell } from '../shell';
-import { Button, Failed, Key, Loading, SelectField, TextField } from '../ui';
+import { Button, Failed, Key, Loading, Menu, SelectField, TextField } from '../ui';
 import type { BankIndex, NarrowedBy, Narrowing } from '#core/bank';
 import { NotAllSearched } from '../show';
 import { SelectedPanel } from './many/SelectedPanel';
@@ -30,14 +30,14 @@ interface LinesProps {
 
 function Lines({ index, asked, shown: { lines, more, error }, due, selecting, look, times }: LinesProps) {
   const notAll = error && (
-    <div className="px-7 py-3">
+    <div className="px-9 py-3">
       <NotAllSearched error={error} />
     </div>
   );
   if (index.bank.entries.length === 0 && index.away.size === 0) {
     return (
-      <p className="px-7 py-8 text-soft">
-        The bank is empty. Select words on a leaf and press <Key>F4</Key> to keep the first ones, or{' '}
+      <p className="px-9 py-8 text-soft">
+        The bank is empty. Select words on a leaf and press <Key>F4</Key> to save the first ones, or{' '}
         <Link to="/bank/new" className="text-elder underline">
           write an entry
         </Link>{' '}
@@ -48,7 +48,7 @@ function Lines({ index, asked, shown: { lines, more, error }, due, selecting, lo
   if (lines.length === 0) {
     return (
       notAll || (
-        <p className="px-7 py-8 text-soft">
+        <p className="px-9 py-8 text-soft">
           {asked.query.trim() === ''
             ? 'No entries match these filters.'
             : 'Nothing found. Try fewer or other words, or another collection.'}
@@ -61,18 +61,30 @@ function Lines({ index, asked, shown: { lines, more, error }, due, selecting, lo
       {notAll}
       <SheetLines lines={lines} selecting={selecting} look={look} times={times} due={due} index={index} />
       {more && (
-        <p className="px-7 py-4 text-soft">
-          These are the nearest; there are more by these words. Add a word to see them.
-        </p>
+        <p className="px-9 py-4 text-soft">These are the nearest; there are more. Add a word to find them.</p>
       )}
     </>
   );
 }
 
-const LINK_BUTTON =
-  'rounded-[3px] border border-rule/60 px-3 py-1 whitespace-nowrap hover:border-elder hover:text-elder';
+const MAIN_LINK =
+  'rounded-[3px] bg-elder px-4 py-1.5 font-semibold whitespace-nowrap text-on-elder hover:opacity-90';
 
-function Margin({ index, selecting }: { index: BankIndex | null; selecting: Selecting }) {
+/** The ways to add more than one entry, or what others wrote. */
+const ADDING = [
+  ['Row by row', '/bank/rows'],
+  ['Bring in a collection', '/bank/take-over'],
+  ['Starter collections', '/bank/shelf'],
+] as const;
+
+interface MarginProps {
+  index: BankIndex | null;
+  collection: string;
+  selecting: Selecting;
+}
+
+function Margin({ index, collection, selecting }: MarginProps) {
+  const navigate = useNavigate();
   if (!index) return null;
   if (selecting.ids)
     return (
@@ -84,36 +96,44 @@ function Margin({ index, selecting }: { index: BankIndex | null; selecting: Sele
       />
     );
   return (
-    <section aria-label="Collections" className="pt-6">
-      <h2 className="eyebrow">Collections</h2>
-      <CollectionTree collections={index.bank.collections} />
-      <ProposalsWaiting />
-      <ReviewsWaiting />
-      <div className="mt-5 grid gap-5">
-        <MakeCollection within={null} />
-        <p className="flex flex-wrap gap-2">
-          <Link to="/bank/new" className={LINK_BUTTON}>
-            Write an entry
-          </Link>
-          <Link to="/bank/new" state={{ fromClipboard: true }} className={LINK_BUTTON}>
-            Paste as a new entry
-          </Link>
-          <Link to="/bank/rows" className={LINK_BUTTON}>
-            Row by row
-          </Link>
-          <Button onClick={() => selecting.set(new Set())}>Select several</Button>
-          <Link to="/bank/take-over" className={LINK_BUTTON}>
-            Bring in a collection
-          </Link>
-          <Link to="/bank/nearest" className={LINK_BUTTON}>
-            Find wording for a message
-          </Link>
-          <Link to="/order" className={LINK_BUTTON}>
-            Tidy the bank
-          </Link>
-        </p>
-      </div>
-    </section>
+    <>
+      <p className="flex flex-wrap gap-2 pt-6">
+        <Link to="/bank/new" className={MAIN_LINK}>
+          Write an entry
+        </Link>
+        <Menu
+          align="start"
+          trigger={
+            <Button>
+              Add <ChevronDown size={14} aria-hidden />
+            </Button>
+          }
+          items={[
+            {
+              label: 'Paste as a new entry',
+              onSelect: () => void navigate('/bank/new', { state: { fromClipboard: true } }),
+            },
+            ...ADDING.map(([label, to]) => ({ label, onSelect: () => void navigate(to) })),
+          ]}
+        />
+        <Button onClick={() => selecting.set(new Set())}>Select several</Button>
+      </p>
+      <section aria-label="Collections" className="pt-5">
+        <h2 className="section-head">Collections</h2>
+        <CollectionTree collections={index.bank.collections} shown={collection} />
+        <div className="mt-5">
+          <MakeCollection within={null} />
+        </div>
+      </section>
+      <p className="mt-6 grid justify-items-start gap-1.5 text-[14px]">
+        <Link to="/bank/nearest" className="text-elder underline">
+          Find wording for a message
+        </Link>
+        <Link to="/order" className="text-elder underline">
+          Tidy the bank
+        </Link>
+      </p>
+    </>
   );
 }
 
@@ -162,7 +182,7 @@ export function Sheet() {
   const [address, setAddress] = useSearchParams();
   const [first] = useState(() => askedOf(address));
   const [query, setQuery] = useState(first.query);
-  const [collection, setCollection] = useState(first.collection);
+  const collection = address.get('in') ?? '';
   const [order, setOrder] = useState<Order>(first.order);
   const [narrowing, narrow] = useState(first.narrowing);
   const selecting = useSelecting();
@@ -171,32 +191,24 @@ export function Sheet() {
     useMemo(() => ({ query, collection, order, narrowing }), [query, collection, order, narrowing]),
   );
   useEffect(() => {
-    const next = addressOf(asked);
+    // The collection is the address's own: what is asked may still be of the one before.
+    const next = addressOf({ ...asked, collection });
     if (next.toString() !== addressOf(askedOf(address)).toString()) setAddress(next, { replace: true });
-  }, [asked, address, setAddress]);
+  }, [asked, collection, address, setAddress]);
   return (
-    <Figure marginLabel="Beside the sheet" margin={<Margin index={index} selecting={selecting} />}>
-      <h1 className="px-7 pt-6 font-book text-[26px] leading-tight max-[899px]:px-4">The bank</h1>
-      <div className="grid grid-cols-[minmax(0,1fr)_11rem_9rem] gap-5 px-7 pt-3 pb-2 max-[899px]:grid-cols-1 max-[899px]:gap-2 max-[899px]:px-4">
+    <Figure
+      marginLabel="Beside the sheet"
+      margin={<Margin index={index} collection={collection} selecting={selecting} />}
+    >
+      <h1 className="px-9 pt-6 font-book text-[26px] leading-tight max-[899px]:px-4">The bank</h1>
+      <div className="grid grid-cols-[minmax(0,1fr)_9rem] gap-5 px-9 pt-3 pb-2 max-[899px]:grid-cols-1 max-[899px]:gap-2 max-[899px]:px-4">
         <TextField
-          label="Any word of title, purpose, wording or cue"
+          label="Search titles, wordings and cues"
           type="search"
           value={query}
           onChange={(event) => setQuery(event.target.value)}
           spellCheck={false}
         />
-        <SelectField
-          label="Collection"
-          value={collection}
-          onChange={(event) => setCollection(event.target.value)}
-        >
-          <option value="">all</option>
-          {index?.bank.collections.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </SelectField>
         <SelectField label="Order" value={order} onChange={(event) => setOrder(event.target.value as Order)}>
           {Object.entries(ORDERS).map(([key, { label }]) => (
             <option key={key} value={key}>

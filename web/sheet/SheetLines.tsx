@@ -54,10 +54,8 @@ function Head({
 }) {
   return (
     <div {...measured}>
-      <h2 className="flex items-baseline gap-3 border-b border-hair px-7 pt-5 pb-1.5 max-[899px]:px-4">
-        <Link to={`/collections/${collection.id}`} className="font-book text-[19px] hover:text-elder">
-          {collection.name}
-        </Link>
+      <h2 className="flex items-baseline gap-3 border-b border-hair px-9 pt-5 pb-1.5 max-[899px]:px-4">
+        <span className="font-book text-[19px]">{collection.name}</span>
         {selecting.ids && entries.length > 0 && (
           <Button
             look="text"
@@ -75,8 +73,15 @@ function Head({
             </>
           )}
         </span>
+        <Link
+          to={`/collections/${collection.id}`}
+          aria-label={`Settings of ${collection.name}`}
+          className="ml-auto text-[13px] text-elder underline"
+        >
+          Settings
+        </Link>
       </h2>
-      {count === 0 && <p className="px-7 py-4 text-soft">Nothing is kept here yet.</p>}
+      {count === 0 && <p className="px-9 py-4 text-soft">No entries here yet.</p>}
     </div>
   );
 }
@@ -177,11 +182,11 @@ export function SheetLines({ lines, selecting, look, times, due, index }: Props)
                       <li
                         key="waiting"
                         {...measured(at)}
-                        className="sheet-row px-7"
+                        className="sheet-row px-9"
                         style={{ height: lengthOf(line) }}
                       >
                         <span className="appear-late sticky top-0 block py-6 text-soft">
-                          Fetching {line.count.toLocaleString()} entries …
+                          Loading {line.count.toLocaleString()} entries …
                         </span>
                       </li>
                     );

@@ -43,7 +43,7 @@ export function SheetOut({ asked, lines }: { asked: SheetAsked; lines: readonly 
       ]);
       setSaid(
         waiting > 0
-          ? `${entries} entries are copied as a table; ${waiting.toLocaleString()} are not at hand: choose one collection.`
+          ? `${entries} entries are copied as a table; ${waiting.toLocaleString()} are not loaded: choose one collection.`
           : `${entries} entries are copied as a table.`,
       );
     } catch {

@@ -48,7 +48,7 @@ function Besides({ entry, look, isDue }: Pick<RowProps, 'entry' | 'look' | 'isDu
     <>
       {entry.varies && <span className="font-normal text-leaf"> · a variation</span>}
       {retired && <span className="font-normal text-rust"> · out of use</span>}
-      {isDue && <span className="font-normal text-rust"> · due to be looked through</span>}
+      {isDue && <span className="font-normal text-rust"> · due for review</span>}
       {look.tags && tags.length > 0 && <span className="font-normal text-soft"> · {tags.join(', ')}</span>}
       {look.purpose && purpose && <span className="font-normal text-soft"> · {purpose}</span>}
     </>
@@ -92,7 +92,7 @@ export const SheetRow = memo(function SheetRow({
       <Link
         to={`/bank/${entry.id}`}
         title={`Saved ${instantInWords(entry.savedAt)}`}
-        className={`group grid min-w-0 grow gap-x-5 px-7 max-[899px]:grid-cols-[4rem_minmax(0,1fr)] max-[899px]:px-4 ${look.dense ? 'py-1' : 'py-2.5'} ${look.times || look.saved ? 'grid-cols-[5.5rem_minmax(0,1fr)_7.5rem]' : 'grid-cols-[5.5rem_minmax(0,1fr)]'}`}
+        className={`group grid min-w-0 grow gap-x-5 px-9 max-[899px]:grid-cols-[4rem_minmax(0,1fr)] max-[899px]:px-4 ${look.dense ? 'py-1' : 'py-2.5'} ${look.times || look.saved ? 'grid-cols-[5.5rem_minmax(0,1fr)_7.5rem]' : 'grid-cols-[5.5rem_minmax(0,1fr)]'}`}
       >
         <div className="pt-px break-words">
           {cue ? <CueShown cue={cue} /> : <span className="cue text-soft">–</span>}

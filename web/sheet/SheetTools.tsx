@@ -11,7 +11,7 @@ const STATES: Record<Narrowing['state'], string> = {
   'in-use': 'in use',
   retired: 'out of use',
   'no-cue': 'without a cue',
-  due: 'due to be looked through',
+  due: 'due for review',
   variation: 'a variation',
 };
 const USES: Record<Narrowing['used'], string> = {
@@ -91,7 +91,7 @@ export function SheetTools({ index, narrowing, narrow, look, changeLook, childre
   return (
     <div
       data-print="no"
-      className="flex flex-wrap items-start gap-x-6 gap-y-1 px-7 pb-2 text-[14px] max-[899px]:px-4"
+      className="flex flex-wrap items-start gap-x-6 gap-y-1 px-9 pb-2 text-[14px] max-[899px]:px-4"
     >
       <details className="open:w-full" name="sheet-tools">
         <summary className="cursor-pointer text-soft">
@@ -123,7 +123,7 @@ export function SheetTools({ index, narrowing, narrow, look, changeLook, childre
       </details>
       {set > 0 && (
         <Button look="text" onClick={() => narrow(ALL)}>
-          Show all again
+          Clear filters
         </Button>
       )}
       <details className="open:w-full" name="sheet-tools">

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import type { Collection, Entry } from '#contracts';
-import { type BankIndex, isWanted, setFilters, type NarrowedBy } from '#core/bank';
-import { useFoundAway } from '../api';
+import type { CaseSummary, Collection, Entry } from '#contracts';
+import { type BankIndex, isWanted, ownWorkFirst, setFilters, type NarrowedBy } from '#core/bank';
+import { useCases, useFoundAway } from '../api';
 import { collectionsAsked, type SheetAsked } from './asked';
 import { ORDERS } from './orders';
 
@@ -18,7 +18,9 @@ export interface SheetShown {
   error: Error | null;
 }
 
-/** What the sheet shows: collections in their order, each with those of its entries that were asked for. */
+const NONE: readonly CaseSummary[] = [];
+
+/** What the sheet shows: collections in their order, those of one's own work first, each with those of its entries that were asked for. */
 export function useSheetLines(
   index: BankIndex,
   { query, collection, order, narrowing }: SheetAsked,
@@ -26,6 +28,8 @@ export function useSheetLines(
 ): SheetShown {
   const isAsked = query.trim() !== '';
   const away = useFoundAway(index, query);
+  const cases = useCases().data ?? NONE;
+  const kinds = useMemo(() => new Set(cases.map(({ kind }) => kind as string)), [cases]);
   const lines = useMemo((): SheetLine[] => {
     const found = isAsked ? new Set(index.finder.find(query)) : null;
     const byCollection = new Map<string, Entry[]>();
@@ -39,11 +43,12 @@ export function useSheetLines(
     };
     for (const entry of index.bank.entries) if (!found || found.has(entry.id)) put(entry);
     for (const entry of away.entries) put(entry);
-    return collectionsAsked(index.bank.collections, collection).flatMap((one): SheetLine[] => {
+    const asked = ownWorkFirst(collectionsAsked(index.bank.collections, collection), kinds);
+    return asked.flatMap((one): SheetLine[] => {
       const waits = !isAsked && index.away.has(one.id);
       const entries = waits ? [] : (byCollection.get(one.id) ?? []).sort(ORDERS[order].compare);
       const count = waits ? (index.bank.counts[one.id] ?? 0) : entries.length;
-      if (count === 0 && (isAsked || isNarrowed || one.id !== collection)) return [];
+      if (count === 0 && (isAsked || isNarrowed)) return [];
       const head: SheetLine = { kind: 'head', collection: one, entries, count };
       if (waits) return [head, { kind: 'waiting', collection: one, count }];
       return [
@@ -51,6 +56,6 @@ export function useSheetLines(
         ...entries.map((entry, place) => ({ kind: 'entry' as const, collection: one, entry, place, count })),
       ];
     });
-  }, [index, query, isAsked, collection, order, narrowing, by, away.entries]);
+  }, [index, query, isAsked, collection, order, narrowing, by, away.entries, kinds]);
   return { lines, more: away.more, error: away.error };
 }

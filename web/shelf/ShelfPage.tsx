@@ -54,8 +54,8 @@ export function ShelfPage() {
       marginLabel="About starter collections"
       margin={
         <p className="pt-6 text-[14px] text-soft">
-          Change what you add as you like. If you add a collection again, only its new entries come; your
-          changes stay.
+          Change what you add as you like. Adding a collection again brings only its new entries; your changes
+          stay.
         </p>
       }
     >

@@ -1,4 +1,4 @@
-import type { ReactNode, Ref } from 'react';
+import { useLayoutEffect, useRef, type ReactNode, type Ref } from 'react';
 import { useLocation } from 'react-router';
 import { useShell } from './ShellContext';
 
@@ -7,6 +7,31 @@ interface Props {
   margin: ReactNode;
   marginLabel: string;
   marginRef?: Ref<HTMLElement>;
+}
+
+/** What of the look-up must be in sight: its box and some of what it finds. */
+const IN_SIGHT_PX = 420;
+
+/** Level with the line one writes on, as far as it stays in sight; at the head of the margin where nothing is written. */
+function AtLine({ children }: { children: ReactNode }) {
+  const { screen } = useShell();
+  const box = useRef<HTMLDivElement>(null);
+  const lineTop = useRef(screen.lineTop);
+  useLayoutEffect(() => {
+    const line = lineTop.current?.();
+    const own = box.current;
+    // On a narrow window the margin is beneath the text: nothing is beside the line.
+    const isBeside = !window.matchMedia('(max-width: 899px)').matches;
+    if (!own || line === undefined || line === null || !isBeside) return;
+    const head = own.getBoundingClientRect().top;
+    const level = Math.min(line, window.innerHeight - IN_SIGHT_PX) - head;
+    own.style.paddingTop = `${Math.max(0, level)}px`;
+  }, []);
+  return (
+    <div ref={box} className="h-full">
+      {children}
+    </div>
+  );
 }
 
 /** The figure every main screen is built on: a leaf, and the margin beside it, where the finder opens too. */
@@ -21,7 +46,7 @@ export function Figure({ children, margin, marginLabel, marginRef }: Props) {
         {children}
       </main>
       <aside ref={marginRef} aria-label={marginLabel} className="relative min-w-0" data-print="no">
-        {finderOpen && finder}
+        {finderOpen && <AtLine>{finder}</AtLine>}
         {/* As tall as the leaf, so that what is made to stay in sight can. */}
         <div hidden={finderOpen} className="h-full">
           {margin}

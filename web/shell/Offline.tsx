@@ -18,7 +18,7 @@ export function Offline() {
   return (
     <p role="status" data-print="no" className={online ? 'sr-only' : 'offline-line'}>
       {!online &&
-        'You are offline. The bank is at hand and drafts are kept on this computer; what else you change is not saved until you are online again.'}
+        'You are offline. The bank stays usable and drafts are saved on this computer. Other changes are not saved until you are online again.'}
     </p>
   );
 }

@@ -16,7 +16,12 @@ export interface Shell {
   finderOpen: boolean;
   setFinderOpen: (open: boolean) => void;
   /** Registered by the leaf: how to place an entry at the caret, and what else can be done here. */
-  screen: { place: Placer | null; actions: Action[] };
+  screen: {
+    place: Placer | null;
+    actions: Action[];
+    /** How far down the window the line is that one writes on, in px; null where none is in sight. */
+    lineTop?: () => number | null;
+  };
   setScreen: (screen: Shell['screen']) => void;
   /** The screens that the finder can go to, in its order. */
   places: readonly { label: string; to: string }[];

@@ -1,7 +1,8 @@
 export { Figure } from './Figure';
+export { Mark } from './Mark';
 export { NothingHere } from './NothingHere';
 export { Offline } from './Offline';
 export { useShell, ShellContext, type Shell, type Action, type Placer } from './ShellContext';
-export { liveKeys, useKeyListener, useLiveKeys } from './keys';
+export { liveKeys, SECOND_WAYS, useKeyListener, useLiveKeys } from './keys';
 export { switchTheme, followTheme } from './theme';
 export { useScreenTitle } from './useScreenTitle';

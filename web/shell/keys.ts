@@ -7,6 +7,14 @@ export interface LiveKey {
   run: () => void;
 }
 
+/** A second way for each function key, which some laptops give only together with another: Alt and a letter by its place. */
+export const SECOND_WAYS: Readonly<Record<string, string>> = {
+  F2: 'Alt + A',
+  F4: 'Alt + W',
+  F8: 'Alt + Q',
+  F9: 'Alt + X',
+};
+
 const live = new Map<symbol, LiveKey[]>();
 
 /** The keys live here and now, the innermost screen's first; a key named twice counts once. */
@@ -48,7 +56,7 @@ export function useKeyListener(): void {
       const writing = target?.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target?.tagName ?? '');
       // A key that writes a character is live only where nothing is being written.
       if (writing && pressed?.length === 1) return;
-      const found = liveKeys().find(({ key }) => key === pressed);
+      const found = liveKeys().find(({ key }) => key === pressed || SECOND_WAYS[key] === pressed);
       if (!found) return;
       event.preventDefault();
       found.run();

@@ -5,7 +5,7 @@ const NAME = 'Elderleaf';
 /** What a screen is called: its first heading, with the name of the application behind it. */
 const titleOf = (): string => {
   const heading = document.querySelector('h1')?.textContent?.trim().replace(/\s+/g, ' ');
-  return heading ? `${heading} – ${NAME}` : NAME;
+  return heading ? `${heading} · ${NAME}` : NAME;
 };
 
 /** Titles the browser's tab by the heading of the screen that is shown, whichever that is and whenever it comes. */

@@ -7,7 +7,7 @@ const sameAt = (a: TextAt, b: TextAt) => JSON.stringify(a) === JSON.stringify(b)
 
 const WHERE: Record<TextAt['in'], string> = {
   title: 'in its title',
-  purpose: 'in its purpose',
+  purpose: 'in “when to use it”',
   wording: '',
   field: 'in a field',
 };

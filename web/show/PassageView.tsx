@@ -8,6 +8,7 @@ import {
   type Mark,
   type Passage,
 } from '#core/passage';
+import { blankLabel } from './blankLabel';
 
 /** How a passage is shown: the name beneath each blank's line, and whether links can be followed. */
 interface Look {
@@ -47,7 +48,12 @@ function marked(words: ReactNode, mark: Mark, links: boolean): ReactNode {
 
 /** In a wording a blank carries its field's name; placed, it carries the answer with the name beneath. */
 function BlankView({ attrs, name }: { attrs: BlankAttrs; name: string }) {
-  if (attrs.placement === null) return <span className="blank in-wording">{name}</span>;
+  if (attrs.placement === null)
+    return (
+      <span className="blank in-wording" data-form={attrs.form} title={name}>
+        {blankLabel(name, attrs.form)}
+      </span>
+    );
   return (
     <span className="blank to-read" data-state={attrs.state}>
       <span className="blank-words">{attrs.text}</span>

@@ -1,3 +1,4 @@
+export { blankLabel } from './blankLabel';
 export { CueShown } from './CueShown';
 export { DifferenceView, titleOf } from './DifferenceView';
 export { EntryHead } from './EntryHead';

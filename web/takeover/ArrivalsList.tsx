@@ -11,8 +11,8 @@ interface Props {
 }
 
 const WAYS: readonly (readonly [Choice, string])[] = [
-  ['leave', 'Keep ours'],
-  ['replace', 'Take theirs, as its next revision'],
+  ['leave', 'Keep yours'],
+  ['replace', 'Use theirs, as the next revision'],
   ['new', 'Keep both'],
 ];
 
@@ -44,14 +44,14 @@ export function ArrivalsList({ arrivals, leadIn, choose }: Props) {
   return (
     <>
       {differing.length > 0 && (
-        <section aria-label="Read otherwise here">
+        <section aria-label="Differ from yours">
           <h2 className={heading}>
-            Read otherwise here: {differing.length}{' '}
+            Differ from yours: {differing.length}{' '}
             <Button look="text" className="ml-3" onClick={() => choose(ids(differing), 'replace')}>
-              Take all of theirs
+              Use all of theirs
             </Button>{' '}
             <Button look="text" className="ml-3" onClick={() => choose(ids(differing), 'leave')}>
-              Keep all of ours
+              Keep all of yours
             </Button>
           </h2>
           <ul>
@@ -62,7 +62,7 @@ export function ArrivalsList({ arrivals, leadIn, choose }: Props) {
                   <DifferenceView before={one.standing!.content} after={one.content} />
                 </div>
                 <Picks
-                  legend={`What becomes of ${one.content.title}`}
+                  legend={`What to do with ${one.content.title}`}
                   options={WAYS}
                   value={one.choice}
                   pick={(choice) => choose([one.id], choice)}
@@ -97,8 +97,8 @@ export function ArrivalsList({ arrivals, leadIn, choose }: Props) {
         </section>
       )}
       {same.length > 0 && (
-        <section aria-label="The same here">
-          <h2 className={heading}>The same here, and left as it is: {same.length}</h2>
+        <section aria-label="Identical">
+          <h2 className={heading}>Identical: {same.length}</h2>
           <p className={`${line} text-[13.5px] text-soft`}>
             {same.map(({ content }) => content.title).join(', ')}
           </p>

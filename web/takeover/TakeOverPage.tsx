@@ -44,7 +44,7 @@ function Arrived({ index, file, done }: ArrivedProps) {
       if (body.into === null) await queryClient.invalidateQueries({ queryKey: KEYS.bank });
       else await renewCollection(collection);
       // Told at the head of this page and of those one goes to, with its undo.
-      setDone({ said: `${entriesInWords(made)} came, and ${entriesInWords(changed)} changed.`, undo });
+      setDone({ said: `${entriesInWords(made)} added, and ${entriesInWords(changed)} changed.`, undo });
       done(collection);
     },
   });
@@ -70,7 +70,7 @@ function Arrived({ index, file, done }: ArrivedProps) {
             setChoices(new Map());
           }}
         >
-          <option value="">a collection of its own, for you alone until you share it</option>
+          <option value="">a collection of its own, which only you see until you share it</option>
           {index.bank.collections
             .filter(({ right }) => right === 'keep')
             .map(({ id, name }) => (
@@ -89,7 +89,7 @@ function Arrived({ index, file, done }: ArrivedProps) {
           }
         />
       ) : (
-        <Loading what="what stands there" />
+        <Loading what="the collection there" />
       )}
       <footer className="sticky bottom-0 flex items-center gap-4 border-t border-hair bg-page px-9 py-4 max-[899px]:px-4">
         <div className="grow text-[14px]">{take.error && <Refused error={take.error} />}</div>
@@ -98,7 +98,7 @@ function Arrived({ index, file, done }: ArrivedProps) {
           disabled={!isHere || body.entries.length === 0 || take.isPending}
           onClick={() => take.mutate()}
         >
-          Take over {entriesInWords(body.entries.length)}
+          Bring in {entriesInWords(body.entries.length)}
         </Button>
       </footer>
     </>
@@ -127,9 +127,8 @@ export function TakeOverPage() {
       marginLabel="About taking over"
       margin={
         <p className="pt-6 text-[14px] text-soft">
-          A keeper makes such a file on the page of a collection. It holds wording, fields, cues and the
-          settings of the collection; no case, no history, no names of members. Nothing is kept before you say
-          so, and what changes here keeps its history.
+          A keeper saves such a file on a collection’s page. It has wording, fields, cues and settings; no
+          case, no history, no names of members. Nothing changes here until you say so.
         </p>
       }
     >
@@ -139,7 +138,7 @@ export function TakeOverPage() {
       <div className="grid gap-3 px-9 max-[899px]:px-4">
         <FileDrop
           label="Collection file"
-          hint="Drop the file of a collection here. You see what it brings, and what it clashes with, first."
+          hint="Drop the file of a collection here. You see what it adds and what clashes before anything is saved."
           accept=".json,application/json"
           isReading={read.isPending}
           take={([file]) => {

@@ -36,7 +36,7 @@ function WordForm({ word, save, pending, cancel }: FormProps) {
   const put = (change: Partial<HouseWordGiven>) => setNow({ ...now, ...change });
   return (
     <form
-      aria-label={word.avoid.length > 0 ? 'Change a word' : 'A word of the house'}
+      aria-label={word.avoid.length > 0 ? 'Change a term' : 'New term'}
       className="grid gap-3"
       onSubmit={(event) => {
         event.preventDefault();
@@ -59,7 +59,7 @@ function WordForm({ word, save, pending, cancel }: FormProps) {
       </div>
       <div className="grid grid-cols-[1fr_11rem] gap-x-5 gap-y-2 max-[899px]:grid-cols-1">
         <TextField
-          label="Why"
+          label="Reason"
           maxLength={300}
           value={now.why}
           onChange={({ target }) => put({ why: target.value })}
@@ -78,11 +78,11 @@ function WordForm({ word, save, pending, cancel }: FormProps) {
         </SelectField>
       </div>
       <Tick on={now.together} toggle={() => put({ together: !now.together })}>
-        Only where two of these words stand in one entry
+        Only where an entry has two of these words
       </Tick>
       <p className="flex gap-3">
         <Button type="submit" disabled={pending || listed(avoid).length === 0}>
-          Keep it
+          Save
         </Button>
         {cancel && <Button onClick={cancel}>Cancel</Button>}
       </p>
@@ -118,8 +118,8 @@ function WordLine({ word, mayChange, found, edit, drop }: LineProps) {
           <Button look="text" aria-label={`Change ${use || avoid[0]}`} onClick={edit}>
             Change
           </Button>
-          <Button look="text" aria-label={`Drop ${use || avoid[0]}`} onClick={drop}>
-            Drop
+          <Button look="text" aria-label={`Remove ${use || avoid[0]}`} onClick={drop}>
+            Remove
           </Button>
         </span>
       )}
@@ -164,9 +164,9 @@ function HouseWords({
   return (
     <>
       <div className="px-9 pb-5 max-[899px]:px-4">
-        {error && <Notice tone="warning" title={`${inWords(error)} What you wrote still stands here.`} />}
+        {error && <Notice tone="warning" title={`${inWords(error)} What you wrote is still here.`} />}
         {dropped && (
-          <Notice title={`“${dropped.use || dropped.avoid[0]}” is no longer a word of the house.`}>
+          <Notice title={`“${dropped.use || dropped.avoid[0]}” is no longer house style.`}>
             <Button look="text" onClick={() => save.mutate({ ...dropped, id: undefined })}>
               Undo
             </Button>
@@ -219,7 +219,7 @@ function HouseWords({
       <div className="flex items-center gap-4 border-t border-hair px-9 py-4 max-[899px]:px-4">
         <h2 className="grow font-book text-[19px]">Entries that differ</h2>
         <Button disabled={words.length === 0 || working.state === 'working'} onClick={look}>
-          Look through the bank
+          Check the bank
         </Button>
       </div>
       <LongWork what="Reading the shared wording" working={working} stop={stop}>
@@ -227,8 +227,8 @@ function HouseWords({
           <PlacesFound
             index={index}
             found={result}
-            none="Your house style is broken"
-            reason="As the house says it"
+            none={(entries) => `House style is followed in all ${entries}.`}
+            reason="As house style has it"
             again={look}
             about={(place) => ('word' in place ? (whyOf.get(place.word as string) ?? '') : '')}
           />
@@ -246,30 +246,30 @@ export function HouseWordsPage() {
   const error = bank.error ?? words.error;
   return (
     <Figure
-      marginLabel="About words of the house"
+      marginLabel="About house style"
       margin={
         <div className="grid gap-3 pt-6 text-[14px] text-soft">
           <p>
-            Words that you have settled on are pointed out while an entry is written, with a step that says it
-            as the house does. Their plurals and other forms count too.
+            Terms you have settled are pointed out while an entry is written, with one step that mends them.
+            Their plurals and other forms count too.
           </p>
           <p>
-            Some words are right by themselves and only confuse side by side: these are pointed out where two
-            of them stand in one entry.
+            Some terms are right alone and only confuse side by side: they are pointed out where an entry has
+            two of them.
           </p>
-          <p>Owners, and all who keep a shared collection, settle them. What was changed is in the trail.</p>
+          <p>Owners, and all who keep a shared collection, settle them. Changes are in the trail.</p>
         </div>
       }
     >
       <h1 className="px-9 pt-6 pb-3 font-book text-[26px] leading-tight max-[899px]:px-4">House style</h1>
       {error && (
         <Failed
-          what="the words of the house"
+          what="the house style"
           error={error}
           retry={() => void Promise.all([bank.refetch(), words.refetch()])}
         />
       )}
-      {!error && (!index || !words.data) && <Loading what="the words of the house" />}
+      {!error && (!index || !words.data) && <Loading what="the house style" />}
       {index && words.data && <HouseWords index={index} {...words.data} />}
     </Figure>
   );

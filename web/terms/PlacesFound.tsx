@@ -37,7 +37,7 @@ function OfEntry({
         {RIGHT_WORDS[right] && <span className="text-[13px] text-soft">{RIGHT_WORDS[right]}</span>}
         {mayChange && places.length > 1 && (
           <Button look="text" className="text-[13px]" onClick={() => toggle(keys, !isOut)}>
-            {isOut ? 'Take all of it' : 'Leave all of it'}
+            {isOut ? 'Change all' : 'Change none'}
           </Button>
         )}
       </EntryHead>
@@ -99,8 +99,8 @@ function Forms({ entries, left, setLeft }: { entries: readonly TermEntry[] } & L
 interface Props {
   index: BankIndex;
   found: Pick<TermFound, 'entries' | 'count' | 'places' | 'read'>;
-  /** What is said of it where there is none: "It stands in none of ...". */
-  none: string;
+  /** What is said where nothing was found in so many entries. */
+  none: (entries: string) => string;
   reason: string;
   again: () => void;
   /** What is said of a place besides. */
@@ -118,7 +118,7 @@ export function PlacesFound({ index, found, none, reason, again, about }: Props)
   if (count === 0)
     return (
       <p role="status" className="px-9 py-3 text-soft max-[899px]:px-4">
-        {none} in none of {counted(read, 'entry', 'entries')}.
+        {none(counted(read, 'entry', 'entries'))}
       </p>
     );
   return (
@@ -136,7 +136,7 @@ export function PlacesFound({ index, found, none, reason, again, about }: Props)
             Change {counted(takenCount, 'place', 'places')}
           </Button>
         )}
-        {(many.done ?? many.error) && <Button onClick={again}>Look again</Button>}
+        {(many.done ?? many.error) && <Button onClick={again}>Check again</Button>}
         {!many.done && <Forms entries={mine} left={left} setLeft={setLeft} />}
         <div className="w-full empty:hidden">
           <DoneNotice many={many} />

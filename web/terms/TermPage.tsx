@@ -63,14 +63,14 @@ function ChangeTerm({ index }: { index: BankIndex }) {
       >
         <div className="grid grid-cols-[1fr_1fr_auto] items-end gap-x-5 gap-y-2 max-[899px]:grid-cols-1">
           <TextField
-            label="These words"
+            label="Find"
             autoFocus
             maxLength={100}
             value={from}
             onChange={({ target }) => setFrom(target.value)}
           />
           <TextField
-            label="Become"
+            label="Replace with"
             maxLength={100}
             value={to}
             onChange={({ target }) => setTo(target.value)}
@@ -86,7 +86,7 @@ function ChangeTerm({ index }: { index: BankIndex }) {
           <PlacesFound
             index={index}
             found={found}
-            none="It stands"
+            none={(entries) => `“${asked.from}” was not found in ${entries}.`}
             reason={asked.to === '' ? `“${asked.from}” dropped` : `“${asked.from}” is “${asked.to}” now`}
             again={look}
           />
@@ -110,10 +110,10 @@ export function TermPage() {
             A and an before them follow.
           </p>
           <p>
-            Titles, purposes, wordings and the words of fields are looked through. Nothing is changed before
-            you have seen it.
+            Titles, “when to use it”, wordings and fields are searched. You see each place before it is
+            changed.
           </p>
-          <p>What you do not keep is proposed to those who do. One undo takes all of it back.</p>
+          <p>Where you are not a keeper, it is proposed. One undo takes all of it back.</p>
         </div>
       }
     >

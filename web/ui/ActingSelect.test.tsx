@@ -26,7 +26,7 @@ test('arrows only look: nothing is done until Enter, and then the last that was 
   arrowTo('b');
   arrowTo('c');
   expect(acted).toEqual([]);
-  expect(screen.getByText(/Enter or leaving does it/)).toBeDefined();
+  expect(screen.getByText(/Enter applies it/)).toBeDefined();
   fireEvent.keyDown(box(), { key: 'Enter' });
   fireEvent.blur(box());
   expect(acted).toEqual(['c']);

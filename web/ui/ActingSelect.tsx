@@ -22,7 +22,7 @@ export function ActingSelect({ value, act, ...rest }: Props) {
     <SelectField
       {...rest}
       value={held ?? value}
-      hint={held === null ? undefined : 'Enter or leaving does it; Escape leaves it as it was.'}
+      hint={held === null ? undefined : 'Enter applies it; Esc cancels.'}
       onPointerDown={() => {
         isByKeys.current = false;
       }}

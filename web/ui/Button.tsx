@@ -8,7 +8,7 @@ interface Props extends ComponentProps<'button'> {
 const LOOKS = {
   main: 'bg-elder text-on-elder font-semibold px-4 py-1.5 rounded-[3px] hover:opacity-90 [&_kbd]:border-on-elder/60 [&_kbd]:text-on-elder',
   quiet: 'border border-rule/60 px-3 py-1 rounded-[3px] hover:border-elder hover:text-elder',
-  text: 'min-h-6 text-elder underline underline-offset-3 decoration-hair hover:decoration-elder',
+  text: 'min-h-6 text-elder underline underline-offset-3 decoration-rule hover:decoration-elder',
 };
 
 /** A button in one of three weights. */

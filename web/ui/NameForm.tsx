@@ -29,7 +29,7 @@ export function NameForm({ label, error, pending, noteOn, make, className = '' }
       <div className="grow">
         <TextField
           label={label}
-          placeholder="Its name"
+          placeholder="Name"
           value={name}
           maxLength={80}
           error={error}
@@ -42,7 +42,7 @@ export function NameForm({ label, error, pending, noteOn, make, className = '' }
         )}
       </div>
       <Button type="submit" disabled={pending || !isNamed}>
-        Make it
+        Create
       </Button>
     </form>
   );

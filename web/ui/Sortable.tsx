@@ -86,7 +86,7 @@ export function SortableRow({
         {...listeners}
         disabled={disabled}
         aria-label={label}
-        title="Drag; or Space, then the arrows"
+        title="Drag, or press Space and the arrow keys"
         className="mt-1.5 shrink-0 cursor-grab touch-none rounded-[2px] text-soft opacity-60 hover:opacity-100 disabled:invisible"
       >
         <GripVertical size={14} aria-hidden />

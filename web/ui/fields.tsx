@@ -29,22 +29,34 @@ export function TextField({
   label,
   error,
   hint,
+  lead = '',
   className = '',
   id: given,
   ...rest
-}: Labelled & ComponentProps<'input'>) {
+}: Labelled &
+  ComponentProps<'input'> & { /** A sign that all that is written here begins with. */ lead?: string }) {
   const own = useId();
   const id = given ?? own;
   return (
     <Wrapped id={id} label={label} error={error} hint={hint}>
-      <input
-        id={id}
-        className={`input ${className}`}
-        aria-invalid={error ? true : undefined}
-        aria-describedby={error ? `${id}-error` : undefined}
-        autoComplete="off"
-        {...rest}
-      />
+      <span className="flex items-baseline">
+        {lead && (
+          <span id={`${id}-lead`} className="cue pr-0.5">
+            <span className="sr-only">begins with </span>
+            {lead}
+          </span>
+        )}
+        <input
+          id={id}
+          className={`input min-w-0 ${className}`}
+          aria-invalid={error ? true : undefined}
+          aria-describedby={
+            [lead && `${id}-lead`, error && `${id}-error`].filter(Boolean).join(' ') || undefined
+          }
+          autoComplete="off"
+          {...rest}
+        />
+      </span>
     </Wrapped>
   );
 }
@@ -54,7 +66,7 @@ export function SelectField({ label, error, hint, children, ...rest }: Labelled 
   const id = useId();
   return (
     <Wrapped id={id} label={label} error={error} hint={hint}>
-      <select id={id} className="input bg-page" {...rest}>
+      <select id={id} className="input" {...rest}>
         {children}
       </select>
     </Wrapped>

@@ -6,7 +6,7 @@ import { Notice } from './Notice';
 export function Loading({ what }: { what: string }) {
   return (
     <p role="status" className="appear-late p-6 text-soft">
-      Fetching {what} …
+      Loading {what} …
     </p>
   );
 }
@@ -15,7 +15,7 @@ export function Loading({ what }: { what: string }) {
 export function Failed({ what, error, retry }: { what: string; error: unknown; retry: () => void }) {
   return (
     <div className="p-6">
-      <Notice tone="warning" title={`Could not fetch ${what}.`}>
+      <Notice tone="warning" title={`Could not load ${what}.`}>
         <p>{inWords(error)}</p>
         <Button className="mt-2" onClick={retry}>
           Try again

@@ -8,6 +8,7 @@ import { useBankIndex, useKinds } from '../api';
 import { Figure } from '../shell';
 import { Failed, Loading } from '../ui';
 import { SumsTable } from './SumsTable';
+import { usageInWords } from './usageInWords';
 
 const locale = navigator.language;
 const MOST_ENTRIES = 40;
@@ -24,11 +25,13 @@ function Figures({ usage, index }: { usage: Usage; index: BankIndex }) {
     );
   return (
     <>
+      <p className="book px-9 pt-3 max-[899px]:px-4">{usageInWords(usage, locale)}</p>
       <SumsTable
         caption="By week"
         rows={weeks.map(({ week, ...sums }) => ({
           key: week,
-          label: dateInWords(week, 'long', locale),
+          label: `Week of ${dateInWords(week, 'long', locale)}`,
+          mark: new Date(`${week}T12:00`).toLocaleDateString(locale, { day: 'numeric', month: 'short' }),
           ...sums,
         }))}
       />
@@ -81,12 +84,10 @@ export function UsagePage() {
       margin={
         <div className="grid gap-3 pt-6 text-[14px] text-soft">
           <p>
-            Counted from what is placed on leaves: how often, and the characters readers see that came from
-            the bank, less every key pressed to bring, fill and mend them.
+            Counted on leaves: how often entries are placed. Saved are the characters that came from the bank,
+            less every key pressed to place, fill and change them.
           </p>
-          <p>
-            Of others only sums are told, of entries that you may see. No text of any case is kept for this.
-          </p>
+          <p>Of others only totals are shown. No text of any case is stored for this.</p>
         </div>
       }
     >

@@ -29,7 +29,7 @@ export function EmptyingForm({ isOwner }: { isOwner: boolean }) {
     return (
       <p className="text-[14px]">
         {days === null
-          ? 'It is never emptied.'
+          ? 'Nothing is deleted by itself.'
           : `Things here are deleted for good after ${inPeriods(days)}.`}
       </p>
     );
@@ -48,7 +48,7 @@ export function EmptyingForm({ isOwner }: { isOwner: boolean }) {
             {words}
           </option>
         ))}
-        <option value="">never by itself</option>
+        <option value="">never</option>
       </ActingSelect>
       {save.error && <Notice tone="warning" title={inWords(save.error)} />}
     </div>

@@ -36,7 +36,7 @@ function Row({ deletion, say }: { deletion: Deletion; say: (words: string) => vo
   });
   const purge = useMutation({
     mutationFn: () => call('purge', { params: { deletion: id } }),
-    onSuccess: () => say(`“${title}” is gone for good.`),
+    onSuccess: () => say(`“${title}” was deleted for good.`),
     onSettled: settled,
   });
   const error = restore.error ?? purge.error;
@@ -55,16 +55,16 @@ function Row({ deletion, say }: { deletion: Deletion; say: (words: string) => vo
           Bring back
         </Button>
         <Button look="text" aria-label={`Delete ${title} for good`} onClick={() => setAsking(true)}>
-          For good
+          Delete for good
         </Button>
       </div>
       <p className="text-[13px] text-soft">
         {by}, {instantInWords(at)}
-        {until && `; goes for good ${instantInWords(until)}`}
+        {until && `; deleted for good ${instantInWords(until)}`}
       </p>
       {count > 1 && (
         <details className="text-[13.5px]">
-          <summary className="cursor-pointer text-soft">Which they are</summary>
+          <summary className="cursor-pointer text-soft">Show them</summary>
           <ul className="pl-4">
             {entries.map((entry) => (
               <li key={entry.id} className="flex items-baseline gap-3">
@@ -91,7 +91,7 @@ function Row({ deletion, say }: { deletion: Deletion; say: (words: string) => vo
           aria-label="Delete for good?"
           className="mt-2 grid gap-2 border-l-2 border-rust pl-3"
         >
-          <p className="text-[14px]">Its history goes with it, and nothing brings it back.</p>
+          <p className="text-[14px]">Its history is deleted too. This cannot be undone.</p>
           <p className="flex gap-2">
             <Button autoFocus disabled={purge.isPending} onClick={() => purge.mutate()}>
               Delete for good
@@ -119,8 +119,8 @@ export function WastebasketPage() {
       margin={
         <div className="grid gap-5 pt-6">
           <p className="text-[14px] text-soft">
-            What you deleted, and what was deleted of what you keep. Brought back it is whole: wording,
-            history, and its cues where they are still free.
+            What you deleted, and what others deleted where you are a keeper. Everything comes back with it:
+            wording, history, and cues that are still free.
           </p>
           <EmptyingForm isOwner={member.role === 'owner'} />
         </div>
@@ -137,7 +137,7 @@ export function WastebasketPage() {
         <Failed what="the wastebasket" error={wastebasket.error} retry={() => void wastebasket.refetch()} />
       )}
       {wastebasket.data?.length === 0 && (
-        <p className="px-9 py-4 text-soft max-[899px]:px-4">Nothing lies in it.</p>
+        <p className="px-9 py-4 text-soft max-[899px]:px-4">The wastebasket is empty.</p>
       )}
       <ul aria-label="Deleted">
         {wastebasket.data?.map((deletion) => (

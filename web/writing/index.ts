@@ -1,5 +1,6 @@
 export { BlankPanel } from './blanks/BlankPanel';
 export { GapsPanel } from './blanks/GapsPanel';
+export { QuestionList } from './blanks/QuestionList';
 export { ReferenceSlip } from './blanks/ReferenceSlip';
 export { StatementPanel } from './blanks/StatementPanel';
 export { CaptureSlip } from './capture/CaptureSlip';

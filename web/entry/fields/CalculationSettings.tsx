@@ -157,7 +157,7 @@ export function CalculationSettings({ field, fields, change }: Props) {
   return (
     <div className="grid gap-3">
       <SelectField
-        label="Worked out as"
+        label="Calculation"
         value={field.calculation.by}
         onChange={({ target }) =>
           change({ ...field, calculation: asWay(target.value as Calculation['by'], field, fields) })

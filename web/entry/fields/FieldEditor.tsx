@@ -12,9 +12,9 @@ const KINDS: Record<Field['kind'], string> = {
   date: 'a date',
   time: 'a time',
   detail: 'a detail of the record',
-  person: 'he, she, they or it',
-  writer: 'who writes',
-  computed: 'worked out',
+  person: 'pronouns',
+  writer: 'the writer’s details',
+  computed: 'a calculation',
   alternates: 'alternates, of which one is taken',
 };
 
@@ -96,7 +96,7 @@ function Opened({
       <div className="grid grid-cols-2 gap-5">
         <NameField field={field} fields={fields} rename={rename} />
         <ActingSelect
-          label="Answered by"
+          label="Answer comes from"
           value={field.kind}
           act={(kind) => change(asKind(field, kind as Field['kind'], madeFrom))}
         >
@@ -109,7 +109,7 @@ function Opened({
       </div>
       {asked && (
         <TextField
-          label="Question, as it is asked in the margin"
+          label="Question asked in the margin"
           value={field.question}
           onChange={(event) => change({ ...field, question: event.target.value })}
         />

@@ -100,7 +100,7 @@ function TextSettings({ field, change }: Props<Extract<Field, { kind: 'text' }>>
       </Tick>
       {!field.required && (
         <TextField
-          label="Words until others are given"
+          label="Starting words"
           value={field.starting}
           onChange={(event) => change({ ...field, starting: event.target.value })}
         />

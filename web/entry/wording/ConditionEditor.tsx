@@ -127,7 +127,7 @@ function Row({ condition, fields, today, change, remove }: RowProps) {
           if (next) change(firstTest(next, today));
         }}
       >
-        {!field && <option value={condition.field}>a field that is gone</option>}
+        {!field && <option value={condition.field}>a deleted field</option>}
         {fields.map(({ id, name }) => (
           <option key={id} value={id}>
             {name}

@@ -57,13 +57,13 @@ export function NotationEditor({ content, editable, put, close }: Props) {
       />
       <p id={`${id}-said`} role={read.ok ? 'status' : 'alert'} className="mt-2 text-[13px] text-soft">
         {read.ok ? (
-          'It can be read, and is on the page as it is here.'
+          'It reads correctly; the page shows it.'
         ) : (
           <span className="text-rust">
             <Button look="text" onClick={goTo}>
               Line {read.error.line}, column {read.error.column}
             </Button>
-            : {notationErrorInWords(read.error)} The page keeps what could be read last.
+            : {notationErrorInWords(read.error)} The page shows the last text that could be read.
           </span>
         )}
       </p>

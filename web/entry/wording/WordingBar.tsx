@@ -106,7 +106,7 @@ export function WordingBar({ editor, fields, newField, makeOptional, ask }: Prop
       <Menu
         align="start"
         trigger={
-          <Button className="ml-2 text-[14px]" aria-keyshortcuts="F4">
+          <Button className="ml-2 text-[14px]" aria-keyshortcuts="F4 Alt+W">
             Blank <Key>F4</Key>
           </Button>
         }
@@ -119,9 +119,9 @@ export function WordingBar({ editor, fields, newField, makeOptional, ask }: Prop
         className="text-[14px]"
         onMouseDown={(event) => event.preventDefault()}
         onClick={makeOptional}
-        title="The selected words stand only when a condition holds"
+        title="Show the selected words only when a condition holds"
       >
-        <Split size={14} aria-hidden /> Only when
+        <Split size={14} aria-hidden /> Condition
       </Button>
       <Button
         className="text-[14px]"
@@ -130,11 +130,11 @@ export function WordingBar({ editor, fields, newField, makeOptional, ask }: Prop
         onClick={() => chain().toggleMark('confirm').run()}
         title="The selected words must be confirmed for each case"
       >
-        <BadgeCheck size={14} aria-hidden /> To confirm
+        <BadgeCheck size={14} aria-hidden /> Must be confirmed
       </Button>
       <Menu
         align="start"
-        trigger={<Button className="text-[14px]">Put in</Button>}
+        trigger={<Button className="text-[14px]">Insert</Button>}
         items={[
           { label: 'Another entry', onSelect: () => ask('include') },
           { label: 'A number of a list', onSelect: () => insertNumber(editor) },

@@ -26,6 +26,8 @@ interface Props {
   /** Makes the selected words an optional passage; what stands in the way comes back in words. */
   makeOptional: () => string | null;
   editorReady: (editor: Editor) => void;
+  /** Where in the margin the conditions and forms at the caret are settled. */
+  beside: HTMLElement | null;
 }
 
 /** What a wording's editor shows besides its words: conditions, and spaces that cannot be seen. */
@@ -110,6 +112,7 @@ export function WordingEditor(props: Props) {
             {...{ editor, fields, conditions, entries, asked }}
             changeCondition={props.changeCondition}
             done={() => ask(null)}
+            beside={props.beside}
           />
         </>
       )}

@@ -2,6 +2,7 @@ import { useEditorState, type Editor } from '@tiptap/react';
 import type { Node as EditorNode } from '@tiptap/pm/model';
 import { NodeSelection } from '@tiptap/pm/state';
 import { useId, useState } from 'react';
+import { createPortal } from 'react-dom';
 import { conditionInWords, type Condition, type Field, type NamedCondition } from '#core/entry';
 import { numberInForm } from '#core/numbering';
 import { isSafeLink, NUMBER_FORMS } from '#core/passage';
@@ -24,6 +25,8 @@ interface Props {
   entries: ReadonlyMap<string, string>;
   asked: StripAsked;
   done: () => void;
+  /** Where in the margin it is said what the caret's words need; null: above the words, where there is no margin beside them. */
+  beside: HTMLElement | null;
 }
 
 const selectedNode = (editor: Editor, name: string): { node: EditorNode; pos: number } | null => {
@@ -85,7 +88,7 @@ function PassageCondition({
   fields,
   conditions,
   changeCondition,
-}: Omit<Props, 'entries' | 'asked' | 'done'>) {
+}: Omit<Props, 'entries' | 'asked' | 'done' | 'beside'>) {
   const here = useEditorState({
     editor,
     selector: ({ editor: { state } }) => conditionsAt(state).join('\n'),
@@ -110,7 +113,7 @@ function PassageCondition({
   };
   return (
     <section
-      aria-label="When these words stand"
+      aria-label="When these words appear"
       className="border-l-2 border-leaf py-1 pl-3 text-[14px] text-soft"
     >
       <div className="flex flex-wrap items-baseline gap-x-3">
@@ -155,7 +158,7 @@ function IncludeAsked({ editor, entries, done }: Pick<Props, 'editor' | 'entries
   };
   return (
     <Asking
-      label="Title of the entry to put in"
+      label="Title of the entry to insert"
       put={put}
       ready={found !== undefined}
       done={done}
@@ -163,7 +166,7 @@ function IncludeAsked({ editor, entries, done }: Pick<Props, 'editor' | 'entries
     >
       <input
         autoFocus
-        aria-label="Title of the entry to put in"
+        aria-label="Title of the entry to insert"
         className="input text-ink"
         list={list}
         value={typed}
@@ -223,7 +226,7 @@ function ReferenceAsked({ editor, done }: Pick<Props, 'editor' | 'done'>) {
         <select
           autoFocus
           aria-label="The number referred to"
-          className="input bg-page text-ink"
+          className="input text-ink"
           value={picked}
           onChange={({ target }) => setPicked(target.value)}
         >
@@ -269,23 +272,28 @@ function Asking({ label, ready, put, done, editor, children }: AskingProps) {
       <span className="shrink-0">{label}</span>
       {children}
       <Button disabled={!ready} onClick={put}>
-        Put in
+        Insert
       </Button>
     </div>
   );
 }
 
-/** Beneath the bar: what the caret's words need settled, or what is about to be put in. */
+/** What is about to be put in, beneath the bar; and in the margin, so that no line moves under the hand, what the caret's words need. */
 export function WordingStrip(props: Props) {
-  const { editor, fields, asked, entries, done } = props;
+  const { editor, fields, asked, entries, done, beside } = props;
+  const settled = (
+    <>
+      <PassageCondition {...props} />
+      <BlankFormSelect editor={editor} fields={fields} />
+      <NumberSettings editor={editor} />
+    </>
+  );
   return (
     <div className="grid gap-2 empty:hidden">
       {asked === 'include' && <IncludeAsked editor={editor} entries={entries} done={done} />}
       {asked === 'link' && <LinkAsked editor={editor} done={done} />}
       {asked === 'reference' && <ReferenceAsked editor={editor} done={done} />}
-      <PassageCondition {...props} />
-      <BlankFormSelect editor={editor} fields={fields} />
-      <NumberSettings editor={editor} />
+      {beside ? createPortal(settled, beside) : settled}
     </div>
   );
 }

@@ -73,7 +73,7 @@ function Settings({ content, wording, part, go, put }: SettingsProps) {
   return (
     <div className="mt-1 flex flex-wrap items-baseline gap-x-4 gap-y-1 text-[14px] text-soft">
       <label className="flex items-baseline gap-2">
-        Called
+        Name of the wording
         <input
           className="input w-36 text-ink"
           maxLength={60}
@@ -99,7 +99,7 @@ function Settings({ content, wording, part, go, put }: SettingsProps) {
       <label className="flex items-baseline gap-2">
         joins
         <select
-          aria-label="Joins what stands beside it"
+          aria-label="How it joins the text beside it"
           className="input w-auto bg-page text-ink"
           value={wording.joins ?? ''}
           onChange={({ target }) => {
@@ -123,7 +123,7 @@ function Settings({ content, wording, part, go, put }: SettingsProps) {
       {wording.parts.length > 1 && (
         <span className="flex items-baseline gap-2">
           <label className="flex items-baseline gap-2">
-            Part called
+            Name of the part
             <input
               className="input w-32 text-ink"
               maxLength={60}

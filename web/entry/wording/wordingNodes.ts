@@ -2,6 +2,7 @@ import type { Node as EditorNode } from '@tiptap/pm/model';
 import type { NodeView } from '@tiptap/pm/view';
 import { numberInForm } from '#core/numbering';
 import type { NumberForm } from '#core/passage';
+import { blankLabel } from '../../show';
 import { attrsOf, BlankNode, CaretMarkNode, IncludeNode, NumberNode, ReferenceNode } from '../../editor';
 
 /** What a wording's nodes are called: names of fields, titles of entries. They change apart from the text. */
@@ -51,7 +52,8 @@ class NamedView implements NodeView {
 
   private show(): void {
     this.dom.textContent = this.wordsOf(this.node);
-    if (this.node.type.name === 'blank') this.dom.dataset.form = attrsOf(this.node).form;
+    if (this.node.type.name !== 'blank') return;
+    this.dom.dataset.form = attrsOf(this.node).form;
   }
 
   update(node: EditorNode): boolean {
@@ -90,7 +92,9 @@ export function wordingNodes(names: Names) {
           new NamedView(one, look, wordsOf, names),
     });
   return [
-    shown(BlankNode, 'blank in-wording', (node) => names.field(attrsOf(node).field)),
+    shown(BlankNode, 'blank in-wording', (node) =>
+      blankLabel(names.field(attrsOf(node).field), attrsOf(node).form),
+    ),
     shown(IncludeNode, ATOM, (node) => `“${names.entry(String(node.attrs.entry))}”`),
     shown(CaretMarkNode, ATOM, () => 'caret'),
     shown(

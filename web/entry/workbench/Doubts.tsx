@@ -64,8 +64,8 @@ export function Doubts({ request, wording, show, answer }: Props) {
   const odd = trial?.odd ?? [];
   const none = trial !== null && wrong.length + doubts.length + odd.length === 0;
   return (
-    <section aria-label="What is doubtful">
-      <h2 className="eyebrow">{none ? 'Nothing to check' : 'Worth a look'}</h2>
+    <section aria-label="To check">
+      <h2 className="section-head">{none ? 'Nothing to check' : 'To check'}</h2>
       <ul>
         {wrong.map(({ message, place: where }) => {
           const to = placeOf(content, where);

@@ -47,7 +47,7 @@ function SaidSo({
         className="block min-h-6 w-full text-left hover:text-elder"
         onClick={() => at.in === 'wording' && show({ ...at, from: place.from, to: place.to })}
       >
-        “{said}”: the house {word?.use ? `says “${word.use}”` : 'leaves it out'}.
+        “{said}”: house style {word?.use ? `is “${word.use}”` : 'leaves it out'}.
         {word?.why && <span className="block text-[12.5px] text-soft">{word.why}</span>}
       </button>
       {change && (
@@ -124,7 +124,7 @@ export function PointedOut({ index, content: written, entry, isShared, change, s
   if (said.length + personal.length === 0) return null;
   return (
     <section aria-label="Pointed out">
-      <h2 className="eyebrow">For all who read it</h2>
+      <h2 className="section-head">Before others read it</h2>
       <ul>
         {said.map((place) => (
           <SaidSo

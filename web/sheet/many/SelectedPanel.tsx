@@ -65,7 +65,7 @@ export function SelectedPanel({ index, selected, select, close }: Props) {
   return (
     <section aria-label="Selected entries" className="grid gap-4 pt-6">
       <div className="flex items-baseline gap-3">
-        <h2 className="eyebrow grow">
+        <h2 className="section-head grow">
           <span role="status">{entries.length === 0 ? 'None selected' : `${entries.length} selected`}</span>
         </h2>
         {entries.length > 0 && (
@@ -79,35 +79,35 @@ export function SelectedPanel({ index, selected, select, close }: Props) {
       </div>
       {kept.length < entries.length && (
         <Notice title={`${entries.length - kept.length} of them are kept by others.`}>
-          What you do here is done to those that you keep.
+          Only the ones you keep will change.
         </Notice>
       )}
       <DoneNotice many={many} />
       <fieldset disabled={none} className="grid gap-4 disabled:opacity-60">
         <MoveTo
-          label="Move them to"
+          label="Move to"
           places={places}
           to={({ id, name }) => run((all) => MANY_ACTS.move(all, id, name))}
         />
         <WordAct
-          label="Tag them"
+          label="Tag"
           hint="such as winter"
           act="Tag"
           does={(tag) => run((all) => MANY_ACTS.tag(all, tag))}
         />
         <WordAct
-          label="Put before their cues"
-          hint="a letter or sign"
-          act="Put"
+          label="Start their cues with"
+          hint="a character or two"
+          act="Add"
           does={(lead) => run((all) => MANY_ACTS.putBefore(all, lead))}
         />
         <p className="flex flex-wrap gap-2">
           {isRetired ? (
-            <Button onClick={() => run(MANY_ACTS.takeUp)}>Use them again</Button>
+            <Button onClick={() => run(MANY_ACTS.takeUp)}>Put back in use</Button>
           ) : (
-            <Button onClick={() => run(MANY_ACTS.retire)}>Take them out of use</Button>
+            <Button onClick={() => run(MANY_ACTS.retire)}>Take out of use</Button>
           )}
-          <Button onClick={() => setAsking(true)}>Delete them</Button>
+          <Button onClick={() => setAsking(true)}>Delete</Button>
         </p>
       </fieldset>
       {asking && kept.length > 0 && (

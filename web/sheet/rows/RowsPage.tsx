@@ -15,8 +15,8 @@ import { emptyRow, isEmptyRow, keepSitting, readSitting, type Row, type Sitting 
 const STATES: Record<Row['state'], string> = {
   writing: '',
   sending: 'on its way …',
-  kept: 'kept',
-  refused: 'not kept',
+  kept: 'saved',
+  refused: 'not saved',
 };
 
 /** Rows being written, each sent as it is left by Enter; one empty row always stands last. */
@@ -108,7 +108,7 @@ function Line({ index, home, row, number, leadIn, put, done, propose, drop }: Li
   );
   return (
     <li
-      className="border-b border-hair px-7 py-2 max-[899px]:px-4"
+      className="border-b border-hair px-9 py-2 max-[899px]:px-4"
       onFocus={() => setAtHand(true)}
       onBlur={({ currentTarget, relatedTarget }) => setAtHand(currentTarget.contains(relatedTarget))}
       onKeyDown={(event) => {
@@ -158,7 +158,7 @@ function Line({ index, home, row, number, leadIn, put, done, propose, drop }: Li
           )}{' '}
           {row.state === 'refused' && (
             <Button look="text" onClick={drop}>
-              Drop this row
+              Remove this row
             </Button>
           )}
         </p>
@@ -194,7 +194,7 @@ function Rows({ index }: { index: BankIndex }) {
       margin={
         <div className="grid gap-4 pt-6">
           <SelectField
-            label="Kept in"
+            label="Collection"
             value={collection}
             onChange={({ target }) => setCollection(target.value)}
           >
@@ -205,13 +205,12 @@ function Rows({ index }: { index: BankIndex }) {
             ))}
           </SelectField>
           <p className="text-[14px] text-soft">
-            Title, <Key>Tab</Key>, cue, <Key>Tab</Key>, wording, <Key>Enter</Key>: the row is kept and the
-            next one waits. A free cue is proposed from the title. <Key>Shift</Key> <Key>Enter</Key> begins a
-            new line.
+            Title, <Key>Tab</Key>, cue, <Key>Tab</Key>, wording, <Key>Enter</Key>saves the row and begins the
+            next. A free cue is proposed from the title. <Key>Shift</Key> <Key>Enter</Key> begins a new line.
           </p>
           <p role="status" className="text-[14px]">
-            {kept > 0 && `${kept} kept. `}
-            {waiting > 0 && `${waiting} not sent yet; kept on this computer.`}
+            {kept > 0 && `${kept} saved. `}
+            {waiting > 0 && `${waiting} not sent yet; on this computer.`}
           </p>
           {waiting > 1 && (
             <Button
@@ -228,11 +227,11 @@ function Rows({ index }: { index: BankIndex }) {
         </div>
       }
     >
-      <h1 className="px-7 pt-6 pb-2 font-book text-[26px] leading-tight max-[899px]:px-4">Row by row</h1>
-      {keepable.length === 0 && <Notice title="There is no collection that you keep." />}
+      <h1 className="px-9 pt-6 pb-2 font-book text-[26px] leading-tight max-[899px]:px-4">Row by row</h1>
+      {keepable.length === 0 && <Notice title="You keep no collection." />}
       <div
         aria-hidden
-        className="eyebrow grid grid-cols-[minmax(0,11rem)_6.5rem_minmax(0,1fr)] gap-x-4 border-b border-hair px-7 max-[899px]:hidden"
+        className="eyebrow grid grid-cols-[minmax(0,11rem)_6.5rem_minmax(0,1fr)] gap-x-4 border-b border-hair px-9 max-[899px]:hidden"
       >
         <span>Title</span>
         <span>Cue</span>

@@ -40,7 +40,7 @@ function problemWords(code: AnswerProblem['code'], field: Field): string {
     case 'number-low':
     case 'number-high': {
       const range = field.kind === 'number' ? rangeOf(field) : '';
-      return `It must be ${range}. What you typed is kept, but is not used in the sentence.`;
+      return `It must be ${range}. It is not used in the sentence.`;
     }
     case 'date-future':
       return 'That day is still to come. Is that right?';

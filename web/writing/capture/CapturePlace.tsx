@@ -16,7 +16,7 @@ export function CapturePlace({ keepable, place, fresh, go, begin }: Props) {
   return (
     <div className="grid gap-2">
       <SelectField
-        label="Kept in"
+        label="Collection"
         value={fresh === null ? place : NEW}
         onChange={({ target: { value } }) => {
           begin(value === NEW ? '' : null);

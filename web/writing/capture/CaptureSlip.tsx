@@ -102,7 +102,7 @@ export function CaptureSlip(props: CaptureProps) {
   return (
     <div className="grid gap-3">
       <form
-        aria-label="Keep wording"
+        aria-label="Save wording"
         className="slip grid gap-3"
         onSubmit={(event) => {
           event.preventDefault();
@@ -121,7 +121,8 @@ export function CaptureSlip(props: CaptureProps) {
         />
         <div className="grid grid-cols-[8rem_1fr] gap-4">
           <TextField
-            label={leadIn ? `Cue, after ${leadIn}` : 'Cue'}
+            label="Cue"
+            lead={leadIn}
             value={cue}
             maxLength={40}
             spellCheck={false}
@@ -149,7 +150,7 @@ export function CaptureSlip(props: CaptureProps) {
         <div
           className="book max-h-48 overflow-y-auto border-l border-hair pl-3 text-[15px]"
           tabIndex={0}
-          aria-label="The wording as it is kept"
+          aria-label="The wording as it is saved"
         >
           <PassageView
             passage={mainPassage(slip.content)}
@@ -158,7 +159,7 @@ export function CaptureSlip(props: CaptureProps) {
         </div>
         {error && !signedOut && (
           <Notice tone="warning" title={inWords(error)}>
-            Nothing was lost: change it here and keep it again.{' '}
+            Nothing was lost: change it here and save it again.{' '}
             {proposed && (
               <Button look="text" onClick={() => slip.put({ cue: proposed })}>
                 Use {leadIn + proposed}
@@ -175,7 +176,7 @@ export function CaptureSlip(props: CaptureProps) {
           </span>
         </p>
       </form>
-      {signedOut && <SignInAgain member={member} kept="Nothing on the slip was lost." goOn={slip.keepIt} />}
+      {signedOut && <SignInAgain member={member} kept="Nothing was lost." goOn={slip.keepIt} />}
     </div>
   );
 }

@@ -31,7 +31,7 @@ export function TermSlip({ text, glossaries, needs, close }: Props) {
     return <Notice title="There is no glossary that takes terms yet. Make one on the page of glossaries." />;
   return (
     <form
-      aria-label="Keep a term"
+      aria-label="Save a term"
       className="slip grid gap-3"
       onKeyDown={(event) => event.key === 'Escape' && close(null)}
       onSubmit={(event) => {
@@ -59,15 +59,15 @@ export function TermSlip({ text, glossaries, needs, close }: Props) {
         ))}
       </SelectField>
       {particular && (
-        <Notice tone="warning" title="This may be particular to the case, and a glossary is shared." />
+        <Notice tone="warning" title="This may belong to this case only; the glossary is shared." />
       )}
       {keep.error && <Notice tone="warning" title={inWords(keep.error)} />}
       <p className="flex items-center gap-3">
         <Button type="submit" look="main" disabled={!read.success || keep.isPending}>
-          Keep <Key>Enter</Key>
+          Save <Key>Enter</Key>
         </Button>
         <Button look="text" onClick={() => close(null)}>
-          Leave
+          Cancel
         </Button>
       </p>
     </form>

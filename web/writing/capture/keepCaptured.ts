@@ -33,7 +33,7 @@ export function useKeep(close: (kept: Entry) => void, collectionMade: (made: Col
         return call('saveEntry', {
           params: { entry: replacing.id },
           version: replacing.revision,
-          body: { content: replaced(replacing, slip).content, reason: 'Captured again from a leaf' },
+          body: { content: replaced(replacing, slip).content, reason: 'Saved again from a leaf' },
         });
       const made = fresh === null ? null : await newCollection(fresh, null, slip.collection ?? null);
       // Made, it is there, whatever becomes of the entry: a second try goes into it.
@@ -41,7 +41,7 @@ export function useKeep(close: (kept: Entry) => void, collectionMade: (made: Col
       const body = {
         collection: made?.id ?? slip.collection?.id ?? '',
         content: slip.content,
-        reason: 'Kept from a leaf',
+        reason: 'Saved from a leaf',
         key: slip.key,
       };
       return call('makeEntry', { body });

@@ -5,7 +5,7 @@ import type { CommandTold } from './textCommands';
 export function CommandPanel({ told }: { told: CommandTold }) {
   return (
     <section aria-label="Text command" role="status">
-      <h2 className="eyebrow">{told.does}</h2>
+      <h2 className="section-head">{told.does}</h2>
       {told.words === null ? (
         <p className="text-[14px] text-soft">There is nothing of the kind here.</p>
       ) : (

@@ -5,8 +5,8 @@ import type { Begun } from './keyCues';
 /** After a key that begins key cues: which letter brings what. */
 export function LettersPanel({ begun, index }: { begun: Begun; index: BankIndex | null }) {
   return (
-    <section aria-label="What the letters bring" role="status">
-      <h2 className="eyebrow">
+    <section aria-label="What each letter brings" role="status">
+      <h2 className="section-head">
         <Key>{begun.keys}</Key>, then a letter
       </h2>
       <ul className="mt-1">

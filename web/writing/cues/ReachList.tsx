@@ -32,9 +32,9 @@ export function Away({ index: { away } }: { index: BankIndex }) {
   if (away.size === 0) return null;
   return (
     <p className="mt-2 border-l-2 border-flower pl-3 text-[13px]">
-      {away.size === 1 ? 'One collection is' : `${away.size.toLocaleString()} collections are`} not at hand:
-      the bank is large, and their cues do not fire. <Key>F2</Key> finds and places their wording all the
-      same; switched in by name under <Key>Alt</Key> <Key>R</Key>, they are at hand.
+      {away.size === 1 ? 'One collection is' : `${away.size.toLocaleString()} collections are`} not loaded:
+      the bank is large. Their cues do not fire. <Key>F2</Key> finds and places their wording all the same;{' '}
+      <Key>Alt</Key> <Key>R</Key>switches a collection on.
     </p>
   );
 }
@@ -60,7 +60,7 @@ export function ReachList({ kind, index, reach, place }: Props) {
   const shown = all ? reach.entries : usualFirst.slice(0, SHOWN);
   return (
     <section aria-label="Wording in reach">
-      <h2 className="eyebrow">Type one of these to place it</h2>
+      <h2 className="section-head">Type one of these to place it</h2>
       <ul className="mt-1">
         {shown.map((entry) => (
           <li key={entry.id} className="border-b border-hair">

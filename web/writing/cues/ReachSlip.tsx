@@ -65,9 +65,9 @@ export function ReachSlip({ kind, index, glossaries, close }: Props) {
     if (step !== 0 || event.key === 'Enter') event.preventDefault();
   };
   return (
-    <section aria-label="What is in reach" className="slip" onKeyDown={press}>
+    <section aria-label="In reach" className="slip" onKeyDown={press}>
       <label className="eyebrow block">
-        What is in reach here
+        In reach here
         <input
           ref={field}
           className="input font-normal text-ink"
@@ -110,7 +110,7 @@ export function ReachSlip({ kind, index, glossaries, close }: Props) {
               </span>
               <span className={`min-w-0 truncate ${isIn ? '' : 'text-soft'}`}>{list.name}</span>
               <span className="ml-auto shrink-0 text-[12px] text-soft">
-                {away.has(list.id) ? 'not at hand' : list.what}
+                {away.has(list.id) ? 'not loaded' : list.what}
               </span>
             </li>
           );

@@ -77,7 +77,9 @@ export function EarlierStates(props: Props) {
         <Failed what="earlier texts" error={states.error} retry={() => void states.refetch()} />
       )}
       {states.data?.length === 0 && (
-        <p className="text-[14px] text-soft">None yet. The text is kept every few minutes while you write.</p>
+        <p className="text-[14px] text-soft">
+          None yet. The text is saved every few minutes while you write.
+        </p>
       )}
       <ul>
         {states.data?.map(({ id, at, why, excerpt }) => (

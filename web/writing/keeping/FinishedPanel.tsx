@@ -72,9 +72,9 @@ export function FinishedPanel({ draft, files, passage, language, title, more, re
       </div>
       {files.length > 0 && (
         <div className="mt-3">
-          <p className="eyebrow">Files that go along</p>
+          <p className="eyebrow">Attached files</p>
           <FilesAlong
-            label="Files that go along"
+            label="Attached files"
             files={files}
             addressOf={({ hash }) => pathFor('draftFile', { draft, hash })}
           />

@@ -3,7 +3,7 @@ import type { Keeping } from '#client/drafts';
 
 const WORDS: Record<Exclude<Keeping['kind'], 'saved'>, string> = {
   saving: 'Saving …',
-  unreachable: 'Not on the server yet; kept on this computer',
+  unreachable: 'Not on the server yet; on this computer',
   'signed-out': 'Not on the server: you are signed out',
   'moved-on': 'Not saved: changed in another window',
   refused: 'Not saved',

@@ -15,7 +15,7 @@ interface Props {
 
 const keptWords = (keptHere: boolean) =>
   keptHere
-    ? 'Everything you wrote is kept on this computer.'
+    ? 'Everything you wrote is saved on this computer.'
     : 'This browser has no room to keep a copy: leave the page open until it is saved.';
 
 /** In the margin while the text cannot be saved: what happened, what was kept, what to do. */
@@ -37,7 +37,7 @@ export function KeepingNotice({ keeping, member, goOn, takeTheirs, keepMine }: P
         <Notice tone="warning" title="This draft was changed in another window.">
           <p>
             There it was saved {instantInWords(keeping.current.savedAt)} and begins: “
-            {keeping.current.excerpt || 'nothing yet'}”. Yours stands here, whole.
+            {keeping.current.excerpt || 'nothing yet'}”. Yours is here, complete.
           </p>
           <p className="mt-2 flex flex-wrap gap-2">
             <Button onClick={() => keepMine(keeping.current)}>Keep mine</Button>

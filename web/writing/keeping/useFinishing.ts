@@ -9,7 +9,7 @@ import type { DraftKeeper } from '#client/drafts';
 class Offline extends ForPeople {
   constructor() {
     super(
-      'There is no connection, so the draft is not finished. What you write is kept; finish it once you are online.',
+      'There is no connection, so the draft is not finished. What you write is safe; finish it once you are online.',
     );
   }
 }

@@ -47,7 +47,7 @@ export function OffersPanel({ offered, sourceOf, take }: Props) {
   const { offers, walking, readingBack } = offered;
   return (
     <section aria-label="Offers" data-line={offered.lookedAt}>
-      <h2 className="eyebrow">
+      <h2 className="section-head">
         Take with <Key>Alt</Key> and the letter
       </h2>
       <ul className="mt-1">

@@ -26,7 +26,7 @@ export function InPlaceOf({ known, slip }: { known: Entry; slip: ReturnType<type
           ? `Put this in place of “${wording.name}”`
           : 'Put this in place of its wording'}
       </Button>
-      ; or keep this beside it.
+      ; or save this beside it.
       {stays.length > 0 && ` These stay: ${stays.join(', ')}.`}
       {gone.length > 0 && ` No longer asked: ${fewOf(gone)}.`} Its title, cues and tags stay.
     </Notice>

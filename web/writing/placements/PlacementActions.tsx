@@ -60,7 +60,9 @@ function ChangeForm({
       }
       void queryClient.invalidateQueries({ queryKey: KEYS.proposals });
       done(
-        kept ? `Saved as revision ${kept.revision}, for all who use it.` : 'Proposed. Its keepers are told.',
+        kept
+          ? `Saved as revision ${kept.revision}, for all who use it.`
+          : 'Proposed. Its keepers have been told.',
       );
     },
   });
@@ -75,7 +77,7 @@ function ChangeForm({
     >
       <DifferenceView before={change.before} after={change.after} />
       <TextField
-        label="Why"
+        label="Reason"
         autoFocus
         maxLength={300}
         value={reason}

@@ -74,7 +74,7 @@ function Wordings({
           key={wording.id}
           type="button"
           role="radio"
-          title="Answers are kept; words changed by hand inside it give way, and undo brings them back"
+          title="Answers stay. Words you changed inside it are replaced; undo brings them back"
           aria-checked={wording.id === placement.wording}
           onClick={() => renew(id, wording.id)}
           className={
@@ -152,7 +152,7 @@ export function PlacementPanel({
       </ul>
       {placement.files && (
         <FilesAlong
-          label="Files that go along"
+          label="Attached files"
           files={placement.files}
           addressOf={({ hash }) => pathFor('draftFile', { draft, hash })}
         />

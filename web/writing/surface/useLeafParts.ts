@@ -29,6 +29,8 @@ export function useLeafParts({ one, draft, document, onChange, say }: Options) {
   const offering = useOffering(placing.index, placing.reach, one);
   const preferences = usePreferences().data;
   const [slip, openSlip] = useState<LeafSlip | null>(null);
+  const [isListed, setListed] = useState(false);
+  const questions = { isListed, toggle: () => setListed(!isListed) };
   // What stands in these is set below: the editor needs the host before there is what counts its keys.
   const later = useRef<{
     brought: Brought;
@@ -67,5 +69,5 @@ export function useLeafParts({ one, draft, document, onChange, say }: Options) {
       },
     };
   });
-  return { placing, offering: { ...offering, host }, slip, openSlip, editor, counts };
+  return { placing, offering: { ...offering, host }, slip, openSlip, questions, editor, counts };
 }

@@ -1,0 +1,1 @@
+export { daysBefore, LIVED_DAYS, loadLived } from './loadLived';

@@ -1,0 +1,33 @@
+import { afterEach, describe, expect, jest, test } from '@jest/globals';
+import { cleanup, fireEvent, render } from '@testing-library/react';
+import { useKeyListener, useLiveKeys } from './keys';
+
+afterEach(cleanup);
+
+function Screen({ run }: { run: () => void }) {
+  useKeyListener();
+  useLiveKeys([{ key: 'F9', does: 'Finish', run }]);
+  return <input aria-label="Title" />;
+}
+
+describe('a live key', () => {
+  const pressed = (press: Parameters<typeof fireEvent.keyDown>[1]) => {
+    const run = jest.fn();
+    const { getByLabelText } = render(<Screen run={run} />);
+    fireEvent.keyDown(getByLabelText('Title'), press);
+    return run.mock.calls.length;
+  };
+
+  test.each([
+    ['by its own key', { key: 'F9', code: 'F9' }, 1],
+    ['by its second way, the place of the letter', { key: '≈', code: 'KeyX', altKey: true }, 1],
+    ['not with Shift besides', { key: 'X', code: 'KeyX', altKey: true, shiftKey: true }, 0],
+    [
+      'not with AltGr, which writes a character',
+      { key: 'x', code: 'KeyX', altKey: true, modifierAltGraph: true },
+      0,
+    ],
+    ['not by the letter alone', { key: 'x', code: 'KeyX' }, 0],
+    ['not with Ctrl', { key: 'F9', code: 'F9', ctrlKey: true }, 0],
+  ])('%s', (_, press, times) => expect(pressed(press)).toBe(times));
+});

@@ -1,0 +1,2 @@
+export { useWaiting } from './useWaiting';
+export { WaitingList } from './WaitingList';

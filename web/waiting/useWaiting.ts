@@ -1,0 +1,38 @@
+import { useNotes, usePostRoom, useProposals } from '../api';
+import { isDue, useReviews } from '../reviews';
+import { useShell } from '../shell';
+import { counted } from '../show';
+
+/** Something that waits for the member: how much, in words, and where it is answered. */
+export interface Waiting {
+  count: number;
+  words: string;
+  to: string;
+  /** Whose place of the head line tells of it. */
+  place: 'bank' | 'team';
+}
+
+/** What waits for the member: proposals, notes, reviews, and the emails an owner passes on. Nothing that is nought. */
+export function useWaiting(): readonly Waiting[] {
+  const { member } = useShell();
+  const { data: proposals = [] } = useProposals();
+  const { data: notes = [] } = useNotes();
+  const { data: reviewed } = useReviews();
+  const { data: post } = usePostRoom(member.role === 'owner');
+  const toAnswer = proposals.filter(({ mayAnswer }) => mayAnswer).length;
+  const noted = notes.filter(({ keeps, closed }) => keeps && !closed).length;
+  const due = reviewed?.reviews.filter((one) => one.keeper === member.id && isDue(one)).length ?? 0;
+  const emails = post?.length ?? 0;
+  const all: Waiting[] = [
+    { count: toAnswer, words: counted(toAnswer, 'proposal', 'proposals'), to: '/proposals', place: 'team' },
+    { count: noted, words: counted(noted, 'note', 'notes'), to: '/proposals', place: 'team' },
+    { count: due, words: counted(due, 'review due', 'reviews due'), to: '/order/ageing', place: 'bank' },
+    {
+      count: emails,
+      words: counted(emails, 'email to pass on', 'emails to pass on'),
+      to: '/post',
+      place: 'team',
+    },
+  ];
+  return all.filter(({ count }) => count > 0);
+}
