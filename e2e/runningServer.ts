@@ -4,6 +4,15 @@ import path from 'node:path';
 // From the project's root, where npm starts everything: this file is bundled elsewhere for the benchmarks.
 const MAIN = path.join(process.cwd(), 'dist/server/main.js');
 
+/** How a server of a test is started; what is left out is as the tests want it: on the demo's first day, on any free port. */
+interface Start {
+  demo?: 'first-day' | 'lived' | null;
+  port?: number;
+  databaseUrl?: string;
+  atHand?: number;
+  livesForSeconds?: boolean;
+}
+
 /** A server process of a test: where it answers, and the means to stop, kill and start it again. */
 export class RunningServer {
   private constructor(
@@ -19,13 +28,7 @@ export class RunningServer {
    */
   static async start(
     folder: string,
-    {
-      demo = 'first-day' as 'first-day' | 'lived' | null,
-      port = 0,
-      databaseUrl = '',
-      atHand = 5000,
-      livesForSeconds = false,
-    } = {},
+    { demo = 'first-day', port = 0, databaseUrl = '', atHand = 5000, livesForSeconds = false }: Start = {},
   ): Promise<RunningServer> {
     const env = {
       ELDERLEAF_DATA: folder,

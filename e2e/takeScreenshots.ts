@@ -119,7 +119,7 @@ async function proposal(signInAs: typeof signIn, url: string): Promise<void> {
   await desta.getByText('Proposed. Its keepers have been told').waitFor();
   const imke = await signInAs('Imke Tarrow');
   await imke.goto(`${url}/proposals`);
-  await imke.getByRole('insertion').waitFor();
+  await imke.getByRole('insertion').first().waitFor();
   await imke.screenshot({ path: path.join(OUT, 'proposal.png') });
 }
 
