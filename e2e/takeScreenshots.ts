@@ -154,9 +154,10 @@ async function comment(page: Page): Promise<void> {
   await page.keyboard.type(';wop ;mti ;mwe ');
   await pressKeys(page, ['Enter']);
   await page.keyboard.type(';all ');
-  await pressKeys(page, ['1', '3', 'Tab']);
-  await page.keyboard.type('4');
+  await page.keyboard.type('3');
   await pressKeys(page, ['Tab']);
+  await page.keyboard.type('the patience at dusk');
+  await pressKeys(page, ['Tab', '1', '3']);
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: path.join(OUT, 'comment.png') });
 }

@@ -19,12 +19,17 @@ const warning = (words: string): LinePart => ({ words, tone: 'warning' });
 /** A sign and a word for a value that is not as usual. */
 export const READS_IN_WORDS = { high: '▲ high', low: '▼ low', abnormal: '! unusual' } as const;
 
-/** What the one is, that the record is about: "seal, female, 5 months". */
+/** So many details tell what a record is about that knows nobody by species, sex or age. */
+const DETAILS_TOLD = 3;
+
+/** Who or what the record is about: "seal, female, 5 months"; "Petra Lindow, tawny owl"; else its first details. */
 function who(record: CaseRecord, { today, locale }: Telling): LinePart[] {
-  const words = ['species', 'sex', 'age'].flatMap((path) => {
+  const told = ['customer', 'species', 'sex', 'age'].flatMap((path) => {
     const value = lookUp(record, path, today)?.value;
     return value ? [valueInWords(value, locale)] : [];
   });
+  const others = record.details.flatMap(({ value }) => (value.kind === 'text' ? [value.text] : []));
+  const words = told.length > 0 ? told : others.slice(0, DETAILS_TOLD);
   return words.length > 0 ? [plain(words.join(', '))] : [];
 }
 

@@ -72,7 +72,7 @@ function Groups({ cases }: { cases: CaseSummary[] }) {
       {groups}
       {closed.length > 0 && (
         <details className="pb-3">
-          <summary className="eyebrow cursor-pointer border-b border-hair px-9 pt-4 pb-1.5 max-[899px]:px-4">
+          <summary className="section-head cursor-pointer border-b border-hair px-9 pt-4 pb-1.5 max-[899px]:px-4">
             Closed, {closed.length.toLocaleString()}
           </summary>
           <ul aria-label="Closed">

@@ -100,7 +100,7 @@ export function BlankFormSelect({ editor, fields }: { editor: Editor; fields: re
     <label className="flex items-center gap-2 text-[14px] text-soft">
       {field.name} is written
       <select
-        className="input w-auto bg-page text-ink"
+        className="live-word"
         value={forms.includes(form) ? form : forms[0]}
         onChange={(event) =>
           editor.view.dispatch(editor.state.tr.setNodeAttribute(blank.pos, 'form', event.target.value))

@@ -76,7 +76,7 @@ interface RowProps {
 function Value({ condition, field, change }: Pick<RowProps, 'condition' | 'change'> & { field: Field }) {
   if (!('value' in condition)) return null;
   const { value } = condition;
-  const look = 'input w-auto bg-page text-ink';
+  const look = 'live-word';
   if (typeof value === 'number') {
     return (
       <input
@@ -120,7 +120,7 @@ function Row({ condition, fields, today, change, remove }: RowProps) {
     <div className="flex flex-wrap items-center gap-2">
       <select
         aria-label="Field"
-        className="input w-auto bg-page text-ink"
+        className="live-word"
         value={condition.field}
         onChange={({ target }) => {
           const next = fields.find(({ id }) => id === target.value);
@@ -137,7 +137,7 @@ function Row({ condition, fields, today, change, remove }: RowProps) {
       {field && (
         <select
           aria-label="Test"
-          className="input w-auto bg-page text-ink"
+          className="live-word"
           value={condition.test}
           onChange={({ target }) => change(withTest(condition, target.value as Test, field, today))}
         >
@@ -201,7 +201,7 @@ export function ConditionEditor({ condition, fields, today, change, remove = nul
       <label className="flex items-center gap-2">
         <select
           aria-label="How many of them"
-          className="input w-auto bg-page text-ink"
+          className="live-word"
           value={condition.test}
           onChange={({ target }) => change({ ...condition, test: target.value as Group['test'] })}
         >

@@ -47,8 +47,8 @@ export function OffersPanel({ offered, sourceOf, take }: Props) {
   const { offers, walking, readingBack } = offered;
   return (
     <section aria-label="Offers" data-line={offered.lookedAt}>
-      <h2 className="section-head">
-        Take with <Key>Alt</Key> and the letter
+      <h2 className="eyebrow">
+        <Key>Alt</Key> + letter takes it
       </h2>
       <ul className="mt-1">
         {offers.map((offer, at) => (
