@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import path from 'node:path';
 import type { Express } from 'express';
 import pg from 'pg';
-import pino from 'pino';
+import pino, { type Logger } from 'pino';
 import supertest from 'supertest';
 import { loadDemo } from '../../demo/loadDemo';
 import { makeApp } from '../app';
@@ -78,13 +78,21 @@ async function openTestStore(): Promise<TestStore> {
   return { ...store, bus, another };
 }
 
+/** How a server of a test is; what is left out is as on the demo's first day. */
+interface Start {
+  demo?: Settings['demo'];
+  log?: Logger;
+  atHand?: number;
+  fileBytes?: number;
+}
+
 /** The application on a database of its own, with the demo's team, or with nobody. A clock that stands still. */
 export async function startTestServer({
-  demo = 'first-day' as Settings['demo'],
+  demo = 'first-day',
   log = pino({ level: 'silent' }),
   atHand = 5000,
   fileBytes = 1_000_000,
-} = {}): Promise<TestServer> {
+}: Start = {}): Promise<TestServer> {
   const store = await openTestStore();
   const paused: number[] = [];
   const hub = new EventHub(store.db, store.bus);

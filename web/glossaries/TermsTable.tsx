@@ -5,6 +5,7 @@ import { folded, newTerm, TermSchema, type Term } from '#core/glossary';
 import { inWords } from '#client/api';
 import { Button, Notice, TextField } from '../ui';
 import { useDropTerm, useKeepTerm } from '../api';
+import { initialOf, initialsOf } from './initials';
 
 /** So many are drawn; the others are found by typing. */
 const MOST_SHOWN = 200;
@@ -74,6 +75,36 @@ function TermForm({ glossary, start, done }: FormProps) {
   );
 }
 
+/** Of so many terms and more, letters lead to them. */
+const LETTERS_FROM = 60;
+
+interface LettersProps {
+  terms: readonly Term[];
+  initial: string;
+  choose: (initial: string) => void;
+}
+
+/** The letters of a long list: one chosen shows what begins with it, chosen again it shows all. */
+function Letters({ terms, initial, choose }: LettersProps) {
+  const letters = useMemo(() => initialsOf(terms.map(({ text }) => text)), [terms]);
+  if (terms.length < LETTERS_FROM) return null;
+  return (
+    <p role="group" aria-label="Letters" className="flex flex-wrap gap-x-1 px-9 pb-2 max-[899px]:px-4">
+      {letters.map((letter) => (
+        <button
+          key={letter}
+          type="button"
+          aria-pressed={letter === initial}
+          onClick={() => choose(letter === initial ? '' : letter)}
+          className={`min-h-6 min-w-6 rounded-[3px] text-[14px] hover:text-elder ${letter === initial ? 'bg-flower font-semibold text-elder' : 'text-soft'}`}
+        >
+          {letter}
+        </button>
+      ))}
+    </p>
+  );
+}
+
 interface Props {
   glossary: Glossary;
   terms: readonly Term[];
@@ -82,6 +113,7 @@ interface Props {
 /** The terms of a glossary: found by typing, changed in place. */
 export function TermsTable({ glossary, terms }: Props) {
   const [query, setQuery] = useState('');
+  const [initial, setInitial] = useState('');
   const [editing, edit] = useState<Term | null>(null);
   const drop = useDropTerm(glossary.id);
   const asked = useDeferredValue(folded(query.trim()));
@@ -91,11 +123,15 @@ export function TermsTable({ glossary, terms }: Props) {
   }, [terms]);
   const found = useMemo(
     () =>
-      asked === ''
-        ? ordered
-        : ordered.filter(({ text, cue }) => folded(text).includes(asked) || cue === asked),
-    [ordered, asked],
+      ordered.filter(
+        ({ text, cue }) =>
+          (asked === '' || folded(text).includes(asked) || cue === asked) &&
+          (initial === '' || initialOf(text) === initial),
+      ),
+    [ordered, asked, initial],
   );
+  // Words alone are read as a page of a dictionary is; with cues and remarks each has a line of its own.
+  const inColumns = editing === null && terms.every(({ cue, note }) => cue === '' && note === '');
   const close = () => edit(null);
   const canChange = glossary.shipped === null;
   return (
@@ -115,7 +151,8 @@ export function TermsTable({ glossary, terms }: Props) {
       {editing && !terms.includes(editing) && (
         <TermForm key={editing.text} glossary={glossary} start={editing} done={close} />
       )}
-      <ul>
+      <Letters terms={terms} initial={initial} choose={setInitial} />
+      <ul className={inColumns ? 'columns-3 gap-8 px-9 pb-3 max-[899px]:columns-2 max-[899px]:px-4' : ''}>
         {found.slice(0, MOST_SHOWN).map((term) =>
           editing === term ? (
             <li key={term.text}>
@@ -124,7 +161,11 @@ export function TermsTable({ glossary, terms }: Props) {
           ) : (
             <li
               key={term.text}
-              className="grid grid-cols-[minmax(0,1fr)_6rem_1.5rem] items-baseline gap-3 border-b border-hair px-9 py-1 max-[899px]:px-4"
+              className={`grid items-baseline border-b border-hair py-1 ${
+                inColumns
+                  ? 'break-inside-avoid grid-cols-[minmax(0,1fr)_auto] gap-1'
+                  : 'grid-cols-[minmax(0,1fr)_6rem_1.5rem] gap-3 px-9 max-[899px]:px-4'
+              }`}
             >
               <button
                 type="button"
@@ -135,7 +176,7 @@ export function TermsTable({ glossary, terms }: Props) {
                 {term.text}
                 {term.note && <span className="ml-2 font-face text-[12.5px] text-rust">{term.note}</span>}
               </button>
-              <span className="cue truncate">{term.cue}</span>
+              {!inColumns && <span className="cue truncate">{term.cue}</span>}
               {glossary.right === 'keep' && canChange && (
                 <button
                   type="button"
