@@ -4,20 +4,10 @@ import { z } from 'zod';
 import type { EntryContent } from '#core/entry';
 import { readWordList } from '#core/glossary';
 import { notationErrorInWords, readEntry } from '#core/notation';
+import { MemberFile } from './memberFile';
 import { demoCases } from './work/demoWork';
 
 /** Reads the files of the demo. They are checked like anything from outside, so that a slip shows at once. */
-
-const MemberFile = z.array(
-  z.object({
-    id: z.string(),
-    name: z.string(),
-    email: z.email(),
-    job: z.string(),
-    phone: z.string(),
-    role: z.enum(['owner', 'member']),
-  }),
-);
 
 const CollectionFile = z.array(
   z.object({

@@ -2,6 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { z } from 'zod';
 import { KIND_IDS, type KindId } from '#core/work';
+import { MemberFile } from '../memberFile';
 import { entriesInRows, tableIn } from './rowsFile';
 
 /** Reads the files of what the demo's team did in twelve weeks. They are checked, so that a slip shows at once. */
@@ -17,16 +18,6 @@ const Collections = z.array(
     fires: z.enum(['last', 'closing']),
     kindsOfWork: z.array(z.string()),
     grants: Grants,
-  }),
-);
-const Members = z.array(
-  z.object({
-    id: z.string(),
-    name: z.string(),
-    email: z.email(),
-    job: z.string(),
-    phone: z.string(),
-    role: z.enum(['owner', 'member']),
   }),
 );
 const replace = z.tuple([z.string(), z.string()]);
@@ -86,7 +77,7 @@ export function readLivedFiles(folder: string) {
   const collections = Collections.parse(read('collections.json'));
   const rows = (id: string) => entriesInRows(path.join(folder, 'bank', `${id}.tsv`), id);
   return {
-    members: Members.parse(read('members.json')),
+    members: MemberFile.parse(read('members.json')),
     grants: z.record(z.string(), Grants).parse(read('grants.json')),
     collections: collections.map((one) => ({ ...one, entries: rows(one.id) })),
     more: { ward: rows('ward') },

@@ -193,7 +193,7 @@ export function TermsTable({ glossary, terms }: Props) {
       </ul>
       {found.length > MOST_SHOWN && (
         <p className="px-9 py-3 text-[13px] text-soft max-[899px]:px-4">
-          The first {MOST_SHOWN} of {found.length.toLocaleString()}: type to narrow them.
+          The first {MOST_SHOWN} of {found.length.toLocaleString()}: type to find others.
         </p>
       )}
       {found.length === 0 && (

@@ -62,9 +62,9 @@ export const NEWS: readonly News[] = [
   {
     number: 6,
     day: '2026-11-26',
-    title: 'The sheet, printed and narrowed; house style; practice',
+    title: 'The sheet, printed and filtered; house style; practice',
     words:
-      'The sheet is narrowed by tag, language, use and more, changed in place, copied as a table, and printed with its cues. Words that you settle on are pointed out, a term is changed everywhere in one act, what goes out of date gets a review date, and two minutes of practice teach the cues that you look up.',
+      'The sheet is filtered by tag, language, use and more, changed in place, copied as a table, and printed with its cues. Words that you settle on are pointed out, a term is changed everywhere in one act, what goes out of date gets a review date, and two minutes of practice teach the cues that you look up.',
     at: { label: 'House style', to: '/order/words' },
   },
   {

@@ -4,7 +4,7 @@ import type { BankIndex } from '#core/bank';
 import { type DoneToMany, sendSteps, takingBack } from '#client/acts';
 import { DoneNotice, useMany } from '../acts';
 import { Button } from '../ui';
-import { EntryHead, InItsText } from '../show';
+import { counted, EntryHead, InItsText } from '../show';
 import { FoundSection, useLongWork } from '../longWork';
 
 type Found = RewordedInDrafts['entries'][number];
@@ -88,7 +88,7 @@ export function RewordedSection({ index }: { index: BankIndex }) {
       work={work}
       said={({ entries, count, read }) =>
         count === 0
-          ? `No change was made again and again to ${read === 1 ? 'the one entry that stands' : `the ${read} entries that are in use`} in your drafts.`
+          ? `No change was made again and again to ${counted(read, 'entry', 'entries')} in your drafts.`
           : `${count === 1 ? 'One entry is' : `${count} entries are`} usually changed${count > entries.length ? `; the first ${entries.length} are shown` : ''}.`
       }
     >

@@ -21,7 +21,7 @@ interface ArrivedProps {
   done: (collection: string) => void;
 }
 
-/** The collection that one keeps by the name of the file's own: taken over before, only what is new in it comes. '' for none. */
+/** The collection that one keeps by the name of the file's own: of one brought in before only what is new is added. '' for none. */
 const sameInBank = ({ bank }: BankIndex, { collections: [root] }: CollectionFile): string =>
   bank.collections.find(({ name, right }) => right === 'keep' && name === root!.name)?.id ?? '';
 
