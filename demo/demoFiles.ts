@@ -52,7 +52,7 @@ function termsIn(file: string) {
   return terms;
 }
 
-/** All of the demo, dated so that its newest measurement is from the day before `now`. */
+/** All of the demo, dated so that its records were written the day before `now`. */
 export function readDemoFiles(folder: string, now: Date) {
   const read = (file: string): unknown => JSON.parse(fs.readFileSync(path.join(folder, file), 'utf8'));
   const bank = CollectionFile.parse(read('collections.json')).map((collection) => ({

@@ -84,7 +84,7 @@ test('a ward note, from the desk to the finished text, by keyboard alone', async
   await press('F2');
   await keyboard.type('open the bank');
   await press('Enter');
-  await page.getByRole('searchbox').focus();
+  await page.getByRole('searchbox', { name: 'Search titles, wordings and cues' }).focus();
   await keyboard.type('outdoor');
   await expect(page.getByRole('link', { name: /Moved outdoors/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /Fluids given/ })).toBeHidden();

@@ -4,7 +4,7 @@ import { expect, expectAccessible, test } from './test';
 async function openEntry(page: Page, title: RegExp): Promise<void> {
   await page.getByRole('link', { name: 'Bank', exact: true }).click();
   // The sheet begins with one's own work, and what is far down is not drawn.
-  await page.getByRole('searchbox').fill(title.source);
+  await page.getByRole('searchbox', { name: 'Search titles, wordings and cues' }).fill(title.source);
   await page.getByRole('link', { name: title }).click();
   await expect(page.getByRole('textbox', { name: 'Wording' })).toBeVisible();
 }
