@@ -125,7 +125,8 @@ test(
     await keyboard.type('Seen at dawn.');
     const texts = page.getByRole('region', { name: 'Texts of this leaf' });
     const open = async () => {
-      await page.getByRole('button', { name: 'Texts', exact: true }).press('Enter');
+      await page.getByRole('button', { name: 'Format' }).press('Enter');
+      await page.getByRole('menuitem', { name: 'Texts of this leaf…' }).press('Enter');
       await expect(texts.getByRole('textbox', { name: 'Add a text' })).toBeFocused();
     };
     await open();

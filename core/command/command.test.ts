@@ -10,7 +10,7 @@ test.each([
   ['//go.p.up', 'Go one paragraph up'],
   ['//e.s.st', 'Delete to the start of the sentence'],
   ['//Copy.Paragraph.End', 'Copy to the end of the paragraph'],
-  ['//swap', 'Swap the two words before the caret'],
+  ['//swap', 'Swap the two words before the cursor'],
   ['//j.p', 'Join this paragraph to the one before'],
   ['//pa', 'Paste what was copied last'],
   ['//paste.w', null],

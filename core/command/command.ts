@@ -75,11 +75,11 @@ const SAID: Record<Verb, string> = {
 export function commandInWords({ verb, count, unit, way }: TextCommand): string {
   if (verb === 'paste') return SAID.paste;
   const said = SAID[verb];
-  if (verb === 'swap') return `Swap the two ${unit}s before the caret`;
+  if (verb === 'swap') return `Swap the two ${unit}s before the cursor`;
   if (verb === 'join')
     return unit === 'paragraph'
       ? 'Join this paragraph to the one before'
-      : `Join the two ${unit}s before the caret`;
+      : `Join the two ${unit}s before the cursor`;
   if (way === 'start' || way === 'end') return `${said} to the ${way} of the ${unit}`;
   const units = count === 1 ? `one ${unit}` : `${count} ${unit}s`;
   return `${said} ${units} ${way}`;

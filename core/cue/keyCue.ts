@@ -24,7 +24,7 @@ const OWNED = new Set([
 ]);
 /** Combinations that the leaf itself uses. */
 const OURS = new Set([
-  ...'JKLUIOPNMRBCAWQXY'.split('').map((letter) => `Alt+${letter}`),
+  ...'JKLUIOPNMRBCAWQXYS'.split('').map((letter) => `Alt+${letter}`),
   ...['F2', 'F4', 'F8', 'F9'],
 ]);
 

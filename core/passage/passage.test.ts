@@ -58,7 +58,7 @@ describe('a passage from outside', () => {
   });
 });
 
-describe('joining at the caret', () => {
+describe('joining at the cursor', () => {
   test.each([
     ['Seen.', 'It ate.', '', 'Seen. It ate.'],
     ['Seen. ', 'It ate.', '', 'Seen. It ate.'],

@@ -37,4 +37,5 @@ export {
   stepOut,
 } from './stepping';
 export { syncSelection } from './syncSelection';
+export { insertTable } from './tables';
 export { addText, boxesIn, moveText, nameRest, removeText, renameText, type BoxAt } from './texts';

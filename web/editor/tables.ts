@@ -1,4 +1,5 @@
 import { Extension, Node, type NodeConfig } from '@tiptap/core';
+import { TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
 import { goToNextCell, tableEditing } from '@tiptap/pm/tables';
 
 type Role = 'table' | 'row' | 'cell' | 'header_cell';
@@ -38,3 +39,17 @@ export const tableExtensions = [
     }),
   }),
 ];
+
+/** Puts a table of two columns, a row of heads and a row beneath, in place of the selection; the caret is in its first cell. */
+export function insertTable({ schema, tr }: EditorState): Transaction {
+  const { table, tableRow, tableHeader, tableCell } = schema.nodes;
+  const row = (cell: typeof tableCell) =>
+    tableRow!.create(null, [cell!.createAndFill()!, cell!.createAndFill()!]);
+  const made = table!.create(null, [row(tableHeader), row(tableCell)]);
+  tr.replaceSelectionWith(made, false);
+  tr.doc.descendants((node, pos) => {
+    if (node === made) tr.setSelection(TextSelection.near(tr.doc.resolve(pos + 1)));
+    return node !== made;
+  });
+  return tr.scrollIntoView();
+}

@@ -23,7 +23,7 @@ const boxOf = (state: EditorState, name: string) => boxesIn(state.doc).find((box
 describe('texts of a leaf', () => {
   const letter = added(leafOf(['Seen at dawn.|']), 'Letter', 'Dear all,');
 
-  test('a text is begun at the end, and what is typed goes into it; behind the one at the caret where there is one', () => {
+  test('a text is begun at the end, and what is typed goes into it; behind the one at the cursor where there is one', () => {
     expect(shape(letter)).toEqual(['Seen at dawn.', 'Letter(Dear all,)']);
     const summary = added(letter, 'Summary', 'Well.');
     const first = summary.apply(

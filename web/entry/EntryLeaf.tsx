@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { fieldUses, type NamedCondition, at, withPassage } from '#core/entry';
 import { Figure, useLiveKeys } from '../shell';
-import { Button, Key, SelectField, TextField } from '../ui';
+import { Button, Key, SelectField, TagsField, TextField } from '../ui';
 import type { BankIndex } from '#core/bank';
 import { CuesEditor, WrittenClashes } from '../cues';
 import { EntryFiles } from './EntryFiles';
@@ -53,7 +53,7 @@ function Standing({ editing: { changing, editable, isProposal } }: { editing: En
 
 function Head(props: Omit<Props, 'target'> & { editing: EntryEditing }) {
   const { editable, put, changing } = props.editing;
-  const { title, purpose } = changing.content;
+  const { title, purpose, tags, note } = changing.content;
   return (
     <header className="grid gap-3 px-9 pt-6 pb-4 max-[899px]:px-4">
       <div className="flex items-baseline justify-between gap-4 text-[13px] text-soft">
@@ -78,6 +78,16 @@ function Head(props: Omit<Props, 'target'> & { editing: EntryEditing }) {
         value={purpose}
         onChange={(event) => put({ purpose: event.target.value })}
       />
+      <div className="grid grid-cols-[1fr_2fr] gap-5 max-[899px]:grid-cols-1">
+        <TagsField tags={tags} readOnly={!editable} put={(now) => put({ tags: now })} />
+        <TextField
+          label="Note for colleagues, never part of the text"
+          readOnly={!editable}
+          maxLength={5000}
+          value={note}
+          onChange={(event) => put({ note: event.target.value })}
+        />
+      </div>
     </header>
   );
 }

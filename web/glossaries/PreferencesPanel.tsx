@@ -7,7 +7,7 @@ import { useSavePreferences } from '../offers';
 
 const SHOWN: [Preferences['offers'], string][] = [
   ['margin', 'in the margin, level with the line'],
-  ['caret', 'in the margin and right under the caret'],
+  ['caret', 'in the margin and right under the cursor'],
   ['off', 'not at all'],
 ];
 const FIRST: [Preferences['firstBy'], string][] = [

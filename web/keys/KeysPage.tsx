@@ -21,10 +21,10 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
       ['F4', 'Saves the selected words as an entry'],
       ['F8', 'Goes to the next gap, from anywhere in the draft'],
       ['F9', 'Finishes the draft, or walks you through its gaps'],
-      ['Ctrl + Enter', 'Confirms the statement at the caret, and goes to the next one'],
+      ['Ctrl + Enter', 'Confirms the statement at the cursor, and goes to the next one'],
       ['Alt + J', 'Takes the first offer; Alt with K, L, ; and U, I, O, P, N takes the others'],
       ['Alt + Down', 'Goes into the list of offers: Up, Down, then Enter takes one, Escape leaves'],
-      ['Alt + M', 'Saves the selected words, or the word before the caret, in a glossary'],
+      ['Alt + M', 'Saves the selected words, or the word before the cursor, in a glossary'],
       ['Alt + Y', 'Lists the questions of the leaf beside it, answered ones ticked'],
       ['Alt + C', 'Opens the record at the head of the leaf, and folds it'],
       ['Alt + B', 'Goes to the margin; Escape comes back'],
@@ -52,6 +52,7 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
       ['Shift + Tab', 'Goes to the blank before'],
       ['Enter', 'Goes to the next blank; on the last, goes on with the sentence'],
       ['Escape', 'Leaves the blank'],
+      ['Alt + S', 'Takes the words selected before; with words selected, answers the next gap with them'],
       ['Down', 'Takes what you answered last for the same person, where that is offered'],
       ['Backspace', 'Takes the answer away'],
     ],
@@ -59,7 +60,7 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
   {
     title: 'On the page of an entry',
     keys: [
-      ['F4', 'Makes the selected words a blank, or puts one at the caret'],
+      ['F4', 'Makes the selected words a blank, or puts one at the cursor'],
       ['Right', 'At the end of an optional passage: what is typed next always appears'],
       ['Space, Up, Down', 'On the handle of a field or an option: takes it up and moves it'],
       ['F9', 'Saves the entry as a new revision'],
@@ -69,7 +70,7 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
     title: 'In the look-up',
     keys: [
       ['Up, Down', 'Go through what was found'],
-      ['Enter', 'Places it at the caret or over the selection; off the leaf, opens it'],
+      ['Enter', 'Places it at the cursor or over the selection; off the leaf, opens it'],
       ['Escape', 'Closes the look-up'],
     ],
   },

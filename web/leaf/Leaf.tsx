@@ -19,6 +19,7 @@ import {
   useLeafParts,
   UnderCaret,
   giveKeys,
+  useBankMarks,
 } from '../writing';
 import { LeafHead } from './LeafHead';
 import { useAnotherLeaf } from './LeavesOfCase';
@@ -69,6 +70,7 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
     say,
   });
   const record = useRecordOpen();
+  const marks = useBankMarks();
   const leaf = useLeafState(editor);
   useFollowRecord(editor, one.record, finishing.state === 'open', say);
   const [selected, setSelected] = useKeptSlip(draft.id, editor);
@@ -108,8 +110,10 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
       finish: finishNow,
       reopen: () => finishing.reopen.mutate(),
       drop: dropDraft,
+      say,
       another,
       questions,
+      marks,
       record: hasRecord(one) ? record : null,
     }),
     open ? placeFound : null,
@@ -142,7 +146,7 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
   );
   return (
     <Figure marginLabel="Margin of the leaf" margin={margin}>
-      <div className={open ? '' : 'is-finished'}>
+      <div className={`${open ? '' : 'is-finished'} ${marks.areShown ? '' : 'marks-hidden'}`}>
         <LeafHead
           one={one}
           keeping={keeping}
@@ -151,7 +155,8 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
           editor={editor}
           here={draft.id}
           another={another}
-          openTexts={open ? () => openSlip({ kind: 'texts' }) : null}
+          marks={marks}
+          openSlip={open ? openSlip : null}
         />
         <Headpiece one={one} {...record} />
         <div className="relative">

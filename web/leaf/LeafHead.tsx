@@ -2,10 +2,11 @@ import type { Editor } from '@tiptap/react';
 import type { Case } from '#contracts';
 import { useState } from 'react';
 import { FilesOfCase } from '../files';
+import { FormatMenu } from '../format';
 import { AboutCase } from '../record';
 import { Button, Key } from '../ui';
 import type { Keeping } from '#client/drafts';
-import { giveKeys, KeepingLine } from '../writing';
+import { giveKeys, KeepingLine, type LeafSlip } from '../writing';
 import { LeavesOfCase, NameOfLeaf, type useAnotherLeaf } from './LeavesOfCase';
 
 interface Props {
@@ -18,12 +19,23 @@ interface Props {
   /** The id of the draft. */
   here: string;
   another: ReturnType<typeof useAnotherLeaf>;
-  /** Opens the texts of the leaf; null once it is finished. */
-  openTexts: (() => void) | null;
+  marks: { areShown: boolean; toggle: () => void };
+  /** Opens a slip in the margin; null once the leaf is finished. */
+  openSlip: ((slip: LeafSlip) => void) | null;
 }
 
 /** What stands above a draft: of which case it is, where its text is kept, and how it is finished. */
-export function LeafHead({ one, keeping, finish, isFinishing, editor, here, another, openTexts }: Props) {
+export function LeafHead({
+  one,
+  keeping,
+  finish,
+  isFinishing,
+  editor,
+  here,
+  another,
+  marks,
+  openSlip,
+}: Props) {
   const [about, setAbout] = useState(false);
   return (
     <>
@@ -51,10 +63,20 @@ export function LeafHead({ one, keeping, finish, isFinishing, editor, here, anot
       <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1 px-9 pb-2 text-[13px] max-[899px]:px-4">
         <LeavesOfCase one={one} editor={editor} here={here} another={another} />
         <FilesOfCase one={one} giveKeys={() => giveKeys(editor.view)} />
-        {openTexts && (
-          <Button look="text" className="min-h-6" onClick={openTexts}>
-            Texts
-          </Button>
+        {openSlip && (
+          <FormatMenu
+            editor={editor}
+            ask={(kind) => openSlip({ kind })}
+            more={[
+              { label: 'Texts of this leaf…', part: 'more', onSelect: () => openSlip({ kind: 'texts' }) },
+              {
+                label: 'Marks under wording from the bank',
+                part: 'marks',
+                isOn: marks.areShown,
+                onSelect: marks.toggle,
+              },
+            ]}
+          />
         )}
       </div>
       {about && (

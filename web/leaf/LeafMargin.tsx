@@ -8,6 +8,7 @@ import { isInReach } from '#core/glossary';
 import { inWords } from '#client/api';
 import { entryIn, keysOfEntry } from '#core/bank';
 import { placementsOf, replaceDraft } from '../editor';
+import { LinkSlip, SymbolSlip } from '../format';
 import { Notice } from '../ui';
 import {
   BlankPanel,
@@ -86,6 +87,10 @@ function AskedFor({ one, editor, placing, offering, keeper, slip, closeSlip, say
       return <EarlierStates editor={editor} draft={keeper.draftId} close={close} />;
     case 'texts':
       return <TextsSlip editor={editor} close={close} />;
+    case 'symbol':
+      return <SymbolSlip editor={editor} close={close} />;
+    case 'link':
+      return <LinkSlip editor={editor} close={close} />;
     case 'reach':
       return <ReachSlip kind={one.kind} index={placing.index} glossaries={glossaries} close={close} />;
     case 'term': {

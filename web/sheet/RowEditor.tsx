@@ -1,12 +1,12 @@
 import type { Editor } from '@tiptap/react';
-import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useLayoutEffect, useMemo, useRef } from 'react';
 import { Link } from 'react-router';
 import type { Entry } from '#contracts';
 import { type Condition, type EntryContent, fieldFromWords, mainPassage, withPassage } from '#core/entry';
 import type { Passage } from '#core/passage';
 import { inWords, isProblem } from '#client/api';
 import { useLiveKeys, useShell } from '../shell';
-import { Button, Key, Notice, TextField } from '../ui';
+import { Button, Key, Notice, TagsField, TextField } from '../ui';
 import type { BankIndex } from '#core/bank';
 import { useEntryChange, insertBlank, selectedWords, WordingEditor } from '../entry';
 
@@ -16,15 +16,6 @@ interface Props {
   close: () => void;
 }
 
-const tagsOf = (text: string) => [
-  ...new Set(
-    text
-      .split(',')
-      .map((tag) => tag.trim())
-      .filter(Boolean),
-  ),
-];
-
 interface HeadsProps {
   content: EntryContent;
   leadIn: string;
@@ -33,8 +24,6 @@ interface HeadsProps {
 
 /** Its cue, title and tags. */
 function Heads({ content, leadIn, put }: HeadsProps) {
-  // As it is typed: a comma has no tag behind it yet.
-  const [tags, setTags] = useState(content.tags.join(', '));
   return (
     <div className="grid grid-cols-[7rem_minmax(0,1fr)_10rem] gap-x-5 gap-y-2 max-[899px]:grid-cols-1">
       <TextField
@@ -60,14 +49,7 @@ function Heads({ content, leadIn, put }: HeadsProps) {
         value={content.title}
         onChange={({ target }) => put({ title: target.value })}
       />
-      <TextField
-        label="Tags, with commas"
-        value={tags}
-        onChange={({ target }) => {
-          setTags(target.value);
-          put({ tags: tagsOf(target.value) });
-        }}
-      />
+      <TagsField tags={content.tags} put={(tags) => put({ tags })} />
     </div>
   );
 }

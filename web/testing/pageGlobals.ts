@@ -10,3 +10,7 @@ window.matchMedia = (media) =>
     addListener: () => undefined,
     removeListener: () => undefined,
   });
+// Nothing is laid out: what is asked where it stands, stands nowhere.
+Range.prototype.getClientRects = () => [] as unknown as DOMRectList;
+Range.prototype.getBoundingClientRect = () =>
+  ({ top: 0, bottom: 0, left: 0, right: 0, width: 0, height: 0 }) as DOMRect;

@@ -1,21 +1,54 @@
 import { DropdownMenu } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { Fragment, useRef, type ReactNode } from 'react';
 
 export interface MenuItem {
   label: string;
+  /** What does the same without the menu: a key, or what is typed. */
+  hint?: string | undefined;
+  /** For what can be on or off: whether it is on. */
+  isOn?: boolean;
+  /** Items of one part stand together; a line parts it from the next. */
+  part?: string;
   onSelect: () => void;
 }
 
-/** A button that opens a short list of actions. Not modal: the page behind stays usable. */
-export function Menu({
-  trigger,
-  items,
-  align = 'end',
-}: {
+const ITEM = 'flex cursor-pointer items-baseline gap-6 px-3 py-1.5 outline-none data-[highlighted]:bg-flower';
+
+function Item({ label, hint, isOn, onSelect }: MenuItem) {
+  const shown = (
+    <>
+      <span className={isOn ? 'font-semibold text-elder' : ''}>{label}</span>
+      {hint && (
+        <span aria-hidden className="ml-auto text-[12px] text-soft">
+          {hint}
+        </span>
+      )}
+    </>
+  );
+  if (isOn === undefined)
+    return (
+      <DropdownMenu.Item onSelect={onSelect} className={ITEM}>
+        {shown}
+      </DropdownMenu.Item>
+    );
+  return (
+    <DropdownMenu.CheckboxItem checked={isOn} onSelect={onSelect} className={ITEM}>
+      {shown}
+    </DropdownMenu.CheckboxItem>
+  );
+}
+
+interface Props {
   trigger: ReactNode;
   items: MenuItem[];
   align?: 'start' | 'end';
-}) {
+  /** Gives the keys to where one goes on, whether or not something was chosen; otherwise they come back to the button. */
+  keysGoOn?: () => void;
+}
+
+/** A button that opens a short list of actions. Not modal: the page behind stays usable. */
+export function Menu({ trigger, items, align = 'end', keysGoOn }: Props) {
+  const chosen = useRef<(() => void) | null>(null);
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
@@ -23,16 +56,25 @@ export function Menu({
         <DropdownMenu.Content
           align={align}
           sideOffset={4}
-          className="z-20 min-w-44 rounded-[3px] border border-hair bg-page py-1 text-[14px] shadow-md"
+          onCloseAutoFocus={(event) => {
+            if (!keysGoOn) return;
+            event.preventDefault();
+            keysGoOn();
+            chosen.current?.();
+            chosen.current = null;
+          }}
+          className="z-20 max-h-[var(--radix-dropdown-menu-content-available-height)] min-w-44 overflow-y-auto rounded-[3px] border border-hair bg-page py-1 text-[14px] shadow-md"
         >
-          {items.map(({ label, onSelect }) => (
-            <DropdownMenu.Item
-              key={label}
-              onSelect={onSelect}
-              className="cursor-pointer px-3 py-1.5 outline-none data-[highlighted]:bg-flower"
-            >
-              {label}
-            </DropdownMenu.Item>
+          {items.map((item, at) => (
+            <Fragment key={item.label}>
+              {at > 0 && item.part !== items[at - 1]!.part && (
+                <DropdownMenu.Separator className="my-1 border-t border-hair" />
+              )}
+              <Item
+                {...item}
+                onSelect={keysGoOn ? () => void (chosen.current = item.onSelect) : item.onSelect}
+              />
+            </Fragment>
           ))}
         </DropdownMenu.Content>
       </DropdownMenu.Portal>

@@ -36,3 +36,5 @@ export { useLeafState, documentOf, type LeafState } from './surface/useLeafEdito
 export { useLeafParts } from './surface/useLeafParts';
 export { useTyped } from './surface/useTyped';
 export { giveKeys, goToMargin } from './surface/whereKeysGo';
+export { answerWithSelected, SELECTION_KEY } from './blanks/selectedAnswer';
+export { useBankMarks } from './surface/useBankMarks';

@@ -2,6 +2,7 @@ import { useEditorState, type Editor } from '@tiptap/react';
 import { BadgeCheck, Bold, Italic, Link2, List, ListOrdered, Pilcrow, Split } from 'lucide-react';
 import type { Field } from '#core/entry';
 import { syncSelection } from '../../editor';
+import { FormatMenu } from '../../format';
 import { Button, Key, Menu } from '../../ui';
 import { areSpacesShown, showSpaces } from './shownSpaces';
 
@@ -12,7 +13,7 @@ interface Props {
   /** Makes the selected words an optional passage. */
   makeOptional: () => void;
   /** Opens the line beneath for something to be put in. */
-  ask: (what: 'include' | 'link' | 'reference') => void;
+  ask: (what: 'include' | 'link' | 'reference' | 'symbol') => void;
 }
 
 /** Puts a blank for a field in place of the selection. */
@@ -41,16 +42,6 @@ function insertNumber(editor: Editor): void {
   editor.chain().focus().insertContent({ type: 'number', attrs }).run();
   // Left selected, so that its list and form can be told at once.
   editor.commands.setNodeSelection(editor.state.selection.from - 1);
-}
-
-function insertTable(editor: Editor): void {
-  const cell = (type: string) => ({ type, content: [{ type: 'paragraph' }] });
-  const row = (type: string) => ({ type: 'tableRow', content: [cell(type), cell(type)] });
-  editor
-    .chain()
-    .focus()
-    .insertContent({ type: 'table', content: [row('tableHeader'), row('tableCell')] })
-    .run();
 }
 
 interface ToolProps {
@@ -103,8 +94,10 @@ export function WordingBar({ editor, fields, newField, makeOptional, ask }: Prop
         run={() => chain().toggleOrderedList().run()}
       />
       <Tool label="Link" on={active.link} Icon={Link2} run={() => ask('link')} />
+      <FormatMenu editor={editor} ask={ask} />
       <Menu
         align="start"
+        keysGoOn={() => editor.view.focus()}
         trigger={
           <Button className="ml-2 text-[14px]" aria-keyshortcuts="F4 Alt+W">
             Blank <Key>F4</Key>
@@ -134,6 +127,7 @@ export function WordingBar({ editor, fields, newField, makeOptional, ask }: Prop
       </Button>
       <Menu
         align="start"
+        keysGoOn={() => editor.view.focus()}
         trigger={<Button className="text-[14px]">Insert</Button>}
         items={[
           { label: 'Another entry', onSelect: () => ask('include') },
@@ -143,8 +137,6 @@ export function WordingBar({ editor, fields, newField, makeOptional, ask }: Prop
             label: 'Cursor position afterwards',
             onSelect: () => chain().insertContent({ type: 'caretMark' }).run(),
           },
-          { label: 'A table', onSelect: () => insertTable(editor) },
-          { label: 'A tab', onSelect: () => chain().insertContent('\t').run() },
         ]}
       />
       <Tool

@@ -5,6 +5,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { conditionInWords, type Condition, type Field, type NamedCondition } from '#core/entry';
 import type { Passage } from '#core/passage';
 import { passageExtensions } from '../../editor';
+import { addressPasted } from '../../format';
 import { conditionLabels, tellConditions } from './conditionLabels';
 import { goOnBehind } from './optionalPassages';
 import { shownSpaces } from './shownSpaces';
@@ -52,7 +53,7 @@ export function WordingEditor(props: Props) {
   const [asked, ask] = useState<StripAsked>(null);
   const [told, tell] = useState<string | null>(null);
   const extensions = useMemo(
-    () => [...passageExtensions('wording'), ...wordingNodes(names), signs, Selection],
+    () => [...passageExtensions('wording'), ...wordingNodes(names), signs, addressPasted, Selection],
     [names],
   );
   const editor = useEditor(

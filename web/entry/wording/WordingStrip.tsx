@@ -5,16 +5,17 @@ import { useId, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { conditionInWords, type Condition, type Field, type NamedCondition } from '#core/entry';
 import { numberInForm } from '#core/numbering';
-import { isSafeLink, NUMBER_FORMS } from '#core/passage';
+import { NUMBER_FORMS } from '#core/passage';
 import { calendarToday } from '#client/clock';
 import { numbersIn, referTo } from '../../editor';
+import { LinkSlip, SymbolSlip } from '../../format';
 import { Button } from '../../ui';
 import { BlankFormSelect } from './BlankFormSelect';
 import { ConditionEditor } from './ConditionEditor';
 import { conditionsAt, goOnBehind, makeAlways } from './optionalPassages';
 
 /** Something the line beneath the bar asks for before it is put in. */
-export type StripAsked = 'include' | 'link' | 'reference' | null;
+export type StripAsked = 'include' | 'link' | 'reference' | 'symbol' | null;
 
 interface Props {
   editor: Editor;
@@ -181,34 +182,6 @@ function IncludeAsked({ editor, entries, done }: Pick<Props, 'editor' | 'entries
   );
 }
 
-function LinkAsked({ editor, done }: Pick<Props, 'editor' | 'done'>) {
-  const now = String(editor.getAttributes('link').href ?? '');
-  const [typed, setTyped] = useState(now);
-  const href = /^[\w.-]+\.[a-z]{2,}(\/|$)/i.test(typed) ? `https://${typed}` : typed;
-  const ready = typed.trim() === '' || isSafeLink(href);
-  const put = () => {
-    const chain = editor.chain().focus().extendMarkRange('link');
-    if (typed.trim() === '') chain.unsetLink().run();
-    else if (editor.state.selection.empty && now === '')
-      chain.insertContent({ type: 'text', text: href, marks: [{ type: 'link', attrs: { href } }] }).run();
-    else chain.setLink({ href }).run();
-    done();
-  };
-  return (
-    <Asking label="Where the link leads" put={put} ready={ready} done={done} editor={editor}>
-      <input
-        autoFocus
-        aria-label="Where the link leads"
-        className="input text-ink"
-        placeholder="https://, mailto: or tel:"
-        aria-invalid={!ready}
-        value={typed}
-        onChange={({ target }) => setTyped(target.value)}
-      />
-    </Asking>
-  );
-}
-
 function ReferenceAsked({ editor, done }: Pick<Props, 'editor' | 'done'>) {
   const numbers = numbersIn(editor.state.doc);
   const [picked, setPicked] = useState(numbers[0]?.id ?? '');
@@ -288,10 +261,15 @@ export function WordingStrip(props: Props) {
       <NumberSettings editor={editor} />
     </>
   );
+  const goOn = () => {
+    done();
+    editor.commands.focus();
+  };
   return (
     <div className="grid gap-2 empty:hidden">
       {asked === 'include' && <IncludeAsked editor={editor} entries={entries} done={done} />}
-      {asked === 'link' && <LinkAsked editor={editor} done={done} />}
+      {asked === 'link' && <LinkSlip editor={editor} close={goOn} />}
+      {asked === 'symbol' && <SymbolSlip editor={editor} close={goOn} />}
       {asked === 'reference' && <ReferenceAsked editor={editor} done={done} />}
       {beside ? createPortal(settled, beside) : settled}
     </div>

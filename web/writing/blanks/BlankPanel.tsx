@@ -13,6 +13,7 @@ import { LargeChoice } from './LargeChoice';
 import { LastAnswer } from './LastAnswer';
 import { Source } from './Source';
 import { TypedHelp } from './TypedHelp';
+import { lastSelected, SELECTION_KEY, takeSelected } from './selectedAnswer';
 import { WorkedOut } from './WorkedOut';
 
 function Choices({ editor, field, picked }: { editor: Editor; field: Field; picked: readonly string[] }) {
@@ -125,6 +126,26 @@ function FromRecord({
   );
 }
 
+/** The words selected before one came here, where they can be the answer. */
+function Selected({ editor, field }: { editor: Editor; field: Field }) {
+  const words = lastSelected(editor.state);
+  if (words === '' || pickablesOf(field).length > 0) return null;
+  return (
+    <p className="mt-1 text-[13px] text-soft">
+      Selected:{' '}
+      <Button
+        look="text"
+        className="max-w-full truncate align-bottom"
+        onMouseDown={(event) => event.preventDefault()}
+        onClick={() => takeSelected(editor.view)}
+      >
+        {words}
+      </Button>{' '}
+      <Key>{SELECTION_KEY}</Key> takes it
+    </p>
+  );
+}
+
 /** What is asked, and which of the questions of this wording it is. */
 function Question({ field, number, of }: { field: Field; number: number; of: number }) {
   return (
@@ -179,6 +200,7 @@ export function BlankPanel({ editor, blank, record }: Props) {
       {placement && (
         <LastAnswer editor={editor} id={blank.attrs.placement ?? ''} placement={placement} field={field} />
       )}
+      <Selected editor={editor} field={field} />
       {field.kind === 'computed' && <WorkedOut editor={editor} blank={blank} field={field} />}
       <FromRecord editor={editor} blank={blank} field={field} record={record} />
       <p className="mt-2 text-[12.5px] text-soft">

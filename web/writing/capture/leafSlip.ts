@@ -1,7 +1,9 @@
-/** A slip that was asked for by a key or in the finder: a number to refer to, what is in reach, earlier texts, the texts of the leaf, a term to keep. */
+/** A slip that was asked for by a key or in the finder: a number to refer to, what is in reach, earlier texts, the texts of the leaf, a symbol, where a link leads, a term to keep. */
 export type LeafSlip =
   | { kind: 'reference' }
   | { kind: 'reach' }
   | { kind: 'earlier' }
   | { kind: 'texts' }
+  | { kind: 'symbol' }
+  | { kind: 'link' }
   | { kind: 'term'; text: string };

@@ -1,12 +1,11 @@
-import { CueShown } from '../../show';
-import { mainPassage } from '#core/entry';
 import { useMemo, useState } from 'react';
 import type { Entry, OwnUses } from '#contracts';
 import { useOwnUses } from '../../api';
 import { Link } from 'react-router';
-import { excerpt } from '#core/passage';
-import { firstCue, type BankIndex, type Reach } from '#core/bank';
+import type { BankIndex, Reach } from '#core/bank';
 import { Button, Key } from '../../ui';
+import { ReachByCollection } from './ReachByCollection';
+import { ReachEntry } from './ReachEntry';
 
 const SHOWN = 12;
 
@@ -57,34 +56,27 @@ export function ReachList({ kind, index, reach, place }: Props) {
       </p>
     );
   }
-  const shown = all ? reach.entries : usualFirst.slice(0, SHOWN);
+  const shown = usualFirst.slice(0, SHOWN);
   return (
     <section aria-label="Wording in reach">
       <h2 className="section-head">Type one of these to place it</h2>
       <ul className="mt-1">
         {shown.map((entry) => (
-          <li key={entry.id} className="border-b border-hair">
-            <button
-              type="button"
-              tabIndex={-1}
-              title={excerpt(mainPassage(entry.content), 200)}
-              onMouseDown={(event) => event.preventDefault()}
-              onClick={() => place(entry.id)}
-              className="grid w-full grid-cols-[4.5rem_1fr] items-baseline gap-3 py-1 text-left hover:text-elder"
-            >
-              <span className="truncate">
-                <CueShown cue={firstCue(entry, index.collections.get(entry.collection))} />
-              </span>
-              <span className="truncate text-[14px]">{entry.content.title}</span>
-            </button>
-          </li>
+          <ReachEntry key={entry.id} entry={entry} index={index} place={place} />
         ))}
       </ul>
-      {reach.entries.length > SHOWN && !all && (
-        <Button look="text" className="mt-1 text-[13px]" onClick={() => setAll(true)}>
-          All {reach.entries.length.toLocaleString()}
+      {reach.entries.length > SHOWN && (
+        <Button
+          look="text"
+          className="mt-1 text-[13px]"
+          aria-expanded={all}
+          onMouseDown={(event) => event.preventDefault()}
+          onClick={() => setAll(!all)}
+        >
+          {all ? 'Fewer' : `All ${reach.entries.length.toLocaleString()}, by collection`}
         </Button>
       )}
+      {all && <ReachByCollection index={index} reach={reach} place={place} />}
       <Away index={index} />
       <p className="mt-2 text-[13px] text-soft">
         <Key>F2</Key> finds any of it by its words. <Key>F4</Key> keeps words you select.

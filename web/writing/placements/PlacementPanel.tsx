@@ -144,6 +144,7 @@ export function PlacementPanel({
         <span className="ml-auto shrink-0 text-[12.5px] text-soft">revision {placement.revision}</span>
       </p>
       {placement.cue && rivals.length > 0 && <AlsoBrought {...{ cue: placement.cue, rivals, replace }} />}
+      {content?.note && <p className="mt-1 text-[13.5px] whitespace-pre-line text-soft">{content.note}</p>}
       <Wordings {...{ id, placement, content, renew }} />
       <ul className="mt-0.5">
         {fields.map((field) => (

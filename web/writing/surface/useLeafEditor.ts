@@ -30,7 +30,9 @@ import { goToMargin, typeIntoBlank } from './whereKeysGo';
 import { LiveBlank } from './blankView';
 import { cueFiring, type CueHost } from '../cues/cueFiring';
 import { keyCues, type KeyCueHost } from '../cues/keyCues';
+import { rememberSelected } from '../blanks/selectedAnswer';
 import type { LeafSlip } from '../capture/leafSlip';
+import { addressPasted } from '../../format';
 import { offerKeys, offering, type OfferHost } from '../offers/offering';
 import { pasting } from './pasting';
 import { textCommands, type CommandHost } from '../commands/textCommands';
@@ -58,6 +60,7 @@ const writing = (host: Host) =>
         pasting(() => crypto.randomUUID()),
         numbering(),
         leftOutLines(),
+        rememberSelected(),
       ];
     },
   });
@@ -122,6 +125,7 @@ export function useLeafEditor({ document, host, onChange }: Options): Editor {
   // Once: an editor that is made again begins with the text that was there at first, and what was written since is gone.
   const [extensions] = useState(() => [
     ...passageExtensions('draft'),
+    addressPasted,
     LiveBlank,
     writing(host),
     leafKeys(host),

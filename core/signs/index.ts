@@ -1,0 +1,2 @@
+export { findSigns, type Sign } from './findSigns';
+export { SIGNS } from './signs';
