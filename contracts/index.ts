@@ -16,7 +16,7 @@ export type { Act, TrailAsked, TrailLine } from './trail';
 export type { Deletion, Restored, TeamSettings } from './wastebasket';
 export type { Note } from './notes';
 export type { PractisedNow } from './practice';
-export type { Placed, Usage } from './usage';
+export type { Placed, Usage, Usual } from './usage';
 export type { Ageing, Review, ReviewGiven } from './reviews';
 export type { HouseWordGiven, SaidOtherwise } from './houseWords';
 export type {

@@ -19,7 +19,7 @@ import {
 import { AgeingSchema, ReviewGivenSchema, ReviewsSchema } from './reviews';
 import { PractisedNowSchema, PractisedSchema } from './practice';
 import { define } from './route';
-import { PlacedSchema, UsageSchema } from './usage';
+import { PlacedSchema, UsageSchema, UsualSchema } from './usage';
 
 /** Keeping the bank in order. */
 export const ORDER_ROUTES = define({
@@ -192,6 +192,15 @@ export const ORDER_ROUTES = define({
     summary: 'How often each entry that the member sees was placed, by everybody and by them.',
     status: 200,
     response: PlacedSchema,
+  },
+  usual: {
+    method: 'get',
+    path: '/api/usual/:kind',
+    access: 'member',
+    summary:
+      'Which entries came after which in the finished drafts of a kind of work, of those the member sees.',
+    status: 200,
+    response: UsualSchema,
   },
   knownNames: {
     method: 'get',

@@ -18,6 +18,17 @@ export const UsageSchema = z.object({
 });
 export type Usage = z.infer<typeof UsageSchema>;
 
+/**
+ * What is usual at a point of a kind of work: for each entry those that came after it in finished drafts, the most frequent first; by
+ * the empty id those that a text begins with.
+ */
+export const UsualSchema = z.object({
+  after: z.record(z.string(), z.array(z.string())),
+  /** What stands in most finished drafts of the kind, wherever. */
+  often: z.array(z.string()),
+});
+export type Usual = z.infer<typeof UsualSchema>;
+
 /** How often each entry that a member sees was placed: by everybody as a sum, and by the member; those never placed are left out. */
 export const PlacedSchema = z.object({
   times: z.record(z.string(), count),

@@ -19,6 +19,7 @@ import {
   reviews,
   uses,
 } from '../../server/db';
+import { countFollowings } from '../../server/usage';
 import { deleteEntries } from '../../server/wastebasket';
 import { readLivedFiles, type LivedCase } from './livedFiles';
 import { weeksOfUse, type Used } from './weeksOfUse';
@@ -149,6 +150,7 @@ async function loadCase(
   const document = writtenDraft(one.draft, desk, one.isFinished);
   const row = newDraftRow(then, one.author, id, { id: `${id}-1`, title: '', document });
   await context.db.insert(drafts).values({ ...row, state: one.isFinished ? 'finished' : 'open' });
+  if (one.isFinished) await countFollowings(context.db, row.id, document);
   if (one.isClosed) await context.db.update(cases).set({ closedAt: then.now() }).where(eq(cases.id, id));
 }
 

@@ -7,6 +7,7 @@ import { isEmptyPassage } from '#core/passage';
 import type { Context } from '../context';
 import { cases, casesGiven, drafts, type Queries } from '../db';
 import { bind, notFound, Refusal } from '../http';
+import { countFollowings } from '../usage';
 import { beginDraft, nameDraft, openDraft, toldOf } from './beginDraft';
 import { givenCase, ownDraft, toDraft } from './caseAccess';
 import { holdDraftFiles } from './draftFiles';
@@ -128,9 +129,10 @@ export function draftRoutes(router: Router, context: Context): void {
   bind(router, context, 'finishDraft', async ({ member, params, version }) => {
     const draft = await ownDraft(db, member.id, params.draft);
     mustBeWhole(draft.document);
-    return change(context, member.id, draft.id, version, { state: 'finished' }, (tx) =>
-      keepState(context, tx, draft.id, draft.document, 'finished'),
-    );
+    return change(context, member.id, draft.id, version, { state: 'finished' }, async (tx) => {
+      await keepState(context, tx, draft.id, draft.document, 'finished');
+      await countFollowings(tx, draft.id, draft.document);
+    });
   });
 
   bind(router, context, 'draftStates', async ({ member, params }) =>

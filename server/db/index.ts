@@ -32,6 +32,7 @@ export {
   reachStamp,
   vocabulary,
   draftStates,
+  followings,
   termLists,
   terms,
   glossaries,

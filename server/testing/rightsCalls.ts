@@ -275,6 +275,7 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
     const { id, content } = await entryWithFile();
     return { params: { entry: id, hash: content.files![0]!.hash } };
   },
+  usual: () => Promise.resolve({ params: { kind: 'admission' } }),
   draftFile: async () => {
     const { id, content } = await entryWithFile();
     const { params, version } = await draft();

@@ -65,6 +65,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   giveReview: keepers,
   usage: members,
   placed: members,
+  usual: members,
   practised: members,
   practise: members,
   knownNames: members,

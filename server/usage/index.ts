@@ -1,2 +1,3 @@
 export { usageRoutes } from './usageRoutes';
+export { countFollowings } from './followings';
 export { usesOf } from './usesOf';

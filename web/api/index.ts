@@ -30,6 +30,7 @@ export {
   usePostRoom,
   useOwnSessions,
   usePlaced,
+  useUsual,
   usePractised,
   useProposals,
   revisionQuery,

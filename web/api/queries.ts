@@ -1,5 +1,6 @@
 import { QueryClient, queryOptions, useQuery } from '@tanstack/react-query';
 import { call, isProblem, Unreachable } from '#client/api';
+import type { KindId } from '#core/work';
 
 /** What the server was asked and answered, by key; open pages share it and live events refresh it. */
 export const queryClient = new QueryClient({
@@ -44,6 +45,7 @@ export const KEYS = {
   houseWords: ['house-words'],
   knownNames: ['known-names'],
   placed: ['placed'],
+  usual: (kind: string) => ['usual', kind],
   practised: ['practised'],
   reviews: ['reviews'],
   allowed: (entry: string) => ['allowed', entry],
@@ -83,6 +85,14 @@ export const useOwnUses = () => useQuery({ queryKey: KEYS.ownUses, queryFn: () =
 
 /** How often entries were placed, by everybody and by oneself. */
 export const usePlaced = () => useQuery({ queryKey: KEYS.placed, queryFn: () => call('placed') });
+
+/** What usually comes after what in a kind of work. It changes slowly: asked for once, it stands for the day. */
+export const useUsual = (kind: KindId) =>
+  useQuery({
+    queryKey: KEYS.usual(kind),
+    queryFn: () => call('usual', { params: { kind } }),
+    staleTime: 3_600_000,
+  });
 
 /** How well one knows the cues of entries. */
 export const usePractised = () => useQuery({ queryKey: KEYS.practised, queryFn: () => call('practised') });

@@ -17,6 +17,7 @@ export {
   NumberNode,
   ReferenceNode,
 } from './extensions';
+export { entryBefore } from './entryBefore';
 export { joiningOn } from './goingOn';
 export { leftOutLines } from './leftOut';
 export { isCode, lineBefore } from './lineBefore';

@@ -220,7 +220,16 @@ function OfTheTyped(props: LeafMarginProps & { children: ReactNode }) {
 function OfTheText({ one, editor, leaf, placing, keeper }: LeafMarginProps) {
   const { index, reach, placeIn, host } = placing;
   if (!leaf.blank && !leaf.placement && !leaf.statement) {
-    return <ReachList kind={one.kind} index={index} reach={reach} place={(id) => placeIn(editor, id)} />;
+    return (
+      <ReachList
+        kind={one.kind}
+        index={index}
+        reach={reach}
+        before={leaf.before}
+        placed={new Set(Object.values(placementsOf(editor.state.doc)).map(({ entry }) => entry))}
+        place={(id) => placeIn(editor, id)}
+      />
+    );
   }
   const entry = leaf.placed && index?.entries.get(leaf.placed.entry);
   return (

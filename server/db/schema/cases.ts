@@ -77,6 +77,21 @@ export const draftStates = pgTable(
   (table) => [index('draft_states_by_draft').on(table.draft, table.at)],
 );
 
+/** In finished drafts: which entry came after which, in the order of the text. */
+export const followings = pgTable(
+  'followings',
+  {
+    draft: text('draft')
+      .notNull()
+      .references(() => drafts.id, { onDelete: 'cascade' }),
+    position: integer('position').notNull(),
+    // Null for what comes first in a text.
+    before: text('before'),
+    after: text('after').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.draft, table.position] })],
+);
+
 /** Phrases of drafts that a member does not want to be told of as worth banking, by their plain words. */
 export const ignoredPhrases = pgTable(
   'ignored_phrases',

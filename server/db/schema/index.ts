@@ -6,6 +6,6 @@ export { notes, presences, noteAnswers, proposals, allowedDetails } from './talk
 export { deletions, serverClock } from './wastebasket';
 export { jobs } from './jobs';
 export { caseFiles, draftFiles, entryFiles, fileContents, filePieces, waitingFiles } from './files';
-export { cases, casesGiven, drafts, draftStates, ignoredPhrases } from './cases';
+export { cases, casesGiven, drafts, draftStates, followings, ignoredPhrases } from './cases';
 export { glossaries, termLists, terms, uses } from './glossaries';
 export { houseWords, reviews, practised } from './order';

@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import type { Entry, OwnUses } from '#contracts';
-import { useOwnUses } from '../../api';
+import type { KindId } from '#core/work';
+import { useOwnUses, useUsual } from '../../api';
 import { Link } from 'react-router';
 import type { BankIndex, Reach } from '#core/bank';
 import { Button, Key } from '../../ui';
@@ -8,6 +9,7 @@ import { ReachByCollection } from './ReachByCollection';
 import { ReachEntry } from './ReachEntry';
 
 const SHOWN = 12;
+const USUAL_SHOWN = 4;
 
 /** What this person brings most in this kind of work first; the others by title, as they come. */
 function byUse(entries: readonly Entry[], used: OwnUses['used'], kind: string): Entry[] {
@@ -20,9 +22,13 @@ function byUse(entries: readonly Entry[], used: OwnUses['used'], kind: string): 
 }
 
 interface Props {
-  kind: string;
+  kind: KindId;
   index: BankIndex | null;
   reach: Reach | null;
+  /** The entry placed last before the caret; '' for none. */
+  before: string;
+  /** The entries that the leaf has already. */
+  placed: ReadonlySet<string>;
   place: (entry: string) => void;
 }
 
@@ -38,9 +44,37 @@ export function Away({ index: { away } }: { index: BankIndex }) {
   );
 }
 
+interface UsualProps {
+  usual: readonly string[];
+  index: BankIndex;
+  reach: Reach;
+  place: (entry: string) => void;
+}
+
+/** What came next in finished texts of this kind of work; nothing where nothing is usual. */
+function UsualHere({ usual, index, reach, place }: UsualProps) {
+  const inReach = new Set(reach.entries.map(({ id }) => id));
+  const entries = usual.filter((id) => inReach.has(id)).flatMap((id) => index.entries.get(id) ?? []);
+  if (entries.length === 0) return null;
+  return (
+    <>
+      <h2 className="section-head">Usual here</h2>
+      <ul aria-label="Usual here" className="mt-1 mb-5">
+        {entries.slice(0, USUAL_SHOWN).map((entry) => (
+          <ReachEntry key={entry.id} entry={entry} index={index} place={place} />
+        ))}
+      </ul>
+    </>
+  );
+}
+
 /** While the caret is in nothing in particular: what can be brought here, each with its cue. */
-export function ReachList({ kind, index, reach, place }: Props) {
+export function ReachList({ kind, index, reach, before, placed, place }: Props) {
   const [all, setAll] = useState(false);
+  const told = useUsual(kind).data;
+  const usual = [...new Set([...(told?.after[before] ?? []), ...(told?.often ?? [])])].filter(
+    (id) => !placed.has(id),
+  );
   const used = useOwnUses().data?.used;
   const usualFirst = useMemo(() => byUse(reach?.entries ?? [], used ?? [], kind), [reach, used, kind]);
   if (!index || !reach) return null;
@@ -59,6 +93,7 @@ export function ReachList({ kind, index, reach, place }: Props) {
   const shown = usualFirst.slice(0, SHOWN);
   return (
     <section aria-label="Wording in reach">
+      <UsualHere {...{ usual, index, reach, place }} />
       <h2 className="section-head">Type one of these to place it</h2>
       <ul className="mt-1">
         {shown.map((entry) => (

@@ -8,6 +8,7 @@ import { gapsOf, type Gap } from '#core/fill';
 import {
   blanksIn,
   currentBlank,
+  entryBefore,
   placementAt,
   type BlankAt,
   lineBefore,
@@ -171,6 +172,8 @@ export interface LeafState {
   /** The statement to confirm that the caret stands in. */
   statement: Statement | null;
   gaps: readonly Gap[];
+  /** The entry placed last before the caret; '' for none. */
+  before: string;
 }
 
 /** The text of the editor as the draft document it is. */
@@ -202,6 +205,7 @@ export function useLeafState(editor: Editor): LeafState {
         placed,
         statement: statementAt(state),
         gaps: gapsIn(state.doc),
+        before: entryBefore(state),
       };
     },
   });
