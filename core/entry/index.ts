@@ -31,6 +31,7 @@ export { renameField } from './renameField';
 export { formulaProblem } from './formulaProblem';
 export { checkEntry } from './checkEntry';
 export { newEntry, newField } from './newEntry';
+export { readyFields, sameField, type ReadyField } from './readyFields';
 export { mergedContent } from './merged';
 export { wordingFor, wordingReplaced } from './wordingReplaced';
 export { optionKeys } from './optionKeys';

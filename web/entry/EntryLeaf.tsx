@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { fieldUses, type NamedCondition, at, withPassage } from '#core/entry';
+import { detailsOf } from '#core/work';
 import { Figure, useLiveKeys } from '../shell';
 import { Button, Key, SelectField, TagsField, TextField } from '../ui';
 import type { BankIndex } from '#core/bank';
@@ -175,6 +176,7 @@ function Wordings({
         editable={editable}
         onChange={(passage) => put(withPassage(editing.latest(), place, passage))}
         newField={editing.newField}
+        details={detailsOf(editing.collection?.kindsOfWork ?? [])}
         changeCondition={editing.changeCondition}
         makeOptional={editing.addOptional}
         editorReady={editing.editorReady}

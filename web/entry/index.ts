@@ -1,3 +1,3 @@
 export { useEntryChange } from './useEntryChange';
-export { insertBlank, selectedWords } from './wording/WordingBar';
+export { insertBlank, selectedWords, type NewField } from './wording/WordingBar';
 export { WordingEditor } from './wording/WordingEditor';

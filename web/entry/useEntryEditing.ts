@@ -11,6 +11,7 @@ import {
   type NamedCondition,
   at,
   fieldFromWords,
+  sameField,
   mainPassage,
   type WordingPlace,
 } from '#core/entry';
@@ -23,7 +24,7 @@ import { selectInLine } from './wording/selectInLine';
 import { pasteCopied } from './pasteCopied';
 import { useEntryChange, type Target } from './useEntryChange';
 import { makeOptional } from './wording/optionalPassages';
-import { insertBlank, selectedWords } from './wording/WordingBar';
+import { insertBlank, selectedWords, type NewField } from './wording/WordingBar';
 
 const PROPOSED = 'Proposed. Its keepers have been told; you will hear when they answer.';
 
@@ -72,12 +73,15 @@ export function useEntryEditing(index: BankIndex, target: Target) {
     latest.current.setContent(latest.current.content);
   };
   const [madeFrom, setMadeFrom] = useState<ReadonlyMap<string, string>>(new Map());
-  const newField = (words: string) => {
+  const newField: NewField = (words, ready) => {
     const { fields } = latest.current.content;
-    const field = fieldFromWords(words, fields);
+    const field = ready ? ready.make(fields, words) : fieldFromWords(words, fields);
+    const known = ready && sameField(field, fields);
+    if (known) return known.id;
     put({ fields: [...fields, field] });
     setMadeFrom((before) => new Map([...before, [field.id, words]]));
-    setOpenField(field.id);
+    // What is found without asking needs no settling.
+    if (!ready || ready.part === 'asked') setOpenField(field.id);
     return field.id;
   };
   const addOptional = () => madeOptional(editor.current, latest.current.content, put);

@@ -2,13 +2,21 @@ import type { Editor } from '@tiptap/react';
 import { useLayoutEffect, useMemo, useRef } from 'react';
 import { Link } from 'react-router';
 import type { Entry } from '#contracts';
-import { type Condition, type EntryContent, fieldFromWords, mainPassage, withPassage } from '#core/entry';
+import {
+  type Condition,
+  type EntryContent,
+  fieldFromWords,
+  mainPassage,
+  sameField,
+  withPassage,
+} from '#core/entry';
+import { detailsOf } from '#core/work';
 import type { Passage } from '#core/passage';
 import { inWords, isProblem } from '#client/api';
 import { useLiveKeys, useShell } from '../shell';
 import { Button, Key, Notice, TagsField, TextField } from '../ui';
 import type { BankIndex } from '#core/bank';
-import { useEntryChange, insertBlank, selectedWords, WordingEditor } from '../entry';
+import { useEntryChange, insertBlank, type NewField, selectedWords, WordingEditor } from '../entry';
 
 interface Props {
   entry: Entry;
@@ -74,8 +82,11 @@ function useRowChange({ entry, index, close }: Props) {
     latest.current = { ...latest.current, ...change };
     setContent(latest.current);
   };
-  const newField = (words: string) => {
-    const field = fieldFromWords(words, latest.current.fields);
+  const newField: NewField = (words, ready) => {
+    const { fields } = latest.current;
+    const field = ready ? ready.make(fields, words) : fieldFromWords(words, fields);
+    const known = ready && sameField(field, fields);
+    if (known) return known.id;
     put({ fields: [...latest.current.fields, field] });
     return field.id;
   };
@@ -144,6 +155,7 @@ export function RowEditor({ entry, index, close }: Props) {
         editable
         onChange={row.putPassage}
         newField={row.newField}
+        details={detailsOf(row.collection?.kindsOfWork ?? [])}
         changeCondition={row.changeCondition}
         beside={null}
         makeOptional={() => 'Optional passages are made on the entry’s page.'}

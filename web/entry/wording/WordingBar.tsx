@@ -1,15 +1,20 @@
 import { useEditorState, type Editor } from '@tiptap/react';
 import { BadgeCheck, Bold, Italic, Link2, List, ListOrdered, Pilcrow, Split } from 'lucide-react';
-import type { Field } from '#core/entry';
+import { readyFields, type Field, type ReadyField } from '#core/entry';
 import { syncSelection } from '../../editor';
 import { FormatMenu } from '../../format';
 import { Button, Key, Menu } from '../../ui';
 import { areSpacesShown, showSpaces } from './shownSpaces';
 
+/** Makes a field and gives back its id: one that is wanted often, or one for the words selected ('' for none). */
+export type NewField = (words: string, ready?: ReadyField) => string;
+
 interface Props {
   editor: Editor;
   fields: readonly Field[];
-  newField: (words: string) => string;
+  newField: NewField;
+  /** What the cases of this collection know, to be looked up. */
+  details: readonly { path: string; label: string }[];
   /** Makes the selected words an optional passage. */
   makeOptional: () => void;
   /** Opens the line beneath for something to be put in. */
@@ -68,7 +73,7 @@ function Tool({ label, on, Icon, run }: ToolProps) {
 }
 
 /** What can be done to the words of a wording. */
-export function WordingBar({ editor, fields, newField, makeOptional, ask }: Props) {
+export function WordingBar({ editor, fields, newField, details, makeOptional, ask }: Props) {
   const active = useEditorState({
     editor,
     selector: ({ editor: current }) => ({
@@ -104,8 +109,20 @@ export function WordingBar({ editor, fields, newField, makeOptional, ask }: Prop
           </Button>
         }
         items={[
-          ...fields.map(({ id, name }) => ({ label: name, onSelect: () => insertBlank(editor, id) })),
-          { label: 'A new field', onSelect: () => insertBlank(editor, newField(selectedWords(editor))) },
+          ...fields.map(({ id, name }) => ({
+            ...{ label: name, part: 'fields' },
+            onSelect: () => insertBlank(editor, id),
+          })),
+          {
+            ...{ label: 'A new field', part: 'fields' },
+            onSelect: () => insertBlank(editor, newField(selectedWords(editor))),
+          },
+          ...readyFields(details)
+            .filter(({ label }) => fields.every(({ name }) => name !== label))
+            .map((ready) => ({
+              ...{ label: ready.label, part: ready.part },
+              onSelect: () => insertBlank(editor, newField(selectedWords(editor), ready)),
+            })),
         ]}
       />
       <Button

@@ -9,7 +9,7 @@ import { addressPasted } from '../../format';
 import { conditionLabels, tellConditions } from './conditionLabels';
 import { goOnBehind } from './optionalPassages';
 import { shownSpaces } from './shownSpaces';
-import { WordingBar } from './WordingBar';
+import { WordingBar, type NewField } from './WordingBar';
 import { Names, wordingNodes } from './wordingNodes';
 import { WordingStrip, type StripAsked } from './WordingStrip';
 
@@ -21,8 +21,9 @@ interface Props {
   entries: ReadonlyMap<string, string>;
   editable: boolean;
   onChange: (passage: Passage) => void;
-  /** Makes a field for the selected words ('' when none are), and gives back its id. */
-  newField: (words: string) => string;
+  newField: NewField;
+  /** What the cases of this collection know, to be looked up. */
+  details: readonly { path: string; label: string }[];
   changeCondition: (id: string, when: Condition) => void;
   /** Makes the selected words an optional passage; what stands in the way comes back in words. */
   makeOptional: () => string | null;
@@ -101,7 +102,7 @@ export function WordingEditor(props: Props) {
       {editable && (
         <>
           <WordingBar
-            {...{ editor, fields, newField, ask }}
+            {...{ editor, fields, newField, ask, details: props.details }}
             makeOptional={() => tell(props.makeOptional())}
           />
           {told && (
