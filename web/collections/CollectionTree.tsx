@@ -70,10 +70,19 @@ interface LineProps {
   /** Whether what is in it is shown, and how to change that; null where there is nothing in it, or all is shown. */
   fold: { open: boolean; toggle: () => void } | null;
   press: (way: TreeWay) => void;
+  /** What may be dropped on it; null for nothing. */
+  taking: Taking | null;
 }
 
-function Line({ branch, isShown, fold, press }: LineProps) {
+/** What else than a collection can be dropped on a collection. */
+export interface Taking {
+  is: (event: React.DragEvent) => boolean;
+  take: (event: React.DragEvent, collection: Collection) => void;
+}
+
+function Line({ branch, isShown, fold, press, taking }: LineProps) {
   const { node, depth } = branch;
+  const [isOver, setOver] = useState(false);
   return (
     <SortableRow
       id={node.id}
@@ -82,7 +91,21 @@ function Line({ branch, isShown, fold, press }: LineProps) {
       disabled={!canMove(node)}
       className="border-b border-hair"
     >
-      <div className="flex items-start">
+      <div
+        className={`flex items-start ${isOver ? 'bg-flower' : ''}`}
+        onDragOver={(event) => {
+          if (node.right !== 'keep' || !taking?.is(event)) return;
+          event.preventDefault();
+          setOver(true);
+        }}
+        onDragLeave={() => setOver(false)}
+        onDrop={(event) => {
+          setOver(false);
+          if (!isOver) return;
+          event.preventDefault();
+          taking?.take(event, node);
+        }}
+      >
         <Link
           to={`/bank?in=${node.id}`}
           aria-current={isShown || undefined}
@@ -118,10 +141,11 @@ interface TreeProps {
   collections: readonly Collection[];
   /** The one that the sheet shows; '' for all. */
   shown: string;
+  taking?: Taking | null;
 }
 
 /** All collections, each within the one it is in: which of them the sheet shows; put in order by dragging or by keys. */
-export function CollectionTree({ collections, shown }: TreeProps) {
+export function CollectionTree({ collections, shown, taking = null }: TreeProps) {
   const all = useMemo(() => treeBranches(collections), [collections]);
   const { shown: branches, ...folding } = useFolding(all);
   const { go, undo, said, error } = useMoves(branches);
@@ -155,7 +179,8 @@ export function CollectionTree({ collections, shown }: TreeProps) {
           {branches.map((branch) => (
             <Line
               key={branch.node.id}
-              branch={branch}
+              taking={taking}
+            branch={branch}
               isShown={branch.node.id === shown}
               fold={folding.foldOf(branch)}
               press={(way) => go(branch.node.id, stepped(branches, branch.node.id, way))}

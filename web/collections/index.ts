@@ -1,2 +1,2 @@
-export { CollectionTree } from './CollectionTree';
+export { CollectionTree, type Taking } from './CollectionTree';
 export { MakeCollection } from './MakeCollection';

@@ -145,7 +145,7 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
     />
   );
   return (
-    <Figure marginLabel="Margin of the leaf" margin={margin}>
+    <Figure marginLabel="Margin of the leaf" margin={margin} dropWords={open ? keepWords : null}>
       <div className={`${open ? '' : 'is-finished'} ${marks.areShown ? '' : 'marks-hidden'}`}>
         <LeafHead
           one={one}

@@ -2,7 +2,10 @@ import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { ChevronDown } from 'lucide-react';
 import { useBank, usePlaced, useBankIndex } from '../api';
-import { CollectionTree, MakeCollection } from '../collections';
+import { MANY_ACTS } from '#client/acts';
+import { DoneNotice, useMany } from '../acts';
+import { CollectionTree, MakeCollection, type Taking } from '../collections';
+import { entryDropped, isEntryDragged } from './draggedEntry';
 import { isDue, useReviews } from '../reviews';
 import { Figure, useShell } from '../shell';
 import { Button, Failed, Key, Loading, Menu, SelectField, TextField } from '../ui';
@@ -85,6 +88,7 @@ interface MarginProps {
 
 function Margin({ index, collection, selecting }: MarginProps) {
   const navigate = useNavigate();
+  const many = useMany(() => undefined);
   if (!index) return null;
   if (selecting.ids)
     return (
@@ -95,6 +99,13 @@ function Margin({ index, collection, selecting }: MarginProps) {
         close={() => selecting.set(null)}
       />
     );
+  const taking: Taking = {
+    is: isEntryDragged,
+    take: (event, { id, name }) => {
+      const entry = index.entries.get(entryDropped(event));
+      if (entry && entry.collection !== id) many.run(() => MANY_ACTS.move([entry], id, name));
+    },
+  };
   return (
     <>
       <p className="flex flex-wrap gap-2 pt-6">
@@ -120,7 +131,8 @@ function Margin({ index, collection, selecting }: MarginProps) {
       </p>
       <section aria-label="Collections" className="pt-5">
         <h2 className="section-head">Collections</h2>
-        <CollectionTree collections={index.bank.collections} shown={collection} />
+        <DoneNotice many={many} />
+        <CollectionTree collections={index.bank.collections} shown={collection} taking={taking} />
         <div className="mt-5">
           <MakeCollection within={null} />
         </div>

@@ -6,6 +6,7 @@ import { Button } from '../ui';
 import { firstCue } from '#core/bank';
 import { CueShown, PassageView } from '../show';
 import { mainPassage } from '#core/entry';
+import { dragEntry } from './draggedEntry';
 import type { SheetLook } from './look';
 
 interface RowProps {
@@ -92,6 +93,7 @@ export const SheetRow = memo(function SheetRow({
       <Link
         to={`/bank/${entry.id}`}
         title={`Saved ${instantInWords(entry.savedAt)}`}
+        onDragStart={(event) => dragEntry(event, entry.id)}
         className={`group grid min-w-0 grow gap-x-5 px-9 max-[899px]:grid-cols-[4rem_minmax(0,1fr)] max-[899px]:px-4 ${look.dense ? 'py-1' : 'py-2.5'} ${look.times || look.saved ? 'grid-cols-[5.5rem_minmax(0,1fr)_7.5rem]' : 'grid-cols-[5.5rem_minmax(0,1fr)]'}`}
       >
         <div className="pt-px break-words">

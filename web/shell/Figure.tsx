@@ -7,6 +7,8 @@ interface Props {
   margin: ReactNode;
   marginLabel: string;
   marginRef?: Ref<HTMLElement>;
+  /** Takes words of the page that are dropped on the margin; without it they are not taken there. */
+  dropWords?: (() => void) | null;
 }
 
 /** What of the look-up must be in sight: its box and some of what it finds. */
@@ -35,7 +37,7 @@ function AtLine({ children }: { children: ReactNode }) {
 }
 
 /** The figure every main screen is built on: a leaf, and the margin beside it, where the finder opens too. */
-export function Figure({ children, margin, marginLabel, marginRef }: Props) {
+export function Figure({ children, margin, marginLabel, marginRef, dropWords = null }: Props) {
   const { finderOpen, finder, doneElsewhere } = useShell();
   const { pathname } = useLocation();
   return (
@@ -45,7 +47,20 @@ export function Figure({ children, margin, marginLabel, marginRef }: Props) {
         {!pathname.startsWith('/cases') && doneElsewhere}
         {children}
       </main>
-      <aside ref={marginRef} aria-label={marginLabel} className="relative min-w-0" data-print="no">
+      <aside
+        ref={marginRef}
+        aria-label={marginLabel}
+        className="relative min-w-0"
+        data-print="no"
+        onDragOver={(event) => {
+          if (dropWords && event.dataTransfer.types.includes('text/html')) event.preventDefault();
+        }}
+        onDrop={(event) => {
+          if (!dropWords || event.defaultPrevented) return;
+          event.preventDefault();
+          dropWords();
+        }}
+      >
         {finderOpen && <AtLine>{finder}</AtLine>}
         {/* As tall as the leaf, so that what is made to stay in sight can. */}
         <div hidden={finderOpen} className="h-full">

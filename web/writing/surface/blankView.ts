@@ -1,5 +1,6 @@
 import { redo, undo } from '@tiptap/pm/history';
 import type { Node as EditorNode } from '@tiptap/pm/model';
+import { Plugin } from '@tiptap/pm/state';
 import type { EditorView, NodeView } from '@tiptap/pm/view';
 import type { Field } from '#core/entry';
 import { BY_HAND, pickablesOf, readAnswer, typedForm } from '#core/fill';
@@ -84,12 +85,6 @@ class BlankView implements NodeView {
     // A gap has no words: it needs a voice. A finished one is read as part of the sentence.
     if (state === 'gap') this.dom.setAttribute('title', field?.question || (field?.name ?? ''));
     else this.dom.removeAttribute('title');
-    requestAnimationFrame(() => this.measure());
-  }
-
-  /** An answer over two lines has no room beneath for the field's name. */
-  measure(): void {
-    this.dom.dataset.wraps = String(this.words.getClientRects().length > 1);
   }
 
   update(node: EditorNode): boolean {
@@ -136,7 +131,6 @@ class BlankView implements NodeView {
     this.dom.classList.remove('is-current');
     this.letGo();
     this.words.hidden = false;
-    this.measure();
   }
 
   destroy(): void {
@@ -201,9 +195,44 @@ class BlankView implements NodeView {
   }
 }
 
+/**
+ * Tells each blank whether its words go over the end of a line, where the field's name has no room beneath: whatever is typed before it
+ * can move it there. Once a frame, all read before any is told.
+ */
+const overLineEnds = () =>
+  new Plugin({
+    view: ({ dom }) => {
+      let frame = 0;
+      const measure = () => {
+        frame = 0;
+        const blanks = [...dom.querySelectorAll<HTMLElement>('.blank')];
+        const wraps = blanks.map((blank) => {
+          const words = blank.querySelector('.blank-words');
+          return String(words !== null && words.getClientRects().length > 1);
+        });
+        blanks.forEach((blank, at) => {
+          if (blank.dataset.wraps !== wraps[at]) blank.dataset.wraps = wraps[at];
+        });
+      };
+      const soon = () => {
+        frame ||= requestAnimationFrame(measure);
+      };
+      const sized = new ResizeObserver(soon);
+      sized.observe(dom);
+      return {
+        update: soon,
+        destroy: () => {
+          sized.disconnect();
+          cancelAnimationFrame(frame);
+        },
+      };
+    },
+  });
+
 /** The blank on a leaf, alive: shown as a ruled line, answered in place. */
 export const LiveBlank = BlankNode.extend({
   addNodeView: () => {
     return ({ node, view }) => new BlankView(node, view);
   },
+  addProseMirrorPlugins: () => [overLineEnds()],
 });
