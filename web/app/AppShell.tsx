@@ -43,7 +43,7 @@ async function signOut(): Promise<void> {
 }
 
 const HEAD =
-  'mx-auto flex max-w-[76rem] items-center gap-6 px-7 py-3 max-[899px]:gap-4 max-[899px]:px-3 max-[599px]:flex-wrap max-[599px]:gap-y-1';
+  'mx-auto flex max-w-(--page-width) items-center gap-6 px-7 py-3 max-[899px]:gap-4 max-[899px]:px-3 max-[599px]:flex-wrap max-[599px]:gap-y-1';
 
 const Brand = () => (
   <NavLink

@@ -54,7 +54,7 @@ export function SecondLine() {
     <nav
       aria-label={label}
       data-print="no"
-      className="mx-auto flex max-w-[76rem] flex-wrap gap-x-5 px-7 pb-2 text-[14px] max-[899px]:px-3"
+      className="mx-auto flex max-w-(--page-width) flex-wrap gap-x-5 px-7 pb-2 text-[14px] max-[899px]:px-3"
     >
       {mine.map(({ label: name, to }) => (
         <span key={to} className="whitespace-nowrap">

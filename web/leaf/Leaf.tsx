@@ -4,7 +4,7 @@ import { useEffect, useState } from 'react';
 import type { Case, Draft } from '#contracts';
 import { isEmptyPassage } from '#core/passage';
 import { selectedPassage, stepToFirstGap, syncSelection } from '../editor';
-import { hasRecord, Headpiece, useRecordOpen } from '../record';
+import { hasRecord, Headpiece, useIsWide, useRecordOpen } from '../record';
 import { Figure, useShell } from '../shell';
 import {
   stepTo,
@@ -54,6 +54,22 @@ function useWritable(editor: Editor, keeper: DraftKeeper, copy: LocalCopy | null
   }, [editor, open]);
 }
 
+/** The text itself, with what is offered right beneath the caret where one wants it there. */
+const LeafText = ({ editor, isOffered }: { editor: Editor; isOffered: boolean }) => (
+  <div className="relative">
+    <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
+    {isOffered && <UnderCaret editor={editor} />}
+  </div>
+);
+
+/** How the leaf is looked at: its record at its head or beside the margin, and whether what came from the bank is marked. */
+function useLeafLook(one: Case) {
+  const record = useRecordOpen();
+  const marks = useBankMarks();
+  const isBeside = useIsWide() && hasRecord(one);
+  return { record, marks, isBeside };
+}
+
 /** A draft open for writing or finished, with its margin. */
 export function Leaf({ one, draft, copy, downloads }: Props) {
   const { member } = useShell();
@@ -69,8 +85,7 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
     onChange: () => keeper.changed(),
     say,
   });
-  const record = useRecordOpen();
-  const marks = useBankMarks();
+  const { record, marks, isBeside } = useLeafLook(one);
   const leaf = useLeafState(editor);
   useFollowRecord(editor, one.record, finishing.state === 'open', say);
   const [selected, setSelected] = useKeptSlip(draft.id, editor);
@@ -85,9 +100,7 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
     if (words) setSelected({ words, pos: editor.state.selection.from, fields: EMPTY_SLIP });
     say(words ? null : 'Select the words to keep first, then press F4.');
   };
-  const goToGap = (tr: Transaction | null) => {
-    if (tr) stepTo(editor.view, tr);
-  };
+  const goToGap = (tr: Transaction | null) => tr && stepTo(editor.view, tr);
   const finishNow = () => {
     const empty = isEmptyPassage(documentOf(editor));
     say(empty ? 'There is nothing on the leaf to finish yet.' : null);
@@ -114,7 +127,7 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
       another,
       questions,
       marks,
-      record: hasRecord(one) ? record : null,
+      record: hasRecord(one) && !isBeside ? record : null,
     }),
     open ? placeFound : null,
     () => editor.view.coordsAtPos(editor.state.selection.from).top,
@@ -145,7 +158,12 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
     />
   );
   return (
-    <Figure marginLabel="Margin of the leaf" margin={margin} dropWords={open ? keepWords : null}>
+    <Figure
+      marginLabel="Margin of the leaf"
+      margin={margin}
+      dropWords={open ? keepWords : null}
+      third={isBeside && <Headpiece one={one} {...record} at="beside" />}
+    >
       <div className={`${open ? '' : 'is-finished'} ${marks.areShown ? '' : 'marks-hidden'}`}>
         <LeafHead
           one={one}
@@ -158,11 +176,8 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
           marks={marks}
           openSlip={open ? openSlip : null}
         />
-        <Headpiece one={one} {...record} />
-        <div className="relative">
-          <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
-          {!slip && offering.preferences.offers === 'caret' && <UnderCaret editor={editor} />}
-        </div>
+        {!isBeside && <Headpiece one={one} {...record} />}
+        <LeafText editor={editor} isOffered={!slip && offering.preferences.offers === 'caret'} />
       </div>
     </Figure>
   );

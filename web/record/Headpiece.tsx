@@ -40,38 +40,55 @@ interface Props {
   one: Case;
   isOpen: boolean;
   toggle: () => void;
+  /** Where it stands: over the text in one line or open, or beside the margin, always open. */
+  at?: 'head' | 'beside';
 }
 
 /**
  * The case's record at the head of its leaf: one line of what matters, or the whole of it. It rests while the leaf beneath is written
  * and saved: its chart is long in drawing.
  */
-export const Headpiece = memo(function Headpiece({ one, isOpen, toggle }: Props) {
+export const Headpiece = memo(function Headpiece({ one, isOpen, toggle, at = 'head' }: Props) {
   const { title, record } = one;
   const [correcting, setCorrecting] = useState(false);
   const rules = useRecordRules();
   const today = calendarToday();
+  const isBeside = at === 'beside';
+  const isWhole = isBeside || isOpen;
   const isKnown = isRecordKnown(one);
   if (!hasRecord(one)) return null;
   const line = recordLine(record, { today, rules, locale: navigator.language });
+  const ways = (
+    <div className="mt-0.5 flex flex-wrap items-baseline gap-x-4 text-[13px]">
+      {!correcting && !isWhole && <Line parts={line} />}
+      {isKnown && !correcting && !isBeside && (
+        <Button look="text" aria-expanded={isOpen} aria-keyshortcuts="Alt+C" onClick={toggle}>
+          {isOpen ? 'Fold the record' : 'Open the record'} <Key>{RECORD_KEY}</Key>
+        </Button>
+      )}
+      <Button look="text" aria-expanded={correcting} onClick={() => setCorrecting((now) => !now)}>
+        {correcting ? 'Back to the record' : 'Correct the record'}
+      </Button>
+    </div>
+  );
   return (
-    <section aria-label="Record" data-print="no" className="border-b border-hair px-9 pb-2 max-[899px]:px-4">
+    <section
+      aria-label="Record"
+      data-print="no"
+      className={isBeside ? 'pt-6' : 'border-b border-hair px-9 pb-2 max-[899px]:px-4'}
+    >
+      {isBeside && (
+        <>
+          <h2 className="section-head">Record</h2>
+          <div className="mb-2">{ways}</div>
+        </>
+      )}
       {correcting ? (
         <CorrectRecord one={one} />
-      ) : isOpen ? (
+      ) : isWhole ? (
         <RecordOpen title={title} record={record} today={today} />
       ) : null}
-      <div className="mt-0.5 flex flex-wrap items-baseline gap-x-4 text-[13px]">
-        {!correcting && !isOpen && <Line parts={line} />}
-        {isKnown && !correcting && (
-          <Button look="text" aria-expanded={isOpen} aria-keyshortcuts="Alt+C" onClick={toggle}>
-            {isOpen ? 'Fold the record' : 'Open the record'} <Key>{RECORD_KEY}</Key>
-          </Button>
-        )}
-        <Button look="text" aria-expanded={correcting} onClick={() => setCorrecting((now) => !now)}>
-          {correcting ? 'Back to the record' : 'Correct the record'}
-        </Button>
-      </div>
+      {!isBeside && ways}
     </section>
   );
 });

@@ -6,3 +6,4 @@ export { recordDayInWords, itemInLocale } from './itemInLocale';
 export { FromClipboard } from './FromClipboard';
 export { takenInWords } from './takenInWords';
 export { useClipboardDetails } from './useClipboardDetails';
+export { useIsWide } from './useIsWide';

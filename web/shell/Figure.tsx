@@ -7,6 +7,8 @@ interface Props {
   margin: ReactNode;
   marginLabel: string;
   marginRef?: Ref<HTMLElement>;
+  /** Beside the margin, where the window has room for it. */
+  third?: ReactNode;
   /** Takes words of the page that are dropped on the margin; without it they are not taken there. */
   dropWords?: (() => void) | null;
 }
@@ -37,7 +39,7 @@ function AtLine({ children }: { children: ReactNode }) {
 }
 
 /** The figure every main screen is built on: a leaf, and the margin beside it, where the finder opens too. */
-export function Figure({ children, margin, marginLabel, marginRef, dropWords = null }: Props) {
+export function Figure({ children, margin, marginLabel, marginRef, third, dropWords = null }: Props) {
   const { finderOpen, finder, doneElsewhere } = useShell();
   const { pathname } = useLocation();
   return (
@@ -67,6 +69,7 @@ export function Figure({ children, margin, marginLabel, marginRef, dropWords = n
           {margin}
         </div>
       </aside>
+      {third && <div className="figure-third min-w-0">{third}</div>}
     </div>
   );
 }
