@@ -10,6 +10,7 @@ import {
   isInTable,
   toggleHeaderRow,
 } from '@tiptap/pm/tables';
+import { closeHistory } from '@tiptap/pm/history';
 import type { Command } from '@tiptap/pm/state';
 import { insertTable } from '../editor';
 
@@ -26,7 +27,15 @@ export interface Format {
   run: (editor: Editor) => void;
 }
 
-const chain = (editor: Editor) => editor.chain().focus();
+/** A change of form is a step of its own for undo, however soon after the last key. */
+const chain = (editor: Editor) =>
+  editor
+    .chain()
+    .focus()
+    .command(({ tr }) => {
+      closeHistory(tr);
+      return true;
+    });
 const always = () => true;
 
 function words(label: string, keys: string, mark: string): Format {
@@ -51,7 +60,7 @@ function ofTable(label: string, command: Command): Format {
     ...{ label, of: 'table' },
     isHere: ({ state }) => isInTable(state) && command(state),
     run: (editor) => {
-      command(editor.state, editor.view.dispatch);
+      command(editor.state, (tr) => editor.view.dispatch(closeHistory(tr)));
       editor.view.focus();
     },
   };
@@ -96,7 +105,7 @@ export const FORMATS: readonly Format[] = [
   {
     ...{ label: 'Table', of: 'lines', isHere: ({ state }) => !isInTable(state) },
     run: (editor) => {
-      editor.view.dispatch(insertTable(editor.state));
+      editor.view.dispatch(closeHistory(insertTable(editor.state)));
       editor.view.focus();
     },
   },

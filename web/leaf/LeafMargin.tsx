@@ -11,6 +11,7 @@ import { placementsOf, replaceDraft } from '../editor';
 import { LinkSlip, SymbolSlip } from '../format';
 import { Notice } from '../ui';
 import {
+  BlankOffers,
   BlankPanel,
   giveKeys,
   CaptureSlip,
@@ -217,7 +218,7 @@ function OfTheTyped(props: LeafMarginProps & { children: ReactNode }) {
 }
 
 /** What speaks of the text at the caret: its blank, statement and placement, else what is in reach. */
-function OfTheText({ one, editor, leaf, placing, keeper }: LeafMarginProps) {
+function OfTheText({ one, editor, leaf, placing, offering, keeper }: LeafMarginProps) {
   const { index, reach, placeIn, host } = placing;
   if (!leaf.blank && !leaf.placement && !leaf.statement) {
     return (
@@ -235,6 +236,15 @@ function OfTheText({ one, editor, leaf, placing, keeper }: LeafMarginProps) {
   return (
     <div className="grid gap-4">
       {leaf.blank && <BlankPanel editor={editor} blank={leaf.blank} record={one.record} />}
+      {leaf.blank && (
+        <BlankOffers
+          key={`${leaf.blank.attrs.placement} ${leaf.blank.attrs.field}`}
+          editor={editor}
+          blank={leaf.blank.pos}
+          host={offering.host}
+          sourceOf={offering.sourceOf}
+        />
+      )}
       {leaf.statement && <StatementPanel editor={editor} statement={leaf.statement} />}
       {leaf.placement && leaf.placed && (
         <PlacementPanel

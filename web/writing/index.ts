@@ -38,3 +38,4 @@ export { useTyped } from './surface/useTyped';
 export { giveKeys, goToMargin } from './surface/whereKeysGo';
 export { answerWithSelected, SELECTION_KEY } from './blanks/selectedAnswer';
 export { useBankMarks } from './surface/useBankMarks';
+export { BlankOffers } from './blanks/BlankOffers';

@@ -10,7 +10,7 @@ import { WrittenClashes } from '../../cues';
 import { Figure, useShell } from '../../shell';
 import { Button, Failed, Key, Loading, Notice, SelectField } from '../../ui';
 import { type BankIndex, takenCues } from '#core/bank';
-import { emptyRow, isEmptyRow, keepSitting, readSitting, type Row, type Sitting } from './rows';
+import { emptyRow, isEmptyRow, keepSitting, readSitting, rowsPasted, type Row, type Sitting } from './rows';
 
 const STATES: Record<Row['state'], string> = {
   writing: '',
@@ -67,6 +67,12 @@ function useSitting(index: BankIndex) {
     rows,
     put,
     send,
+    /** Rows after those that have something in them. */
+    add: (more: readonly Row[]) =>
+      setSitting((now) => ({
+        ...now,
+        rows: [...now.rows.filter((row) => !isEmptyRow(row)), ...more, emptyRow()],
+      })),
     setCollection: (to: string) => setSitting((now) => ({ ...now, collection: to })),
     drop: (key: string) => setSitting((now) => ({ ...now, rows: now.rows.filter((row) => row.key !== key) })),
   };
@@ -168,7 +174,15 @@ function Line({ index, home, row, number, leadIn, put, done, propose, drop }: Li
 }
 
 function Rows({ index }: { index: BankIndex }) {
-  const { keepable, home, collection, rows, put, send, setCollection, drop } = useSitting(index);
+  const { keepable, home, collection, rows, put, send, add, setCollection, drop } = useSitting(index);
+  const pasted = (event: React.ClipboardEvent) => {
+    const isTitle = (event.target as HTMLElement).matches('[data-row]');
+    const more = isTitle ? rowsPasted(event.clipboardData.getData('text/plain')) : null;
+    if (!more) return;
+    event.preventDefault();
+    add(more);
+    requestAnimationFrame(() => goTo(more[0]?.key));
+  };
   useAtHand(home ? [home.id] : []);
   const list = useRef<HTMLOListElement>(null);
   const leadIn = home?.leadIn ?? '';
@@ -207,6 +221,7 @@ function Rows({ index }: { index: BankIndex }) {
           <p className="text-[14px] text-soft">
             Title, <Key>Tab</Key>, cue, <Key>Tab</Key>, wording, <Key>Enter</Key>saves the row and begins the
             next. A free cue is proposed from the title. <Key>Shift</Key> <Key>Enter</Key> begins a new line.
+            A table copied elsewhere is pasted as rows.
           </p>
           <p role="status" className="text-[14px]">
             {kept > 0 && `${kept} saved. `}
@@ -237,7 +252,7 @@ function Rows({ index }: { index: BankIndex }) {
         <span>Cue</span>
         <span>Wording</span>
       </div>
-      <ol ref={list} aria-label="Rows">
+      <ol ref={list} aria-label="Rows" onPaste={pasted}>
         {rows.map((row, at) => (
           <Line
             key={row.key}

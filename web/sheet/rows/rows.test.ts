@@ -1,6 +1,6 @@
 import { beforeEach, expect, test } from '@jest/globals';
 import { keptHere } from '../../../client/testing/keptHere';
-import { emptyRow, keepSitting, readSitting, type Row } from './rows';
+import { emptyRow, keepSitting, readSitting, rowsPasted, type Row } from './rows';
 
 let computer: ReturnType<typeof keptHere>;
 beforeEach(() => {
@@ -42,4 +42,28 @@ test('a computer without room, or with something else in its place, is no error'
   expect(readSitting('imke')).toBeNull();
   computer.kept.set('elderleaf.rows.imke', '{broken');
   expect(readSitting('imke')).toBeNull();
+});
+
+test.each([
+  ['one cell', 'Fed', null],
+  ['one cell and a line end', 'Fed\n', null],
+  [
+    'title, cue, wording',
+    'Fed\tfd\tFed at dawn.\nBathed\tbt\tBathed.\n',
+    ['Fed|fd|Fed at dawn.', 'Bathed|bt|Bathed.'],
+  ],
+  ['title and wording', 'Fed\tFed at dawn.', ['Fed||Fed at dawn.']],
+  ['wordings alone, an empty line between', 'Fed at dawn.\n\nBathed.', ['||Fed at dawn.', '||Bathed.']],
+  [
+    'a cell of several lines, in quotes',
+    'Fed\tfd\t"One.\nTwo."\nBathed\t\tTwice.',
+    ['Fed|fd|One.\nTwo.', 'Bathed||Twice.'],
+  ],
+])('what is pasted is rows where it is a table: %s', (_what, text, rows) => {
+  const found = rowsPasted(text)?.map(({ title, cue, wording }) => `${title}|${cue}|${wording}`) ?? null;
+  expect(found).toEqual(rows);
+});
+
+test('of a very long table the first rows come', () => {
+  expect(rowsPasted(Array.from({ length: 2000 }, (_, at) => `T${at}\tW`).join('\n'))).toHaveLength(500);
 });

@@ -1,3 +1,4 @@
+import Papa from 'papaparse';
 import type { Cue } from '#core/cue';
 
 /** One short entry being written: kept on this computer until the server has it. */
@@ -37,6 +38,29 @@ export const emptyRow = (): Row => ({
 /** Whether nothing was written in a row. */
 export const isEmptyRow = ({ title, cue, wording }: Row) =>
   title.trim() === '' && cue.trim() === '' && wording.trim() === '';
+
+/** More are brought in as a collection, where they can be looked through first. */
+const MOST_PASTED = 500;
+
+/**
+ * The rows of a table that was copied elsewhere, its columns parted by tabs: title, cue and wording, or title and wording, or wordings
+ * alone. Null for what is one cell: that is pasted as it is.
+ */
+export function rowsPasted(text: string): Row[] | null {
+  const whole = text.replace(/\s+$/, '');
+  if (!/[\t\n\r]/.test(whole)) return null;
+  const { data } = Papa.parse<string[]>(whole, { delimiter: '\t', skipEmptyLines: 'greedy' });
+  const rows = data.slice(0, MOST_PASTED).map((cells): Row => {
+    const [first = '', second = '', third = ''] = cells.map((cell) => cell.trim());
+    if (cells.length === 1) return { ...emptyRow(), wording: first };
+    return {
+      ...emptyRow(),
+      title: first.slice(0, 200),
+      ...(cells.length === 2 ? { wording: second } : { cue: second.slice(0, 40), wording: third }),
+    };
+  });
+  return rows.length > 0 ? rows : null;
+}
 
 /** What a member was writing row by row on this computer; what was on its way may not have arrived, and is to be sent again. */
 export function readSitting(member: string): Sitting | null {

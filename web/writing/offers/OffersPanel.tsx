@@ -1,6 +1,7 @@
 import type { Offer } from '#core/glossary';
-import { Key } from '../../ui';
+import { Button, Key } from '../../ui';
 import { OFFER_KEYS, type Offered } from './offering';
+import { useOfferColumns } from './useOfferColumns';
 
 /** The letters of the keys, as they are told. */
 export const OFFER_LABELS = OFFER_KEYS.map((code) => (code === 'Semicolon' ? ';' : code.slice(-1)));
@@ -40,20 +41,23 @@ interface Props {
   /** The name of the list an offer comes from. */
   sourceOf: (offer: Offer) => string;
   take: (at: number) => void;
+  /** Whether arrows go through the list. */
+  canBeWalked?: boolean;
 }
 
 /** What is offered at the caret, each with its key. */
-export function OffersPanel({ offered, sourceOf, take }: Props) {
+export function OffersPanel({ offered, sourceOf, take, canBeWalked = true }: Props) {
   const { offers, walking, readingBack } = offered;
+  const { areTwo, toggle } = useOfferColumns();
   return (
     <section aria-label="Offers" data-line={offered.lookedAt}>
       <h2 className="eyebrow">
         <Key>Alt</Key> + letter takes it
       </h2>
-      <ul className="mt-1">
+      <ul className={`mt-1 ${areTwo ? 'columns-2 gap-4' : ''}`}>
         {offers.map((offer, at) => (
           // By place: the rows stay and their words change, which is drawn sooner than new rows are.
-          <li key={at} className="border-b border-hair">
+          <li key={at} className="break-inside-avoid border-b border-hair">
             <button
               type="button"
               tabIndex={-1}
@@ -69,14 +73,29 @@ export function OffersPanel({ offered, sourceOf, take }: Props) {
               <span className={`truncate text-[14.5px] ${offer.kind === 'entry' ? '' : 'book'}`}>
                 {offer.text}
               </span>
-              <span className="max-w-28 truncate text-[11.5px] text-soft">{sourceOf(offer)}</span>
+              {!areTwo && (
+                <span className="max-w-28 truncate text-[11.5px] text-soft">{sourceOf(offer)}</span>
+              )}
             </button>
             {readingBack === at && <ReadBackLine offer={offer} label={OFFER_LABELS[at]!} />}
           </li>
         ))}
       </ul>
       <p className="mt-1 text-[12.5px] text-soft">
-        <Key>Alt ↓</Key> goes into the list, <Key>Esc</Key> hides it.
+        {canBeWalked && (
+          <>
+            <Key>Alt ↓</Key> goes into the list, <Key>Esc</Key> hides it.{' '}
+          </>
+        )}
+        <Button
+          look="text"
+          tabIndex={-1}
+          className="text-[12.5px]"
+          onMouseDown={(event) => event.preventDefault()}
+          onClick={toggle}
+        >
+          {areTwo ? 'One column' : 'Two columns'}
+        </Button>
       </p>
     </section>
   );

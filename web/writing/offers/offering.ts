@@ -86,7 +86,7 @@ function nextOffering(tr: Transaction, before: Offering, state: EditorState): Of
 }
 
 /** The case in which a term is put down: as it was begun, where it has no capitals of its own. */
-function inCaseOf(text: string, typed: string): string {
+export function inCaseOf(text: string, typed: string): string {
   const first = typed.match(/\p{L}/u)?.[0] ?? '';
   if (first === '' || first === first.toLocaleLowerCase() || text !== text.toLocaleLowerCase()) return text;
   const letters = typed.replace(/[^\p{L}]/gu, '');
