@@ -12,6 +12,8 @@ export const UsageSchema = z.object({
   weeks: z.array(z.object({ week: z.iso.date(), ...sums })),
   kinds: z.array(z.object({ kind: z.string(), ...sums })),
   collections: z.array(z.object({ collection: z.string(), ...sums })),
+  /** The member, and those who let colleagues see their figures: of what the member sees, by name. */
+  people: z.array(z.object({ member: z.string(), name: z.string(), ...sums })),
   /** Entries in use that nobody has placed: the first by title, and how many there are. */
   never: z.array(z.object({ entry: z.string(), title: z.string(), collection: z.string() })),
   neverCount: count,

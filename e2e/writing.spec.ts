@@ -107,7 +107,7 @@ test('words are dragged to the margin to be kept, an entry onto a collection to 
   signedIn,
 }) => {
   const page = await signedIn('Imke Tarrow');
-  await openCase(page, /Bramble/);
+  await openCase(page, /Sorrel/);
   await page.keyboard.type('Calm throughout and eating well.');
   await pressKeys(page, ['Shift+Home']);
   const from = await page.evaluate(() => {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { FieldSchema, readyFields, sameField, type Field } from '.';
+import { FieldSchema, fieldForBlank, readyFields, type Field } from '.';
 
 const READY = readyFields([
   { path: 'name', label: 'Name' },
@@ -26,17 +26,18 @@ describe('what says the same is taken instead of another', () => {
 
   test.each(['Today’s date', 'Name of the writer', 'Ward'])('%s', (label) => {
     const there = made(label);
-    expect(sameField(made(label, [there]), [made('Name'), there])).toBe(there);
-    expect(sameField(made(label), [made('Name'), made('A choice')])).toBeUndefined();
+    expect(fieldForBlank([made('Name'), there], '', ready(label))).toEqual({ field: there, isNew: false });
+    expect(fieldForBlank([made('A choice')], '', ready(label)).isNew).toBe(true);
   });
 
   test.each(['A choice', 'A number', 'A date', 'A yes or no'])('%s is asked for each time', (label) => {
-    expect(sameField(made(label), [made(label)])).toBeUndefined();
+    expect(fieldForBlank([made(label)], '', ready(label)).isNew).toBe(true);
   });
 
   test('another day that is worked out is no today', () => {
     const today = made('Today’s date') as Extract<Field, { kind: 'computed' }>;
     const later = { ...today, calculation: { by: 'formula' as const, formula: 'TODAY() + 1' } };
-    expect(sameField(today, [later])).toBeUndefined();
+    expect(fieldForBlank([later], '', ready('Today’s date')).isNew).toBe(true);
+    expect(fieldForBlank([today], '', ready('Today’s date')).isNew).toBe(false);
   });
 });

@@ -58,10 +58,24 @@ const isToday = ({ calculation }: Extract<Field, { kind: 'computed' }>) =>
   calculation.by === 'formula' && calculation.formula.replace(/\s/g, '').toUpperCase() === TODAY;
 
 /** A field that says the same as one that is there already: nobody is asked twice, and what is looked up stands once. */
-export const sameField = (field: Field, fields: readonly Field[]): Field | undefined =>
+const sameField = (field: Field, fields: readonly Field[]): Field | undefined =>
   fields.find(
     (one) =>
       (field.kind === 'detail' && one.kind === 'detail' && one.path === field.path) ||
       (field.kind === 'writer' && one.kind === 'writer' && one.detail === field.detail) ||
       (field.kind === 'computed' && one.kind === 'computed' && isToday(one) && isToday(field)),
   );
+
+/**
+ * The field for a blank that is put in: a ready one, else one of words named after those that it takes the place of ('' for none). Where
+ * a field of the entry says the same it is that one, and not new.
+ */
+export function fieldForBlank(
+  fields: readonly Field[],
+  words: string,
+  ready?: ReadyField,
+): { field: Field; isNew: boolean } {
+  const field = ready ? ready.make(fields, words) : fieldFromWords(words, fields);
+  const known = ready && sameField(field, fields);
+  return { field: known ?? field, isNew: !known };
+}

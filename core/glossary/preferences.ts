@@ -26,6 +26,8 @@ export const PreferencesSchema = z.object({
   // Sets of details that wording is signed with besides those of the account; and by cases which of them signs there.
   signatures: z.array(SignatureSchema).max(MOST_SIGNATURES).optional(),
   signs: z.record(z.string().max(60), z.string().max(60)).optional(),
+  // Whether colleagues may see one's own figures of usage under one's name; not when left out.
+  showsUsage: z.boolean().optional(),
   // By kind of work.
   reach: z.record(z.string().max(40), ReachSchema),
 });

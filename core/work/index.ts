@@ -6,5 +6,6 @@ export type { StarterText } from './kind';
 export { STARTER_TEXTS } from './starterTexts';
 export { KIND_IDS, KindIdSchema, kindOf, KINDS } from './kinds';
 export type { KindId } from './kinds';
+export { practiceRecord } from './practiceCase';
 export { detailsOf } from './detailsOf';
 export { titleFromText, titleOfDraft } from './leaf/titleFromText';

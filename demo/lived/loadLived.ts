@@ -2,11 +2,13 @@ import { eq, isNull } from 'drizzle-orm';
 import { DEFAULT_CUE_MAKING, DEFAULT_CUE_RULES } from '#core/cue';
 import type { EntryContent } from '#core/entry';
 import { readEntry, writeEntry } from '#core/notation';
+import { DEFAULT_PREFERENCES } from '#core/glossary';
 import { emptyRecord } from '#core/record';
 import { insertEntry, ownCollection, propose, updateEntry } from '../../server/bank';
 import { insertCase, newDraftRow } from '../../server/cases';
 import type { Context } from '../../server/context';
 import {
+  preferences,
   cases,
   collectionRevisions,
   collections,
@@ -154,6 +156,9 @@ async function loadCase(
   if (one.isClosed) await context.db.update(cases).set({ closedAt: then.now() }).where(eq(cases.id, id));
 }
 
+/** Members who let colleagues see their figures by name. */
+const SHOW_THEIR_USAGE = ['odile', 'desta', 'corin', 'anouk'];
+
 /** Who uses what: the entries of the collections that a member keeps or contributes to. */
 async function usedBy({ db }: Context, there: Awaited<ReturnType<typeof entriesThere>>) {
   const kindOf = new Map(
@@ -186,4 +191,6 @@ export async function loadLived(context: Context, folder: string): Promise<void>
   const counted = rows.map((row) => ({ ...row, source: 'entry' as const, term: '' }));
   for (let at = 0; at < counted.length; at += ROWS_AT_ONCE)
     await context.db.insert(uses).values(counted.slice(at, at + ROWS_AT_ONCE));
+  const content = { ...DEFAULT_PREFERENCES, showsUsage: true };
+  await context.db.insert(preferences).values(SHOW_THEIR_USAGE.map((member) => ({ member, content })));
 }

@@ -54,6 +54,19 @@ test('what is used is told by entry, week, kind and collection: mine, and everyb
     ['Secret', 5],
     ['Used', 4],
   ]);
+  // Of others by name only those who agreed, and of what one sees oneself.
+  const peopleOf = async (who: Caller) => (await usage(who)).people.map(({ name, times }) => [name, times]);
+  expect(await peopleOf(odile)).toEqual([['Odile Brandt', 3]]);
+  const { body: liked } = (await imke.get('/api/preferences').expect(200)) as { body: object };
+  await imke
+    .put('/api/preferences')
+    .send({ ...liked, showsUsage: true })
+    .expect(200);
+  expect(await peopleOf(odile)).toEqual([
+    ['Odile Brandt', 3],
+    ['Imke Tarrow', 1],
+  ]);
+  expect(await peopleOf(imke)).toEqual([['Imke Tarrow', 6]]);
   // Desta proposes to the ward, and has used nothing of it.
   expect((await usage(desta)).entries.map(({ mine }) => mine)).toEqual([0]);
 });

@@ -1,7 +1,7 @@
-import { and, count, eq, isNull, sql } from 'drizzle-orm';
+import { and, count, eq, inArray, isNull, or, sql } from 'drizzle-orm';
 import type { Placed, Usage } from '#contracts';
 import { rightsFor } from '../bank';
-import { type Database, entries, uses } from '../db';
+import { type Database, entries, members, preferences, uses } from '../db';
 
 const ENTRIES_TOLD = 200;
 const WEEKS_TOLD = 26;
@@ -31,6 +31,38 @@ function summed<Row extends Sums>(rows: readonly Row[], keyOf: (row: Row) => str
     all.set(keyOf(row), sum);
   }
   return [...all];
+}
+
+/** By person, of the entries in these collections: the member's own figures, and those of whoever lets colleagues see them. */
+async function usageByPerson(
+  db: Database,
+  member: string,
+  seen: readonly string[],
+): Promise<Usage['people']> {
+  const mine = eq(members.id, member);
+  const rows = await db
+    .select({
+      member: members.id,
+      name: members.name,
+      times: sql<number>`sum(${uses.times})::float8`,
+      saved: sql<number>`sum(${uses.shown} - ${uses.pressed})::float8`,
+    })
+    .from(uses)
+    .innerJoin(members, eq(members.id, uses.member))
+    .innerJoin(entries, and(eq(entries.id, uses.list), isNull(entries.deletion)))
+    .leftJoin(preferences, eq(preferences.member, members.id))
+    .where(
+      and(
+        eq(uses.source, 'entry'),
+        inArray(entries.collection, [...seen]),
+        or(mine, sql`${preferences.content} ->> 'showsUsage' = 'true'`),
+      ),
+    )
+    .groupBy(members.id, members.name);
+  const none = { mine: 0, mineSaved: 0 };
+  return rows
+    .map((row) => ({ ...row, ...(row.member === member ? { mine: row.times, mineSaved: row.saved } : none) }))
+    .sort((a, b) => b.times - a.times || a.name.localeCompare(b.name));
 }
 
 /** What is used of the entries that a member sees, from counts alone: theirs, and everybody's as sums. */
@@ -87,6 +119,7 @@ export async function usageOf(db: Database, member: string): Promise<Usage> {
     collections: summed(seen, ({ collection }) => collection)
       .map(([collection, sums]) => ({ collection, ...sums }))
       .sort(byTimes),
+    people: rights.size > 0 ? await usageByPerson(db, member, [...rights.keys()]) : [],
     never: first,
     neverCount: counted!.count,
   };

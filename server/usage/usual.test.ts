@@ -43,7 +43,8 @@ async function finished(entries: readonly Entry[]): Promise<Draft> {
       },
     ],
   }));
-  const document = { type: 'doc', attrs: { placements: Object.fromEntries(placements) }, content };
+  const byId = Object.fromEntries(placements) as Record<string, unknown>;
+  const document = { type: 'doc', attrs: { placements: byId }, content };
   const at = (version: number) => `"${version}"`;
   const put = imke.put(`/api/drafts/${begun.id}`).set('If-Match', at(begun.version)).send({ document });
   const saved = (await put.expect(200)).body as Draft;

@@ -180,7 +180,7 @@ export function CollectionTree({ collections, shown, taking = null }: TreeProps)
             <Line
               key={branch.node.id}
               taking={taking}
-            branch={branch}
+              branch={branch}
               isShown={branch.node.id === shown}
               fold={folding.foldOf(branch)}
               press={(way) => go(branch.node.id, stepped(branches, branch.node.id, way))}

@@ -10,8 +10,7 @@ import {
   type EntryContent,
   type NamedCondition,
   at,
-  fieldFromWords,
-  sameField,
+  fieldForBlank,
   mainPassage,
   type WordingPlace,
 } from '#core/entry';
@@ -75,13 +74,11 @@ export function useEntryEditing(index: BankIndex, target: Target) {
   const [madeFrom, setMadeFrom] = useState<ReadonlyMap<string, string>>(new Map());
   const newField: NewField = (words, ready) => {
     const { fields } = latest.current.content;
-    const field = ready ? ready.make(fields, words) : fieldFromWords(words, fields);
-    const known = ready && sameField(field, fields);
-    if (known) return known.id;
+    const { field, isNew } = fieldForBlank(fields, words, ready);
+    if (!isNew) return field.id;
     put({ fields: [...fields, field] });
     setMadeFrom((before) => new Map([...before, [field.id, words]]));
-    // What is found without asking needs no settling.
-    if (!ready || ready.part === 'asked') setOpenField(field.id);
+    if (ready?.part !== 'found' && ready?.part !== 'case') setOpenField(field.id);
     return field.id;
   };
   const addOptional = () => madeOptional(editor.current, latest.current.content, put);

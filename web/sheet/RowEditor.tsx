@@ -2,14 +2,7 @@ import type { Editor } from '@tiptap/react';
 import { useLayoutEffect, useMemo, useRef } from 'react';
 import { Link } from 'react-router';
 import type { Entry } from '#contracts';
-import {
-  type Condition,
-  type EntryContent,
-  fieldFromWords,
-  mainPassage,
-  sameField,
-  withPassage,
-} from '#core/entry';
+import { type Condition, type EntryContent, fieldForBlank, mainPassage, withPassage } from '#core/entry';
 import { detailsOf } from '#core/work';
 import type { Passage } from '#core/passage';
 import { inWords, isProblem } from '#client/api';
@@ -84,9 +77,8 @@ function useRowChange({ entry, index, close }: Props) {
   };
   const newField: NewField = (words, ready) => {
     const { fields } = latest.current;
-    const field = ready ? ready.make(fields, words) : fieldFromWords(words, fields);
-    const known = ready && sameField(field, fields);
-    if (known) return known.id;
+    const { field, isNew } = fieldForBlank(fields, words, ready);
+    if (!isNew) return field.id;
     put({ fields: [...latest.current.fields, field] });
     return field.id;
   };

@@ -2,11 +2,12 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { dateInWords } from '#core/calendar';
 import type { Usage } from '#contracts';
-import { call } from '#client/api';
+import { call, inWords } from '#client/api';
 import type { BankIndex } from '#core/bank';
-import { useBankIndex, useKinds } from '../api';
+import { useBankIndex, useKinds, usePreferences } from '../api';
+import { useSavePreferences } from '../offers';
 import { Figure } from '../shell';
-import { Failed, Loading } from '../ui';
+import { Failed, Loading, Notice, Tick } from '../ui';
 import { SumsTable } from './SumsTable';
 import { usageInWords } from './usageInWords';
 
@@ -16,7 +17,7 @@ const MOST_ENTRIES = 40;
 function Figures({ usage, index }: { usage: Usage; index: BankIndex }) {
   const { workOf } = useKinds();
   const nameOf = (id: string) => index.collections.get(id)?.name ?? '';
-  const { entries, weeks, kinds, collections, never, neverCount } = usage;
+  const { entries, weeks, kinds, collections, people, never, neverCount } = usage;
   if (entries.length === 0)
     return (
       <p className="px-9 py-6 text-soft max-[899px]:px-4">
@@ -47,6 +48,12 @@ function Figures({ usage, index }: { usage: Usage; index: BankIndex }) {
           ...sums,
         }))}
       />
+      {people.length > 1 && (
+        <SumsTable
+          caption="By person"
+          rows={people.map(({ member, name, ...sums }) => ({ key: member, label: name, ...sums }))}
+        />
+      )}
       <SumsTable
         caption="By entry"
         rows={entries
@@ -74,6 +81,25 @@ function Figures({ usage, index }: { usage: Usage; index: BankIndex }) {
   );
 }
 
+/** Whether colleagues see one's figures by name; of all others they see totals alone. */
+function ShownToColleagues({ changed }: { changed: () => void }) {
+  const preferences = usePreferences();
+  const save = useSavePreferences();
+  const isShown = preferences.data?.showsUsage === true;
+  return (
+    <div>
+      <Tick
+        on={isShown}
+        toggle={() => save.mutate((before) => ({ ...before, showsUsage: !isShown }), { onSuccess: changed })}
+      >
+        Show my figures to colleagues by name
+      </Tick>
+      <p>Otherwise they are only part of the totals.</p>
+      {save.error && <Notice tone="warning" title={inWords(save.error)} />}
+    </div>
+  );
+}
+
 /** What is used of the bank, and what it saves: counts alone. */
 export function UsagePage() {
   const index = useBankIndex();
@@ -87,7 +113,8 @@ export function UsagePage() {
             Counted on leaves: how often entries are placed. Saved are the characters that came from the bank,
             less every key pressed to place, fill and change them.
           </p>
-          <p>Of others only totals are shown. No text of any case is stored for this.</p>
+          <p>No text of any case is stored for this.</p>
+          <ShownToColleagues changed={() => void usage.refetch()} />
         </div>
       }
     >

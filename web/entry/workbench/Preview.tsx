@@ -12,20 +12,24 @@ interface Props {
 
 /** How the entry reads for a real case, all the while it is changed: answered in place like on a leaf. */
 export function Preview({ reading, request, answers }: Props) {
-  const { all, id, record, pick } = reading;
+  const { all, practice, id, record, pick } = reading;
   return (
     <section aria-label="How it reads">
-      {all.length > 0 ? (
-        <SelectField label="How it reads for" value={id ?? ''} onChange={(event) => pick(event.target.value)}>
-          {all.map((one) => (
+      <SelectField label="How it reads for" value={id ?? ''} onChange={(event) => pick(event.target.value)}>
+        {id === null && <option value="">no case</option>}
+        {all.map((one) => (
+          <option key={one.id} value={one.id}>
+            {one.title}
+          </option>
+        ))}
+        <optgroup label="Practice cases">
+          {practice.map((one) => (
             <option key={one.id} value={one.id}>
               {one.title}
             </option>
           ))}
-        </SelectField>
-      ) : (
-        <p className="eyebrow">How it reads without a case</p>
-      )}
+        </optgroup>
+      </SelectField>
       <LiveReading request={request} record={record} answers={answers} />
     </section>
   );
