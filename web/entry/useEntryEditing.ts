@@ -32,6 +32,22 @@ function savedInWords(kept: Entry, collection: Collection | undefined): string {
   return `Saved as revision ${kept.revision}${keys ? `. Type ${keys} to place it` : ''}.`;
 }
 
+/** A free cue for an entry's title, or for its first words; '' where it has neither. */
+function freeCue(
+  index: BankIndex,
+  content: EntryContent,
+  collection: Collection | undefined,
+  entry: string | undefined,
+): string {
+  const title = content.title || proposeTitle(mainPassage(content));
+  if (!title) return '';
+  const taken = [
+    ...takenCues(index, collection?.leadIn ?? '', entry),
+    ...content.cues.map(({ text }) => text),
+  ];
+  return proposeCue(title, taken, collection?.cuesBy, (word) => index.ordinary.has(word));
+}
+
 /** All that the page of an entry does: what is changed, what is saved, blanks and cues being made. */
 export function useEntryEditing(index: BankIndex, target: Target) {
   const { member } = useShell();
@@ -143,15 +159,7 @@ export function useEntryEditing(index: BankIndex, target: Target) {
       if (editor.current) insertBlank(editor.current, newField(selectedWords(editor.current)));
     },
     /** A free cue for the entry's title, or for its first words. */
-    propose: () => {
-      const title = content.title || proposeTitle(mainPassage(content));
-      const taken = takenCues(index, collection?.leadIn ?? '', entry?.id);
-      return title
-        ? proposeCue(title, [...taken, ...content.cues.map(({ text }) => text)], collection?.cuesBy, (word) =>
-            index.ordinary.has(word),
-          )
-        : '';
-    },
+    propose: () => freeCue(index, content, collection, entry?.id),
   };
 }
 
