@@ -13,6 +13,8 @@ export const CollectionSettingsSchema = z.object({
   // Kinds of work it is in reach for; none for all.
   kindsOfWork: z.array(z.string().max(40)).max(20),
   language: LanguageTagSchema,
+  // How titles are built here, in words for whoever writes one; not settled when left out or empty.
+  titles: z.string().trim().max(120).optional(),
 });
 export type CollectionSettings = z.infer<typeof CollectionSettingsSchema>;
 

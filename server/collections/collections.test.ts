@@ -56,6 +56,25 @@ test('what is made at the top stands after all that is shared, and before one’
   expect(names.slice(-3)).toEqual(['Made first', 'Made next', expect.stringMatching(/own/i)]);
 });
 
+test('how titles are built is settled, kept through other changes, told in the bank, and let go of', async () => {
+  const made = await make(imke, 'With titles');
+  const save = async (version: number, change: object) =>
+    (
+      await imke
+        .put(`/api/collections/${made.id}`)
+        .set('If-Match', `"${version}"`)
+        .send({ ...settings('With titles'), reason: '', ...change })
+        .expect(200)
+    ).body as Collection;
+  const told = async () => (await bankOf(imke)).collections.find(({ id }) => id === made.id)?.titles;
+  const { version } = await save(made.version, { titles: ' topic first ' });
+  expect(await told()).toBe('topic first');
+  const renamed = await save(version, { name: 'Renamed' });
+  expect(await told()).toBe('topic first');
+  await save(renamed.version, { titles: '' });
+  expect(await told()).toBe('');
+});
+
 describe('a collection and those within it', () => {
   let outer: Collection;
   let inner: Collection;

@@ -11,7 +11,7 @@ import { Button, Failed } from '../ui';
 
 /** Settings in lines that can be told from those of another time. */
 function linesOf(settings: CollectionSettings, kinds: KindsOfTeam): [string, string][] {
-  const { name, leadIn, cueRules, cuesBy, kindsOfWork, language } = settings;
+  const { name, leadIn, cueRules, cuesBy, kindsOfWork, language, titles } = settings;
   const { before, fires, closers, keepCloser, letters } = cueRules;
   return [
     ['Name', name],
@@ -26,6 +26,7 @@ function linesOf(settings: CollectionSettings, kinds: KindsOfTeam): [string, str
     ['The closing key', keepCloser ? 'is written' : 'is dropped'],
     ['Capitals', LETTERS[letters]],
     ['New cues are made from', MAKING_IN_WORDS[cuesBy]],
+    ['Titles', titles || 'as one likes'],
   ];
 }
 

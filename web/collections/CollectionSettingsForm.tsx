@@ -19,6 +19,7 @@ const settingsOf = ({
   cuesBy,
   kindsOfWork,
   language,
+  titles,
 }: Collection): CollectionSettings => ({
   name,
   leadIn,
@@ -26,6 +27,7 @@ const settingsOf = ({
   cuesBy,
   kindsOfWork,
   language,
+  titles,
 });
 
 interface CueProps {
@@ -139,6 +141,13 @@ export function CollectionSettingsForm({ collection, broughtBack }: Props) {
           save, for all who use it.
         </p>
       )}
+      <TextField
+        label="How titles are built here"
+        hint="Shown to whoever writes one, such as: topic first, then what is done"
+        maxLength={120}
+        value={settings.titles ?? ''}
+        onChange={({ target }) => put({ titles: target.value })}
+      />
       <CueSettings settings={settings} put={put} />
       <KindsOfWorkField kinds={settings.kindsOfWork} change={(kindsOfWork) => put({ kindsOfWork })} />
       {unsaved.changed && (

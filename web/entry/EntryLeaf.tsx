@@ -72,6 +72,9 @@ function Head(props: Omit<Props, 'target'> & { editing: EntryEditing }) {
         value={title}
         onChange={(event) => put({ title: event.target.value.replace(/\n/g, ' ') })}
       />
+      {editable && props.editing.collection?.titles && (
+        <p className="text-[13px] text-soft">Titles here: {props.editing.collection.titles}</p>
+      )}
       <TextField
         label="When to use it"
         readOnly={!editable}

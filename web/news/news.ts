@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 13,
+    day: '2026-11-28',
+    title: 'Format, symbols and tables; what is usual here; answers offered as you type',
+    words:
+      'Format, at the head of a leaf and above a wording, lists every way to form a text with its key, tables and symbols by name. Beside a leaf stands what usually comes next, and all wording by collection. Terms are offered inside blanks; Alt + S answers with the words you selected. Today, the writer or a detail of the case is one pick from the Blank menu. Words dragged to the margin are saved as an entry; an entry dragged onto a collection moves there.',
+    at: { label: 'Keys', to: '/keys' },
+  },
+  {
     number: 12,
     day: '2026-11-28',
     title: 'Records from record systems; the record in one line',

@@ -30,6 +30,8 @@ export const collections = pgTable('collections', {
   cuesBy: text('cues_by').$type<CueMaking>().notNull().default('initials'),
   kindsOfWork: jsonb('kinds_of_work').$type<string[]>().notNull(),
   language: text('language').notNull(),
+  // How titles are built here, in words; '' where it is not settled.
+  titles: text('titles').notNull().default(''),
   position: integer('position').notNull().default(0),
   // Counts the changes of its entries, so that a page can ask for what it does not have yet.
   changes: integer('changes').notNull().default(0),

@@ -115,6 +115,7 @@ export function CaptureSlip(props: CaptureProps) {
         <TextField
           ref={first}
           label="Title"
+          hint={slip.collection?.titles}
           value={title}
           maxLength={200}
           onChange={(event) => slip.put({ title: event.target.value })}

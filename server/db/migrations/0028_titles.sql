@@ -1,0 +1,1 @@
+ALTER TABLE "collections" ADD COLUMN "titles" text DEFAULT '' NOT NULL;
