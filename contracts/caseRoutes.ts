@@ -16,6 +16,7 @@ import {
   SavedDraftSchema,
   SetAsideSchema,
   NewCaseSchema,
+  NewerWordingsSchema,
 } from './cases';
 import { define } from './route';
 
@@ -28,6 +29,14 @@ export const CASE_ROUTES = define({
     summary: 'The cases given to the member, what is unfinished first.',
     status: 200,
     response: z.array(CaseSummarySchema),
+  },
+  newerWordings: {
+    method: 'get',
+    path: '/api/newer-wordings',
+    access: 'member',
+    summary: 'Cases with unfinished leaves of the member on which words from the bank have a newer wording.',
+    status: 200,
+    response: NewerWordingsSchema,
   },
   makeCase: {
     method: 'post',

@@ -170,3 +170,9 @@ export const DraftStateSchema = DraftStateSummarySchema.extend({ document: Draft
 
 /** A text that is not taken on the leaf and kept among the draft's earlier states. */
 export const SetAsideSchema = z.object({ document: DraftDocumentSchema });
+
+/** Cases on whose unfinished leaves stand words from the bank that have a newer wording, and in how many placements. */
+export const NewerWordingsSchema = z.array(
+  z.object({ case: z.string(), title: z.string(), placements: z.number().int().min(1) }),
+);
+export type NewerWordings = z.infer<typeof NewerWordingsSchema>;

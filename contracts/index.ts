@@ -45,6 +45,7 @@ export type {
   DraftStateSummary,
   DraftStateWhy,
   DraftSummary,
+  NewerWordings,
 } from './cases';
 export type { Glossary, GlossarySettings, Imported, OwnUses, Use } from './glossaries';
 export { EventSchema } from './events';

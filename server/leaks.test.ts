@@ -122,6 +122,8 @@ async function allAnswers(caller: Caller, made: readonly Made[]): Promise<string
       'usage/entries',
       'practice',
       'reviews',
+      'newer-wordings',
+      'usual/admission',
     ].map((list) => caller.get(`/api/${list}`).expect(200)),
   );
   const had = Object.fromEntries(made.map(({ id }) => [id, 0]));

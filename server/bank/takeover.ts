@@ -57,12 +57,14 @@ export async function handOn(context: Context, member: string, collection: strin
   return {
     format: 'elderleaf-collection',
     version: 1,
-    collections: branches.map(({ id, parent, name, leadIn, cueRules, cuesBy, kindsOfWork, language, titles }) => ({
-      id,
-      parent: id === collection ? null : parent,
-      ...{ name, leadIn, cueRules, cuesBy, kindsOfWork, language },
-      ...(titles && { titles }),
-    })),
+    collections: branches.map(
+      ({ id, parent, name, leadIn, cueRules, cuesBy, kindsOfWork, language, titles }) => ({
+        id,
+        parent: id === collection ? null : parent,
+        ...{ name, leadIn, cueRules, cuesBy, kindsOfWork, language },
+        ...(titles && { titles }),
+      }),
+    ),
     entries: whole.map(({ id, collection: at, content }) => ({
       id,
       collection: inside.has(at) ? at : collection,

@@ -9,6 +9,7 @@ import { changeCase } from './changeCase';
 import { changeRecordList, correctCase } from './correctCase';
 import { findCases } from './findCases';
 import { makeCase } from './makeCase';
+import { newerWordings } from './newerWordings';
 
 /** Stores a case and gives it to members, within a transaction of the caller's. */
 export async function insertCase(
@@ -32,6 +33,8 @@ export function caseRoutes(router: Router, context: Context): void {
     const first = await firstDrafts(db, member.id);
     return heads.map((head) => toCaseSummary(head, first.get(head.id) ?? NO_DRAFTS)).sort(byNeed);
   });
+
+  bind(router, context, 'newerWordings', ({ member }) => newerWordings(db, member.id));
 
   bind(router, context, 'findCases', ({ member, body }) => findCases(context, member.id, body.words));
 

@@ -123,6 +123,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   revisions: readers,
   revision: readers,
   cases: members,
+  newerWordings: members,
   makeCase: members,
   findCases: members,
   takeBundle: members,

@@ -24,6 +24,7 @@ export {
   houseWordsQuery,
   useAllowedDetails,
   useOwnUses,
+  useNewerWordings,
   useNotes,
   preferencesQuery,
   usePeople,

@@ -42,6 +42,7 @@ export const KEYS = {
   case: (id: string) => ['case', id],
   earlier: (draft: string) => ['earlier', draft],
   notes: ['notes'],
+  newerWordings: ['newer-wordings'],
   houseWords: ['house-words'],
   knownNames: ['known-names'],
   placed: ['placed'],
@@ -110,6 +111,13 @@ export const usePostRoom = (isOwner: boolean) =>
   useQuery({ queryKey: KEYS.post, queryFn: () => call('postRoom'), staleTime: 0, enabled: isOwner });
 
 export const useProposals = () => useQuery({ queryKey: KEYS.proposals, queryFn: () => call('proposals') });
+
+/**
+ * My unfinished leaves on which words from the bank have a newer wording. A leaf that is open tells of it at once: here it is asked for
+ * now and then, and not at every save of everybody.
+ */
+export const useNewerWordings = () =>
+  useQuery({ queryKey: KEYS.newerWordings, queryFn: () => call('newerWordings'), staleTime: 300_000 });
 
 export const useNotes = () => useQuery({ queryKey: KEYS.notes, queryFn: () => call('notes') });
 

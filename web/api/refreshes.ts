@@ -31,7 +31,10 @@ const REFRESHES: { [Type in LiveEvent['type']]: Refresh<Extract<LiveEvent, { typ
     asks: ({ entry }) => [KEYS.revisions(entry)],
     changed: ({ collection, entry }) => ({ collection, entry }),
   },
-  'entries-changed': { asks: [KEYS.wastebasket], changed: ({ collection }) => ({ collection }) },
+  'entries-changed': {
+    asks: [KEYS.wastebasket],
+    changed: ({ collection }) => ({ collection }),
+  },
   'reach-changed': { asks: [KEYS.bank, KEYS.sharing, KEYS.team, KEYS.proposals] },
   'proposals-changed': { asks: [KEYS.proposals] },
   'notes-changed': { asks: [KEYS.notes] },

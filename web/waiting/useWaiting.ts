@@ -1,4 +1,4 @@
-import { useNotes, usePostRoom, useProposals } from '../api';
+import { useNewerWordings, useNotes, usePostRoom, useProposals } from '../api';
 import { isDue, useReviews } from '../reviews';
 import { useShell } from '../shell';
 import { counted } from '../show';
@@ -9,10 +9,10 @@ export interface Waiting {
   words: string;
   to: string;
   /** Whose place of the head line tells of it. */
-  place: 'bank' | 'team';
+  place: 'desk' | 'bank' | 'team';
 }
 
-/** What waits for the member: proposals, notes, reviews, and the emails an owner passes on. Nothing that is nought. */
+/** What waits for the member: newer wordings on one's leaves, proposals, notes, reviews, and the emails an owner passes on. Nothing that is nought. */
 export function useWaiting(): readonly Waiting[] {
   const { member } = useShell();
   const { data: proposals = [] } = useProposals();
@@ -23,7 +23,12 @@ export function useWaiting(): readonly Waiting[] {
   const noted = notes.filter(({ keeps, closed }) => keeps && !closed).length;
   const due = reviewed?.reviews.filter((one) => one.keeper === member.id && isDue(one)).length ?? 0;
   const emails = post?.length ?? 0;
+  const { data: newer = [] } = useNewerWordings();
   const all: Waiting[] = [
+    ...newer.map(({ case: id, title, placements }) => ({
+      ...{ count: placements, to: `/cases/${id}`, place: 'desk' as const },
+      words: `${counted(placements, 'newer wording', 'newer wordings')} on a leaf of ${title}`,
+    })),
     { count: toAnswer, words: counted(toAnswer, 'proposal', 'proposals'), to: '/proposals', place: 'team' },
     { count: noted, words: counted(noted, 'note', 'notes'), to: '/proposals', place: 'team' },
     { count: due, words: counted(due, 'review due', 'reviews due'), to: '/order/ageing', place: 'bank' },
