@@ -98,9 +98,13 @@ async function entriesThere({ db }: Context) {
   return new Map(rows.map((row) => [row.id, row]));
 }
 
+/** What was done, the longest ago first: the trail tells it in the order in which it was written down. */
+const inTime = <Done extends { daysAgo: number }>(all: readonly Done[]): Done[] =>
+  [...all].sort((a, b) => b.daysAgo - a.daysAgo);
+
 async function loadTalk(context: Context, { talk }: Lived): Promise<void> {
   const { db } = context;
-  for (const { entry, by, daysAgo: ago, reason, replace } of talk.changes) {
+  for (const { entry, by, daysAgo: ago, reason, replace } of inTime(talk.changes)) {
     const now = (await entriesThere(context)).get(entry)!;
     const content = withWords(now.content, replace);
     await updateEntry(
@@ -130,7 +134,7 @@ async function loadTalk(context: Context, { talk }: Lived): Promise<void> {
     const saving = { context, member: by, content: varied, reason: 'My own way of saying it' };
     await insertEntry(saving, `own-${by}`, context.newId(), { entry, revision });
   }
-  for (const { entry, by, daysAgo: ago } of talk.deleted)
+  for (const { entry, by, daysAgo: ago } of inTime(talk.deleted))
     await deleteEntries(daysBefore(context, ago), by, [entry]);
 }
 

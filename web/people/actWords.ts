@@ -31,7 +31,7 @@ export const ACT_WORDS: Record<Act, string> = {
   'term-dropped': 'removed the term',
   'glossary-deleted': 'deleted the glossary',
   'glossary-restored': 'brought back the glossary',
-  'entry-made': 'kept',
+  'entry-made': 'added',
   'entry-changed': 'changed',
   'entry-moved': 'moved',
   'entry-deleted': 'deleted',
