@@ -11,7 +11,7 @@ export function WaitingList() {
       <ul className="mt-1 text-[14.5px]">
         {waiting.map(({ words, to }) => (
           <li key={words} className="border-b border-hair py-1.5">
-            <Link to={to} className="text-elder underline">
+            <Link to={to} className="inline-block text-elder underline first-letter:uppercase">
               {words}
             </Link>
           </li>
