@@ -86,7 +86,7 @@ export const ORDER_ROUTES = define({
     path: '/api/order/term',
     access: 'member',
     summary:
-      'Where a term stands in the bank, with the edits that would change it, in lines as for entries alike.',
+      'Where a term is used in the bank, with the edits that would change it, in lines as for entries alike.',
     status: 200,
     body: TermAskedSchema,
     stream: 'application/x-ndjson',
@@ -164,7 +164,8 @@ export const ORDER_ROUTES = define({
     method: 'get',
     path: '/api/usage',
     access: 'member',
-    summary: 'What is used of the bank that the member sees, counted: theirs, and everybody’s as sums.',
+    summary:
+      'How often the entries that the member sees were placed, and what it saved: by them, and by everybody.',
     status: 200,
     response: UsageSchema,
   },

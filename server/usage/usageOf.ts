@@ -1,4 +1,4 @@
-import { and, count, eq, inArray, isNull, or, sql } from 'drizzle-orm';
+import { and, count, eq, isNull, or, sql } from 'drizzle-orm';
 import type { Placed, Usage } from '#contracts';
 import { rightsFor } from '../bank';
 import { type Database, entries, members, preferences, uses } from '../db';
@@ -54,7 +54,7 @@ async function usageByPerson(
     .where(
       and(
         eq(uses.source, 'entry'),
-        inArray(entries.collection, [...seen]),
+        sql`${entries.collection} in (select jsonb_array_elements_text(${JSON.stringify(seen)}::jsonb))`,
         or(mine, sql`${preferences.content} ->> 'showsUsage' = 'true'`),
       ),
     )
@@ -119,7 +119,7 @@ export async function usageOf(db: Database, member: string): Promise<Usage> {
     collections: summed(seen, ({ collection }) => collection)
       .map(([collection, sums]) => ({ collection, ...sums }))
       .sort(byTimes),
-    people: rights.size > 0 ? await usageByPerson(db, member, [...rights.keys()]) : [],
+    people: await usageByPerson(db, member, [...rights.keys()]),
     never: first,
     neverCount: counted!.count,
   };

@@ -85,7 +85,8 @@ export function CollectionSettingsForm({ collection, broughtBack }: Props) {
       call('saveCollection', {
         params: { collection: collection.id },
         version: unsaved.version,
-        body: { ...settings, reason },
+        // An earlier version that says nothing of titles had none.
+        body: { ...settings, titles: settings.titles ?? '', reason },
       }),
     onSuccess: (now) => {
       unsaved.saved(settingsOf(now), now.version);

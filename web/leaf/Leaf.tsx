@@ -161,7 +161,7 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
     <Figure
       marginLabel="Margin of the leaf"
       margin={margin}
-      dropWords={open ? keepWords : null}
+      dropWords={open ? () => editor.view.dragging && keepWords() : null}
       third={isBeside && <Headpiece one={one} {...record} at="beside" />}
     >
       <div className={`${open ? '' : 'is-finished'} ${marks.areShown ? '' : 'marks-hidden'}`}>
