@@ -215,6 +215,8 @@ test('a case is renamed, given, closed and reopened on both desks; taken back, a
   await expect(draftOf(ruan)).toBeFocused();
   await ruan.getByRole('button', { name: 'About this case' }).click();
   await ruan.getByRole('button', { name: 'Reopen the case' }).click();
+  // What Ruan did has reached Anouk, before she does what would refuse it.
+  await expect(about.getByRole('button', { name: 'Close the case' })).toBeVisible();
   // Taken back it is on Ruan's desk no more; handed on, Anouk lets go of it herself.
   const given = about.getByRole('list', { name: 'On the desk of' });
   await given.getByRole('button', { name: 'Take the case back from Ruan Pellow' }).press('Enter');
