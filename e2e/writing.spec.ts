@@ -56,6 +56,23 @@ test('what one writes is formed where one writes it: tables, links, symbols, and
   );
   await expect.poll(() => words(page)).toContain('About 35 °C, as on our page here.');
 
+  // Words are found and changed by keys alone, what stands in the table too; then one goes on behind them.
+  await keyboard.press('Alt+g');
+  const slip = page.getByRole('region', { name: 'Find and change' });
+  await keyboard.type('site');
+  await expect(slip.getByRole('status')).toHaveText('1 of 1.');
+  await expectAccessible(page);
+  await pressKeys(page, ['Tab']);
+  await keyboard.type('place');
+  await keyboard.press('Enter');
+  await expect(draft.getByRole('columnheader').first()).toHaveText('Place seen');
+  await expect(slip.getByRole('status')).toHaveText('Not in this draft.');
+  await pressKeys(page, ['Shift+Tab']);
+  await keyboard.type('35');
+  await pressKeys(page, ['Escape']);
+  await keyboard.type(',5');
+  await expect.poll(() => words(page)).toContain('About 35,5 °C');
+
   // By the look-up too, and said where it cannot be done.
   await keyboard.press('F2');
   await keyboard.type('table: delete the row');

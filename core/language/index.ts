@@ -1,6 +1,7 @@
 export { LanguageTagSchema } from './languageTag';
 export { withArticle } from './article';
 export { cutTo } from './cutTo';
+export { inCaseOf } from './inCaseOf';
 export { withCapital } from './withCapital';
 export { numberWords } from './numberWords';
 export { personWords, PERSONS, PERSON_FORMS } from './personWords';

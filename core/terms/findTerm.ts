@@ -1,6 +1,6 @@
 import type { EntryContent } from '#core/entry';
 import { Literals, type LiteralPlace } from '#core/finder';
-import { withArticle, withCapital } from '#core/language';
+import { inCaseOf, withArticle } from '#core/language';
 import { entryTexts, type TextEdit } from './entryTexts';
 
 /** A form of a term, and what it becomes. */
@@ -22,13 +22,6 @@ const small = (text: string): string => {
   // A letter that becomes two would move all behind it: such a text is searched as it is written.
   return lower.length === text.length ? lower : text;
 };
-
-/** Words in the case of others: all of them large, the first letter large, or as they are given. */
-function inCaseOf(found: string, put: string): string {
-  const letters = found.replace(/[^\p{L}]/gu, '');
-  if (letters.length > 1 && letters === letters.toLocaleUpperCase()) return put.toLocaleUpperCase();
-  return /^[^\p{L}]*\p{Lu}/u.test(found) ? withCapital(put) : put;
-}
 
 /** An article and its space are no longer than this. */
 const BESIDE = 40;

@@ -18,6 +18,16 @@ export {
   ReferenceNode,
 } from './extensions';
 export { entryBefore } from './entryBefore';
+export {
+  changeWords,
+  finding,
+  findingIn,
+  goToFound,
+  lookFor,
+  stayAtFound,
+  type FoundWords,
+  type Search,
+} from './finding';
 export { joiningOn } from './goingOn';
 export { leftOutLines } from './leftOut';
 export { isCode, lineBefore } from './lineBefore';

@@ -2,6 +2,7 @@ import type { Editor } from '@tiptap/core';
 import { useId, useState } from 'react';
 import { findSigns, type Sign } from '#core/signs';
 import { Key } from '../ui';
+import { ownStep } from './ownStep';
 
 /** Shown at once; a narrower search shows the others. */
 const SHOWN = 24;
@@ -18,7 +19,7 @@ export function SymbolSlip({ editor, close }: Props) {
   const [at, setAt] = useState(0);
   const found = findSigns(asked, SHOWN);
   const put = ({ sign }: Sign) => {
-    editor.chain().focus().insertContent(sign).run();
+    ownStep(editor).insertContent(sign).run();
     close();
   };
   const keys = (event: React.KeyboardEvent) => {

@@ -101,6 +101,15 @@ describe('links', () => {
     expect(html()).toContain('<p>one two</p>');
   });
 
+  test('making one is undone by itself, right after typing too', () => {
+    select(4, 4);
+    editor.view.dispatch(editor.state.tr.insertText('s'));
+    select(1, 5);
+    linkTo(editor, 'https://a.example');
+    editor.commands.undo();
+    expect(html()).toContain('<p>ones two</p>');
+  });
+
   /** Pastes plain text, and says whether it was taken for an address. */
   function paste(text: string): boolean {
     const event = new Event('paste') as ClipboardEvent;

@@ -13,6 +13,7 @@ import {
 import { closeHistory } from '@tiptap/pm/history';
 import type { Command } from '@tiptap/pm/state';
 import { insertTable } from '../editor';
+import { ownStep } from './ownStep';
 
 /** One way to form words, lines or a table. */
 export interface Format {
@@ -27,22 +28,13 @@ export interface Format {
   run: (editor: Editor) => void;
 }
 
-/** A change of form is a step of its own for undo, however soon after the last key. */
-const chain = (editor: Editor) =>
-  editor
-    .chain()
-    .focus()
-    .command(({ tr }) => {
-      closeHistory(tr);
-      return true;
-    });
 const always = () => true;
 
 function words(label: string, keys: string, mark: string): Format {
   return {
     ...{ label, keys, of: 'words', isHere: always },
     isOn: (editor) => editor.isActive(mark),
-    run: (editor) => void chain(editor).toggleMark(mark).run(),
+    run: (editor) => void ownStep(editor).toggleMark(mark).run(),
   };
 }
 
@@ -50,7 +42,7 @@ function heading(label: string, level: 1 | 2 | 3): Format {
   return {
     ...{ label, keys: `Ctrl + Alt + ${level}`, of: 'lines', isHere: always },
     isOn: (editor) => editor.isActive('heading', { level }),
-    run: (editor) => void chain(editor).toggleHeading({ level }).run(),
+    run: (editor) => void ownStep(editor).toggleHeading({ level }).run(),
   };
 }
 
@@ -78,29 +70,29 @@ export const FORMATS: readonly Format[] = [
   {
     ...{ label: 'List', keys: '- and Space', of: 'lines', isHere: always },
     isOn: (editor) => editor.isActive('bulletList'),
-    run: (editor) => void chain(editor).toggleBulletList().run(),
+    run: (editor) => void ownStep(editor).toggleBulletList().run(),
   },
   {
     ...{ label: 'Numbered list', keys: '1. and Space', of: 'lines', isHere: always },
     isOn: (editor) => editor.isActive('orderedList'),
-    run: (editor) => void chain(editor).toggleOrderedList().run(),
+    run: (editor) => void ownStep(editor).toggleOrderedList().run(),
   },
   {
     ...{ label: 'Quotation', keys: '> and Space', of: 'lines', isHere: always },
     isOn: (editor) => editor.isActive('blockquote'),
-    run: (editor) => void chain(editor).toggleBlockquote().run(),
+    run: (editor) => void ownStep(editor).toggleBlockquote().run(),
   },
   {
     ...{ label: 'Line across', keys: '--- at a line’s start', of: 'lines', isHere: always },
-    run: (editor) => void chain(editor).setHorizontalRule().run(),
+    run: (editor) => void ownStep(editor).setHorizontalRule().run(),
   },
   {
     ...{ label: 'Line break', keys: 'Shift + Enter', of: 'lines', isHere: always },
-    run: (editor) => void chain(editor).setHardBreak().run(),
+    run: (editor) => void ownStep(editor).setHardBreak().run(),
   },
   {
     ...{ label: 'Tab', of: 'lines', isHere: always },
-    run: (editor) => void chain(editor).insertContent('\t').run(),
+    run: (editor) => void ownStep(editor).insertContent('\t').run(),
   },
   {
     ...{ label: 'Table', of: 'lines', isHere: ({ state }) => !isInTable(state) },

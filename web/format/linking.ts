@@ -1,6 +1,8 @@
 import { Extension, type Editor } from '@tiptap/core';
+import { closeHistory } from '@tiptap/pm/history';
 import { Plugin, TextSelection } from '@tiptap/pm/state';
 import { isSafeLink } from '#core/passage';
+import { ownStep } from './ownStep';
 
 const BARE = /^[\w.-]+\.[a-z]{2,}(\/\S*)?$/i;
 
@@ -19,7 +21,7 @@ export const linkHere = (editor: Editor): string => String(editor.getAttributes(
  * selected and no link there, the address itself is put at the caret. The keys go to the text.
  */
 export function linkTo(editor: Editor, href: string): void {
-  const chain = editor.chain().focus().extendMarkRange('link');
+  const chain = ownStep(editor).extendMarkRange('link');
   if (href === '') chain.unsetLink().run();
   else if (editor.state.selection.empty && linkHere(editor) === '')
     chain.insertContent({ type: 'text', text: href, marks: [{ type: 'link', attrs: { href } }] }).run();
@@ -43,7 +45,9 @@ export const addressPasted = Extension.create({
             // Over a whole address it takes its place; over several lines it is text as any other.
             const words = state.doc.textBetween(selection.from, selection.to, '\n');
             if (words.includes('\n') || addressTyped(words) !== null) return false;
-            dispatch(state.tr.addMark(selection.from, selection.to, link!.create({ href: text })));
+            dispatch(
+              closeHistory(state.tr).addMark(selection.from, selection.to, link!.create({ href: text })),
+            );
             return true;
           },
         },

@@ -28,6 +28,7 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
       ['Alt + Y', 'Lists the questions of the leaf beside it, answered ones ticked'],
       ['Alt + C', 'Opens the record at the head of the leaf, and folds it'],
       ['Alt + B', 'Goes to the margin; Escape comes back'],
+      ['Alt + G', 'Finds and changes words of this draft'],
       ['Alt + R', 'Switches collections and glossaries in and out of reach'],
       ['Alt + Shift + Up, Down', 'Moves the paragraph; numbers and references follow'],
       ['Left, Right', 'Step onto a blank and off it again, to change its answer'],

@@ -4,8 +4,9 @@ import { useEffect, useState } from 'react';
 import type { Case, Draft } from '#contracts';
 import { isEmptyPassage } from '#core/passage';
 import { selectedPassage, stepToFirstGap, syncSelection } from '../editor';
-import { hasRecord, Headpiece, useIsWide, useRecordOpen } from '../record';
+import { hasRecord, Headpiece, useIsWide } from '../record';
 import { Figure, useShell } from '../shell';
+import { useRemembered } from '../ui';
 import {
   stepTo,
   EMPTY_SLIP,
@@ -19,7 +20,6 @@ import {
   useLeafParts,
   UnderCaret,
   giveKeys,
-  useBankMarks,
 } from '../writing';
 import { LeafHead } from './LeafHead';
 import { useAnotherLeaf } from './LeavesOfCase';
@@ -64,10 +64,14 @@ const LeafText = ({ editor, isOffered }: { editor: Editor; isOffered: boolean })
 
 /** How the leaf is looked at: its record at its head or beside the margin, and whether what came from the bank is marked. */
 function useLeafLook(one: Case) {
-  const record = useRecordOpen();
-  const marks = useBankMarks();
+  const [isOpen, toggleRecord] = useRemembered('record-open', false);
+  const [areShown, toggleMarks] = useRemembered('bank-marks', true);
   const isBeside = useIsWide() && hasRecord(one);
-  return { record, marks, isBeside };
+  return {
+    record: { isOpen, toggle: toggleRecord },
+    marks: { areShown, toggle: toggleMarks },
+    isBeside,
+  };
 }
 
 /** A draft open for writing or finished, with its margin. */

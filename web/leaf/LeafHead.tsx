@@ -68,6 +68,12 @@ export function LeafHead({
             editor={editor}
             ask={(kind) => openSlip({ kind })}
             more={[
+              {
+                label: 'Find and change…',
+                hint: 'Alt + G',
+                part: 'more',
+                onSelect: () => openSlip({ kind: 'find' }),
+              },
               { label: 'Texts of this leaf…', part: 'more', onSelect: () => openSlip({ kind: 'texts' }) },
               {
                 label: 'Marks under wording from the bank',

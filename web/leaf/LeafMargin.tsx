@@ -17,6 +17,7 @@ import {
   CaptureSlip,
   EarlierStates,
   CommandPanel,
+  FindSlip,
   FinishedPanel,
   GapsPanel,
   LettersPanel,
@@ -88,6 +89,8 @@ function AskedFor({ one, editor, placing, offering, keeper, slip, closeSlip, say
       return <EarlierStates editor={editor} draft={keeper.draftId} close={close} />;
     case 'texts':
       return <TextsSlip editor={editor} close={close} />;
+    case 'find':
+      return <FindSlip editor={editor} close={close} />;
     case 'symbol':
       return <SymbolSlip editor={editor} close={close} />;
     case 'link':

@@ -2,7 +2,7 @@ import type { Transaction } from '@tiptap/pm/state';
 import type { Editor } from '@tiptap/react';
 import { stepToGap } from '../editor';
 import { FORMATS } from '../format';
-import { RECORD_KEY, type useRecordOpen } from '../record';
+import { RECORD_KEY } from '../record';
 import type { useAnotherLeaf } from './LeavesOfCase';
 import { answerWithSelected, type LeafSlip, goToMargin, SELECTION_KEY } from '../writing';
 
@@ -24,7 +24,7 @@ interface OnLeaf {
   /** The dotted line beneath what came from the bank. */
   marks: { areShown: boolean; toggle: () => void };
   /** The record at its head; null where it has none. */
-  record: ReturnType<typeof useRecordOpen> | null;
+  record: { isOpen: boolean; toggle: () => void } | null;
 }
 
 /** Ways to form the text, by their names in the look-up. */
@@ -73,6 +73,7 @@ export function leafActions(leaf: OnLeaf) {
       run: leaf.questions.toggle,
     },
     ...formatting(leaf),
+    { label: 'Find and change words of this draft', run: () => openSlip({ kind: 'find' }) },
     { label: 'Insert a symbol', run: () => openSlip({ kind: 'symbol' }) },
     { label: 'Make the selected words a link', run: () => openSlip({ kind: 'link' }) },
     { label: 'Refer to a number', run: () => openSlip({ kind: 'reference' }) },

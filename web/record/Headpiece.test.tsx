@@ -6,8 +6,9 @@ import type { Case } from '#contracts';
 import { emptyRecord, USUAL_RULES, type CaseRecord, type Measurement } from '#core/record';
 import { KEYS, queryClient } from '../api';
 import { useKeyListener, useLiveKeys } from '../shell';
+import { useRemembered } from '../ui';
 import { Headpiece } from './Headpiece';
-import { RECORD_KEY, useRecordOpen } from './useRecordOpen';
+import { RECORD_KEY } from './recordKey';
 
 const measured = (more: Partial<Measurement>): Measurement => ({
   ...{ code: 'heart rate', label: 'Heart rate', value: 130, unit: 'a minute', measured: '2026-01-10' },
@@ -33,11 +34,11 @@ const caseWith = (record: CaseRecord, kind: Case['kind'] = 'admission'): Case =>
 
 function Page({ one }: { one: Case }) {
   useKeyListener();
-  const record = useRecordOpen();
-  useLiveKeys([{ key: RECORD_KEY, does: 'Opens the record', run: record.toggle }]);
+  const [isOpen, toggle] = useRemembered('record-open', false);
+  useLiveKeys([{ key: RECORD_KEY, does: 'Opens the record', run: toggle }]);
   return (
     <QueryClientProvider client={queryClient}>
-      <Headpiece one={one} {...record} />
+      <Headpiece one={one} isOpen={isOpen} toggle={toggle} />
       <input aria-label="Elsewhere" />
     </QueryClientProvider>
   );

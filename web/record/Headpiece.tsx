@@ -7,7 +7,7 @@ import { useRecordRules } from '../api';
 import { Button, Key } from '../ui';
 import { CorrectRecord } from './CorrectRecord';
 import { factsOf, RecordOpen } from './RecordOpen';
-import { RECORD_KEY } from './useRecordOpen';
+import { RECORD_KEY } from './recordKey';
 
 const TONES: Record<LinePart['tone'], string> = {
   plain: '',

@@ -1,5 +1,5 @@
 import { DropdownMenu } from 'radix-ui';
-import { Fragment, useRef, type ReactNode } from 'react';
+import { Fragment, useRef, useState, type ReactNode } from 'react';
 
 export interface MenuItem {
   label: string;
@@ -38,9 +38,28 @@ function Item({ label, hint, isOn, onSelect }: MenuItem) {
   );
 }
 
+interface ItemsProps {
+  items: Props['items'];
+  choose: (item: MenuItem) => void;
+}
+
+/** What an open menu lists: worked out once, as it opens. */
+function Items({ items, choose }: ItemsProps) {
+  const [listed] = useState(items);
+  return listed.map((item, at) => (
+    <Fragment key={item.label}>
+      {at > 0 && item.part !== listed[at - 1]!.part && (
+        <DropdownMenu.Separator className="my-1 border-t border-hair" />
+      )}
+      <Item {...item} onSelect={() => choose(item)} />
+    </Fragment>
+  ));
+}
+
 interface Props {
   trigger: ReactNode;
-  items: MenuItem[];
+  /** Or what works them out when the menu opens, where they follow what changes often. */
+  items: MenuItem[] | (() => MenuItem[]);
   align?: 'start' | 'end';
   /** Gives the keys to where one goes on, whether or not something was chosen; otherwise they come back to the button. */
   keysGoOn?: () => void;
@@ -65,17 +84,13 @@ export function Menu({ trigger, items, align = 'end', keysGoOn }: Props) {
           }}
           className="z-20 max-h-[var(--radix-dropdown-menu-content-available-height)] min-w-44 overflow-y-auto rounded-[3px] border border-hair bg-page py-1 text-[14px] shadow-md"
         >
-          {items.map((item, at) => (
-            <Fragment key={item.label}>
-              {at > 0 && item.part !== items[at - 1]!.part && (
-                <DropdownMenu.Separator className="my-1 border-t border-hair" />
-              )}
-              <Item
-                {...item}
-                onSelect={keysGoOn ? () => void (chosen.current = item.onSelect) : item.onSelect}
-              />
-            </Fragment>
-          ))}
+          <Items
+            items={items}
+            choose={(item) => {
+              if (keysGoOn) chosen.current = item.onSelect;
+              else item.onSelect();
+            }}
+          />
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>

@@ -13,4 +13,5 @@ export { Sortable, SortableRow, moved } from './Sortable';
 export { TagsField } from './TagsField';
 export { Tick } from './Tick';
 export { Picks } from './Picks';
+export { useRemembered } from './useRemembered';
 export { useFocusNext } from './useFocusNext';

@@ -1,7 +1,6 @@
 import type { Offer } from '#core/glossary';
-import { Button, Key } from '../../ui';
+import { Button, Key, useRemembered } from '../../ui';
 import { OFFER_KEYS, type Offered } from './offering';
-import { useOfferColumns } from './useOfferColumns';
 
 /** The letters of the keys, as they are told. */
 export const OFFER_LABELS = OFFER_KEYS.map((code) => (code === 'Semicolon' ? ';' : code.slice(-1)));
@@ -48,7 +47,7 @@ interface Props {
 /** What is offered at the caret, each with its key. */
 export function OffersPanel({ offered, sourceOf, take, canBeWalked = true }: Props) {
   const { offers, walking, readingBack } = offered;
-  const { areTwo, toggle } = useOfferColumns();
+  const [areTwo, toggle] = useRemembered('offer-columns', false);
   return (
     <section aria-label="Offers" data-line={offered.lookedAt}>
       <h2 className="eyebrow">

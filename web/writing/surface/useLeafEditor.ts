@@ -12,6 +12,7 @@ import {
   placementAt,
   type BlankAt,
   lineBefore,
+  finding,
   fromEditor,
   placementsOf,
   toEditor,
@@ -61,6 +62,7 @@ const writing = (host: Host) =>
         pasting(() => crypto.randomUUID()),
         numbering(),
         leftOutLines(),
+        finding(),
         rememberSelected(),
       ];
     },
@@ -98,6 +100,10 @@ const leafKeys = (host: Host) =>
       },
       'Alt-r': () => {
         host.open({ kind: 'reach' });
+        return true;
+      },
+      'Alt-g': () => {
+        host.open({ kind: 'find' });
         return true;
       },
       'Alt-b': () => goToMargin(),
