@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { storedDay } from './limits';
 import { LanguageTagSchema } from '#core/language';
 import { TermSchema } from '#core/glossary';
+import { WAYS } from '#core/savings';
 
 const settings = z.object({
   name: z.string().trim().min(1, 'a glossary needs a name').max(80),
@@ -70,12 +71,14 @@ export const ToldUsesSchema = z.object({
         times: count,
         shown: keys,
         pressed: keys,
-        /** How often of these it was looked up instead of brought by its cue; older pages do not say. */
-        lookedUp: count.default(0),
+        /** In which way it was brought and by how many keys and clicks; not told where it was not brought but counted for what it saved. */
+        brought: z.object({ way: z.enum(WAYS), keys }).optional(),
       }),
     )
     .max(500),
 });
+/** What a page tells of uses, as it is read. */
+export type ToldUses = z.output<typeof ToldUsesSchema>;
 /** A use of a term or an entry that was offered or placed, in numbers alone. */
 export type Use = z.input<typeof ToldUsesSchema>['uses'][number];
 

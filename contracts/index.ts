@@ -47,7 +47,7 @@ export type {
   DraftSummary,
   NewerWordings,
 } from './cases';
-export type { Glossary, GlossarySettings, Imported, OwnUses, Use } from './glossaries';
+export type { Glossary, GlossarySettings, Imported, OwnUses, ToldUses, Use } from './glossaries';
 export { EventSchema } from './events';
 export type { LiveEvent } from './events';
 export { openApi } from './openApi';

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { WAYS } from '#core/savings';
 
 const count = z.number().int();
 /** How often, and the keys it saved: characters that readers see, less keys pressed. Mine apart from everybody's, mine among them. */
@@ -14,6 +15,8 @@ export const UsageSchema = z.object({
   collections: z.array(z.object({ collection: z.string(), ...sums })),
   /** The member, and those who let colleagues see their figures: of what the member sees, by name. */
   people: z.array(z.object({ member: z.string(), name: z.string(), ...sums })),
+  /** How the member brings wording to the leaf, the most frequent way first: the keys are those of all its times together. */
+  ways: z.array(z.object({ way: z.enum(WAYS), times: count, keys: count })),
   /** Entries in use that nobody has placed: the first by title, and how many there are. */
   never: z.array(z.object({ entry: z.string(), title: z.string(), collection: z.string() })),
   neverCount: count,

@@ -6,7 +6,7 @@ test('practice: what one looks up comes first; its cue is learned, and printed o
   const page = await signedIn('Anouk Fell');
   await openCase(page, /Wants to volunteer/);
   const counted = page.waitForResponse(
-    (response) => response.request().postData()?.includes('"lookedUp":1') ?? false,
+    (response) => response.request().postData()?.includes('"way":"look-up"') ?? false,
   );
   await page.keyboard.press('F2');
   await page.keyboard.type('opening hours');

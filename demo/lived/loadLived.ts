@@ -20,6 +20,7 @@ import {
   notes,
   reviews,
   uses,
+  waysBrought,
 } from '../../server/db';
 import { countFollowings } from '../../server/usage';
 import { deleteEntries } from '../../server/wastebasket';
@@ -191,10 +192,11 @@ export async function loadLived(context: Context, folder: string): Promise<void>
   const before = await entriesThere(context);
   for (const one of lived.cases) await loadCase(context, one, before);
   await loadTalk(context, lived);
-  const rows = weeksOfUse(await usedBy(context, before), { until: context.now(), days: LIVED_DAYS });
-  const counted = rows.map((row) => ({ ...row, source: 'entry' as const, term: '' }));
+  const used = weeksOfUse(await usedBy(context, before), { until: context.now(), days: LIVED_DAYS });
+  const counted = used.uses.map((row) => ({ ...row, source: 'entry' as const, term: '' }));
   for (let at = 0; at < counted.length; at += ROWS_AT_ONCE)
     await context.db.insert(uses).values(counted.slice(at, at + ROWS_AT_ONCE));
+  await context.db.insert(waysBrought).values(used.ways);
   const content = { ...DEFAULT_PREFERENCES, showsUsage: true };
   await context.db.insert(preferences).values(SHOW_THEIR_USAGE.map((member) => ({ member, content })));
 }

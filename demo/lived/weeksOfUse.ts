@@ -1,6 +1,7 @@
 import type { CalendarDate } from '#core/calendar';
 import type { EntryContent } from '#core/entry';
 import { plainText } from '#core/passage';
+import type { Way } from '#core/savings';
 
 /** An entry that somebody uses, and for which kind of work. */
 export interface Used {
@@ -32,6 +33,23 @@ function numbersFrom(seed: number): () => number {
   };
 }
 
+/** In which ways a member brought entries on a day: a row of the table of ways. */
+export interface WaysOfDay {
+  member: string;
+  way: Way;
+  day: CalendarDate;
+  times: number;
+  keys: number;
+}
+
+/** How often of a hundred each way is taken, and the keys it takes; a cue takes its own letters. */
+const TAKEN: readonly [upTo: number, way: Way, keys: number][] = [
+  [12, 'look-up', 9],
+  [30, 'offer', 5],
+  [36, 'click', 1],
+  [40, 'keys', 3],
+];
+
 const DAY_MS = 86_400_000;
 const KEYS_A_FIELD = 4;
 const LEAST_ON_A_DAY = 2;
@@ -52,7 +70,8 @@ function costOf({ content }: Used): { shown: number; pressed: number } {
 export function weeksOfUse(
   usedBy: ReadonlyMap<string, readonly Used[]>,
   { until, days }: { until: Date; days: number },
-): UseOfDay[] {
+): { uses: UseOfDay[]; ways: WaysOfDay[] } {
+  const ways = new Map<string, WaysOfDay>();
   const next = numbersFrom(1186);
   const rows = new Map<string, UseOfDay>();
   for (let back = days; back >= 1; back -= 1) {
@@ -69,7 +88,9 @@ export function weeksOfUse(
           ...{ member, list: one.id, kind: one.kind, day },
           ...{ times: 0, shown: 0, pressed: 0, lookedUp: 0 },
         };
-        const isLookedUp = next() < 0.12;
+        const drawn = next() * 100;
+        const [, way, taken] = TAKEN.find(([upTo]) => drawn < upTo) ?? [100, 'cue' as const, 0];
+        const isLookedUp = way === 'look-up';
         const { shown, pressed } = costOf(one);
         rows.set(key, {
           ...row,
@@ -78,8 +99,11 @@ export function weeksOfUse(
           pressed: row.pressed + pressed + (isLookedUp ? 6 : 0),
           lookedUp: row.lookedUp + (isLookedUp ? 1 : 0),
         });
+        const before = ways.get(`${member} ${way} ${day}`) ?? { member, way, day, times: 0, keys: 0 };
+        const keys = before.keys + (taken || (one.content.cues[0]?.text.length ?? 0) + 1);
+        ways.set(`${member} ${way} ${day}`, { ...before, times: before.times + 1, keys });
       }
     }
   }
-  return [...rows.values()];
+  return { uses: [...rows.values()], ways: [...ways.values()] };
 }

@@ -33,6 +33,7 @@ export {
   vocabulary,
   draftStates,
   followings,
+  waysBrought,
   termLists,
   terms,
   glossaries,

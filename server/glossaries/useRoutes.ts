@@ -1,9 +1,11 @@
 import { desc, eq, sql, sum } from 'drizzle-orm';
 import type { AnyPgColumn } from 'drizzle-orm/pg-core';
 import type { Router } from 'express';
+import type { ToldUses } from '#contracts';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
+import type { Way } from '#core/savings';
 import type { Context } from '../context';
-import { preferences, uses } from '../db';
+import { preferences, type Queries, uses, waysBrought } from '../db';
 import { visibleEntries } from '../bank';
 import { bind, Refusal } from '../http';
 
@@ -21,6 +23,57 @@ function isNear(day: string, now: Date): boolean {
 const MOST = 2_147_483_647;
 const added = (column: AnyPgColumn, name: string) =>
   sql`least(${column}::bigint + excluded.${sql.raw(name)}, ${MOST})`;
+
+/** Adds what was used to the counts of a member: one row for each thing, or the store would be asked to add to one twice in one statement. */
+async function addUses(tx: Queries, member: string, { day, kind, uses: told }: ToldUses): Promise<void> {
+  const rows = new Map<string, typeof uses.$inferInsert>();
+  for (const { source, list, term, times, shown, pressed, brought } of told) {
+    const key = JSON.stringify([source, list, term]);
+    const before = rows.get(key);
+    rows.set(key, {
+      ...{ member, source, list, term, kind, day },
+      times: times + (before?.times ?? 0),
+      shown: shown + (before?.shown ?? 0),
+      pressed: pressed + (before?.pressed ?? 0),
+      lookedUp: (brought?.way === 'look-up' ? times : 0) + (before?.lookedUp ?? 0),
+    });
+  }
+  await tx
+    .insert(uses)
+    .values([...rows.values()])
+    .onConflictDoUpdate({
+      target: [uses.member, uses.source, uses.list, uses.term, uses.kind, uses.day],
+      set: {
+        times: added(uses.times, 'times'),
+        shown: added(uses.shown, 'shown'),
+        pressed: added(uses.pressed, 'pressed'),
+        lookedUp: added(uses.lookedUp, 'looked_up'),
+      },
+    });
+}
+
+/** Adds in which ways things were brought to the counts of a member. */
+async function addWays(tx: Queries, member: string, { day, uses: told }: ToldUses): Promise<void> {
+  const rows = new Map<Way, typeof waysBrought.$inferInsert>();
+  for (const { times, brought } of told) {
+    if (!brought) continue;
+    const { way, keys } = brought;
+    const before = rows.get(way);
+    rows.set(way, {
+      ...{ member, way, day },
+      times: times + (before?.times ?? 0),
+      keys: keys + (before?.keys ?? 0),
+    });
+  }
+  if (rows.size === 0) return;
+  await tx
+    .insert(waysBrought)
+    .values([...rows.values()])
+    .onConflictDoUpdate({
+      target: [waysBrought.member, waysBrought.way, waysBrought.day],
+      set: { times: added(waysBrought.times, 'times'), keys: added(waysBrought.keys, 'keys') },
+    });
+}
 
 /** What members use and how they like to be offered it. Each sees their own alone. */
 export function useRoutes(router: Router, context: Context): void {
@@ -54,39 +107,17 @@ export function useRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'countUses', async ({ member, body }) => {
-    const { day, kind } = body;
-    if (!isNear(day, context.now()))
+    if (!isNear(body.day, context.now()))
       throw new Refusal('not-valid', 'Uses are told within some weeks. Nothing was counted.');
     const ids = body.uses.flatMap(({ source, list }) => (source === 'entry' ? [list] : []));
     const seen = await visibleEntries(db, member.id, ids);
-    // One row for each thing, or the store would be asked to add to one row twice in one statement.
-    const rows = new Map<string, (typeof body.uses)[number]>();
-    for (const use of body.uses) {
-      // What one may not see one has not placed.
-      if (use.source === 'entry' && !seen.has(use.list)) continue;
-      const key = JSON.stringify([use.source, use.list, use.term]);
-      const before = rows.get(key);
-      rows.set(key, {
-        ...use,
-        times: use.times + (before?.times ?? 0),
-        shown: use.shown + (before?.shown ?? 0),
-        pressed: use.pressed + (before?.pressed ?? 0),
-        lookedUp: use.lookedUp + (before?.lookedUp ?? 0),
-      });
-    }
-    if (rows.size === 0) return undefined;
-    await db
-      .insert(uses)
-      .values([...rows.values()].map((use) => ({ ...use, member: member.id, day, kind })))
-      .onConflictDoUpdate({
-        target: [uses.member, uses.source, uses.list, uses.term, uses.kind, uses.day],
-        set: {
-          times: added(uses.times, 'times'),
-          shown: added(uses.shown, 'shown'),
-          pressed: added(uses.pressed, 'pressed'),
-          lookedUp: added(uses.lookedUp, 'looked_up'),
-        },
-      });
+    // What one may not see one has not placed.
+    const own = body.uses.filter(({ source, list }) => source !== 'entry' || seen.has(list));
+    if (own.length === 0) return undefined;
+    await db.transaction(async (tx) => {
+      await addUses(tx, member.id, { ...body, uses: own });
+      await addWays(tx, member.id, { ...body, uses: own });
+    });
     return undefined;
   });
 

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import type { Entry, Usage } from '#contracts';
+import type { Entry, Placed, Usage } from '#contracts';
 import { keep, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
@@ -24,9 +24,7 @@ test('what is used is told by entry, week, kind and collection: mine, and everyb
       .send({
         day,
         kind,
-        uses: [
-          { source: 'entry', list, term: '', times, shown: 100 * times, pressed: 10 * times, lookedUp: 1 },
-        ],
+        uses: [{ source: 'entry', list, term: '', times, shown: 100 * times, pressed: 10 * times }],
       })
       .expect(204);
   // A Sunday and the Monday after it.
@@ -69,4 +67,29 @@ test('what is used is told by entry, week, kind and collection: mine, and everyb
   expect(await peopleOf(imke)).toEqual([['Imke Tarrow', 6]]);
   // Desta proposes to the ward, and has used nothing of it.
   expect((await usage(desta)).entries.map(({ mine }) => mine)).toEqual([0]);
+});
+
+test('each sees in which ways they bring wording themselves, and what was looked up counts so for its entry', async () => {
+  const { id } = (await keep(imke, 'ward', wording('Brought', 'Words.')).expect(201)).body as Entry;
+  const brought = (way: string, keys: number, times = 1) => ({
+    ...{ source: 'entry', list: id, term: '', times, shown: 0, pressed: 0, brought: { way, keys } },
+  });
+  const tell = (who: Caller, uses: object[]) =>
+    who.post('/api/uses').send({ day: '2026-11-24', kind: 'admission', uses });
+  await tell(desta, [brought('cue', 4), brought('look-up', 9), brought('cue', 3)]).expect(204);
+  await tell(desta, [brought('cue', 5), brought('click', 1)]).expect(204);
+  // Counted for what it saved when the draft was finished: not brought again.
+  await tell(desta, [{ ...brought('cue', 4), times: 0, brought: undefined }]).expect(204);
+  await tell(desta, [brought('by magic', 1)]).expect(422);
+  const ways = async (who: Caller) => ((await who.get('/api/usage').expect(200)).body as Usage).ways;
+  expect((await ways(desta))[0]).toEqual({ way: 'cue', times: 3, keys: 12 });
+  expect(await ways(desta)).toEqual(
+    expect.arrayContaining([
+      { way: 'look-up', times: 1, keys: 9 },
+      { way: 'click', times: 1, keys: 1 },
+    ]),
+  );
+  expect(await ways(odile)).toEqual([]);
+  const placed = (await desta.get('/api/usage/entries').expect(200)).body as Placed;
+  expect([placed.mine[id], placed.lookedUp[id]]).toEqual([5, 1]);
 });

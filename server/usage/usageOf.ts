@@ -1,7 +1,7 @@
 import { and, count, eq, isNull, or, sql } from 'drizzle-orm';
 import type { Placed, Usage } from '#contracts';
 import { rightsFor } from '../bank';
-import { type Database, entries, members, preferences, uses } from '../db';
+import { type Database, entries, members, preferences, uses, waysBrought } from '../db';
 
 const ENTRIES_TOLD = 200;
 const WEEKS_TOLD = 26;
@@ -65,6 +65,20 @@ async function usageByPerson(
     .sort((a, b) => b.times - a.times || a.name.localeCompare(b.name));
 }
 
+/** How a member brings entries to the leaf, the most frequent way first. */
+async function waysOf(db: Database, member: string): Promise<Usage['ways']> {
+  const rows = await db
+    .select({
+      way: waysBrought.way,
+      times: sql<number>`sum(${waysBrought.times})::float8`,
+      keys: sql<number>`sum(${waysBrought.keys})::float8`,
+    })
+    .from(waysBrought)
+    .where(eq(waysBrought.member, member))
+    .groupBy(waysBrought.way);
+  return rows.sort((a, b) => b.times - a.times);
+}
+
 /** What is used of the entries that a member sees, from counts alone: theirs, and everybody's as sums. */
 export async function usageOf(db: Database, member: string): Promise<Usage> {
   const rights = await rightsFor(db, member);
@@ -119,6 +133,7 @@ export async function usageOf(db: Database, member: string): Promise<Usage> {
     collections: summed(seen, ({ collection }) => collection)
       .map(([collection, sums]) => ({ collection, ...sums }))
       .sort(byTimes),
+    ways: await waysOf(db, member),
     people: await usageByPerson(db, member, [...rights.keys()]),
     never: first,
     neverCount: counted!.count,

@@ -115,7 +115,7 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
   };
   const placeFound = (entry: string) => {
     const placement = placing.placeIn(editor, entry);
-    if (placement) counts.brought(placement, entry, counts.keysInFinder(), 1);
+    if (placement) counts.brought(placement, entry, counts.keysInFinder(), 'look-up');
   };
   useLeafActions(
     leafActions({

@@ -231,7 +231,10 @@ function OfTheText({ one, editor, leaf, placing, offering, keeper }: LeafMarginP
         reach={reach}
         before={leaf.before}
         placed={new Set(Object.values(placementsOf(editor.state.doc)).map(({ entry }) => entry))}
-        place={(id) => placeIn(editor, id)}
+        place={(id) => {
+          const placement = placeIn(editor, id);
+          if (placement) offering.host.brought(placement, id, 1, 'click');
+        }}
       />
     );
   }

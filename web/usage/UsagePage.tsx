@@ -9,6 +9,7 @@ import { useSavePreferences } from '../offers';
 import { Figure } from '../shell';
 import { Failed, Loading, Notice, Tick } from '../ui';
 import { SumsTable } from './SumsTable';
+import { WaysTable } from './WaysTable';
 import { usageInWords } from './usageInWords';
 
 const locale = navigator.language;
@@ -17,7 +18,7 @@ const MOST_ENTRIES = 40;
 function Figures({ usage, index }: { usage: Usage; index: BankIndex }) {
   const { workOf } = useKinds();
   const nameOf = (id: string) => index.collections.get(id)?.name ?? '';
-  const { entries, weeks, kinds, collections, people, never, neverCount } = usage;
+  const { entries, weeks, kinds, collections, people, ways, never, neverCount } = usage;
   if (entries.length === 0)
     return (
       <p className="px-9 py-6 text-soft max-[899px]:px-4">
@@ -27,6 +28,7 @@ function Figures({ usage, index }: { usage: Usage; index: BankIndex }) {
   return (
     <>
       <p className="book px-9 pt-3 max-[899px]:px-4">{usageInWords(usage, locale)}</p>
+      <WaysTable ways={ways} />
       <SumsTable
         caption="By week"
         rows={weeks.map(({ week, ...sums }) => ({

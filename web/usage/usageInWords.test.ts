@@ -8,7 +8,7 @@ const usage = (weeks: [string, number, number, number][], entries: [string, numb
     ...{ entry: title, collection: 'ward', title, saved },
     ...{ times: 1, mine: 0, mineSaved: 0 },
   })),
-  ...{ kinds: [], people: [], collections: [], never: [], neverCount: 0 },
+  ...{ kinds: [], people: [], ways: [], collections: [], never: [], neverCount: 0 },
 });
 
 describe('usage says what it means', () => {

@@ -1,5 +1,6 @@
 /** Glossaries, and what was brought from them and the bank. */
 import { boolean, date, integer, jsonb, pgTable, primaryKey, text } from 'drizzle-orm/pg-core';
+import type { Way } from '#core/savings';
 import { instant } from './instant';
 import { members } from './people';
 import { deletions } from './wastebasket';
@@ -45,6 +46,22 @@ export const terms = pgTable(
     note: text('note').notNull(),
   },
   (table) => [primaryKey({ columns: [table.list, table.text] })],
+);
+
+/** In which ways a member brings entries to a leaf, counted by day: for themselves alone. */
+export const waysBrought = pgTable(
+  'ways_brought',
+  {
+    member: text('member')
+      .notNull()
+      .references(() => members.id, { onDelete: 'cascade' }),
+    way: text('way').$type<Way>().notNull(),
+    day: date('day', { mode: 'string' }).notNull(),
+    times: integer('times').notNull(),
+    // Keys and clicks that brought them.
+    keys: integer('keys').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.member, table.way, table.day] })],
 );
 
 /** What was brought from the bank and the glossaries, counted by member, day and kind of work: numbers, no texts. */

@@ -12,6 +12,7 @@ import { LinkSlip, SymbolSlip } from '../../format';
 import { Button } from '../../ui';
 import { BlankFormSelect } from './BlankFormSelect';
 import { ConditionEditor } from './ConditionEditor';
+import { useLevelWithWords } from './useLevelWithWords';
 import { conditionsAt, goOnBehind, makeAlways } from './optionalPassages';
 
 /** Something the line beneath the bar asks for before it is put in. */
@@ -254,6 +255,11 @@ function Asking({ label, ready, put, done, editor, children }: AskingProps) {
 /** What is about to be put in, beneath the bar; and in the margin, so that no line moves under the hand, what the caret's words need. */
 export function WordingStrip(props: Props) {
   const { editor, fields, asked, entries, done, beside } = props;
+  const needed = useEditorState({
+    editor,
+    selector: ({ editor: { state } }) => conditionsAt(state).join(' '),
+  });
+  useLevelWithWords(editor, beside, needed);
   const settled = (
     <>
       <PassageCondition {...props} />

@@ -16,14 +16,14 @@ function leaf(line: string, rules: Partial<CueRules> = {}, answer: CueHost['patt
   const cueRules = { ...DEFAULT_CUE_RULES, ...rules };
   const resolved = Object.keys(ENTRIES).map((id) => resolveCue(id, { text: id }, { leadIn: ';', cueRules }));
   const cues = new CueIndex(resolved);
-  const brought: [string, number][] = [];
+  const brought: [string, number, string][] = [];
   let placements = 0;
   const host: CueHost = {
     cues: () => cues,
     pattern: answer,
     request: (id, cue) =>
       id in ENTRIES ? requestOf(entryOf(id, ENTRIES[id]!), `p${(placements += 1)}`, { cue }) : null,
-    brought: (_, id, keys) => void brought.push([id, keys]),
+    brought: (_, id, keys, way) => void brought.push([id, keys, way]),
     press: () => bare.view.dispatch(bare.view.state.tr.split(bare.view.state.selection.from)),
   };
   const bare = bareView(leafOf([line], [history(), cueFiring(host)]));
@@ -64,7 +64,7 @@ test('keys are counted with the one that closed, once for each placement', () =>
   one.type(';fed ');
   const last = leaf('|', { fires: 'last' });
   last.type(';fed');
-  expect([one.brought, last.brought]).toEqual([[['fed', 5]], [['fed', 4]]]);
+  expect([one.brought, last.brought]).toEqual([[['fed', 5, 'cue']], [['fed', 4, 'cue']]]);
 });
 
 test('Backspace right after gives back what was typed, which then stays as it is', () => {

@@ -2,6 +2,7 @@ import { closeHistory, isHistoryTransaction, undo } from '@tiptap/pm/history';
 import { Plugin, PluginKey, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
 import type { EditorView } from '@tiptap/pm/view';
 import { typedCase, type Closer, type CueIndex, type CueMatch } from '#core/cue';
+import type { Way } from '#core/savings';
 import type { PlaceRequest } from '#core/fill';
 import { isInWord } from '#core/passage';
 import type { PatternMatch } from '#core/pattern';
@@ -11,8 +12,8 @@ import { giveKeys } from '../surface/whereKeysGo';
 /** What the leaf gives to cues: those in reach now, and what it takes to place an entry. */
 export interface CueHost {
   cues: () => CueIndex | null;
-  /** Told how many keys brought a placement. */
-  brought: (placement: string, entry: string, keys: number) => void;
+  /** Told how many keys brought a placement, and in which way. */
+  brought: (placement: string, entry: string, keys: number, way: Way) => void;
   /** Finds the pattern that a line ends with; null for none. */
   pattern: (line: string, closer: Closer) => PatternMatch | null;
   request: (
@@ -87,7 +88,7 @@ function fire(view: EditorView, host: CueHost, match: Match, from: number, kept:
   view.dispatch(broughtBy(tr, from, match.typed));
   // A closing key is pressed beyond the cue's own letters.
   const isClosed = match.cue.as === 'pattern' || match.cue.rules.fires === 'closing';
-  host.brought(request.id, match.cue.entry, match.typed.length + (isClosed ? 1 : 0));
+  host.brought(request.id, match.cue.entry, match.typed.length + (isClosed ? 1 : 0), 'cue');
   return true;
 }
 

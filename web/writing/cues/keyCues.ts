@@ -1,6 +1,7 @@
 import { Plugin, PluginKey, type EditorState } from '@tiptap/pm/state';
 import type { EditorView } from '@tiptap/pm/view';
 import { keysOf, type ResolvedCue } from '#core/cue';
+import type { Way } from '#core/savings';
 import type { PlaceRequest } from '#core/fill';
 import { placeEntry } from '../../editor';
 import { stepTo } from '../surface/blankKeys';
@@ -11,8 +12,8 @@ export interface KeyCueHost {
   /** The key cues in reach; of two alike the first wins. */
   keys: () => readonly ResolvedCue[];
   request: (entry: string, cue: string | null, view: { state: EditorState }) => PlaceRequest | null;
-  /** Told how many keys brought a placement. */
-  brought: (placement: string, entry: string, keys: number) => void;
+  /** Told how many keys brought a placement, and in which way. */
+  brought: (placement: string, entry: string, keys: number, way: Way) => void;
 }
 
 /** A key that begins key cues was pressed: which letters bring what. */
@@ -33,7 +34,7 @@ function bring(view: EditorView, host: KeyCueHost, entry: string, keys: string):
   const over = view.state.doc.textBetween(from, to);
   stepTo(view, broughtBy(placeEntry(view.state, from, to, request), from, over));
   // Each of "Alt+Shift+H" is a key pressed, and so is a letter after them.
-  host.brought(request.id, entry, keys.split(/[+ ]/).length);
+  host.brought(request.id, entry, keys.split(/[+ ]/).length, 'keys');
   return true;
 }
 

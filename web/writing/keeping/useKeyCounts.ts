@@ -1,6 +1,6 @@
 import type { Editor } from '@tiptap/react';
 import { useCallback, useEffect, useMemo, useRef } from 'react';
-import { shownByPlacement } from '#core/savings';
+import { shownByPlacement, type Way } from '#core/savings';
 import { currentBlank, placementsOf } from '../../editor';
 import { countUse } from '../../offers';
 import { PressedKeys } from '#client/drafts';
@@ -41,20 +41,14 @@ export function useKeyCounts(editor: Editor, draft: string, kind: string, finder
     };
   }, [counts, editor]);
   return {
-    /** A placement was brought by so many keys; it is offered sooner from now on. */
+    /** A placement was brought in some way by so many keys; it is offered sooner from now on. */
     brought: useCallback(
-      (placement: string, entry: string, keys: number, lookedUp = 0) => {
+      (placement: string, entry: string, keys: number, way: Way) => {
         counts.add(placement, keys);
-        const use = {
-          source: 'entry',
-          list: entry,
-          term: '',
-          times: 1,
-          shown: 0,
-          pressed: 0,
-          lookedUp,
-        } as const;
-        countUse(kind, use);
+        countUse(kind, {
+          ...{ source: 'entry', list: entry, term: '', times: 1, shown: 0, pressed: 0 },
+          brought: { way, keys },
+        });
       },
       [counts, kind],
     ),

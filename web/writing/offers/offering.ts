@@ -2,6 +2,7 @@ import { isHistoryTransaction } from '@tiptap/pm/history';
 import { Plugin, PluginKey, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
 import type { EditorView } from '@tiptap/pm/view';
 import { readCommand } from '#core/command';
+import type { Way } from '#core/savings';
 import type { PlaceRequest } from '#core/fill';
 import type { OffersAnswer, OffersAsked, Offer } from '#core/glossary';
 import { isCode, lineBefore, placeEntry } from '../../editor';
@@ -24,8 +25,8 @@ export interface OfferHost {
   request: (entry: string, cue: string | null, view: { state: EditorState }) => PlaceRequest | null;
   /** Calls back whenever there is more to be offered from; what comes back ends that. */
   onReady: (tell: () => void) => () => void;
-  /** Told how many keys brought a placement. */
-  brought: (placement: string, entry: string, keys: number) => void;
+  /** Told how many keys brought a placement, and in which way. */
+  brought: (placement: string, entry: string, keys: number, way: Way) => void;
   /** Told when what an entry would have brought was typed in full. */
   missed: (entry: string) => void;
   /** Told when an offer was taken: what was typed for it, and how many keys that cost beyond. */
@@ -130,7 +131,7 @@ export function takeOffer(view: EditorView, host: OfferHost, at: number, keys = 
     const request = host.request(offer.list, null, view);
     if (!request) return false;
     stepTo(view, broughtBy(placeEntry(state, from, caret, request), from, typed));
-    host.brought(request.id, offer.list, typed.length + keys);
+    host.brought(request.id, offer.list, typed.length + keys, 'offer');
   } else {
     const text = offer.kind === 'term' && offer.by !== 'cue' ? inCaseOf(offer.text, typed) : offer.text;
     const tr = broughtBy(state.tr.insertText(text, from, caret), from, typed);

@@ -3,6 +3,7 @@ import type { Case, Draft } from '#contracts';
 import type { DraftDocument } from '#core/draft';
 import { useEntriesAtHand, usePreferences } from '../../api';
 import { keysOfEntry } from '#core/bank';
+import type { Way } from '#core/savings';
 import { useOffering } from '../../offers';
 import { useShell } from '../../shell';
 import type { LeafSlip } from '../capture/leafSlip';
@@ -10,7 +11,7 @@ import { useKeyCounts } from '../keeping/useKeyCounts';
 import { useLeafEditor } from './useLeafEditor';
 import { usePlacing } from '../placements/usePlacing';
 
-type Brought = (placement: string, entry: string, keys: number) => void;
+type Brought = (placement: string, entry: string, keys: number, way: Way) => void;
 
 interface Options {
   one: Case;
