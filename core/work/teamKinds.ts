@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { TextLimitSchema, type TextLimit } from '#core/passage';
 import { KIND_IDS, KindIdSchema, kindOf, KINDS, type KindId } from './kinds';
 
 const name = z
@@ -16,6 +17,8 @@ export const TeamKindsSchema = z
       work: name,
       /** What a case of it is called: "Admission". */
       caseName: name,
+      /** How long a text of it may be, where that matters: of more a leaf tells. */
+      limit: TextLimitSchema.optional(),
     }),
   )
   .min(1, 'a team does one kind of work at the least')
@@ -31,6 +34,8 @@ export interface KindsOfTeam {
   workOf: (kind: string) => string;
   /** What a case of a kind is called. */
   caseOf: (kind: KindId) => string;
+  /** How long a text of a kind may be; null where that does not matter. */
+  limitOf: (kind: string) => TextLimit | null;
   /** The kinds that something is for, in words. */
   inWords: (kinds: readonly string[]) => string;
 }
@@ -45,6 +50,7 @@ export function kindsOfTeam(set: TeamKinds | null): KindsOfTeam {
   return {
     done: set === null ? OF_ITS_OWN : OF_ITS_OWN.filter((id) => known.has(id)),
     workOf,
+    limitOf: (kind) => known.get(kind)?.limit ?? null,
     caseOf: (kind) => known.get(kind)?.caseName ?? KINDS[kind].caseName,
     inWords: (kinds) =>
       kinds.length === 0

@@ -33,6 +33,8 @@ test('each kind is ticked, called as the team calls it, and its collection left 
     on: true,
     work: 'Letters',
     caseName: 'Enquiry',
+    most: '',
+    mostOf: 'words',
     withStarter: false,
   });
   expect(rows.filter(({ on }) => !on).map(({ kind }) => kind)).toEqual(['admission']);

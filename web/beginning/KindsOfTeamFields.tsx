@@ -1,6 +1,6 @@
 import { KINDS } from '#core/work';
 import { STARTERS } from '#core/starters';
-import { TextField, Tick } from '../ui';
+import { SelectField, TextField, Tick } from '../ui';
 import type { KindRow } from './beginTeam';
 
 interface Props {
@@ -14,7 +14,7 @@ export function KindsOfTeamFields({ rows, change }: Props) {
     change(rows.map((row, index) => (index === at ? { ...row, ...part } : row)));
   return (
     <div className="grid gap-4">
-      {rows.map(({ kind, on, work, caseName, withStarter }, at) => (
+      {rows.map(({ kind, on, work, caseName, most, mostOf, withStarter }, at) => (
         <fieldset key={kind} className="border-b border-hair pb-3">
           <legend className="sr-only">{KINDS[kind].work}</legend>
           <Tick on={on} toggle={() => put(at, { on: !on })}>
@@ -34,6 +34,24 @@ export function KindsOfTeamFields({ rows, change }: Props) {
                 value={caseName}
                 onChange={({ target }) => put(at, { caseName: target.value })}
               />
+              <div className="flex items-end gap-3">
+                <TextField
+                  label="A text has at most"
+                  inputMode="numeric"
+                  placeholder="any length"
+                  maxLength={7}
+                  value={most}
+                  onChange={({ target }) => put(at, { most: target.value })}
+                />
+                <SelectField
+                  label="Counted in"
+                  value={mostOf}
+                  onChange={({ target }) => put(at, { mostOf: target.value as KindRow['mostOf'] })}
+                >
+                  <option value="words">words</option>
+                  <option value="characters">characters</option>
+                </SelectField>
+              </div>
               {STARTERS.some((starter) => starter.kind === kind) && (
                 <Tick on={withStarter} toggle={() => put(at, { withStarter: !withStarter })}>
                   Add ten starter entries

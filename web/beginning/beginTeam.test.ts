@@ -38,12 +38,29 @@ test('a new team begins with every kind, each with a collection; a team that has
   expect(fresh.every(({ on, withStarter }) => on && withStarter)).toBe(true);
   const later = rowsOf(kindsOfTeam([{ kind: 'reply', work: 'Letters', caseName: 'Letter' }]), false);
   expect(later.filter(({ on }) => on)).toEqual([
-    { kind: 'reply', on: true, work: 'Letters', caseName: 'Letter', withStarter: false },
+    {
+      kind: 'reply',
+      on: true,
+      work: 'Letters',
+      caseName: 'Letter',
+      most: '',
+      mostOf: 'words',
+      withStarter: false,
+    },
   ]);
 });
 
 test('what is ticked is set by its names; nothing ticked, or something nameless, is told', () => {
   expect(kindsOfRows(only('reply'))).toEqual([{ kind: 'reply', work: 'Replies', caseName: 'Enquiry' }]);
+  const limited = (most: string) =>
+    kindsOfRows(only('reply').map((row) => ({ ...row, most, mostOf: 'characters' as const })));
+  expect(limited(' 2000 ')[0]!.limit).toEqual({ most: 2000, of: 'characters' });
+  expect(rowsOf(kindsOfTeam(limited('2000')), false).find(({ on }) => on)).toMatchObject({
+    most: '2000',
+    mostOf: 'characters',
+  });
+  for (const most of ['two', '-3', '1.5', '99999999'])
+    expect(() => limited(most)).toThrow('The length of replies must be a whole number up to 1,000,000.');
   expect(() => kindsOfRows(only('none'))).toThrow(ForPeople);
   expect(() => kindsOfRows(only('reply').map((row) => ({ ...row, work: '  ' })))).toThrow(
     /what you call replies/,

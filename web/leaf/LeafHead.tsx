@@ -1,12 +1,13 @@
 import type { Editor } from '@tiptap/react';
 import type { Case } from '#contracts';
 import { useState } from 'react';
+import { useKinds } from '../api';
 import { FilesOfCase } from '../files';
 import { FormatMenu } from '../format';
 import { AboutCase } from '../record';
 import { Button, Key } from '../ui';
 import type { Keeping } from '#client/drafts';
-import { giveKeys, KeepingLine, type LeafSlip } from '../writing';
+import { giveKeys, KeepingLine, LengthLine, type LeafSlip } from '../writing';
 import { LeavesOfCase, NameOfLeaf, type useAnotherLeaf } from './LeavesOfCase';
 
 interface Props {
@@ -24,6 +25,44 @@ interface Props {
   openSlip: ((slip: LeafSlip) => void) | null;
 }
 
+/** Ways beneath the title: to the other leaves, the files, and what forms the text. */
+function Ways({
+  one,
+  editor,
+  here,
+  another,
+  marks,
+  openSlip,
+}: Omit<Props, 'keeping' | 'finish' | 'isFinishing'>) {
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1 px-9 pb-2 text-[13px] max-[899px]:px-4">
+      <LeavesOfCase one={one} editor={editor} here={here} another={another} />
+      <FilesOfCase one={one} giveKeys={() => giveKeys(editor.view)} />
+      {openSlip && (
+        <FormatMenu
+          editor={editor}
+          ask={(kind) => openSlip({ kind })}
+          more={[
+            {
+              label: 'Find and change…',
+              hint: 'Alt + G',
+              part: 'more',
+              onSelect: () => openSlip({ kind: 'find' }),
+            },
+            { label: 'Texts of this leaf…', part: 'more', onSelect: () => openSlip({ kind: 'texts' }) },
+            {
+              label: 'Marks under wording from the bank',
+              part: 'marks',
+              isOn: marks.areShown,
+              onSelect: marks.toggle,
+            },
+          ]}
+        />
+      )}
+    </div>
+  );
+}
+
 /** What stands above a draft: of which case it is, where its text is kept, and how it is finished. */
 export function LeafHead({
   one,
@@ -37,6 +76,7 @@ export function LeafHead({
   openSlip,
 }: Props) {
   const [about, setAbout] = useState(false);
+  const limit = useKinds().limitOf(one.kind);
   return (
     <>
       <header className="flex flex-wrap items-baseline gap-x-4 px-9 pt-5 pb-2 max-[899px]:px-4">
@@ -52,6 +92,7 @@ export function LeafHead({
           >
             About this case
           </Button>
+          {limit && <LengthLine editor={editor} limit={limit} />}
           <KeepingLine keeping={keeping} />
           {finish && (
             <Button onClick={finish} disabled={isFinishing} aria-keyshortcuts="F9 Alt+X">
@@ -60,31 +101,7 @@ export function LeafHead({
           )}
         </span>
       </header>
-      <div className="flex flex-wrap items-baseline gap-x-5 gap-y-1 px-9 pb-2 text-[13px] max-[899px]:px-4">
-        <LeavesOfCase one={one} editor={editor} here={here} another={another} />
-        <FilesOfCase one={one} giveKeys={() => giveKeys(editor.view)} />
-        {openSlip && (
-          <FormatMenu
-            editor={editor}
-            ask={(kind) => openSlip({ kind })}
-            more={[
-              {
-                label: 'Find and change…',
-                hint: 'Alt + G',
-                part: 'more',
-                onSelect: () => openSlip({ kind: 'find' }),
-              },
-              { label: 'Texts of this leaf…', part: 'more', onSelect: () => openSlip({ kind: 'texts' }) },
-              {
-                label: 'Marks under wording from the bank',
-                part: 'marks',
-                isOn: marks.areShown,
-                onSelect: marks.toggle,
-              },
-            ]}
-          />
-        )}
-      </div>
+      <Ways {...{ one, editor, here, another, marks, openSlip }} />
       {about && (
         <>
           <AboutCase key={`${one.title} ${one.number}`} one={one} />

@@ -60,7 +60,7 @@ export const Headpiece = memo(function Headpiece({ one, isOpen, toggle, at = 'he
   const line = recordLine(record, { today, rules, locale: navigator.language });
   const ways = (
     <div className="mt-0.5 flex flex-wrap items-baseline gap-x-4 text-[13px]">
-      {!correcting && !isWhole && <Line parts={line} />}
+      {!correcting && !isWhole && line.length > 0 && <Line parts={line} />}
       {isKnown && !correcting && !isBeside && (
         <Button look="text" aria-expanded={isOpen} aria-keyshortcuts="Alt+C" onClick={toggle}>
           {isOpen ? 'Fold the record' : 'Open the record'} <Key>{RECORD_KEY}</Key>

@@ -16,6 +16,7 @@ export { ReachSlip } from './cues/ReachSlip';
 export { EarlierStates } from './keeping/EarlierStates';
 export { FindSlip } from './finding/FindSlip';
 export { FinishedPanel } from './keeping/FinishedPanel';
+export { LengthLine } from './keeping/LengthLine';
 export { KeepingLine } from './keeping/KeepingLine';
 export { KeepingNotice } from './keeping/KeepingNotice';
 export { useDropDraft } from './keeping/useDropDraft';
