@@ -116,8 +116,10 @@ test('an answer is offered while it is typed, or is what was selected; collectio
   const collections = margin.getByRole('list', { name: 'By collection' });
   await collections.getByRole('button', { name: /Ward notes/ }).click();
   await expectAccessible(page);
+  const counted = page.waitForRequest((request) => request.postData()?.includes('"way":"click"') ?? false);
   await collections.getByRole('button', { name: /Keep handling to a minimum/ }).click();
   await expect.poll(() => words(page)).toContain('Then Handling is kept to a minimum');
+  await counted;
 });
 
 test('words are dragged to the margin to be kept, an entry onto a collection to be moved, with undo', async ({
@@ -144,6 +146,10 @@ test('words are dragged to the margin to be kept, an entry onto a collection to 
   await page.getByRole('link', { name: 'Bank', exact: true }).click();
   const entry = page.getByRole('link', { name: /Keep handling to a minimum/ });
   const collections = page.getByRole('region', { name: 'Collections' });
+  await entry.dragTo(collections.getByRole('link', { name: /Imke Tarrow/ }));
+  await expect(collections).toContainText(
+    'is shared: copy it to have wording of your own. Nothing was moved.',
+  );
   await entry.dragTo(collections.getByRole('link', { name: /Helpline replies/ }));
   await expect(collections).toContainText('One entry moved to “Helpline replies”.');
   await collections.getByRole('button', { name: 'Undo' }).click();
@@ -205,8 +211,21 @@ test('few steps: a date in a wording, five of a kind, a printed list, a fix from
   await expect(page.getByRole('main', { name: 'As it is printed' })).toContainText('Speaker Five');
   expect(stepsOf()).toBeLessThanOrEqual(1);
 
+  // A fix from the text: what was changed by hand goes to the bank from where it stands.
   await page.getByRole('link', { name: 'Desk', exact: true }).click();
   await openCase(page, /Dune/);
+  await page.keyboard.type(',hnd');
+  await expect(draftOf(page)).toContainText('combine weighing with cleaning.');
+  await pressKeys(page, ['Control+End', 'ArrowLeft', 'Control+ArrowLeft']);
+  await page.keyboard.type('thorough ');
+  stepsOf();
+  await click('button', 'Save what I changed here');
+  await page.getByRole('textbox', { name: 'Reason' }).pressSequentially('Half cleaned is not clean');
+  await press('Enter');
+  await expect(page.getByText(/^Saved as revision \d+, for all who use it/)).toBeVisible();
+  expect(stepsOf()).toBeLessThanOrEqual(2);
+
+  await pressKeys(page, ['Escape', 'Control+End', 'Enter']);
   await page.keyboard.type('Seen by all and well. ');
   await press('Shift+Home');
   await press('F4');

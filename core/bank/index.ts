@@ -12,6 +12,6 @@ export type { WrittenCues } from './bankCues';
 export { takenCues } from './takenCues';
 export { ALL, isWanted, setFilters } from './narrowing';
 export type { NarrowedBy, Narrowing } from './narrowing';
-export { placesFor } from './placesFor';
+export { placesFor, whyNotMoved } from './placesFor';
 export { collectionsAround } from './collectionsAround';
 export { ownWorkFirst } from './ownWorkFirst';

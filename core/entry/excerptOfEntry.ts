@@ -1,4 +1,4 @@
-import { excerpt, mapLines, type Inline } from '#core/passage';
+import { blankLabel, excerpt, mapLines, type Inline } from '#core/passage';
 import type { EntryContent } from './entry';
 import { mainPassage } from './fieldsOfContent';
 
@@ -6,7 +6,9 @@ import { mainPassage } from './fieldsOfContent';
 export function excerptOfEntry(content: EntryContent, letters: number): string {
   const names = new Map(content.fields.map(({ id, name }) => [id, name]));
   const named = (inline: Inline): Inline =>
-    inline.type === 'blank' ? { type: 'text', text: `‹${names.get(inline.attrs.field) ?? ''}›` } : inline;
+    inline.type === 'blank'
+      ? { type: 'text', text: `‹${blankLabel(names.get(inline.attrs.field) ?? '', inline.attrs.form)}›` }
+      : inline;
   return excerpt(
     mapLines(mainPassage(content), (line) => line.map(named)),
     letters,

@@ -7,7 +7,7 @@ const row = (over: Partial<SheetTableRow> = {}): SheetTableRow => ({
   collection: 'Ward notes',
   cue: ',rel',
   title: 'Fit for release',
-  wording: passageFrom('After **three** days.\n\n- fed\n- weighed'),
+  passage: passageFrom('After **three** days.\n\n- fed\n- weighed'),
   purpose: '',
   tags: ['discharge', 'wild'],
   nameOf: (field) => field,

@@ -1,4 +1,4 @@
-import { mapLines, plainText, type Inline, type Passage } from '#core/passage';
+import { blankLabel, mapLines, plainText, type Inline, type Passage } from '#core/passage';
 import { escapeHtml, toHtml } from './toHtml';
 
 /** One entry as a row of a table. */
@@ -6,16 +6,16 @@ export interface SheetTableRow {
   collection: string;
   cue: string;
   title: string;
-  wording: Passage;
   purpose: string;
   tags: readonly string[];
-  /** The name of a field, for its blanks. */
+  /** Its wording, and the name of a field for its blanks. */
+  passage: Passage;
   nameOf: (field: string) => string;
 }
 
 const HEAD = ['Collection', 'Cue', 'Title', 'Wording', 'When to use it', 'Tags'];
 
-/** A passage as it is read outside the bank: each blank as the name of its field in brackets, without signs of the bank's own. */
+/** A passage as it is read outside the bank: each blank in brackets as the name of its field or the form it has, without signs of the bank's own. */
 function readable(passage: Passage, nameOf: (field: string) => string): Passage {
   return mapLines(passage, (line) =>
     line.flatMap((inline): Inline[] => {
@@ -24,7 +24,7 @@ function readable(passage: Passage, nameOf: (field: string) => string): Passage 
       return [
         {
           type: 'text',
-          text: `[${nameOf(inline.attrs.field)}]`,
+          text: `[${blankLabel(nameOf(inline.attrs.field), inline.attrs.form)}]`,
           ...(inline.marks ? { marks: inline.marks } : {}),
         },
       ];
@@ -41,8 +41,8 @@ const cell = (text: string) => (/[\t\n\r"]/.test(text) ? `"${text.replace(/"/g, 
  * spreadsheet computes with wording.
  */
 export function sheetTable(rows: readonly SheetTableRow[]): { html: string; text: string } {
-  const body = rows.map(({ collection, cue, title, wording, purpose, tags, nameOf }) => {
-    const passage = readable(wording, nameOf);
+  const body = rows.map(({ collection, cue, title, purpose, tags, ...wording }) => {
+    const passage = readable(wording.passage, wording.nameOf);
     const cells = [collection, cue, title, plainText(passage), purpose, tags.join(', ')];
     return { passage, cells };
   });

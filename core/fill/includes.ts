@@ -36,6 +36,10 @@ export function includedIn(wording: Wording): readonly string[] {
   return found;
 }
 
+/** Whether the first wording of an entry has other entries within it. */
+export const holdsOthers = ({ wordings: [first] }: Pick<EntryContent, 'wordings'>): boolean =>
+  first !== undefined && includedIn(first).length > 0;
+
 /** The wording of an included entry: in the language of the one around it, else its first. */
 function wordingFor(content: EntryContent, language: string): Wording {
   return content.wordings.find((wording) => wording.language === language) ?? content.wordings[0]!;

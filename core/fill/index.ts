@@ -11,7 +11,17 @@ export { answersFromRecord } from './answersFromRecord';
 export { followedAnswers } from './followedAnswers';
 export { copiedDraft } from './copiedDraft';
 export { knowledgeOf } from './knowledge';
-export { contentsWithin, includedIn, includedSize, MOST_INCLUDED, renamedIncludes, ringOf } from './includes';
+export { wordingToRead, type WordingToRead } from './wordingToRead';
+export type { FindEntry } from './includes';
+export {
+  contentsWithin,
+  holdsOthers,
+  includedIn,
+  includedSize,
+  MOST_INCLUDED,
+  renamedIncludes,
+  ringOf,
+} from './includes';
 export { workedFrom } from './questions';
 export { gapsOf } from './gaps';
 export type { Gap } from './gaps';

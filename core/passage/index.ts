@@ -11,6 +11,7 @@ export type {
   ReferenceInline,
   FoldedInline,
 } from './passage';
+export { blankLabel } from './blankLabel';
 export { wordsOfInline } from './plainText';
 export { plainPassage, emptyPassage, textRun, isEmptyPassage } from './make';
 export { mapLines, linesOf, lineText, isLine } from './lines';

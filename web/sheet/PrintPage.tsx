@@ -9,7 +9,7 @@ import { calendarToday, dayInWords } from '#client/clock';
 import { useShell } from '../shell';
 import { Button, Failed, Loading, SelectField, Tick } from '../ui';
 import { firstCue, type BankIndex } from '#core/bank';
-import { mainPassage } from '#core/entry';
+import { wordingToRead, type FindEntry } from '#core/fill';
 import { collectionsAsked } from './asked';
 import { ORDERS, type Order } from './orders';
 import './print.css';
@@ -47,15 +47,17 @@ function printedOf(
     .filter(({ length }) => length > 0);
 }
 
-const Wording = ({ entry: { content } }: { entry: Entry }) => (
-  <PassageView
-    passage={mainPassage(content)}
-    nameOf={(id) => content.fields.find((field) => field.id === id)?.name ?? id}
-    links={false}
-  />
+const Wording = ({ entry: { content }, find }: { entry: Entry; find: FindEntry }) => (
+  <PassageView {...wordingToRead(content, find)} links={false} />
 );
 
-function SheetOnPaper({ sections, columns }: { sections: readonly Printed[][]; columns: 1 | 2 }) {
+interface OnPaperProps {
+  sections: readonly Printed[][];
+  columns: 1 | 2;
+  find: FindEntry;
+}
+
+function SheetOnPaper({ sections, columns, find }: OnPaperProps) {
   return (
     <div className={columns === 2 ? 'paper-columns' : ''}>
       {sections.map((section) => (
@@ -72,7 +74,7 @@ function SheetOnPaper({ sections, columns }: { sections: readonly Printed[][]; c
                   {entry.content.purpose && <small>{entry.content.purpose}</small>}
                 </h3>
                 <div className="book">
-                  <Wording entry={entry} />
+                  <Wording entry={entry} find={find} />
                 </div>
               </div>
             </article>
@@ -250,7 +252,11 @@ function Paper({ index }: { index: BankIndex }) {
           <Card sections={sections} mine={placed?.mine ?? {}} />
         ) : (
           <>
-            <SheetOnPaper sections={sections} columns={layout.columns} />
+            <SheetOnPaper
+              sections={sections}
+              columns={layout.columns}
+              find={(id) => index.entries.get(id)?.content}
+            />
             {layout.cueIndex && <CueIndex sections={sections} />}
           </>
         )}

@@ -8,8 +8,8 @@ import { CollectionTree, MakeCollection, type Taking } from '../collections';
 import { entryDropped, isEntryDragged } from './draggedEntry';
 import { isDue, useReviews } from '../reviews';
 import { Figure, useShell } from '../shell';
-import { Button, Failed, Key, Loading, Menu, SelectField, TextField } from '../ui';
-import type { BankIndex, NarrowedBy, Narrowing } from '#core/bank';
+import { Button, Failed, Key, Loading, Menu, Notice, SelectField, TextField } from '../ui';
+import { whyNotMoved, type BankIndex, type NarrowedBy, type Narrowing } from '#core/bank';
 import { NotAllSearched } from '../show';
 import { SelectedPanel } from './many/SelectedPanel';
 import { addressOf, askedOf, type SheetAsked } from './asked';
@@ -89,6 +89,7 @@ interface MarginProps {
 function Margin({ index, collection, selecting }: MarginProps) {
   const navigate = useNavigate();
   const many = useMany(() => undefined);
+  const [refused, setRefused] = useState<string | null>(null);
   if (!index) return null;
   if (selecting.ids)
     return (
@@ -103,7 +104,10 @@ function Margin({ index, collection, selecting }: MarginProps) {
     is: isEntryDragged,
     take: (event, { id, name }) => {
       const entry = index.entries.get(entryDropped(event));
-      if (entry && entry.collection !== id) many.run(() => MANY_ACTS.move([entry], id, name));
+      if (!entry || entry.collection === id) return;
+      const why = whyNotMoved(entry, id, index);
+      setRefused(why);
+      if (!why) many.run(() => MANY_ACTS.move([entry], id, name));
     },
   };
   return (
@@ -132,6 +136,7 @@ function Margin({ index, collection, selecting }: MarginProps) {
       <section aria-label="Collections" className="pt-5">
         <h2 className="section-head">Collections</h2>
         <DoneNotice many={many} />
+        {refused && <Notice tone="warning" title={refused} />}
         <CollectionTree collections={index.bank.collections} shown={collection} taking={taking} />
         <div className="mt-5">
           <MakeCollection within={null} />
@@ -179,7 +184,7 @@ function Narrowed({ index, asked, narrow, selecting }: NarrowedProps) {
   return (
     <>
       <SheetTools index={index} narrowing={asked.narrowing} narrow={narrow} look={look} changeLook={change}>
-        <SheetOut asked={asked} lines={shown.lines} />
+        <SheetOut asked={asked} lines={shown.lines} index={index} />
       </SheetTools>
       <Lines {...{ index, asked, shown, selecting, look, times }} due={by.due} />
     </>

@@ -5,6 +5,7 @@ import type { Entry } from '#contracts';
 import { renewCollection, takeEntries } from '../api';
 import { Button } from '../ui';
 import type { BankIndex } from '#core/bank';
+import { holdsOthers } from '#core/fill';
 import type { SheetLook } from './look';
 import { RowEditor } from './RowEditor';
 import { SheetRow } from './SheetRow';
@@ -204,6 +205,7 @@ export function SheetLines({ lines, selecting, look, times, due, index }: Props)
                       collection={collection}
                       selected={selecting.ids ? selecting.ids.has(entry.id) : null}
                       toggle={selecting.toggle}
+                      pieces={holdsOthers(entry.content) ? index.entries : null}
                       at={at}
                       place={line.place}
                       count={line.count}

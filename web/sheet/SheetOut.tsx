@@ -2,13 +2,13 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { sheetTable } from '#core/exchange';
 import { Button } from '../ui';
-import { keysOfEntry, setFilters } from '#core/bank';
-import { mainPassage } from '#core/entry';
+import { keysOfEntry, setFilters, type BankIndex } from '#core/bank';
+import { wordingToRead, type FindEntry } from '#core/fill';
 import type { SheetAsked } from './asked';
 import type { SheetLine } from './useSheetLines';
 
 /** The entries of a sheet as a table, for the clipboard. */
-function tableOf(lines: readonly SheetLine[]) {
+function tableOf(lines: readonly SheetLine[], find: FindEntry) {
   return sheetTable(
     lines.flatMap((line) => {
       if (line.kind !== 'entry') return [];
@@ -18,10 +18,9 @@ function tableOf(lines: readonly SheetLine[]) {
           collection: line.collection.name,
           cue: keysOfEntry(line.entry, line.collection) ?? '',
           title: content.title,
-          wording: mainPassage(content),
           purpose: content.purpose,
           tags: content.tags,
-          nameOf: (id: string) => content.fields.find((field) => field.id === id)?.name ?? id,
+          ...wordingToRead(content, find),
         },
       ];
     }),
@@ -30,13 +29,19 @@ function tableOf(lines: readonly SheetLine[]) {
 
 const blob = (text: string, type: string) => new Blob([text], { type });
 
+interface Props {
+  asked: SheetAsked;
+  lines: readonly SheetLine[];
+  index: BankIndex;
+}
+
 /** What can be taken out of the sheet as it is narrowed: a print, a table on the clipboard. */
-export function SheetOut({ asked, lines }: { asked: SheetAsked; lines: readonly SheetLine[] }) {
+export function SheetOut({ asked, lines, index }: Props) {
   const [said, setSaid] = useState<string | null>(null);
   const entries = lines.filter(({ kind }) => kind === 'entry').length;
   const waiting = lines.reduce((sum, line) => sum + (line.kind === 'waiting' ? line.count : 0), 0);
   const copy = async () => {
-    const { html, text } = tableOf(lines);
+    const { html, text } = tableOf(lines, (id) => index.entries.get(id)?.content);
     try {
       await navigator.clipboard.write([
         new ClipboardItem({ 'text/html': blob(html, 'text/html'), 'text/plain': blob(text, 'text/plain') }),

@@ -5,7 +5,7 @@ import { dayInWords, instantInWords } from '#client/clock';
 import { Button } from '../ui';
 import { firstCue } from '#core/bank';
 import { CueShown, PassageView } from '../show';
-import { mainPassage } from '#core/entry';
+import { wordingToRead } from '#core/fill';
 import { dragEntry } from './draggedEntry';
 import type { SheetLook } from './look';
 
@@ -15,6 +15,8 @@ interface RowProps {
   /** Whether it is selected; null where nothing is being selected. */
   selected: boolean | null;
   toggle: (entry: Entry) => void;
+  /** The entries it may hold; null where it holds none, so that it is drawn again for none of them. */
+  pieces: ReadonlyMap<string, Entry> | null;
   /** Which line of the sheet it is, and which of so many in its collection; what takes its height. */
   at: number;
   place: number;
@@ -62,6 +64,7 @@ export const SheetRow = memo(function SheetRow({
   collection,
   selected,
   toggle,
+  pieces,
   at,
   place,
   count,
@@ -71,7 +74,7 @@ export const SheetRow = memo(function SheetRow({
   isDue,
   edit,
 }: RowProps) {
-  const { title, fields } = entry.content;
+  const { title } = entry.content;
   const cue = firstCue(entry, collection);
   return (
     <li
@@ -107,8 +110,7 @@ export const SheetRow = memo(function SheetRow({
           {look.wording && (
             <div className="sheet-wording book">
               <PassageView
-                passage={mainPassage(entry.content)}
-                nameOf={(id) => fields.find((field) => field.id === id)?.name ?? id}
+                {...wordingToRead(entry.content, (id) => pieces?.get(id)?.content)}
                 links={false}
               />
             </div>

@@ -1,6 +1,7 @@
 import { Fragment, type ReactNode } from 'react';
 import { numbered } from '#core/numbering';
 import {
+  blankLabel,
   wordsOfInline,
   type BlankAttrs,
   type Block,
@@ -8,7 +9,6 @@ import {
   type Mark,
   type Passage,
 } from '#core/passage';
-import { blankLabel } from './blankLabel';
 
 /** How a passage is shown: the name beneath each blank's line, and whether links can be followed. */
 interface Look {

@@ -1,4 +1,3 @@
-export { blankLabel } from './blankLabel';
 export { CueShown } from './CueShown';
 export { DifferenceView, titleOf } from './DifferenceView';
 export { EntryHead } from './EntryHead';

@@ -20,12 +20,13 @@ export function useLevelWithWords(editor: Editor, box: HTMLElement | null, neede
     const margin = box?.parentElement;
     if (!box || !margin || needed === '') return;
     // The margin may have been scrolled down in the reading: what is needed now is at its head.
-    margin.scrollTop = 0;
+    margin.scrollTo({ top: 0 });
     let frame = 0;
     const place = () => {
       const head = margin.getBoundingClientRect().top + parseFloat(getComputedStyle(margin).paddingTop);
       const { top: line } = editor.view.coordsAtPos(editor.state.selection.from);
-      box.style.marginTop = `${Math.round(topFor(line, head, box.offsetHeight, window.innerHeight))}px`;
+      const top = Math.round(topFor(line, head, box.offsetHeight, window.innerHeight));
+      box.style.setProperty('margin-top', `${top}px`);
     };
     const soon = () => {
       cancelAnimationFrame(frame);
@@ -40,7 +41,7 @@ export function useLevelWithWords(editor: Editor, box: HTMLElement | null, neede
       window.removeEventListener('scroll', soon);
       window.removeEventListener('resize', soon);
       cancelAnimationFrame(frame);
-      box.style.marginTop = '';
+      box.style.removeProperty('margin-top');
     };
   }, [editor, box, needed]);
 }

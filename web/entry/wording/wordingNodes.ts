@@ -2,7 +2,7 @@ import type { Node as EditorNode } from '@tiptap/pm/model';
 import type { NodeView } from '@tiptap/pm/view';
 import { numberInForm } from '#core/numbering';
 import type { NumberForm } from '#core/passage';
-import { blankLabel } from '../../show';
+import { blankLabel } from '#core/passage';
 import { attrsOf, BlankNode, CaretMarkNode, IncludeNode, NumberNode, ReferenceNode } from '../../editor';
 
 /** What a wording's nodes are called: names of fields, titles of entries. They change apart from the text. */
