@@ -100,12 +100,14 @@ test('an entry copied without its cue, made from what was copied, deleted and un
   await whole.getByRole('button', { name: 'Take out of use' }).click();
   await whole.getByRole('button', { name: 'Undo' }).click();
   await whole.getByRole('combobox', { name: 'Move to' }).selectOption({ label: 'Helpline replies (shared)' });
-  const moved = page.getByRole('status').filter({ hasText: 'One entry moved to “Helpline replies”.' });
+  const moved = page
+    .getByRole('status')
+    .filter({ hasText: '“Wound cleaned, a copy” moved to “Helpline replies”.' });
   await moved.getByRole('button', { name: 'Undo' }).click();
   await expect(moved).toHaveCount(0);
   await whole.getByRole('button', { name: 'Delete the entry' }).click();
   await page.getByRole('alertdialog').getByRole('button', { name: 'Delete', exact: true }).click();
-  await expect(page.getByText('One entry moved to the wastebasket.')).toBeVisible();
+  await expect(page.getByText('“Wound cleaned, a copy” moved to the wastebasket.')).toBeVisible();
   await expect(page.getByRole('link', { name: /Wound cleaned, a copy/ })).toHaveCount(0);
 
   await page.evaluate(() => navigator.clipboard.writeText('The owl flew well on its last day.'));

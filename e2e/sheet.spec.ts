@@ -8,6 +8,12 @@ test('the sheet: narrowed, its columns chosen, an entry changed in place, copied
   await page.getByRole('link', { name: 'Bank', exact: true }).click();
   const ward = page.getByRole('region', { name: 'Ward notes' });
   await expect(ward.getByRole('link', { name: /Fit for release/ })).toBeVisible();
+  // An entry that holds another is read with its words.
+  await page.getByRole('searchbox').fill('whole comment');
+  await expect(page.getByRole('link', { name: /Survey report, whole comment/ })).toContainText(
+    'The sketch map is a pleasure to use',
+  );
+  await page.getByRole('searchbox').fill('');
   await page.getByText('Filter', { exact: true }).click();
   await page.getByRole('combobox', { name: 'Kind of work' }).selectOption('Ward notes');
   await page.getByRole('combobox', { name: 'Tag' }).selectOption('discharge');

@@ -144,14 +144,16 @@ test('words are dragged to the margin to be kept, an entry onto a collection to 
   await expect.poll(() => words(page)).toContain('Calm throughout and eating well.');
 
   await page.getByRole('link', { name: 'Bank', exact: true }).click();
+  await page.getByRole('searchbox').fill('keep handling');
   const entry = page.getByRole('link', { name: /Keep handling to a minimum/ });
+  await expect(page.getByTitle(/^Saved/)).toHaveCount(1);
   const collections = page.getByRole('region', { name: 'Collections' });
-  await entry.dragTo(collections.getByRole('link', { name: /Imke Tarrow/ }));
+  await entry.dragTo(collections.getByRole('link', { name: /My own wording/ }));
   await expect(collections).toContainText(
     'is shared: copy it to have wording of your own. Nothing was moved.',
   );
   await entry.dragTo(collections.getByRole('link', { name: /Helpline replies/ }));
-  await expect(collections).toContainText('One entry moved to “Helpline replies”.');
+  await expect(collections).toContainText('“Keep handling to a minimum” moved to “Helpline replies”.');
   await collections.getByRole('button', { name: 'Undo' }).click();
   await expect(
     page.getByRole('region', { name: 'Ward notes' }).getByRole('link', { name: /^.*Keep handling/ }),

@@ -39,7 +39,7 @@ test('tagged: those that have the tag are left alone; the undo saves what they w
   server();
   const all = [entry('a'), entry('b', 'ward', { tags: ['wing'] })];
   const { said, undo } = await MANY_ACTS.tag(all, 'wing');
-  expect(said).toBe('One entry changed: tagged wing.');
+  expect(said).toBe('“a” changed: tagged wing.');
   expect(changesOf(sent[0])).toMatchObject([{ entry: 'a', revision: 3, content: { tags: ['wing'] } }]);
   expect(undo).toMatchObject([{ do: 'revert', entries: [{ entry: 'a', revision: 4, to: 3 }] }]);
 });

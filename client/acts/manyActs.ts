@@ -4,7 +4,9 @@ import { withLead, withRetired, withTag, type EntryContent } from '#core/entry';
 import { call } from '#client/api';
 import type { DoneToMany } from './lastDone';
 
-const countInWords = (count: number) => (count === 1 ? 'One entry' : `${count} entries`);
+/** One entry is called by its title, several by their number. */
+const named = (entries: readonly Entry[]) =>
+  entries.length === 1 ? `“${entries[0]!.content.title}”` : `${entries.length} entries`;
 
 const idsOf = (entries: readonly Pick<Entry, 'id'>[]) => entries.map(({ id }) => id);
 
@@ -22,7 +24,7 @@ async function move(entries: readonly Entry[], to: string, name: string): Promis
   await sendSteps([{ do: 'move', entries: idsOf(entries), to }]);
   const homes = [...new Set(entries.map(({ collection }) => collection))].filter((home) => home !== to);
   return {
-    said: `${countInWords(entries.length)} moved to “${name}”.`,
+    said: `${named(entries)} moved to “${name}”.`,
     undo: homes.map((home) => ({
       do: 'move',
       entries: idsOf(entries.filter(({ collection }) => collection === home)),
@@ -41,7 +43,7 @@ async function change(
   const changes = changed.map(({ id, revision, content }) => ({ entry: id, revision, content: to(content) }));
   await sendSteps([{ do: 'change', changes, reason: said }]);
   return {
-    said: `${countInWords(changed.length)} changed: ${said.toLowerCase()}.`,
+    said: `${named(changed)} changed: ${said.toLowerCase()}.`,
     undo: [takingBack(changed, said)],
   };
 }
@@ -49,7 +51,7 @@ async function change(
 async function remove(entries: readonly Entry[]): Promise<DoneToMany> {
   const { deletions } = await sendSteps([{ do: 'delete', entries: idsOf(entries) }]);
   return {
-    said: `${countInWords(entries.length)} moved to the wastebasket.`,
+    said: `${named(entries)} moved to the wastebasket.`,
     undo: deletions.map((deletion) => ({ do: 'restore', deletion })),
   };
 }

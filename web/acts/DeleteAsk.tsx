@@ -61,7 +61,8 @@ export function DeleteAsk({ entries, go, close }: Props) {
         </ul>
       )}
       <p className="flex gap-2">
-        <Button look="main" autoFocus disabled={!touched.data} onClick={go}>
+        {/* Drawn anew when it can be pressed: then it has the keys. */}
+        <Button key={String(touched.isSuccess)} look="main" autoFocus disabled={!touched.data} onClick={go}>
           Delete
         </Button>
         <Button onClick={close}>Cancel</Button>

@@ -27,6 +27,7 @@ import {
   ShellContext,
   type Shell as ShellValue,
   switchTheme,
+  useKeysOnScreen,
   useScreenTitle,
 } from '../shell';
 import { MainLine, SecondLine } from './HeadLines';
@@ -126,6 +127,7 @@ function SignedIn({ member }: { member: Member }) {
   useLiveEvents(member.id);
   useKeyListener();
   useScreenTitle();
+  useKeysOnScreen(pathname);
   // Asked for on every screen, so that it is there when the leaf is opened.
   useBank();
   const showKeys = () => {

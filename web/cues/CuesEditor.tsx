@@ -1,9 +1,10 @@
 import { X } from 'lucide-react';
+import { useRef } from 'react';
 import type { Collection } from '#contracts';
 import type { Cue } from '#core/cue';
 import { ClosingKeys, CueRulesOf } from './CueRulesFields';
 import { CueFault, CueText } from './CueText';
-import { Button } from '../ui';
+import { Button, useFocusNext } from '../ui';
 
 interface Props {
   cues: readonly Cue[];
@@ -17,8 +18,23 @@ interface Props {
 /** An entry's cues, each with what brings it. */
 export function CuesEditor({ cues, collection, editable, propose, change }: Props) {
   const set = (index: number, cue: Cue) => change(cues.map((one, at) => (at === index ? cue : one)));
+  const all = useRef<HTMLFieldSetElement>(null);
+  const focusNext = useFocusNext();
+  const add = () => {
+    change([...cues, { text: propose() }]);
+    // What is proposed is selected: typing puts another in its place.
+    focusNext(() => {
+      const line = all.current?.querySelectorAll('[role=group]')[cues.length]?.querySelector('input');
+      line?.select();
+      return line;
+    });
+  };
+  const remove = (index: number) => {
+    change(cues.filter((_, at) => at !== index));
+    focusNext(() => all.current?.querySelector<HTMLElement>(':scope > button'));
+  };
   return (
-    <fieldset disabled={!editable}>
+    <fieldset ref={all} disabled={!editable}>
       {cues.map((cue, index) => (
         <div
           key={index}
@@ -32,7 +48,7 @@ export function CuesEditor({ cues, collection, editable, propose, change }: Prop
             type="button"
             aria-label={`Remove cue ${cue.text}`}
             className="rounded-[3px] p-1 text-soft hover:text-elder"
-            onClick={() => change(cues.filter((_, at) => at !== index))}
+            onClick={() => remove(index)}
           >
             <X size={15} aria-hidden />
           </button>
@@ -43,7 +59,7 @@ export function CuesEditor({ cues, collection, editable, propose, change }: Prop
         </div>
       ))}
       {editable && (
-        <Button className="mt-2 text-[14px]" onClick={() => change([...cues, { text: propose() }])}>
+        <Button className="mt-2 text-[14px]" onClick={add}>
           Add a cue
         </Button>
       )}

@@ -38,6 +38,7 @@ export { placeEntry, goOnAfter } from './placing';
 export { keptAgainst, type Before, nowAt, changedByHand, renewPlacement } from './renewing';
 export { selectedPassage } from './selectedPassage';
 export {
+  stepByTab,
   stepToBlank,
   stepToField,
   stepToFirstGap,

@@ -13,6 +13,7 @@ import {
   askedBlanks,
   stepOn,
   stepOut,
+  stepByTab,
   stepToBlank,
   stepToField,
   stepToFirstGap,
@@ -56,6 +57,22 @@ test('to the next and the one before, past what is answered too; to gaps alone, 
   expect(at(apply(state, stepToField(state, 'p', 'hour')))).toBe('hour');
   expect(stepToField(state, 'p', 'nothing')).toBeNull();
 });
+
+test.each([1, -1] as const)(
+  'Tab (%i) comes to an end and leaves the leaf, wherever the keys were',
+  (direction) => {
+    for (const from of ['who', 'food', 'hour']) {
+      let state = apply(begun(), stepToField(begun(), 'p', from));
+      let steps = 0;
+      for (let tr = stepByTab(state, direction); tr; tr = stepByTab(state, direction)) {
+        state = state.apply(tr);
+        steps += 1;
+        expect(steps).toBeLessThanOrEqual(4);
+      }
+      expect(at(state)).toBeNull();
+    }
+  },
+);
 
 test('out of a blank, to either side of it', () => {
   const state = begun();

@@ -39,6 +39,13 @@ export function stepToBlank(state: EditorState, direction: 1 | -1): Transaction 
   return target ? stepOnto(state, target.pos) : null;
 }
 
+/**
+ * Where Tab goes: to the next blank that is asked about, or the one before it; with none left that way, off the blank to its side,
+ * so that the next Tab leaves the leaf. Null where there is nothing that way.
+ */
+export const stepByTab = (state: EditorState, direction: 1 | -1): Transaction | null =>
+  stepToBlank(state, direction) ?? stepOut(state, direction === 1 ? 'after' : 'before');
+
 /** On from the current blank: to the placement's next, or behind the placement when it was the last. */
 export function stepOn(state: EditorState): Transaction | null {
   const current = currentBlank(state);

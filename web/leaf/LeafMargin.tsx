@@ -124,6 +124,7 @@ function Finished({ one, member, editor, keeper, finishing, downloads }: LeafMar
       more={downloads.map(({ label, save }) => ({ label, save: () => save(note, title) }))}
       reopen={() => finishing.reopen.mutate()}
       reopening={finishing.reopen.isPending}
+      isNew={!finishing.finish.isIdle}
     />
   );
 }

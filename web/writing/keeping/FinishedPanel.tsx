@@ -20,6 +20,8 @@ interface Props {
   more: readonly { label: string; save: () => Promise<void> }[];
   reopen: () => void;
   reopening: boolean;
+  /** Whether it was finished here and now: the keys go to what is done with it next. */
+  isNew: boolean;
 }
 
 /** The texts of a finished draft, each to be copied by itself: by its name. Empty where there is but one without a name. */
@@ -30,7 +32,8 @@ function namedTexts(passage: Passage): { name: string; passage: Passage }[] {
 }
 
 /** What can be done with a finished text: take it where it is needed, or open it again. */
-export function FinishedPanel({ draft, files, passage, language, title, more, reopen, reopening }: Props) {
+export function FinishedPanel(props: Props) {
+  const { draft, files, passage, language, title, more, reopen, reopening, isNew } = props;
   const [said, setSaid] = useState<{ words: string; failed: boolean } | null>(null);
   const attempt = (words: string, work: Promise<void>) => {
     work.then(
@@ -40,10 +43,14 @@ export function FinishedPanel({ draft, files, passage, language, title, more, re
   };
   return (
     <section aria-label="Finished" className="slip">
-      <p className="font-book text-[17px]">Finished</p>
+      <h2 className="section-head">Finished</h2>
       <p className="text-[13px] text-soft">It cannot be changed until you reopen it.</p>
       <div className="mt-3 flex flex-wrap gap-2">
-        <Button look="main" onClick={() => attempt('Copied, with its formatting.', copyRich(passage))}>
+        <Button
+          look="main"
+          autoFocus={isNew}
+          onClick={() => attempt('Copied, with its formatting.', copyRich(passage))}
+        >
           Copy
         </Button>
         {namedTexts(passage).map((box) => (

@@ -14,14 +14,14 @@ test('the words that will go out are told as they are written, and how many are 
   });
   const { container } = render(<LengthLine editor={editor} limit={{ most: 4, of: 'words' }} />);
   expect(container.textContent).toBe('2 of 4 words');
-  await act(() => {
+  act(() => {
     editor.commands.insertContentAt(15, [
       { type: 'text', text: ' about ' },
       { type: 'blank', attrs: { field: 'weight', text: '512 g', state: 'answered' } },
     ]);
   });
   expect(await screen.findByText('5 of 4 words: 1 over')).toBeTruthy();
-  await act(() => {
+  act(() => {
     editor.commands.undo();
   });
   expect(await screen.findByText('2 of 4 words')).toBeTruthy();

@@ -12,7 +12,7 @@ import {
   goOnAfter,
   stepOn,
   stepOut,
-  stepToBlank,
+  stepByTab,
 } from '../../editor';
 import { giveBack } from '../cues/cueFiring';
 import { giveKeys } from './whereKeysGo';
@@ -155,7 +155,7 @@ function takeOffered(view: EditorView, field: Field): boolean {
 
 function step(view: EditorView, event: KeyboardEvent): Transaction | null {
   const { state } = view;
-  if (event.key === 'Tab') return stepToBlank(state, event.shiftKey ? -1 : 1) ?? stepOut(state);
+  if (event.key === 'Tab') return stepByTab(state, event.shiftKey ? -1 : 1);
   if (event.key === 'Enter') return stepOn(state);
   return event.key === 'Escape' ? stepOut(state) : null;
 }

@@ -1,0 +1,37 @@
+import { useEffect } from 'react';
+
+/** Whether nothing of the screen has the keys: what had them went with the screen before, or led here from the head line. */
+const areLost = (): boolean => {
+  const { activeElement } = document;
+  return (
+    activeElement === null || activeElement === document.body || activeElement.closest('header, nav') !== null
+  );
+};
+
+/**
+ * Gives the keys to the heading of a screen that one has gone to, where nothing of it has them: it is read out, and Tab goes on from
+ * there. A screen that takes them itself, as a leaf does, keeps them.
+ */
+export function useKeysOnScreen(pathname: string): void {
+  useEffect(() => {
+    const root = document.getElementById('root')!;
+    const settle = () => {
+      const heading = document.querySelector<HTMLElement>('main h1');
+      if (!heading) return;
+      observer.disconnect();
+      if (!areLost()) return;
+      heading.tabIndex = -1;
+      heading.focus({ preventScroll: true });
+    };
+    const observer = new MutationObserver(settle);
+    // After the screen has had its turn to take the keys.
+    const turn = requestAnimationFrame(() => {
+      observer.observe(root, { childList: true, subtree: true });
+      settle();
+    });
+    return () => {
+      cancelAnimationFrame(turn);
+      observer.disconnect();
+    };
+  }, [pathname]);
+}
