@@ -99,7 +99,8 @@ test('five whole tasks by ear and keys alone: every stop says what it is, and wh
     await heard.comesTo('button', /^Delete$/);
     await heard.press('Enter');
     await heard.isTold(/^“Gave a bath” moved to the wastebasket/);
-    await heard.tabTo('button', /^Undo$/);
+    await heard.comesTo('heading', /^The bank$/);
+    await heard.tabTo('button', /^Undo$/, 'Shift+Tab');
     await heard.press('Enter');
     await expect.poll(() => heard.all('link')).toContainEqual(expect.stringMatching(/^,bt Gave a bath/));
   });

@@ -7,8 +7,8 @@ import { call, inWords } from '#client/api';
 import { collectionToHandOn, fileName, offerFile, textFile } from '#client/files';
 import { useBank, KEYS, queryClient, useBankIndex, useKinds } from '../api';
 import type { BankIndex } from '#core/bank';
-import { Figure, NothingHere } from '../shell';
-import { Button, Failed, Loading, Notice } from '../ui';
+import { AwaitedScreen, Figure, NothingHere } from '../shell';
+import { Button, Notice } from '../ui';
 import { CollectionHistory } from './CollectionHistory';
 import { CollectionSettingsForm } from './CollectionSettingsForm';
 import { MakeCollection } from './MakeCollection';
@@ -181,7 +181,6 @@ export function CollectionPage() {
   const index = useBankIndex();
   const collection = index?.collections.get(id);
   if (index && collection) return <Known key={id} collection={collection} index={index} />;
-  if (bank.isError)
-    return <Failed what="the collection" error={bank.error} retry={() => void bank.refetch()} />;
-  return index ? <NothingHere /> : <Loading what="the collection" />;
+  if (index) return <NothingHere />;
+  return <AwaitedScreen title="Collection" what="the collection" query={bank} />;
 }

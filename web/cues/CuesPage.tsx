@@ -3,8 +3,8 @@ import { Link } from 'react-router';
 import type { BankCue, CueRules } from '#core/cue';
 import { useBank, useBankIndex } from '../api';
 import { type BankIndex, bankCues } from '#core/bank';
-import { Figure } from '../shell';
-import { Button, Failed, Loading } from '../ui';
+import { AwaitedScreen, Figure } from '../shell';
+import { Button } from '../ui';
 import { ClashList } from './ClashList';
 import { BEFORE, FIRES, LETTERS } from './ruleWords';
 import { TryOut } from './TryOut';
@@ -124,6 +124,5 @@ export function CuesPage() {
   const bank = useBank();
   const index = useBankIndex();
   if (index) return <Known index={index} />;
-  if (bank.isError) return <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />;
-  return <Loading what="the cues" />;
+  return <AwaitedScreen title="Cues" what="the cues" query={bank} />;
 }

@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { useLocation, useParams } from 'react-router';
 import { useAtHand, useBank, useEntriesAtHand, useBankIndex } from '../api';
-import { Figure } from '../shell';
-import { Failed, Loading } from '../ui';
+import { AwaitedScreen } from '../shell';
 import { EntryLeaf } from './EntryLeaf';
 import { NotThere } from './NotThere';
 
@@ -19,15 +18,7 @@ export function EntryPage() {
   // Beside what is being written stand its neighbours: their cues must not be taken.
   useAtHand(place ? [place] : []);
   if (!index || !isHere) {
-    return (
-      <Figure marginLabel="Beside the entry" margin={null}>
-        {bank.isError ? (
-          <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />
-        ) : (
-          <Loading what="the bank" />
-        )}
-      </Figure>
-    );
+    return <AwaitedScreen title="Entry" what="the entry" query={bank} />;
   }
   if (id === 'new') {
     const keepable = index.bank.collections.filter(({ right }) => right === 'keep');

@@ -5,7 +5,7 @@ import { isSame } from '#core/difference';
 import type { Glossary, GlossarySettings } from '#contracts';
 import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useGlossaries, useTerms } from '../api';
-import { Figure, NothingHere } from '../shell';
+import { AwaitedScreen, Figure, NothingHere } from '../shell';
 import { Button, Failed, Loading, Notice, SelectField, TextField, Tick } from '../ui';
 import { KindsOfWorkField } from '../reach';
 import { TermsTable } from './TermsTable';
@@ -134,8 +134,6 @@ export function GlossaryPage() {
   const glossaries = useGlossaries();
   const glossary = glossaries.data?.find((one) => one.id === id);
   if (glossary) return <Known key={id} glossary={glossary} />;
-  if (glossaries.isPending) return <Loading what="the glossary" />;
-  if (glossaries.isError)
-    return <Failed what="the glossary" error={glossaries.error} retry={() => void glossaries.refetch()} />;
+  if (!glossaries.data) return <AwaitedScreen title="Glossary" what="the glossary" query={glossaries} />;
   return <NothingHere />;
 }

@@ -1,3 +1,4 @@
+export { AwaitedScreen } from './AwaitedScreen';
 export { Figure } from './Figure';
 export { Mark } from './Mark';
 export { NothingHere } from './NothingHere';

@@ -10,13 +10,13 @@ const areLost = (): boolean => {
 
 /**
  * Gives the keys to the heading of a screen that one has gone to, where nothing of it has them: it is read out, and Tab goes on from
- * there. A screen that takes them itself, as a leaf does, keeps them.
+ * there: once it is there itself, not while it is awaited. A screen that takes them itself, as a leaf does, keeps them.
  */
 export function useKeysOnScreen(pathname: string): void {
   useEffect(() => {
     const root = document.getElementById('root')!;
     const settle = () => {
-      const heading = document.querySelector<HTMLElement>('main h1');
+      const heading = document.querySelector<HTMLElement>('main h1:not([data-awaited])');
       if (!heading) return;
       observer.disconnect();
       if (!areLost()) return;

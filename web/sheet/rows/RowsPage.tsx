@@ -7,8 +7,8 @@ import { plainPassage } from '#core/passage';
 import { call, inWords, isProblem } from '#client/api';
 import { takeKept, useAtHand, useBank, useBankIndex } from '../../api';
 import { WrittenClashes } from '../../cues';
-import { Figure, useShell } from '../../shell';
-import { Button, Failed, Key, Loading, Notice, SelectField } from '../../ui';
+import { AwaitedScreen, Figure, useShell } from '../../shell';
+import { Button, Key, Notice, SelectField } from '../../ui';
 import { type BankIndex, takenCues } from '#core/bank';
 import { emptyRow, isEmptyRow, keepSitting, readSitting, rowsPasted, type Row, type Sitting } from './rows';
 
@@ -277,6 +277,5 @@ export function RowsPage() {
   const bank = useBank();
   const index = useBankIndex();
   if (index) return <Rows index={index} />;
-  if (bank.isError) return <Failed what="the bank" error={bank.error} retry={() => void bank.refetch()} />;
-  return <Loading what="the bank" />;
+  return <AwaitedScreen title="Row by row" what="the bank" query={bank} />;
 }
