@@ -66,6 +66,7 @@ test('what is typed again and again: found in the drafts, made into an entry wit
     await page.keyboard.type(sentence);
     await saved;
     await page.getByRole('link', { name: 'Desk' }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(/desk/);
   };
   const said = (side: string) =>
     `We flushed the ${side} wing with warm saline and packed it with gauze overnight`;

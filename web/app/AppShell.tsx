@@ -5,6 +5,7 @@ import {
   Outlet,
   useLocation,
   useNavigate,
+  useNavigation,
   useNavigationType,
   NavigationType,
 } from 'react-router';
@@ -117,8 +118,10 @@ function SignedIn({ member }: { member: Member }) {
   const [screen, setScreen] = useState(NO_SCREEN);
   const navigate = useNavigate();
   const { pathname } = useLocation();
+  // Asked for while another screen is on its way, it opens there.
+  const going = useNavigation().location?.pathname ?? pathname;
   const finderOpen = finderAt === pathname;
-  const setFinderOpen = useCallback((open: boolean) => setFinderAt(open ? pathname : null), [pathname]);
+  const setFinderOpen = useCallback((open: boolean) => setFinderAt(open ? going : null), [going]);
   const isBack = useNavigationType() === NavigationType.Pop;
   // A new screen begins at its head; going back, the browser finds the old place itself.
   useEffect(() => {

@@ -1,12 +1,7 @@
 import { useEffect } from 'react';
 
 /** Whether nothing of the screen has the keys: what had them went with the screen before, or led here from the head line. */
-const areLost = (): boolean => {
-  const { activeElement } = document;
-  return (
-    activeElement === null || activeElement === document.body || activeElement.closest('header, nav') !== null
-  );
-};
+const areLost = (): boolean => document.activeElement?.closest('main, aside') === null;
 
 /**
  * Gives the keys to the heading of a screen that one has gone to, where nothing of it has them: it is read out, and Tab goes on from
