@@ -11,7 +11,7 @@ export { answersFromRecord } from './answersFromRecord';
 export { followedAnswers } from './followedAnswers';
 export { copiedDraft } from './copiedDraft';
 export { knowledgeOf } from './knowledge';
-export { wordingToRead, type WordingToRead } from './wordingToRead';
+export { wordingToRead } from './wordingToRead';
 export type { FindEntry } from './includes';
 export {
   contentsWithin,

@@ -5,6 +5,6 @@ export { nearWords } from './nearWords';
 export { nearest } from './nearest';
 export { plainWord, slackOf, searchWords } from './words';
 export { stemOf } from './stem';
-export { occurrences, type Occurrence, type SearchedAs } from './occurrences';
+export { occurrences, type SearchedAs } from './occurrences';
 export { Literals } from './literals';
 export type { LiteralPlace } from './literals';

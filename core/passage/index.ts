@@ -16,7 +16,7 @@ export { wordsOfInline } from './plainText';
 export { plainPassage, emptyPassage, textRun, isEmptyPassage } from './make';
 export { mapLines, linesOf, lineText, isLine } from './lines';
 export type { Line, LineBlock } from './lines';
-export { countWords, lengthOf, TextLimitSchema, type TextLimit } from './textLength';
+export { lengthOf, TextLimitSchema, type TextLimit } from './textLength';
 export { textOfInlines, plainText } from './plainText';
 export { isInWord, joinAtCaret, joinOf, JOINS, JOINS_IN_WORDS } from './joinAtCaret';
 export type { Join } from './joinAtCaret';

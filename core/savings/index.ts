@@ -1,3 +1,3 @@
 export { shownByPlacement } from './shown';
 export { keysEach, waysInWords } from './waysInWords';
-export { WAYS, type Way, type WayCount } from './ways';
+export { WAYS, type Way } from './ways';

@@ -39,9 +39,9 @@ function useBegin() {
   });
 }
 
-function Beginning({ start, withSymbolsFirst }: { start: KindRow[]; withSymbolsFirst: boolean }) {
+function Beginning({ start, isBankEmpty }: { start: KindRow[]; isBankEmpty: boolean }) {
   const [rows, setRows] = useState(start);
-  const [withSymbols, setWithSymbols] = useState(withSymbolsFirst);
+  const [withSymbols, setWithSymbols] = useState(isBankEmpty);
   const [leadIn, setLeadIn] = useState(STARTER_LEAD_IN);
   const begin = useBegin();
   const section = 'border-b border-hair px-9 py-4 max-[899px]:px-4';
@@ -57,7 +57,7 @@ function Beginning({ start, withSymbolsFirst }: { start: KindRow[]; withSymbolsF
         <h2 id="team-work" className="eyebrow mb-2">
           What your team does
         </h2>
-        <KindsOfTeamFields rows={rows} change={setRows} />
+        <KindsOfTeamFields rows={rows} change={setRows} withLimits={!isBankEmpty} />
         <div className="mt-3">
           <Tick on={withSymbols} toggle={() => setWithSymbols((now) => !now)}>
             Symbols and pictograms by their names
@@ -119,7 +119,7 @@ export function BeginningPage() {
       )}
       {isOwner && (!settings.data || !bank.data) && <Loading what="your team" />}
       {isOwner && settings.data && bank.data && (
-        <Beginning start={rowsOf(kinds, isBankEmpty)} withSymbolsFirst={isBankEmpty} />
+        <Beginning start={rowsOf(kinds, isBankEmpty)} isBankEmpty={isBankEmpty} />
       )}
     </Figure>
   );

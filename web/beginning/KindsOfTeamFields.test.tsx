@@ -13,7 +13,7 @@ function Fields() {
     seen.push(rows);
     setNow(rows);
   };
-  return <KindsOfTeamFields rows={now} change={change} />;
+  return <KindsOfTeamFields rows={now} change={change} withLimits={false} />;
 }
 afterEach(cleanup);
 

@@ -6,10 +6,12 @@ import type { KindRow } from './beginTeam';
 interface Props {
   rows: readonly KindRow[];
   change: (rows: KindRow[]) => void;
+  /** Whether it is asked how long texts may be: not in the first minute of a team. */
+  withLimits: boolean;
 }
 
 /** What the team does: each kind of work ticked or not, called as the team calls it, with a collection to begin with. */
-export function KindsOfTeamFields({ rows, change }: Props) {
+export function KindsOfTeamFields({ rows, change, withLimits }: Props) {
   const put = (at: number, part: Partial<KindRow>) =>
     change(rows.map((row, index) => (index === at ? { ...row, ...part } : row)));
   return (
@@ -34,24 +36,26 @@ export function KindsOfTeamFields({ rows, change }: Props) {
                 value={caseName}
                 onChange={({ target }) => put(at, { caseName: target.value })}
               />
-              <div className="flex items-end gap-3">
-                <TextField
-                  label="A text has at most"
-                  inputMode="numeric"
-                  placeholder="any length"
-                  maxLength={7}
-                  value={most}
-                  onChange={({ target }) => put(at, { most: target.value })}
-                />
-                <SelectField
-                  label="Counted in"
-                  value={mostOf}
-                  onChange={({ target }) => put(at, { mostOf: target.value as KindRow['mostOf'] })}
-                >
-                  <option value="words">words</option>
-                  <option value="characters">characters</option>
-                </SelectField>
-              </div>
+              {withLimits && (
+                <div className="flex items-end gap-3">
+                  <TextField
+                    label="A text has at most"
+                    inputMode="numeric"
+                    placeholder="any length"
+                    maxLength={7}
+                    value={most}
+                    onChange={({ target }) => put(at, { most: target.value })}
+                  />
+                  <SelectField
+                    label="Counted in"
+                    value={mostOf}
+                    onChange={({ target }) => put(at, { mostOf: target.value as KindRow['mostOf'] })}
+                  >
+                    <option value="words">words</option>
+                    <option value="characters">characters</option>
+                  </SelectField>
+                </div>
+              )}
               {STARTERS.some((starter) => starter.kind === kind) && (
                 <Tick on={withStarter} toggle={() => put(at, { withStarter: !withStarter })}>
                   Add ten starter entries

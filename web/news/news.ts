@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 14,
+    day: '2026-11-28',
+    title: 'Find and change in a draft; how long a text may be; how you bring wording',
+    words:
+      'Alt + G finds words of a draft as they read, and changes one or all of them. Owners say how many words or characters a kind of work has at most; its leaves then count. Usage compares the ways you bring wording: its cue, its keys, an offer, the look-up, a click. The sheet shows the words of an entry within another. A condition is edited level with its words.',
+    at: { label: 'Usage', to: '/usage' },
+  },
+  {
     number: 13,
     day: '2026-11-28',
     title: 'Format, symbols and tables; what is usual here; answers offered as you type',
