@@ -112,7 +112,17 @@ function Known({ index }: { index: BankIndex }) {
         {clashes && <ClashList clashes={clashes} index={index} />}
       </section>
       <section aria-label="All cues" className="pt-5">
-        <h2 className="section-head px-9 max-[899px]:px-4">All {cues.length.toLocaleString()} cues</h2>
+        <h2 className="section-head px-9 max-[899px]:px-4">
+          {cues.length === 0 ? 'No cues yet' : `All ${cues.length.toLocaleString()} cues`}
+        </h2>
+        {cues.length === 0 && (
+          <p className="px-9 py-2 text-soft max-[899px]:px-4">
+            An entry is given its cue where it is written.{' '}
+            <Link to="/bank/new" className="text-elder underline">
+              Write an entry
+            </Link>
+          </p>
+        )}
         <CueList index={index} cues={cues} />
       </section>
     </Figure>

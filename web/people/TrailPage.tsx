@@ -108,13 +108,18 @@ export function TrailPage() {
     staleTime: 0,
   });
   const lines = trail.data?.pages.flatMap((page) => page.lines) ?? [];
+  const isFiltered = wanted.about !== null || wanted.by !== null || wanted.from !== '' || wanted.to !== '';
   return (
     <Figure marginLabel="Filter the trail" margin={<Filters wanted={wanted} want={want} />}>
       <h1 className="px-9 pt-6 pb-3 font-book text-[26px] leading-tight max-[899px]:px-4">Trail</h1>
       {trail.isPending && <Loading what="the trail" />}
       {trail.isError && <Failed what="the trail" error={trail.error} retry={() => void trail.refetch()} />}
       {trail.data && lines.length === 0 && (
-        <p className="px-9 py-4 text-soft max-[899px]:px-4">Nothing matches.</p>
+        <p className="px-9 py-4 text-soft max-[899px]:px-4">
+          {isFiltered
+            ? 'Nothing matches.'
+            : 'Nothing yet. Who shares, saves or deletes something, and when, is listed here.'}
+        </p>
       )}
       <ol aria-label="What was done">
         {lines.map(({ id, at, by, act, subject, detail }) => (
