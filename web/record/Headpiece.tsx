@@ -15,8 +15,9 @@ const TONES: Record<LinePart['tone'], string> = {
   news: 'font-semibold text-leaf',
 };
 
-/** The record in one line. */
+/** The record in one line; nothing where it says nothing. */
 function Line({ parts }: { parts: readonly LinePart[] }) {
+  if (parts.length === 0) return null;
   return (
     <ul aria-label="The record in one line" className="flex min-w-0 flex-wrap gap-x-3 text-[14px]">
       {parts.map(({ words, tone }) => (
@@ -60,7 +61,7 @@ export const Headpiece = memo(function Headpiece({ one, isOpen, toggle, at = 'he
   const line = recordLine(record, { today, rules, locale: navigator.language });
   const ways = (
     <div className="mt-0.5 flex flex-wrap items-baseline gap-x-4 text-[13px]">
-      {!correcting && !isWhole && line.length > 0 && <Line parts={line} />}
+      {!correcting && !isWhole && <Line parts={line} />}
       {isKnown && !correcting && !isBeside && (
         <Button look="text" aria-expanded={isOpen} aria-keyshortcuts="Alt+C" onClick={toggle}>
           {isOpen ? 'Fold the record' : 'Open the record'} <Key>{RECORD_KEY}</Key>
