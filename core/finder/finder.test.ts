@@ -24,6 +24,8 @@ const finder = new Finder(all);
 test.each([
   ['weight', ['wt']],
   ['weigh', ['wt', 'adm']],
+  ['weighs', ['wt', 'adm']],
+  ['opened', ['cafe']],
   ['wieght', ['wt']],
   ['fluds', ['fl']],
   ['admission', ['adm', 'wt']],
@@ -105,6 +107,21 @@ test('words that a misspelt one may have been meant for: all within its slack, a
       expect([...nearWords(typed, among)].sort()).toEqual(near.sort());
     }),
   );
+});
+
+test('other forms are found too, after the word itself: also those that say it anew', () => {
+  const bank = [
+    entry('a', 'Dewormed', 'Given against worms by mouth.', 'dw'),
+    entry('b', 'Worming, second round', 'Once more.', 'w2'),
+    entry('c', 'Reward', 'Thank you for looking after the ward.', 'rw'),
+    entry('d', 'Rehydrated', 'Salts by tube.', 'rh'),
+  ];
+  const among = new Finder(bank);
+  expect(among.find('worming')).toEqual(['b', 'a']);
+  expect(among.find('hydrating')).toEqual(['d']);
+  // The stem of what has no ending is the word: nothing is read into it.
+  expect(among.find('ward')).toEqual(['c']);
+  expect(among.readAs('hydrating')).toEqual([]);
 });
 
 test.each([

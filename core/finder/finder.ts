@@ -1,6 +1,7 @@
 import MiniSearch from 'minisearch';
 import type { Findable } from './findable';
 import { nearWords } from './nearWords';
+import { stemOf } from './stem';
 import { plainWord, slackOf, swapped, searchWords } from './words';
 
 const index = () =>
@@ -15,8 +16,25 @@ const index = () =>
     searchOptions: { boost: { cues: 6, title: 4, tags: 2, purpose: 1.5 }, prefix: true },
   });
 
+/** What another form of a word counts beside the word. */
+const OF_A_FORM = 0.4;
+/** What a word is begun by that says it anew or undoes it: who looks for "worming" means "dewormed" too. */
+const BEGUN_BY = ['de', 're'];
+/** Of shorter stems such words are others: "sign", "design". */
+const SHORTEST_BEGUN = 4;
+
+/** How the other forms of a word begin: with its stem, and with that after what begins a word anew. None for the word itself. */
+function otherForms(word: string): string[] {
+  const stem = stemOf(word);
+  const isEnded = stem !== plainWord(word);
+  return [
+    ...(isEnded ? [stem] : []),
+    ...(stem.length < SHORTEST_BEGUN || !isEnded ? [] : BEGUN_BY.map((begun) => begun + stem)),
+  ];
+}
+
 /**
- * Finds entries by any word of title, purpose, wording, tag or cue: all words wanted, the last may be
+ * Finds entries by any word of title, purpose, wording, tag or cue, in any of its forms: all words wanted, the last may be
  * unfinished, and longer ones may be misspelt: two neighbouring letters swapped, one letter wrong in four to
  * seven, two from eight.
  */
@@ -54,7 +72,7 @@ export class Finder {
     const had = Object.keys(best?.match ?? {});
     return searchWords(query).flatMap((typed) => {
       const plain = plainWord(typed);
-      if (had.some((word) => word.startsWith(plain))) return [];
+      if (had.some((word) => [plain, ...otherForms(typed)].some((form) => word.startsWith(form)))) return [];
       const as =
         nearWords(plain, had)[0] ?? had.find((word) => swapped(plain).some((one) => word.startsWith(one)));
       return as === undefined ? [] : [{ typed, as }];
@@ -65,8 +83,13 @@ export class Finder {
   private ranked(query: string) {
     const queries = searchWords(query).map((word) => ({
       combineWith: 'OR' as const,
-      // Only the word itself may be misspelt otherwise too: a slip within a slip is somebody else's word.
-      queries: [word, { combineWith: 'OR' as const, fuzzy: false, queries: swapped(word) }],
+      queries: [
+        word,
+        // Only the word itself may be misspelt otherwise too: a slip within a slip is somebody else's word.
+        { combineWith: 'OR' as const, fuzzy: false, queries: swapped(word) },
+        // Another form of it tells less than the word itself.
+        { combineWith: 'OR' as const, fuzzy: false, queries: otherForms(word), boostTerm: () => OF_A_FORM },
+      ],
     }));
     return this.search.search(
       { combineWith: 'AND', queries },
