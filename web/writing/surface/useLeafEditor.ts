@@ -36,13 +36,18 @@ import { rememberSelected } from '../blanks/selectedAnswer';
 import type { LeafSlip } from '../capture/leafSlip';
 import { addressPasted } from '../../format';
 import { offerKeys, offering, type OfferHost } from '../offers/offering';
+import { typedAgain } from '../keeping/typedAgain';
 import { pasting } from './pasting';
 import { textCommands, type CommandHost } from '../commands/textCommands';
 
 type Host = Omit<CueHost, 'press'> &
   CommandHost &
   OfferHost &
-  KeyCueHost & { open: (slip: LeafSlip) => void };
+  KeyCueHost & {
+    open: (slip: LeafSlip) => void;
+    /** Told of a sentence typed by hand, at its end. */
+    sentence: (sentence: string) => void;
+  };
 
 /** Cues, offers and pasting; asked before the keys of lists and tables. */
 const writing = (host: Host) =>
@@ -59,6 +64,7 @@ const writing = (host: Host) =>
         cueFiring({ ...host, press }),
         joiningOn(),
         offering(host),
+        typedAgain(host),
         pasting(() => crypto.randomUUID()),
         numbering(),
         leftOutLines(),

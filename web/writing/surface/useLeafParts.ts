@@ -2,6 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { Case, Draft } from '#contracts';
 import type { DraftDocument } from '#core/draft';
 import { useEntriesAtHand, usePreferences } from '../../api';
+import { SentencesTyped } from '#client/drafts';
 import { keysOfEntry } from '#core/bank';
 import type { Way } from '#core/savings';
 import { useOffering } from '../../offers';
@@ -10,6 +11,9 @@ import type { LeafSlip } from '../capture/leafSlip';
 import { useKeyCounts } from '../keeping/useKeyCounts';
 import { useLeafEditor } from './useLeafEditor';
 import { usePlacing } from '../placements/usePlacing';
+
+/** In so many drafts a sentence was typed when it is said. */
+const TOLD_AT = 3;
 
 type Brought = (placement: string, entry: string, keys: number, way: Way) => void;
 
@@ -37,6 +41,7 @@ export function useLeafParts({ one, draft, document, onChange, say }: Options) {
     brought: Brought;
     missed: (entry: string) => void;
     ran: (does: string) => void;
+    sentence: (sentence: string) => void;
     leadIn: string;
   } | null>(null);
   const host = useMemo(
@@ -47,17 +52,23 @@ export function useLeafParts({ one, draft, document, onChange, say }: Options) {
       brought: (...all: Parameters<Brought>) => later.current?.brought(...all),
       missed: (entry: string) => later.current?.missed(entry),
       ran: (does: string) => later.current?.ran(does),
+      sentence: (sentence: string) => later.current?.sentence(sentence),
       commandLeadIn: () => later.current?.leadIn ?? '',
     }),
     [placing.host, offering.host],
   );
   const editor = useLeafEditor({ document, host, onChange });
   const counts = useKeyCounts(editor, draft.id, one.kind, finderOpen);
+  const [typed] = useState(() => new SentencesTyped(member.id));
   const told = useRef(new Set<string>());
   const { index } = placing;
   useEffect(() => {
     later.current = {
       brought: counts.brought,
+      sentence: (sentence) => {
+        if (typed.heard(sentence) === TOLD_AT)
+          say('You have typed this sentence in three drafts. Select it and press F4 to save it as an entry.');
+      },
       ran: (does) => say(`${does}: Ctrl Z takes it back.`),
       leadIn: preferences?.commandLeadIn ?? '',
       // Once for each entry: a hint that comes again is a nag.
