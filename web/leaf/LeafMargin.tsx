@@ -218,7 +218,8 @@ function OfTheTyped(props: LeafMarginProps & { children: ReactNode }) {
     );
   if (!offered) return children;
   const take = (at: number) => takeOffer(editor.view, offering.host, at);
-  return <OffersPanel offered={offered} sourceOf={offering.sourceOf} take={take} />;
+  const { sourceOf, cueOf } = offering;
+  return <OffersPanel {...{ offered, sourceOf, cueOf, take }} />;
 }
 
 /** What speaks of the text at the caret: its blank, statement and placement, else what is in reach. */
@@ -250,6 +251,7 @@ function OfTheText({ one, editor, leaf, placing, offering, keeper }: LeafMarginP
           blank={leaf.blank.pos}
           host={offering.host}
           sourceOf={offering.sourceOf}
+          cueOf={offering.cueOf}
         />
       )}
       {leaf.statement && <StatementPanel editor={editor} statement={leaf.statement} />}

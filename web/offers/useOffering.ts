@@ -5,7 +5,7 @@ import { resolveCue } from '#core/cue';
 import { plainText } from '#core/passage';
 import { useGlossaries, useOwnUses, usePreferences } from '../api';
 import { mainPassage } from '#core/entry';
-import type { BankIndex, Reach } from '#core/bank';
+import { typedCue, type BankIndex, type Reach } from '#core/bank';
 import { askOffers, offerService } from '#client/offers';
 import { countUse } from './countUse';
 import { useGlossaryLists } from './useGlossaryLists';
@@ -77,6 +77,11 @@ export function useOffering(index: BankIndex | null, reach: Reach | null, { kind
     const entry = index?.entries.get(offer.list);
     return (entry && index?.collections.get(entry.collection)?.name) ?? '';
   };
+  /** The cue that brings what is offered, so that one learns it; null where it has none. */
+  const cueOf = (offer: Offer): string | null => {
+    const entry = offer.kind === 'entry' ? index?.entries.get(offer.list) : undefined;
+    return entry ? typedCue(entry, index?.collections.get(entry.collection)) : null;
+  };
   const host = useMemo(
     () => ({
       ask: askOffers,
@@ -104,5 +109,5 @@ export function useOffering(index: BankIndex | null, reach: Reach | null, { kind
     }),
     [kind],
   );
-  return { host, sourceOf, preferences, glossaries };
+  return { host, sourceOf, cueOf, preferences, glossaries };
 }

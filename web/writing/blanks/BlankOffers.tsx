@@ -94,10 +94,11 @@ interface Props {
   blank: number;
   host: Host;
   sourceOf: (offer: Offer) => string;
+  cueOf: (offer: Offer) => string | null;
 }
 
 /** Terms and dates offered for the answer that is being typed, as in the text. */
-export function BlankOffers({ editor, blank, host, sourceOf }: Props) {
+export function BlankOffers({ editor, blank, host, sourceOf, cueOf }: Props) {
   const { offered, take } = useBlankOffers(editor, blank, host);
-  return offered && <OffersPanel offered={offered} sourceOf={sourceOf} take={take} canBeWalked={false} />;
+  return offered && <OffersPanel {...{ offered, sourceOf, cueOf, take }} canBeWalked={false} />;
 }

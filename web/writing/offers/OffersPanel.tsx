@@ -35,17 +35,26 @@ function ReadBackLine({ offer, label }: { offer: Offer; label: string }) {
   );
 }
 
+/** What stands beside an offer: its cue, so that it is typed the next time; else where it comes from. */
+const Beside = ({ cue, source }: { cue: string | null; source: string }) => (
+  <span className={`max-w-28 truncate ${cue ? 'cue text-[12px]' : 'text-[11.5px] text-soft'}`}>
+    {cue ?? source}
+  </span>
+);
+
 interface Props {
   offered: Offered;
   /** The name of the list an offer comes from. */
   sourceOf: (offer: Offer) => string;
+  /** The cue that would have brought an offer; null where there is none. */
+  cueOf: (offer: Offer) => string | null;
   take: (at: number) => void;
   /** Whether arrows go through the list. */
   canBeWalked?: boolean;
 }
 
 /** What is offered at the caret, each with its key. */
-export function OffersPanel({ offered, sourceOf, take, canBeWalked = true }: Props) {
+export function OffersPanel({ offered, sourceOf, cueOf, take, canBeWalked = true }: Props) {
   const { offers, walking, readingBack } = offered;
   const [areTwo, toggle] = useRemembered('offer-columns', false);
   return (
@@ -72,9 +81,7 @@ export function OffersPanel({ offered, sourceOf, take, canBeWalked = true }: Pro
               <span className={`truncate text-[14.5px] ${offer.kind === 'entry' ? '' : 'book'}`}>
                 {offer.text}
               </span>
-              {!areTwo && (
-                <span className="max-w-28 truncate text-[11.5px] text-soft">{sourceOf(offer)}</span>
-              )}
+              <Beside cue={cueOf(offer)} source={areTwo ? '' : sourceOf(offer)} />
             </button>
             {readingBack === at && <ReadBackLine offer={offer} label={OFFER_LABELS[at]!} />}
           </li>
