@@ -4,6 +4,8 @@ import { calendarToday } from '#client/clock';
 
 /** Uses are told together, so many milliseconds after the first of them. */
 const PAUSE = 5000;
+/** So many the server takes in one telling. */
+const MOST_AT_ONCE = 500;
 
 const waiting = new Map<string, Use[]>();
 let timer: ReturnType<typeof setTimeout> | null = null;
@@ -13,11 +15,15 @@ async function tellAll(keepalive = false): Promise<void> {
   const told = [...waiting];
   waiting.clear();
   for (const [kind, uses] of told) {
-    try {
-      await call('countUses', { body: { day: calendarToday(), kind, uses: uses.slice(0, 500) }, keepalive });
-    } catch {
-      // Told with those that follow: a count late is better than one lost.
-      waiting.set(kind, [...uses, ...(waiting.get(kind) ?? [])]);
+    for (let at = 0; at < uses.length; at += MOST_AT_ONCE) {
+      try {
+        const some = uses.slice(at, at + MOST_AT_ONCE);
+        await call('countUses', { body: { day: calendarToday(), kind, uses: some }, keepalive });
+      } catch {
+        // Told with those that follow: a count late is better than one lost.
+        waiting.set(kind, [...uses.slice(at), ...(waiting.get(kind) ?? [])]);
+        break;
+      }
     }
   }
 }
