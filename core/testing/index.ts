@@ -5,3 +5,4 @@ export { HELD_OUT } from './heldOutSentences';
 export { KNOWN, ORDINARY, SENTENCES, UNSEEN } from './personalSentences';
 export { TRIED } from './triedSentences';
 export { about, coded, lines, patient, readMade, seen, words } from './madeResources';
+export { THREE_RECORDS } from './threeRecords';
