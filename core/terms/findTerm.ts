@@ -42,8 +42,11 @@ function withItsArticle(text: string, edit: Place, said: string, language: strin
   };
 }
 
-/** The edit that drops some words with the space beside them; a sentence that they began begins with a capital still. */
-function withItsSpace(text: string, from: number, to: number): Place {
+/**
+ * The edit that drops some words with the space beside them; a sentence that they began begins with a capital still. The
+ * words are whole ones.
+ */
+export function withItsSpace(text: string, from: number, to: number): Place {
   const next = text[to] === ' ' ? text[to + 1] : undefined;
   if (/^\p{Lu}/u.test(text.slice(from, to)) && next && /\p{Ll}/u.test(next))
     return { from, to: to + 2, put: next.toLocaleUpperCase(), words: text.slice(from, to + 2) };

@@ -1,4 +1,4 @@
-export { TermFinder, isOfLanguage } from './findTerm';
+export { TermFinder, isOfLanguage, withItsSpace } from './findTerm';
 export type { TermForm, TermPlace } from './findTerm';
 export { termForms } from './termForms';
 export { editTexts, entryTexts } from './entryTexts';

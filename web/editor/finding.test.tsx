@@ -48,6 +48,20 @@ describe('words in a draft', () => {
       'otter hog otter',
     ],
     ['take their space along when they go', [words('a very small, very')], 'very', '', 'a small,'],
+    [
+      'leave a capital to the sentence they began',
+      [words('Also it slept. Also it ate.')],
+      'also',
+      '',
+      'It slept. It ate.',
+    ],
+    [
+      'go together where they are doubled',
+      [words('Also also it, so very very small')],
+      'also',
+      '',
+      ' it, so very very small',
+    ],
     ['stay with their neighbours when they go from within', [words('overweight')], 'over', '', 'weight'],
   ])('changed %s', (_, content, asked, put, expected) => {
     const editor = editorWith(content);

@@ -10,6 +10,7 @@ import {
 import { Decoration, DecorationSet } from '@tiptap/pm/view';
 import { occurrences, type SearchedAs } from '#core/finder';
 import { inCaseOf } from '#core/language';
+import { withItsSpace } from '#core/terms';
 import { blanksIn } from './blanks';
 
 /** What is looked for in a draft. */
@@ -24,6 +25,18 @@ export interface FoundWords {
   words: string;
   /** Whether some of them are no written words but the answer of a blank, a number or a reference: these are changed there. */
   isAnswered: boolean;
+  /** What changing them to nothing takes along and puts: the space beside them, and the capital of a sentence they began. */
+  dropped: { from: number; to: number; put: string };
+}
+
+type ReadBlock = ReturnType<typeof readBlock>;
+
+/** How words of a block are changed to nothing: whole words with the space beside them, where that is written by hand. */
+function droppedIn({ text, begins, ends, isWritten }: ReadBlock, from: number, to: number) {
+  const isWhole = !/[\p{L}\p{N}]/u.test((text[from - 1] ?? '') + (text[to] ?? ''));
+  const edit = isWhole ? withItsSpace(text, from, to) : { from, to, put: '' };
+  const { put, ...range } = isWritten.slice(edit.from, edit.to).every(Boolean) ? edit : { from, to, put: '' };
+  return { from: begins[range.from]!, to: ends[range.to - 1]!, put };
 }
 
 /** The text of a block as it is read, with the position at which each character begins, and which of them are written words. */
@@ -55,13 +68,15 @@ export function findWords(doc: EditorNode, search: Search): FoundWords[] {
   const found: FoundWords[] = [];
   doc.descendants((block, pos) => {
     if (!block.isTextblock) return true;
-    const { text, begins, ends, isWritten } = readBlock(block, pos);
+    const read = readBlock(block, pos);
+    const { text, begins, ends, isWritten } = read;
     for (const { from, to } of occurrences(text, search.words, search))
       found.push({
         from: begins[from]!,
         to: ends[to - 1]!,
         words: text.slice(from, to),
         isAnswered: !isWritten.slice(from, to).every(Boolean),
+        dropped: droppedIn(read, from, to),
       });
     return false;
   });
@@ -83,16 +98,16 @@ export function changeWords(
   search: Search,
 ): Transaction {
   const { tr } = state;
+  let changedFrom = state.doc.content.size;
   for (const place of places.filter(({ isAnswered }) => !isAnswered).toReversed()) {
     const words = inPlaceOf(place, put, search);
-    const { from, to } = place;
-    if (words !== '') {
-      tr.insertText(words, from, to);
-      continue;
-    }
-    const beside = (at: number) => state.doc.textBetween(at, at + 1, '\n', '\n');
-    const isApart = beside(from - 1) === ' ' && /^[\s.,;:!?)]?$/.test(beside(to));
-    tr.delete(isApart ? from - 1 : from, to);
+    // The word that would begin the sentence may have gone itself.
+    const isFree = place.dropped.put === '' || place.dropped.to <= changedFrom;
+    const edit = words === '' && isFree ? place.dropped : { ...place, put: words };
+    const { from, to, put: instead } = edit;
+    changedFrom = from;
+    if (instead === '') tr.delete(from, to);
+    else tr.insertText(instead, from, to);
   }
   return tr;
 }
