@@ -1,8 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Draft } from '#contracts';
+import type { CaseSummary, Draft } from '#contracts';
 import { call, ForPeople } from '#client/api';
 import { KEYS, queryClient } from '../../api';
+import { withSavedDraft } from '#client/cases';
 import type { DraftKeeper } from '#client/drafts';
 
 /** Without a connection nothing is finished, neither now nor by itself later. */
@@ -27,6 +28,8 @@ export function useFinishing(draft: Draft, keeper: DraftKeeper) {
   const settle = (settled: Draft) => {
     keeper.goOnFrom(settled.version);
     setState(settled.state);
+    // At once: a desk that is put in order while one looks at it moves what one is about to click.
+    queryClient.setQueryData<CaseSummary[]>(KEYS.cases, (cases) => cases && withSavedDraft(cases, settled));
     void queryClient.invalidateQueries({ queryKey: KEYS.cases });
   };
   const params = { draft: draft.id };
