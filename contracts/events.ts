@@ -27,6 +27,8 @@ export const EventSchema = z.discriminatedUnion('type', [
   // The server itself may have missed something: the page asks for everything it shows.
   z.object({ type: z.literal('missed') }),
   z.object({ type: z.literal('case-added'), case: z.string() }),
+  // What somebody else wrote beside the submission of a case is another now.
+  z.object({ type: z.literal('comments-changed'), case: z.string() }),
   // What is known in a case is another now.
   z.object({ type: z.literal('case-changed'), case: z.string() }),
 ]);

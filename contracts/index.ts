@@ -57,3 +57,12 @@ export { CollectionFileSchema, MOST_HANDED_ON } from '#core/takeover';
 export type { CollectionFile } from '#core/takeover';
 export { MOST_FHIR_BYTES } from './work/admission';
 export type { TakenCase } from './work/admission';
+export { AssignedInSchema, AssignmentChangeSchema, MOST_SUBMISSION_BYTES } from './work/feedback';
+export type {
+  Assigned,
+  Assignment,
+  CaseSubmission,
+  HandedIn,
+  NewAssignment,
+  OthersComments,
+} from './work/feedback';

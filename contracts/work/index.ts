@@ -1,4 +1,5 @@
 import { ADMISSION_ROUTES } from './admission';
+import { FEEDBACK_ROUTES } from './feedback';
 
 /** Routes of single kinds of work. A kind that has routes of its own is a file beside this one and a line here. */
-export const WORK_ROUTES = { ...ADMISSION_ROUTES };
+export const WORK_ROUTES = { ...ADMISSION_ROUTES, ...FEEDBACK_ROUTES };

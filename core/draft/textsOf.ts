@@ -1,4 +1,5 @@
 import type { Block, Passage } from '#core/passage';
+import { withoutComments } from './comments';
 
 /** One of the texts of a draft: a letter and its summing-up, a subject and its message. */
 export interface DraftText {
@@ -9,12 +10,12 @@ export interface DraftText {
 
 /**
  * The texts of a draft in the order in which they begin: each box by its name, and what stands outside them as one text, be it
- * parted by boxes. A draft without boxes is one text without a name; one of boxes alone has none without a name.
+ * parted by boxes. A draft without boxes is one text without a name; one of boxes alone has none without a name. Comments are none.
  */
-export function textsOf({ content }: Passage): DraftText[] {
+export function textsOf(passage: Passage): DraftText[] {
   const texts: { name: string | null; blocks: Block[] }[] = [];
   let outside: Block[] | null = null;
-  for (const block of content) {
+  for (const block of withoutComments(passage).content) {
     if (block.type === 'box') texts.push({ name: block.attrs.name, blocks: block.content });
     else if (outside) outside.push(block);
     else texts.push({ name: null, blocks: (outside = [block]) });

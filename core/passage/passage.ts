@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { DATE_FORMS } from '#core/calendar';
 import { PERSON_FORMS } from '#core/language';
+import { CommentOnSchema, type CommentOn } from './commentOn';
 import { KeyIdSchema } from './keyId';
 
 /**
@@ -196,7 +197,8 @@ const span = z.object({
 
 export type Block =
   // In a draft with several boxes, such as Subject: the text of one of them.
-  | { type: 'box'; attrs: { name: string }; content: Block[] }
+  // A comment is a box too, that says what it is on.
+  | { type: 'box'; attrs: { name: string; comment?: CommentOn | null | undefined }; content: Block[] }
   | { type: 'paragraph'; content?: Inline[] }
   | { type: 'heading'; attrs: { level: number }; content?: Inline[] }
   | { type: 'bulletList'; content: Block[] }
@@ -214,7 +216,7 @@ const BlockSchema: z.ZodType<Block> = z.lazy(() =>
   z.discriminatedUnion('type', [
     z.object({
       type: z.literal('box'),
-      attrs: z.object({ name: z.string().min(1).max(60) }),
+      attrs: z.object({ name: z.string().min(1).max(60), comment: CommentOnSchema.nullish() }),
       content: blocks,
     }),
     z.object({ type: z.literal('paragraph'), content: inlines }),

@@ -1,4 +1,4 @@
-import { placementOf, textsOf, type DraftDocument } from '#core/draft';
+import { commentsOf, placementOf, textsOf, type DraftDocument } from '#core/draft';
 import { linesOf, type Inline, type Line, type Passage } from '#core/passage';
 
 /** Stands for a blank, a number or a reference. */
@@ -63,7 +63,7 @@ export function placedLines(draft: DraftDocument, placement: string, wording: Pa
   const parts = new Set<string | null>(draft.attrs.placements[placement]?.parts);
   const isOwn = (inline: Inline) => placementOf(inline) === placement;
   const lines =
-    textsOf(draft)
+    [...textsOf(draft), ...commentsOf(draft).map(({ passage }) => ({ name: null, passage }))]
       .filter(({ name }) => !parts.has(name))
       .sort((a, b) => Number(a.name !== null) - Number(b.name !== null))
       .map(({ passage }) => linesOf(passage))

@@ -8,4 +8,6 @@ export { KIND_IDS, KindIdSchema, kindOf, KINDS } from './kinds';
 export type { KindId } from './kinds';
 export { practiceRecord } from './practiceCase';
 export { detailsOf } from './detailsOf';
+export { AssignmentWorkSchema } from './feedback/assignment';
+export type { AssignmentWork, Criterion, PersonOfClass } from './feedback/assignment';
 export { titleFromText, titleOfDraft } from './leaf/titleFromText';

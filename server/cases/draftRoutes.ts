@@ -1,15 +1,16 @@
 import { isDeepStrictEqual } from 'node:util';
 import { and, asc, eq, isNull, ne, or } from 'drizzle-orm';
 import type { Router } from 'express';
-import { earlierUses, type DraftDocument } from '#core/draft';
+import { commentsOf, earlierUses, type DraftDocument } from '#core/draft';
 import { gapsOf, type Gap } from '#core/fill';
 import { isEmptyPassage } from '#core/passage';
+import { kindOf } from '#core/work';
 import type { Context } from '../context';
 import { cases, casesGiven, drafts, type Queries } from '../db';
 import { bind, notFound, Refusal } from '../http';
 import { countFollowings } from '../usage';
 import { beginDraft, nameDraft, openDraft, toldOf } from './beginDraft';
-import { givenCase, ownDraft, toDraft } from './caseAccess';
+import { givenCase, givenTo, ownDraft, toDraft } from './caseAccess';
 import { holdDraftFiles } from './draftFiles';
 import { keepState, stateOf, statesOf } from './draftStates';
 
@@ -75,6 +76,20 @@ function mustBeWhole(document: DraftDocument): void {
   throw new Refusal('not-finished', refusalWords(gaps), { faults });
 }
 
+/** Tells those who see each other's comments on a case that some are others now. */
+async function tellOfComments(
+  { db, events }: Context,
+  member: string,
+  draft: { case: string; document: DraftDocument },
+  now: DraftDocument,
+): Promise<void> {
+  const { kind } = await givenCase(db, member, draft.case);
+  if (!kindOf(kind)?.sharesComments) return;
+  if (isDeepStrictEqual(commentsOf(draft.document), commentsOf(now))) return;
+  for (const one of await givenTo(db, draft.case))
+    if (one !== member) await events.tell(one, { type: 'comments-changed', case: draft.case });
+}
+
 /** Drafts: opening one, autosave, finishing, reopening. */
 export function draftRoutes(router: Router, context: Context): void {
   const { db } = context;
@@ -120,10 +135,12 @@ export function draftRoutes(router: Router, context: Context): void {
       throw new Refusal('not-allowed', 'This draft is finished: reopen it to change it.');
     const { document, over } = body;
     const values = { document, ...toldOf(document) };
-    return change(context, member.id, draft.id, version, values, async (tx) => {
+    const saved = await change(context, member.id, draft.id, version, values, async (tx) => {
       await holdDraftFiles(tx, member.id, draft.id, document);
       await keepState(context, tx, draft.id, draft.document, over ? 'saved-over' : 'written');
     });
+    await tellOfComments(context, member.id, draft, document);
+    return saved;
   });
 
   bind(router, context, 'finishDraft', async ({ member, params, version }) => {

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
-import type { Collection, Draft, Entry, RouteName } from '#contracts';
+import type { Assignment, Collection, Draft, Entry, RouteName } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import type { EntryFile } from '#core/entry';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
@@ -45,6 +45,21 @@ const entryWithFile = async () => {
   const { keeper } = world.callers;
   const file = await bodyOf<EntryFile>(keeper.post('/api/files').set(FILE).send(Buffer.from('map')));
   return bodyOf<Entry>(keep(keeper, 'ward', { ...wording(name(), 'See the map.'), files: [file] }));
+};
+
+const BLOCK = { kind: 'paragraph', spans: [{ text: 'We counted waders.' }] };
+const SUBMISSION = { version: 1, blocks: [BLOCK], comments: [] };
+const work = () => ({
+  ...{ title: name(), due: null, limits: { least: null, most: null } },
+  ...{ criteria: [], people: [], given: [] },
+});
+/** An assignment of the keeper's. */
+const assignment = async (): Promise<Asked> => {
+  const { keeper } = world.callers;
+  const { id, version } = await bodyOf<Assignment>(
+    keeper.post('/api/assignments').send({ ...work(), id: randomUUID() }),
+  );
+  return { params: { assignment: id }, version };
 };
 
 let made = 0;
@@ -249,6 +264,21 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
         ),
       ) as unknown,
     }),
+  handIn: async () =>
+    Promise.resolve({
+      params: { case: 'swan-keel' },
+      body: { submission: SUBMISSION, name: 'Report.docx', file: null },
+    }),
+  submission: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
+  othersComments: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
+  assignments: async () => Promise.resolve({}),
+  makeAssignment: async () => Promise.resolve({ body: { ...work(), id: randomUUID() } }),
+  assignment,
+  changeAssignment: async () => ({ ...(await assignment()), body: work() }),
+  assign: async () => ({
+    ...(await assignment()),
+    body: { case: randomUUID(), person: 'Tomos Hale', title: 'Report' },
+  }),
   findCases: async () => Promise.resolve({ body: { words: 'swan' } }),
   case: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
   changeCase: async () => Promise.resolve({ params: { case: 'swan-keel' }, body: { do: 'reopen' } }),

@@ -1,6 +1,7 @@
 import type { Router } from 'express';
 import type { KindId } from '#core/work';
 import type { Context } from '../context';
+import { feedbackRoutes } from './feedback/feedbackRoutes';
 import { admissionRoutes } from './admission/admissionRoutes';
 
 /** What the server does for one kind of work beside what it does for all cases. */
@@ -14,7 +15,7 @@ const NOTHING_OWN: Served = { routes: null };
 /** What is served for each kind of work: a kind that is forgotten does not compile. */
 const SERVED: Record<KindId, Served> = {
   admission: { routes: admissionRoutes },
-  feedback: NOTHING_OWN,
+  feedback: { routes: feedbackRoutes },
   transcript: NOTHING_OWN,
   reply: NOTHING_OWN,
   leaf: NOTHING_OWN,

@@ -40,6 +40,10 @@ export const KEYS = {
   sharing: ['sharing'],
   proposals: ['proposals'],
   case: (id: string) => ['case', id],
+  // Within their case: asked again with it.
+  submission: (id: string) => ['case', id, 'submission'],
+  othersComments: (id: string) => ['case', id, 'comments'],
+  assignments: ['assignments'],
   earlier: (draft: string) => ['earlier', draft],
   notes: ['notes'],
   newerWordings: ['newer-wordings'],

@@ -42,6 +42,7 @@ const REFRESHES: { [Type in LiveEvent['type']]: Refresh<Extract<LiveEvent, { typ
   'glossary-changed': { asks: [KEYS.glossaries] },
   'people-changed': { asks: [KEYS.team, KEYS.people, KEYS.session, KEYS.teamSettings] },
   'case-added': { asks: [KEYS.cases] },
+  'comments-changed': { asks: (event) => [KEYS.othersComments(event.case)] },
   'case-changed': { asks: (event) => [KEYS.case(event.case)] },
   missed: { asks: LIVE },
 };

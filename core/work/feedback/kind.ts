@@ -5,5 +5,6 @@ export const FEEDBACK: Kind = {
   work: 'Feedback on reports',
   caseName: 'Field report',
   details: ['name', 'topic', 'place', 'date'],
+  sharesComments: true,
   reachesAll: false,
 };

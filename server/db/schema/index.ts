@@ -7,5 +7,6 @@ export { deletions, serverClock } from './wastebasket';
 export { jobs } from './jobs';
 export { caseFiles, draftFiles, entryFiles, fileContents, filePieces, waitingFiles } from './files';
 export { cases, casesGiven, drafts, draftStates, followings, ignoredPhrases } from './cases';
+export { assigned, assignments, assignmentsGiven, submissions } from './feedback';
 export { glossaries, termLists, terms, uses, waysBrought } from './glossaries';
 export { houseWords, reviews, practised } from './order';

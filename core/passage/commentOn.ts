@@ -1,0 +1,21 @@
+import { z } from 'zod';
+import { KeyIdSchema } from './keyId';
+import { TextRangeSchema } from './textRange';
+
+/** So many characters of what a comment is on are kept with it. */
+export const MOST_COMMENTED = 400;
+
+/** How a comment speaks of its words. */
+export const BEARINGS = ['praise', 'fault'] as const;
+export type Bearing = (typeof BEARINGS)[number];
+
+/** What makes a box of a draft a comment: the passage of a submission that it stands beside. */
+export const CommentOnSchema = z.object({
+  id: KeyIdSchema,
+  on: TextRangeSchema,
+  /** The words it is on, as they were when it was put there; of a long passage the first. */
+  words: z.string().max(MOST_COMMENTED),
+  /** Whether it praises or finds fault, where that was said of it by hand; null where it is as its entry says. */
+  bearing: z.enum(BEARINGS).nullable(),
+});
+export type CommentOn = z.infer<typeof CommentOnSchema>;

@@ -1,0 +1,79 @@
+import { and, asc, desc, eq, isNull, ne } from 'drizzle-orm';
+import type { CaseSubmission, HandedIn, OthersComments } from '#contracts';
+import { commentsOf } from '#core/draft';
+import { wordsInSubmission } from '#core/submission';
+import { filesOfCase, givenCase, tellOfCase } from '../../cases';
+import type { Context } from '../../context';
+import { assigned, casesGiven, drafts, members, submissions, type Queries } from '../../db';
+import { Refusal } from '../../http';
+
+/** What was handed in with a case; null where nothing was. Throws where the case was not given to the member. */
+export async function submissionOf(db: Queries, member: string, of: string): Promise<CaseSubmission | null> {
+  await givenCase(db, member, of);
+  const [row] = await db
+    .select({ own: submissions, assignment: assigned.assignment })
+    .from(submissions)
+    .leftJoin(assigned, eq(assigned.case, submissions.case))
+    .where(eq(submissions.case, of));
+  if (!row) return null;
+  const { submission, name, file, version, takenAt } = row.own;
+  return { submission, name, file, version, takenAt: takenAt.toISOString(), assignment: row.assignment };
+}
+
+/**
+ * Keeps what was handed in with a case, in place of what was there; what members wrote about it stays. Throws a Refusal where it names
+ * a file that the case does not have.
+ */
+export async function handIn(
+  context: Context,
+  member: string,
+  of: string,
+  { submission, name, file }: HandedIn,
+): Promise<CaseSubmission> {
+  const { db } = context;
+  await givenCase(db, member, of);
+  if (file !== null && (await filesOfCase(db, of, file)).length === 0)
+    throw new Refusal('not-valid', 'The case has no such file. Nothing was handed in; send the file first.');
+  const row = { submission, name, file, words: wordsInSubmission(submission), takenAt: context.now() };
+  await db.transaction(async (tx) => {
+    const [before] = await tx
+      .select({ version: submissions.version })
+      .from(submissions)
+      .where(eq(submissions.case, of))
+      .for('update');
+    const version = (before?.version ?? 0) + 1;
+    await tx
+      .insert(submissions)
+      .values({ case: of, version, ...row })
+      .onConflictDoUpdate({ target: submissions.case, set: { version, ...row } });
+  });
+  await tellOfCase(context, of);
+  return (await submissionOf(db, member, of))!;
+}
+
+/** The comments that others have on a case, of each member the leaf saved last that has any. */
+export async function othersComments(db: Queries, member: string, of: string): Promise<OthersComments[]> {
+  await givenCase(db, member, of);
+  const rows = await db
+    .select({
+      author: drafts.author,
+      authorName: members.name,
+      savedAt: drafts.savedAt,
+      state: drafts.state,
+      document: drafts.document,
+    })
+    .from(drafts)
+    .innerJoin(members, eq(members.id, drafts.author))
+    // What somebody wrote who has the case no more is theirs alone again.
+    .innerJoin(casesGiven, and(eq(casesGiven.case, drafts.case), eq(casesGiven.member, drafts.author)))
+    .where(and(eq(drafts.case, of), ne(drafts.author, member), isNull(drafts.deletion)))
+    .orderBy(asc(members.name), asc(drafts.author), desc(drafts.savedAt));
+  const told = new Map<string, OthersComments>();
+  for (const { author, authorName, savedAt, state, document } of rows) {
+    const comments = commentsOf(document);
+    if (comments.length === 0 || told.has(author)) continue;
+    const finished = state === 'finished';
+    told.set(author, { author, authorName, savedAt: savedAt.toISOString(), finished, comments });
+  }
+  return [...told.values()];
+}
