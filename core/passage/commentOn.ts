@@ -15,6 +15,8 @@ export const CommentOnSchema = z.object({
   on: TextRangeSchema,
   /** The words it is on, as they were when it was put there; of a long passage the first. */
   words: z.string().max(MOST_COMMENTED),
+  /** What stood before them: so places of the same words are told apart. */
+  before: z.string().max(80).default(''),
   /** Whether it praises or finds fault, where that was said of it by hand; null where it is as its entry says. */
   bearing: z.enum(BEARINGS).nullable(),
 });

@@ -2,6 +2,11 @@ export { PLACE_SIGN, SUBMISSION_LIMITS, SubmissionSchema, wordsOfBlock } from '.
 export type { CameAlong, PlaceKind, Span, SpanMark, Submission, SubmissionBlock } from './submission';
 export { sentenceAround, sentencesIn, type Stretch } from './sentenceAround';
 export { isWithin, paragraphAt, paragraphNumbers, wordsInSubmission, wordsOn } from './paragraphs';
+export { followedRange, wordsBefore } from './followed';
+export { passageOfSubmission } from './toPassage';
+export { COMMENTED_IN_ENGLISH, commentedPassage, commentList, type ReadComment } from './commented';
+export { submissionOfPassage } from './fromPassage';
+export { NotOdt, readOdt } from './fromOdt';
 export { readDocx, type ReadDocx } from './docx/readDocx';
 export { NotDocx, type DocxParts } from './docx/docxParts';
 export { withComments, type DocxComment } from './docx/withComments';

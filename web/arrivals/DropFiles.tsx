@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { KEYS, queryClient } from '../api';
 import { FileDrop, Notice, Refused } from '../ui';
-import { filesPacked } from './archive';
+import { filesPacked } from '../documents';
 import type { Arrival, Arrived, ArrivedCase, Dropped } from '../work';
 import { knownArrival } from './arrivals';
 import { KeepWithCase } from './KeepWithCase';

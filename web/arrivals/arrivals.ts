@@ -1,12 +1,7 @@
 import { call } from '#client/api';
 import { newLeaf } from '#client/cases';
 import { ARRIVALS_OF_KINDS, endsIn, type Arrival, type Arrived, type Dropped } from '../work';
-import { isArchive, listArchive } from './archive';
-import type { ReadDocument } from './readers';
-import { decodedText } from './decodedText';
-
-// With the editor's schema and the libraries that read documents: nobody needs it who only looks at the desk.
-const readers = () => import('./readers');
+import { decodedText, documentReaders, isArchive, listArchive, type ReadDocument } from '../documents';
 
 /** The longest file that is looked into; a longer one is kept as it is. */
 const MOST_BYTES = 50_000_000;
@@ -30,19 +25,21 @@ const ARRIVALS: readonly Arrival[] = [
     isOf: async ({ file, bytes }) =>
       isArchive(bytes) &&
       (await listArchive(bytes, file.name)).some(({ name }) => name === 'word/document.xml'),
-    take: async ([one]) => leafWith(one!.file, await (await readers()).readDocx(one!.bytes, one!.file.name)),
+    take: async ([one]) =>
+      leafWith(one!.file, await (await documentReaders()).readDocx(one!.bytes, one!.file.name)),
   },
   ...ARRIVALS_OF_KINDS,
   {
     isOf: (dropped) => dropped.text !== null && endsIn(dropped, ['.md', '.markdown']),
     take: async ([one]) =>
-      leafWith(one!.file, await (await readers()).readMarkdown(one!.text!, one!.file.name)),
+      leafWith(one!.file, await (await documentReaders()).readMarkdown(one!.text!, one!.file.name)),
   },
   {
     // A table, an e-mail or a page is words too, and more: it is no text to be written on.
     isOf: (dropped) =>
       dropped.text !== null && (endsIn(dropped, ['.txt', '.text']) || !/\.[^.]+$/.test(dropped.file.name)),
-    take: async ([one]) => leafWith(one!.file, (await readers()).readText(one!.text!, one!.file.name)),
+    take: async ([one]) =>
+      leafWith(one!.file, (await documentReaders()).readText(one!.text!, one!.file.name)),
   },
 ];
 

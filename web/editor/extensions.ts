@@ -1,6 +1,7 @@
 import { Mark, Node, type Extensions } from '@tiptap/core';
 import StarterKit from '@tiptap/starter-kit';
 import { isSafeLink, type BlankAttrs } from '#core/passage';
+import { BoxView } from './boxView';
 import { PastedText } from './pastedText';
 import { NO_PLACEMENTS } from './placements';
 import { tableExtensions } from './tables';
@@ -94,7 +95,7 @@ export const CaretMarkNode = inlineAtom('caretMark', {});
 export const NumberNode = inlineAtom('number', { list: '', form: '1', id: '', text: '' });
 export const ReferenceNode = inlineAtom('reference', { to: '', text: '' });
 
-/** A box of its own for a part such as Subject, at the head of a draft. */
+/** A box of its own for a part such as Subject, at the head of a draft; or a comment, beside the words it is on. */
 const BoxNode = Node.create({
   name: 'box',
   content: 'block+',
@@ -106,9 +107,15 @@ const BoxNode = Node.create({
       parseHTML: (element) => element.dataset.box,
       renderHTML: ({ name }) => ({ 'data-box': String(name), 'aria-label': String(name), role: 'group' }),
     },
+    // Not taken along where it is copied: the words are, and what they were on is elsewhere.
+    comment: { default: null, rendered: false },
   }),
   parseHTML: () => [{ tag: 'section[data-box]' }],
   renderHTML: ({ HTMLAttributes }) => ['section', { ...HTMLAttributes, class: 'box' }, 0],
+  addNodeView:
+    () =>
+    ({ node }) =>
+      new BoxView(node),
 });
 
 /** An optional passage: several can stand in each other. In a wording what is typed at its end belongs to it. */

@@ -50,4 +50,16 @@ export {
 } from './stepping';
 export { syncSelection } from './syncSelection';
 export { insertTable } from './tables';
+export {
+  addComment,
+  bearComment,
+  commentAt,
+  commentById,
+  commentsIn,
+  copyComment,
+  layComment,
+  removeComment,
+  type CommentAt,
+} from './comments';
+export { adopt, placementIdsIn } from './adopting';
 export { addText, boxesIn, moveText, nameRest, removeText, renameText, type BoxAt } from './texts';

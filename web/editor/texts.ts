@@ -1,5 +1,6 @@
 import type { Node as EditorNode } from '@tiptap/pm/model';
 import { TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
+import { commentOf } from './comments';
 import { placementsOf, setPlacements } from './placements';
 
 /** The texts of a draft beside the one without a name: each stands in a box of its own, called by its name. */
@@ -11,11 +12,12 @@ export interface BoxAt {
   node: EditorNode;
 }
 
-/** The boxes of a document, in their order. */
+/** The boxes of a document, in their order; comments are none of them. */
 export function boxesIn(doc: EditorNode): BoxAt[] {
   const boxes: BoxAt[] = [];
   doc.forEach((node, pos) => {
-    if (node.type.name === 'box') boxes.push({ name: String(node.attrs.name), pos, node });
+    if (node.type.name === 'box' && !commentOf(node))
+      boxes.push({ name: String(node.attrs.name), pos, node });
   });
   return boxes;
 }

@@ -1,6 +1,6 @@
 import type { Transaction } from '@tiptap/pm/state';
 import { EditorContent, type Editor } from '@tiptap/react';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Case, Draft } from '#contracts';
 import { isEmptyPassage } from '#core/passage';
 import { selectedPassage, stepToFirstGap, syncSelection } from '../editor';
@@ -26,6 +26,7 @@ import { useAnotherLeaf } from './LeavesOfCase';
 import { LeafMargin } from './LeafMargin';
 import type { DraftKeeper, LocalCopy } from '#client/drafts';
 import { leafActions } from './leafActions';
+import type { Material, UseMaterial } from './material';
 import type { NoteDownload } from './noteDownload';
 import { useLeafActions } from './useLeafActions';
 
@@ -36,10 +37,19 @@ interface Props {
   copy: LocalCopy | null;
   /** Ways to take the finished text away that this kind of work has besides. */
   downloads: readonly NoteDownload[];
+  /** What the case brings to be worked on. */
+  useMaterial: UseMaterial;
 }
 
 /** Opens the text for writing, with the keys at its end, unless it is finished; and sends what this computer kept of an earlier time. */
-function useWritable(editor: Editor, keeper: DraftKeeper, copy: LocalCopy | null, open: boolean): void {
+function useWritable(
+  editor: Editor,
+  keeper: DraftKeeper,
+  copy: LocalCopy | null,
+  open: boolean,
+  takeKeys: Material['takeKeys'],
+): void {
+  const isElsewhere = takeKeys !== null;
   useEffect(() => {
     keeper.readFrom(() => documentOf(editor));
     // What this computer kept of an earlier time is sent as soon as the page is open.
@@ -49,10 +59,17 @@ function useWritable(editor: Editor, keeper: DraftKeeper, copy: LocalCopy | null
     editor.setEditable(open, false);
     if (open) {
       editor.commands.setTextSelection(editor.state.doc.content.size);
-      giveKeys(editor.view);
+      if (!isElsewhere) giveKeys(editor.view);
     }
-  }, [editor, open]);
+  }, [editor, open, isElsewhere]);
+  const first = useRef(takeKeys);
+  useEffect(() => first.current?.(), []);
 }
+
+/** What the text is called that stands beneath something else. */
+const TextName = ({ children }: { children: string }) => (
+  <h2 className="section-head border-t border-hair px-9 pt-4 max-[899px]:px-4">{children}</h2>
+);
 
 /** The text itself, with what is offered right beneath the caret where one wants it there. */
 const LeafText = ({ editor, isOffered }: { editor: Editor; isOffered: boolean }) => (
@@ -75,7 +92,7 @@ function useLeafLook(one: Case) {
 }
 
 /** A draft open for writing or finished, with its margin. */
-export function Leaf({ one, draft, copy, downloads }: Props) {
+export function Leaf({ one, draft, copy, downloads, useMaterial }: Props) {
   const { member } = useShell();
   const { keeper, keeping } = useKeeping(draft, member.id, copy);
   const [said, say] = useState<string | null>(null);
@@ -96,7 +113,8 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
   const [gapsShown, showGaps] = useState(false);
   const open = finishing.state === 'open';
 
-  useWritable(editor, keeper, copy, open);
+  const material = useMaterial({ one, draft, editor, keeper, open, say });
+  useWritable(editor, keeper, copy, open, material.takeKeys);
 
   const keepWords = () => {
     syncSelection(editor.view);
@@ -114,11 +132,13 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
     else finishing.finish.mutate(undefined, { onSuccess: counts.finished });
   };
   const placeFound = (entry: string) => {
+    material.beforePlacing();
     const placement = placing.placeIn(editor, entry);
     if (placement) counts.brought(placement, entry, counts.keysInFinder(), 'look-up');
   };
   useLeafActions(
     leafActions({
+      more: material.actions,
       open,
       editor,
       openSlip,
@@ -140,6 +160,7 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
     <LeafMargin
       {...{
         downloads,
+        material,
         one,
         member,
         editor,
@@ -181,6 +202,8 @@ export function Leaf({ one, draft, copy, downloads }: Props) {
           openSlip={open ? openSlip : null}
         />
         {!isBeside && <Headpiece one={one} {...record} />}
+        {material.above}
+        {material.textName !== null && <TextName>{material.textName}</TextName>}
         <LeafText editor={editor} isOffered={!slip && offering.preferences.offers === 'caret'} />
       </div>
     </Figure>

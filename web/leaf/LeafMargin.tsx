@@ -47,11 +47,13 @@ import {
 } from '../writing';
 import type { DraftKeeper, Keeping } from '#client/drafts';
 import { NewSince } from './NewSince';
+import type { Material } from './material';
 import type { NoteDownload } from './noteDownload';
 import type { useOffering } from '../offers';
 
 export interface LeafMarginProps {
   downloads: readonly NoteDownload[];
+  material: Material;
   one: Case;
   member: Member;
   editor: Editor;
@@ -109,7 +111,13 @@ function AskedFor({ one, editor, placing, offering, keeper, slip, closeSlip, say
 }
 
 /** What can be done with the finished text, with what this kind of work has besides. */
-function Finished({ one, member, editor, keeper, finishing, downloads }: LeafMarginProps) {
+function Finished({ one, member, editor, keeper, finishing, downloads, material }: LeafMarginProps) {
+  const acts = {
+    reopen: () => finishing.reopen.mutate(),
+    reopening: finishing.reopen.isPending,
+    isNew: !finishing.finish.isIdle,
+  };
+  if (material.finished) return material.finished(acts);
   const document = documentOf(editor);
   const title = one.number ? `${one.title} ${one.number}` : one.title;
   const passage = finishedPassage(document);
@@ -122,9 +130,7 @@ function Finished({ one, member, editor, keeper, finishing, downloads }: LeafMar
       files={filesAlong(document)}
       {...{ passage, language, title }}
       more={downloads.map(({ label, save }) => ({ label, save: () => save(note, title) }))}
-      reopen={() => finishing.reopen.mutate()}
-      reopening={finishing.reopen.isPending}
-      isNew={!finishing.finish.isIdle}
+      {...acts}
     />
   );
 }
@@ -143,7 +149,7 @@ function Standing(props: LeafMarginProps) {
     say('The other text is on the leaf now. Yours is among the earlier states, and undo brings it back.');
   };
   return (
-    <div className="grid gap-4">
+    <div className="margin-standing grid gap-4">
       <KeepingNotice
         keeping={keeping}
         member={member}
@@ -292,6 +298,7 @@ function OfTheText({ one, editor, leaf, placing, offering, keeper }: LeafMarginP
 function OfTheLine(props: LeafMarginProps) {
   if (props.selected && props.placing.index) return <Capture {...props} />;
   if (props.slip) return <AskedFor {...props} />;
+  if (props.material.isReading) return null;
   return (
     <OfTheTyped {...props}>
       <OfTheText {...props} />
@@ -314,6 +321,7 @@ export function LeafMargin(props: LeafMarginProps) {
       {props.questions.isListed && finishing.state === 'open' && <QuestionList editor={editor} />}
       {finishing.state === 'open' && (
         <Level editor={editor} pos={selected?.pos ?? leaf.blank?.pos ?? null}>
+          {props.material.beside}
           <OfTheLine {...props} />
         </Level>
       )}

@@ -9,6 +9,7 @@ import { useBank, useCase } from '../api';
 import { Figure, useShell } from '../shell';
 import { Failed, Loading } from '../ui';
 import { Leaf } from './Leaf';
+import { useNoMaterial, type UseMaterial } from './material';
 import type { NoteDownload } from './noteDownload';
 import { dropCopy, readCopy } from '#client/drafts';
 
@@ -44,7 +45,15 @@ function onLeaf(one: Case, draft: string): Case {
 const NONE: readonly NoteDownload[] = [];
 
 /** A case on its leaf: the record at its head, the draft beneath, everything about a line beside it. */
-export function LeafOfCase({ id, downloads = NONE }: { id: string; downloads?: readonly NoteDownload[] }) {
+export function LeafOfCase({
+  id,
+  downloads = NONE,
+  material = useNoMaterial,
+}: {
+  id: string;
+  downloads?: readonly NoteDownload[];
+  material?: UseMaterial;
+}) {
   const { draft: draftId } = useParams();
   const { member } = useShell();
   const found = useCase(id);
@@ -63,6 +72,7 @@ export function LeafOfCase({ id, downloads = NONE }: { id: string; downloads?: r
         draft={draft.data.draft}
         copy={draft.data.copy}
         downloads={downloads}
+        useMaterial={material}
       />
     );
   }

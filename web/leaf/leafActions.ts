@@ -3,11 +3,14 @@ import type { Editor } from '@tiptap/react';
 import { stepToGap } from '../editor';
 import { FORMATS } from '../format';
 import { RECORD_KEY } from '../record';
+import type { Action } from '../shell';
 import type { useAnotherLeaf } from './LeavesOfCase';
 import { answerWithSelected, type LeafSlip, goToMargin, SELECTION_KEY } from '../writing';
 
 /** What the acts of a leaf need. */
 interface OnLeaf {
+  /** What can be done with the material of the case. */
+  more: readonly Action[];
   /** False for a finished draft. */
   open: boolean;
   editor: Editor;
@@ -41,9 +44,10 @@ const formatting = ({ editor, say }: OnLeaf) =>
   }));
 
 /** All that can be done on a leaf, for the look-up and by keys. */
-export function leafActions(leaf: OnLeaf) {
+export function leafActions(leaf: OnLeaf): Action[] {
   const { editor, openSlip, another, record, say } = leaf;
-  const always = [
+  const always: Action[] = [
+    ...leaf.more,
     ...(record
       ? [
           {

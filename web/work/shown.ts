@@ -22,7 +22,10 @@ export const SHOWN: Record<KindId, Shown> = {
     load: () => import('./admission/AdmissionLeaf').then(({ AdmissionLeaf }) => AdmissionLeaf),
     arrivals: [bundleArrival],
   },
-  feedback: { load: onLeaf, arrivals: [] },
+  feedback: {
+    load: () => import('./feedback/FeedbackLeaf').then(({ FeedbackLeaf }) => FeedbackLeaf),
+    arrivals: [],
+  },
   transcript: { load: onLeaf, arrivals: [] },
   reply: { load: onLeaf, arrivals: [] },
   leaf: { load: onLeaf, arrivals: [] },

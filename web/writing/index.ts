@@ -32,7 +32,7 @@ export type { usePlacing } from './placements/usePlacing';
 export { TextsSlip } from './texts/TextsSlip';
 export { Level } from './surface/Level';
 export { UnderCaret } from './surface/UnderCaret';
-export { keyOnBlank, stepTo } from './surface/blankKeys';
+export { keyOnBlank, stepTo, typeAt } from './surface/blankKeys';
 export { LiveBlank } from './surface/blankView';
 export { useLeafState, documentOf, type LeafState } from './surface/useLeafEditor';
 export { useLeafParts } from './surface/useLeafParts';

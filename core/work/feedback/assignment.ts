@@ -34,7 +34,10 @@ export const AssignmentWorkSchema = z.object({
   /** How many words it may have at the least and at the most. */
   limits: z
     .object({ least: words, most: words })
-    .refine(({ least, most }) => least === null || most === null || least <= most, 'the least is more than the most'),
+    .refine(
+      ({ least, most }) => least === null || most === null || least <= most,
+      'the least is more than the most',
+    ),
   criteria: z
     .array(CriterionSchema)
     .max(30)

@@ -13,20 +13,32 @@ const MOST_UP_PX = 150;
 /** Beneath a blank stands its name. */
 const NAME_PX = 18;
 
+/** The comment that a place of the text is in, as it stands beside what it is on; null for one of the text itself. */
+function commentAt({ view }: Editor, pos: number): HTMLElement | null {
+  const { node } = view.domAtPos(pos);
+  const element = node instanceof HTMLElement ? node : node.parentElement;
+  return element?.closest<HTMLElement>('.comment') ?? null;
+}
+
 /** Where the box belongs, in px beneath the top of the margin; null while nothing can be said. */
-function levelOf(own: HTMLElement, { state, view }: Editor, fixed: number | null): number | null {
+function levelOf(own: HTMLElement, editor: Editor, fixed: number | null): number | null {
+  const { state, view } = editor;
   const pos = fixed ?? state.selection.from;
   const margin = own.offsetParent;
   if (!margin || pos > state.doc.content.size) return null;
   const edge = margin.getBoundingClientRect();
+  const standing = own.previousElementSibling as HTMLElement | null;
+  const under = standing ? standing.offsetTop + standing.offsetHeight + GAP_PX : 0;
+  // A comment stands in the margin itself: what speaks of it stands beneath it.
+  const comment = commentAt(editor, pos);
+  if (comment && getComputedStyle(comment).position === 'absolute')
+    return Math.max(under, comment.getBoundingClientRect().bottom - edge.top + GAP_PX);
   const line = view.coordsAtPos(pos).top - edge.top;
   const foot = Math.max(window.innerHeight, edge.bottom) - edge.top - GAP_PX;
   // The first thing said must be in sight; for what follows it, it moves up a few lines but not away.
   const head = own.querySelector<HTMLElement>('section, form') ?? own;
   const missing = Math.max(0, line + own.offsetHeight - foot);
   const wanted = Math.min(line - Math.min(missing, MOST_UP_PX), foot - head.offsetHeight);
-  const standing = own.previousElementSibling as HTMLElement | null;
-  const under = standing ? standing.offsetTop + standing.offsetHeight + GAP_PX : 0;
   return Math.max(under, wanted);
 }
 

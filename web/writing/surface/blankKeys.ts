@@ -89,7 +89,7 @@ function typePast(view: EditorView, field: Field, key: string): boolean {
 }
 
 /** Types a character at the caret as its key would: cues and joining hear of it. */
-function typeAt(view: EditorView, text: string): void {
+export function typeAt(view: EditorView, text: string): void {
   const { from, to } = view.state.selection;
   const insert = () => view.state.tr.insertText(text, from, to);
   const used = view.someProp('handleTextInput', (handle) => handle(view, from, to, text, insert));

@@ -1,8 +1,8 @@
 import type { DraftDocument } from '#core/draft';
-import { plainPassage } from '#core/passage';
+import { plainPassage, type Passage } from '#core/passage';
 import { UnreadableFile } from '#client/api';
 import { repacked } from './archive';
-import { draftOf, reducedHtml } from './documentOf';
+import { draftOf, passageOfHtml } from './documentOf';
 
 /** What was read of a document: its text for a leaf, and what of it was left out. */
 export interface ReadDocument {
@@ -23,15 +23,20 @@ export const readText = (text: string, called: string): ReadDocument => ({
   remarks: [],
 });
 
-/** Markdown with tables and struck words (CommonMark, GitHub Flavored Markdown); HTML in it stands as it is written. */
-export async function readMarkdown(text: string, called: string): Promise<ReadDocument> {
+/** Markdown with tables and struck words (CommonMark, GitHub Flavored Markdown) as a passage; HTML in it stands as it is written. */
+export async function passageOfMarkdown(text: string): Promise<{ passage: Passage; pictures: number }> {
   const [{ micromark }, { gfm, gfmHtml }] = await Promise.all([
     import('micromark'),
     import('micromark-extension-gfm'),
   ]);
   const html = micromark(text, { extensions: [gfm()], htmlExtensions: [gfmHtml()] });
-  const { document, pictures } = reducedHtml(html, called);
-  return { document, remarks: leftOut(pictures) };
+  return passageOfHtml(html);
+}
+
+/** Markdown as the text of a leaf. */
+export async function readMarkdown(text: string, called: string): Promise<ReadDocument> {
+  const { passage, pictures } = await passageOfMarkdown(text);
+  return { document: draftOf(passage, called), remarks: leftOut(pictures) };
 }
 
 /** The parts of a docx that hold words and how they look; none that holds pictures, sounds or programs. */
@@ -56,6 +61,6 @@ export async function readDocx(bytes: Uint8Array, called: string): Promise<ReadD
       throw new UnreadableFile(`${called} cannot be read as a Word document. Nothing was made of it.`);
     });
   // Those whose pictures did not come along are counted here alone.
-  const { document } = reducedHtml(read.value, called);
-  return { document, remarks: leftOut(pictures) };
+  const { passage } = passageOfHtml(read.value);
+  return { document: draftOf(passage, called), remarks: leftOut(pictures) };
 }

@@ -18,14 +18,14 @@ export function draftOf(passage: Pick<Passage, 'content'>, called: string): Draf
 }
 
 /**
- * HTML reduced to what a leaf holds, as pasted text is: nothing of it is ever shown as HTML, run or fetched. Tells how many pictures
- * were left out.
+ * HTML reduced to a passage, as pasted text is: nothing of it is ever shown as HTML, run or fetched. Tells how many pictures were left
+ * out. However long it is.
  */
-export function reducedHtml(html: string, called: string): { document: DraftDocument; pictures: number } {
+export function passageOfHtml(html: string): { passage: Passage; pictures: number } {
   // A document of its own: its scripts never run, its pictures are never fetched.
   const page = new DOMParser().parseFromString(html, 'text/html');
   const pictures = page.querySelectorAll('img').length;
   const doc = PassageParser.fromSchema(getSchema(passageExtensions('draft'))).parse(page.body);
   const { content } = doc.toJSON() as Passage;
-  return { document: draftOf({ content }, called), pictures };
+  return { passage: { type: 'doc', content }, pictures };
 }

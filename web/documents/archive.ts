@@ -85,6 +85,31 @@ export async function filesPacked(file: File): Promise<File[] | null> {
   return Object.entries(files).map(([name, content]) => new File([content], name.split(/[\\/]/).at(-1)!));
 }
 
+/** Unpacks the files of an archive that are wanted. Throws an UnreadableFile where it holds too much, or more than it says. */
+async function unpackedWithin(
+  bytes: Uint8Array,
+  called: string,
+  wanted: (name: string) => boolean,
+): Promise<Unzipped> {
+  const listed = (await listArchive(bytes, called)).filter(({ name }) => wanted(name));
+  const size = listed.reduce((sum, file) => sum + file.size, 0);
+  if (listed.length > ARCHIVE_LIMITS.files || size > ARCHIVE_LIMITS.bytes)
+    throw new UnreadableFile(
+      `${called} would unpack to more than ${ARCHIVE_LIMITS.bytes / 1_000_000} MB or ${ARCHIVE_LIMITS.files.toLocaleString()} files. Nothing was made of it.`,
+    );
+  try {
+    return await unpacked(bytes, ({ name }) => wanted(name));
+  } catch {
+    throw new UnreadableFile(`${called} is broken and cannot be unpacked. Nothing was made of it.`);
+  }
+}
+
+/** Packs files into an archive, in the order given: what is pressed already is not pressed again. */
+export const zipped = (files: AsyncZippable): Promise<Uint8Array> =>
+  new Promise((resolve, reject) => {
+    zip(files, (error, made) => (error ? reject(error) : resolve(made)));
+  });
+
 /**
  * The files of an archive that are wanted, packed again without compression: what reads them then meets no more than what was
  * measured here. Throws an UnreadableFile where it holds too much, or more than it says.
@@ -94,21 +119,27 @@ export async function repacked(
   called: string,
   wanted: (name: string) => boolean,
 ): Promise<Uint8Array> {
-  const listed = (await listArchive(bytes, called)).filter(({ name }) => wanted(name));
-  const size = listed.reduce((sum, file) => sum + file.size, 0);
-  if (listed.length > ARCHIVE_LIMITS.files || size > ARCHIVE_LIMITS.bytes)
-    throw new UnreadableFile(
-      `${called} would unpack to more than ${ARCHIVE_LIMITS.bytes / 1_000_000} MB or ${ARCHIVE_LIMITS.files.toLocaleString()} files. Nothing was made of it.`,
-    );
-  try {
-    const files = await unpacked(bytes, ({ name }) => wanted(name));
-    const plain: AsyncZippable = Object.fromEntries(
-      Object.entries(files).map(([name, content]) => [name, [content, { level: 0 }]]),
-    );
-    return await new Promise((resolve, reject) => {
-      zip(plain, (error, made) => (error ? reject(error) : resolve(made)));
-    });
-  } catch {
-    throw new UnreadableFile(`${called} is broken and cannot be unpacked. Nothing was made of it.`);
-  }
+  const files = await unpackedWithin(bytes, called, wanted);
+  return zipped(
+    Object.fromEntries(Object.entries(files).map(([name, content]) => [name, [content, { level: 0 }]])),
+  );
+}
+
+/** The XML parts of a document that is an archive, by their names, as text: byte order marks stay. Throws an UnreadableFile. */
+export async function xmlParts(bytes: Uint8Array, called: string): Promise<Map<string, string>> {
+  const files = await unpackedWithin(bytes, called, (name) => /\.(xml|rels)$/i.test(name));
+  const decoder = new TextDecoder('utf-8', { ignoreBOM: true });
+  return new Map(Object.entries(files).map(([name, content]) => [name, decoder.decode(content)]));
+}
+
+/** An archive with some of its files written anew, or added, and all others as they are. Throws an UnreadableFile. */
+export async function withParts(
+  bytes: Uint8Array,
+  called: string,
+  changed: ReadonlyMap<string, string>,
+): Promise<Uint8Array> {
+  const files = await unpackedWithin(bytes, called, () => true);
+  const encoder = new TextEncoder();
+  const all = Object.fromEntries([...changed].map(([name, text]) => [name, encoder.encode(text)]));
+  return zipped({ ...files, ...all });
 }

@@ -1,0 +1,1 @@
+export { stackedLevels, type Beside } from './stackedLevels';

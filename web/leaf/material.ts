@@ -1,0 +1,53 @@
+import type { Editor } from '@tiptap/react';
+import type { ReactNode } from 'react';
+import type { Case, Draft } from '#contracts';
+import type { DraftKeeper } from '#client/drafts';
+import type { Action } from '../shell';
+
+/** The leaf that a case's material is worked on. */
+export interface LeafWithMaterial {
+  one: Case;
+  draft: Draft;
+  editor: Editor;
+  keeper: DraftKeeper;
+  /** False for a finished draft. */
+  open: boolean;
+  say: (words: string | null) => void;
+}
+
+/** What a case brings to be worked on (a submission, a recording), as a leaf shows it. */
+export interface Material {
+  /** Stands above the text. */
+  above: ReactNode;
+  /** What the text beneath is called; null where it needs no name. */
+  textName: string | null;
+  /** What can be done with it, for the look-up and by keys. */
+  actions: readonly Action[];
+  /** Speaks of what is at hand, first of all that is level with it in the margin. */
+  beside: ReactNode;
+  /** While one reads and does not write nothing is said of the text. */
+  isReading: boolean;
+  /** Takes the keys when the leaf is opened; null where the text does. */
+  takeKeys: (() => void) | null;
+  /** Before an entry is placed that was looked up: what is read becomes what is written on. */
+  beforePlacing: () => void;
+  /** Ways to take what is finished away, in place of those of the text; null for those. */
+  finished: ((acts: { reopen: () => void; reopening: boolean; isNew: boolean }) => ReactNode) | null;
+}
+
+/** Gives the material of a leaf; a hook, the same one for as long as the leaf is open. */
+export type UseMaterial = (leaf: LeafWithMaterial) => Material;
+
+const NONE: Material = {
+  above: null,
+  textName: null,
+  actions: [],
+  beside: null,
+  isReading: false,
+  takeKeys: null,
+  beforePlacing: () => undefined,
+  finished: null,
+};
+
+/** Of a leaf on which nothing but the text is. */
+export const useNoMaterial: UseMaterial = () => NONE;

@@ -1,0 +1,207 @@
+import { Plugin, PluginKey, EditorState, Selection, TextSelection } from '@tiptap/pm/state';
+import { Decoration, DecorationSet, EditorView } from '@tiptap/pm/view';
+import { keymap } from '@tiptap/pm/keymap';
+import { baseKeymap } from '@tiptap/pm/commands';
+import { comparePoints, type TextRange } from '#core/passage';
+import { sentencesIn } from '#core/submission';
+import { pointAt, positionsOf, type ReadingDocument } from './readingDocument';
+
+/** A passage that something is said of, as it is marked in what is read. */
+export interface MarkedPassage {
+  id: string;
+  on: TextRange;
+  /** Whether it is a colleague's. */
+  isOthers: boolean;
+}
+
+/** What hears of what a reader does. */
+export interface ReadingHost {
+  /** Words were typed or pasted: they are meant for a comment. */
+  typed: (words: string) => void;
+  /** A comment is begun without words: by Enter, or since an input method begins. */
+  begin: () => void;
+  /** Another place is selected. */
+  selected: (range: TextRange) => void;
+  /** The reader is here. */
+  focused: () => void;
+  /** A key before anything else; true where it was used. */
+  key: (event: KeyboardEvent) => boolean;
+  /** The comment on the words here is to go. */
+  remove: () => void;
+  undo: () => void;
+  redo: () => void;
+  /** BCP 47: by whose rules sentences are parted. */
+  language: () => string;
+}
+
+interface Marked {
+  passages: readonly MarkedPassage[];
+  current: string | null;
+}
+
+const MARKED = new PluginKey<DecorationSet>('marked');
+
+/** Draws the passages that comments are on: the current one stronger. */
+const marking = (reading: ReadingDocument) =>
+  new Plugin<DecorationSet>({
+    key: MARKED,
+    state: {
+      init: () => DecorationSet.empty,
+      apply: (tr, before) => {
+        const marked = tr.getMeta(MARKED) as Marked | undefined;
+        if (!marked) return before;
+        const all = marked.passages.map(({ id, on, isOthers }) => {
+          const { from, to } = positionsOf(reading, on);
+          const look = `${isOthers ? ' is-others' : ''}${id === marked.current ? ' is-current' : ''}`;
+          return Decoration.inline(from, to, { class: `commented${look}`, 'data-passage': id });
+        });
+        return DecorationSet.create(tr.doc, all);
+      },
+    },
+    props: { decorations: (state) => MARKED.getState(state) },
+  });
+
+/** Marks passages in what is read, and which of them is the current one. */
+export const mark = (view: EditorView, marked: Marked): void =>
+  view.dispatch(view.state.tr.setMeta(MARKED, marked));
+
+/** The stretch that is selected, in the terms of the submission. */
+export function selectedRange(reading: ReadingDocument, { selection }: EditorState): TextRange {
+  const [from, to] = [pointAt(reading, selection.from), pointAt(reading, selection.to)];
+  return comparePoints(from, to) <= 0 ? { from, to } : { from: to, to: from };
+}
+
+/** Selects a stretch of the submission, and brings it into sight. */
+export function selectRange(view: EditorView, reading: ReadingDocument, range: TextRange): void {
+  const { from, to } = positionsOf(reading, range);
+  const { tr } = view.state;
+  view.dispatch(tr.setSelection(TextSelection.create(tr.doc, from, to)).scrollIntoView());
+}
+
+/** The starts of all sentences of a line, and its end: where one steps to. */
+const stopsIn = (words: string, language: string): number[] => [
+  ...sentencesIn(words, language).map(({ from }) => from),
+  words.length,
+];
+
+const wordsOfLine = (state: EditorState, at: number): string => {
+  const { parent } = state.doc.resolve(at);
+  return parent.textBetween(0, parent.content.size, undefined, '\uFFFC');
+};
+
+/** Steps from sentence to sentence, or from line to line; with `isWider` what lies between is selected. */
+function stepping(by: 'sentence' | 'line', direction: 1 | -1, isWider: boolean, language: () => string) {
+  return (state: EditorState, dispatch?: EditorView['dispatch']): boolean => {
+    const { selection, doc, tr } = state;
+    const $head = doc.resolve(selection.head);
+    if (!$head.parent.isTextblock) return false;
+    const stops =
+      by === 'line' ? [0, $head.parent.content.size] : stopsIn(wordsOfLine(state, $head.pos), language());
+    const here = $head.parentOffset;
+    const next = direction === 1 ? stops.find((stop) => stop > here) : stops.findLast((stop) => stop < here);
+    const outside = Selection.findFrom(
+      doc.resolve(direction === 1 ? $head.after() : $head.before()),
+      direction,
+      true,
+    );
+    const edge = direction === 1 ? outside?.$from.start() : outside?.$to.end();
+    const pos = next === undefined ? edge : $head.start() + next;
+    if (pos === undefined) return true;
+    const moved = TextSelection.between(isWider ? selection.$anchor : doc.resolve(pos), doc.resolve(pos));
+    dispatch?.(tr.setSelection(moved).scrollIntoView());
+    return true;
+  };
+}
+
+const walking = ({ language }: ReadingHost) =>
+  keymap({
+    'Alt-ArrowDown': stepping('sentence', 1, false, language),
+    'Alt-ArrowUp': stepping('sentence', -1, false, language),
+    'Alt-Shift-ArrowDown': stepping('sentence', 1, true, language),
+    'Alt-Shift-ArrowUp': stepping('sentence', -1, true, language),
+    'Mod-ArrowDown': stepping('line', 1, false, language),
+    'Mod-ArrowUp': stepping('line', -1, false, language),
+    'Mod-Shift-ArrowDown': stepping('line', 1, true, language),
+    'Mod-Shift-ArrowUp': stepping('line', -1, true, language),
+    'Mod-a': baseKeymap['Mod-a']!,
+  });
+
+/** Keys that write nothing here: whatever would change what is read is for a comment, or for nothing. */
+function hearKey(host: ReadingHost, event: KeyboardEvent): boolean {
+  if (host.key(event)) return true;
+  const isPlain = !event.ctrlKey && !event.metaKey && !event.altKey;
+  // An input method begins: what it composes goes into a comment, which must have the keys before the first letter.
+  if (event.isComposing || event.key === 'Process' || event.key === 'Dead') {
+    host.begin();
+    return false;
+  }
+  if ((event.ctrlKey || event.metaKey) && ['z', 'y'].includes(event.key.toLowerCase())) {
+    if (event.key.toLowerCase() === 'y' || event.shiftKey) host.redo();
+    else host.undo();
+    event.preventDefault();
+    return true;
+  }
+  if (event.key === 'Enter' && isPlain) {
+    host.begin();
+    return true;
+  }
+  if (event.key !== 'Backspace' && event.key !== 'Delete') return false;
+  if (event.key === 'Delete') host.remove();
+  return true;
+}
+
+/**
+ * Shows a submission to be read: with a caret that goes where keys and mouse put it, and nothing in it can be changed. What is typed is
+ * told to the host.
+ */
+export function createReading(place: HTMLElement, reading: ReadingDocument, host: ReadingHost): EditorView {
+  const state = EditorState.create({
+    doc: reading.doc,
+    plugins: [marking(reading), walking(host)],
+  });
+  const view = new EditorView(place, {
+    state,
+    attributes: {
+      role: 'textbox',
+      'aria-multiline': 'true',
+      'aria-readonly': 'true',
+      'aria-label': 'Submission',
+      class: 'book reading',
+      spellcheck: 'false',
+    },
+    dispatchTransaction: (tr) => {
+      if (tr.docChanged) return;
+      view.updateState(view.state.apply(tr));
+      if (tr.selectionSet) host.selected(selectedRange(reading, view.state));
+    },
+    handleKeyDown: (_view, event) => hearKey(host, event),
+    handleTextInput: (_view, _from, _to, words) => {
+      host.typed(words);
+      return true;
+    },
+    handlePaste: (_view, event) => {
+      const words = event.clipboardData?.getData('text/plain').trim() ?? '';
+      if (words !== '') host.typed(words);
+      return true;
+    },
+    handleDrop: () => true,
+    handleDOMEvents: {
+      focus: () => {
+        host.focused();
+        return false;
+      },
+      // From a keyboard on glass, a spelling menu, a drag: nothing of it changes what is read.
+      beforeinput: (_view, event) => {
+        if (event.isComposing) return false;
+        event.preventDefault();
+        if (event.inputType === 'insertText' && event.data) host.typed(event.data);
+        return true;
+      },
+      cut: (_view, event) => {
+        event.preventDefault();
+        return true;
+      },
+    },
+  });
+  return view;
+}

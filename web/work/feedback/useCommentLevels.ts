@@ -1,0 +1,170 @@
+import type { Editor } from '@tiptap/react';
+import { useEffect, useLayoutEffect, useRef, type RefObject } from 'react';
+import { stackedLevels } from '#client/margin';
+import { compareRanges } from '#core/passage';
+import type { MarkedPassage } from './reading';
+import { positionOf } from './readingDocument';
+import type { Feedback } from './useFeedback';
+
+const GAP_PX = 10;
+/** Where the hairline meets a comment, beneath its upper edge. */
+const JOIN_PX = 11;
+
+/** A comment as it stands on the page, with the words it is on. */
+export interface Standing extends MarkedPassage {
+  element: HTMLElement;
+}
+
+interface Placed {
+  standing: Standing;
+  /** The line it is on, and where it stands, in px beneath the top of the leaf. */
+  line: number;
+  level: number;
+  /** Where its words end on that line, in px from the left of the leaf. */
+  end: number;
+}
+
+/** The leaf that an element stands on. */
+const leafOf = (element: Element) => element.closest<HTMLElement>('.leaf-page');
+const marginOf = (leaf: HTMLElement) => leaf.parentElement?.querySelector<HTMLElement>('aside') ?? null;
+
+/** How far down the margin something stands already that is no comment. */
+function standingFoot(margin: HTMLElement, top: number): number {
+  const panel = margin.querySelector<HTMLElement>('.margin-level');
+  const above = panel?.previousElementSibling ?? margin.querySelector('.margin-standing');
+  if (!above || above.getBoundingClientRect().height === 0) return 0;
+  return above.getBoundingClientRect().bottom - top + GAP_PX;
+}
+
+/** Where each comment is wanted: level with the line that its words begin on. */
+function measured(feedback: Feedback, all: readonly Standing[], leaf: DOMRect) {
+  const { reading, view } = feedback;
+  return all.flatMap((standing) => {
+    if (!reading || !view.current) return [];
+    const from = view.current.coordsAtPos(positionOf(reading, standing.on.from), 1);
+    return [
+      { standing, line: from.bottom - leaf.top, wanted: from.top - leaf.top, end: from.right - leaf.left },
+    ];
+  });
+}
+
+function write(element: HTMLElement, name: 'top' | 'left' | 'width', px: number): void {
+  const wanted = `${Math.round(px)}px`;
+  // Written only where it changes: the page is laid out again for each writing.
+  if (element.style[name] !== wanted) element.style[name] = wanted;
+}
+
+const ruleOf = (placed: Placed, current: string | null, width: number, gap: number): SVGPathElement => {
+  const path = document.createElementNS('http://www.w3.org/2000/svg', 'path');
+  const isCurrent = placed.standing.id === current;
+  // The one at hand is joined to its very words; others to the edge of the leaf, so that no line runs through the text.
+  const from = isCurrent ? placed.end : width - 14;
+  path.setAttribute(
+    'd',
+    `M${from} ${placed.line} H${width - 2} L${width + gap - 2} ${placed.level + JOIN_PX}`,
+  );
+  path.setAttribute('class', isCurrent ? 'is-current' : '');
+  return path;
+};
+
+/**
+ * Puts comments beside their words: in their order, none over another, the one at hand level with its words, and hairlines to them. Where
+ * the page is narrow they stand beneath the text, as it is written there.
+ */
+export function useCommentLevels(
+  editor: Editor,
+  feedback: Feedback,
+  others: readonly MarkedPassage[],
+  rules: RefObject<SVGSVGElement | null>,
+): void {
+  const latest = useRef({ feedback, others });
+  const place = useRef(() => {});
+  useLayoutEffect(() => {
+    latest.current = { feedback, others };
+    place.current = () => {
+      const drawn = rules.current;
+      const leaf = drawn && leafOf(drawn);
+      const margin = leaf && marginOf(leaf);
+      if (!leaf || !margin) return;
+      const known = new Map(
+        [...feedback.comments.map((one) => ({ ...one, isOthers: false })), ...others].map((one) => [
+          one.id,
+          one,
+        ]),
+      );
+      const all = [...leaf.querySelectorAll<HTMLElement>('[data-comment]')]
+        .flatMap((element): Standing[] => {
+          const one = known.get(element.dataset.comment ?? '');
+          return one ? [{ id: one.id, on: one.on, isOthers: one.isOthers, element }] : [];
+        })
+        .sort((a, b) => compareRanges(a.on, b.on));
+      if (all.length === 0 || getComputedStyle(all[0]!.element).position !== 'absolute') {
+        drawn.replaceChildren();
+        return;
+      }
+      const [page, beside] = [leaf.getBoundingClientRect(), margin.getBoundingClientRect()];
+      for (const { element } of all) write(element, 'width', beside.width);
+      const panel = margin.querySelector<HTMLElement>('.margin-level');
+      const wanted = measured(feedback, all, page);
+      const levels = stackedLevels(
+        wanted.map(({ standing, wanted: at }) => {
+          const isCurrent = standing.id === feedback.current;
+          const beneath = isCurrent && panel && panel.offsetHeight > 0 ? panel.offsetHeight + GAP_PX : 0;
+          return { wanted: at, height: standing.element.offsetHeight + beneath, isHeld: isCurrent };
+        }),
+        standingFoot(margin, page.top),
+        GAP_PX,
+      );
+      const paths = wanted.map(({ standing, line, end }, at) => {
+        const { element } = standing;
+        const around = element.offsetParent?.getBoundingClientRect() ?? page;
+        write(element, 'top', page.top + levels[at]! - around.top);
+        write(element, 'left', beside.left - around.left);
+        element.classList.toggle('is-current', standing.id === feedback.current);
+        return ruleOf(
+          { standing, line, end, level: levels[at]! },
+          feedback.current,
+          page.width,
+          beside.left - page.right,
+        );
+      });
+      drawn.replaceChildren(...paths);
+    };
+    place.current();
+  });
+  useEffect(() => {
+    let frame = 0;
+    const soon = () => {
+      cancelAnimationFrame(frame);
+      frame = requestAnimationFrame(() => place.current());
+    };
+    // What is written grows, what speaks of it does, fonts arrive, the window narrows.
+    const watch = new ResizeObserver(soon);
+    const watched = new Set<Element>();
+    const watchAll = () => {
+      const leaf = rules.current && leafOf(rules.current);
+      if (!leaf) return;
+      const panel = marginOf(leaf)?.querySelectorAll('.margin-level, .margin-standing') ?? [];
+      for (const element of [leaf, ...leaf.querySelectorAll('[data-comment]'), ...panel])
+        if (!watched.has(element)) {
+          watched.add(element);
+          watch.observe(element);
+        }
+    };
+    const changed = () => {
+      watchAll();
+      soon();
+    };
+    watchAll();
+    editor.on('update', changed);
+    const appearing = new MutationObserver(watchAll);
+    const margin = rules.current && leafOf(rules.current)?.parentElement;
+    if (margin) appearing.observe(margin, { childList: true, subtree: true });
+    return () => {
+      editor.off('update', changed);
+      appearing.disconnect();
+      cancelAnimationFrame(frame);
+      watch.disconnect();
+    };
+  }, [editor, rules]);
+}
