@@ -1,5 +1,6 @@
 import { Fragment, type Node as EditorNode } from '@tiptap/pm/model';
 import { TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
+import { closeHistory } from '@tiptap/pm/history';
 import { compareRanges, type CommentOn, type TextRange } from '#core/passage';
 import { adopt, placementIdsIn } from './adopting';
 import { placementsOf, setPlacements } from './placements';
@@ -51,11 +52,13 @@ const NAME = 'Comment';
 const insideOf = (tr: Transaction, pos: number): Transaction =>
   tr.setSelection(TextSelection.near(tr.doc.resolve(pos + 1)));
 
-/** A transaction that puts down a comment without words, with the caret in it. */
+/** A transaction that puts down a comment without words, with the caret in it: a step of its own for undo, with what is typed into it. */
 export function addComment(state: EditorState, comment: CommentOn): Transaction {
   const { box, paragraph } = state.schema.nodes;
   const pos = placeFor(state.doc, comment.on);
-  return insideOf(state.tr.insert(pos, box!.create({ name: NAME, comment }, paragraph!.create())), pos);
+  const { tr } = state;
+  tr.insert(pos, box!.create({ name: NAME, comment }, paragraph!.create()));
+  return closeHistory(insideOf(tr, pos));
 }
 
 /** A transaction that deletes a comment with its words; null where it is not there. */

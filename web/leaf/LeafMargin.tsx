@@ -229,9 +229,10 @@ function OfTheTyped(props: LeafMarginProps & { children: ReactNode }) {
 }
 
 /** What speaks of the text at the caret: its blank, statement and placement, else what is in reach. */
-function OfTheText({ one, editor, leaf, placing, offering, keeper }: LeafMarginProps) {
+function OfTheText({ one, editor, leaf, placing, offering, keeper, material }: LeafMarginProps) {
   const { index, reach, placeIn, host } = placing;
   if (!leaf.blank && !leaf.placement && !leaf.statement) {
+    if (!material.listsReach) return null;
     return (
       <ReachList
         kind={one.kind}

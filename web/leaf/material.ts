@@ -25,6 +25,8 @@ export interface Material {
   actions: readonly Action[];
   /** Speaks of what is at hand, first of all that is level with it in the margin. */
   beside: ReactNode;
+  /** Whether what is in reach is listed while nothing else is said: not beside a comment that has words. */
+  listsReach: boolean;
   /** While one reads and does not write nothing is said of the text. */
   isReading: boolean;
   /** Takes the keys when the leaf is opened; null where the text does. */
@@ -43,6 +45,7 @@ const NONE: Material = {
   textName: null,
   actions: [],
   beside: null,
+  listsReach: true,
   isReading: false,
   takeKeys: null,
   beforePlacing: () => undefined,

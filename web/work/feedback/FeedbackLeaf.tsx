@@ -10,6 +10,7 @@ import { Button, Failed, Key, Loading } from '../../ui';
 import { ACTS } from './commentActs';
 import { CommentBeside } from './CommentBeside';
 import { CommentLayer } from './CommentLayer';
+import { FinishedComments } from './FinishedComments';
 import { SubmissionReading } from './SubmissionReading';
 import { TakeIn } from './TakeIn';
 import { useFeedback, useSubmission, type Feedback } from './useFeedback';
@@ -52,7 +53,7 @@ function Above({ leaf: { one, editor, open }, found, feedback, others }: AbovePr
   return (
     <div className={`submission ${finderOpen ? 'is-looking-up' : ''}`}>
       <SubmissionHead of={one.id} handed={found.data} />
-      <SubmissionReading feedback={feedback} others={others} />
+      <SubmissionReading editor={editor} feedback={feedback} others={others} />
       <CommentLayer {...{ editor, feedback, others }} submission={found.data.submission} />
       {isSelected && (
         <p className="px-9 pb-3 text-[13px] max-[899px]:px-4" data-print="no">
@@ -68,6 +69,8 @@ function Above({ leaf: { one, editor, open }, found, feedback, others }: AbovePr
     </div>
   );
 }
+
+const TAKEN = () => undefined;
 
 /** The submission of a case, with what can be done with the comments on it. */
 function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
@@ -88,8 +91,8 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
     delete: acts.remove,
   };
   const steps = [
-    { label: 'Next comment', key: 'Alt + S', run: () => acts.step(1) },
-    { label: 'Comment before', key: 'Alt + Z', run: () => acts.step(-1) },
+    { label: 'Next comment', key: 'Alt + T', run: () => acts.step(1) },
+    { label: 'Comment before', key: 'Alt + H', run: () => acts.step(-1) },
   ];
   return {
     above: <Above {...{ leaf, found, feedback, others }} />,
@@ -101,12 +104,16 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
         ]
       : [],
     beside: <CommentBeside feedback={feedback} />,
+    listsReach: !feedback.isWordedComment,
     isReading: has && isReading,
-    takeKeys: has ? () => feedback.view.current?.focus() : null,
+    // What is read takes them once it is there; where nothing was handed in, it is asked for.
+    takeKeys: TAKEN,
     beforePlacing: () => {
       if (has && isReading) acts.begin();
     },
-    finished: null,
+    finished: found.data
+      ? (finishing) => <FinishedComments {...{ leaf, others }} handed={found.data!} acts={finishing} />
+      : null,
   };
 }
 

@@ -1,15 +1,17 @@
+import type { Editor } from '@tiptap/react';
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import type { OthersComments } from '#contracts';
 import { createReading, mark, type MarkedPassage } from './reading';
 import type { Feedback } from './useFeedback';
 
 interface Props {
+  editor: Editor;
   feedback: Feedback;
   others: readonly OthersComments[];
 }
 
 /** The submission as it is read, with the passages marked that comments are on. */
-export function SubmissionReading({ feedback, others }: Props) {
+export function SubmissionReading({ editor, feedback, others }: Props) {
   const { reading, view, latest, comments, current, heard } = feedback;
   const place = useRef<HTMLDivElement>(null);
   const { setReading, setSelected } = heard;
@@ -31,11 +33,13 @@ export function SubmissionReading({ feedback, others }: Props) {
       language: () => latest.current.language,
     });
     view.current = made;
+    // Unless one writes already: another version may have come in meanwhile.
+    if (!editor.view.hasFocus()) made.focus();
     return () => {
       view.current = null;
       made.destroy();
     };
-  }, [reading, view, latest, setReading, setSelected]);
+  }, [editor, reading, view, latest, setReading, setSelected]);
   useEffect(() => {
     if (!view.current) return;
     const own = comments.map(({ id, on }): MarkedPassage => ({ id, on, isOthers: false }));

@@ -95,8 +95,9 @@ function stepping(by: 'sentence' | 'line', direction: 1 | -1, isWider: boolean, 
     const { selection, doc, tr } = state;
     const $head = doc.resolve(selection.head);
     if (!$head.parent.isTextblock) return false;
-    const stops =
-      by === 'line' ? [0, $head.parent.content.size] : stopsIn(wordsOfLine(state, $head.pos), language());
+    // A line is stepped to by its beginning; with what lies between selected, forward by its end.
+    const lineStops = isWider && direction === 1 ? [$head.parent.content.size] : [0];
+    const stops = by === 'line' ? lineStops : stopsIn(wordsOfLine(state, $head.pos), language());
     const here = $head.parentOffset;
     const next = direction === 1 ? stops.find((stop) => stop > here) : stops.findLast((stop) => stop < here);
     const outside = Selection.findFrom(
@@ -104,7 +105,9 @@ function stepping(by: 'sentence' | 'line', direction: 1 | -1, isWider: boolean, 
       direction,
       true,
     );
-    const edge = direction === 1 ? outside?.$from.start() : outside?.$to.end();
+    const before = by === 'line' ? outside?.$to.start() : outside?.$to.end();
+    const after = by === 'line' && isWider ? outside?.$from.end() : outside?.$from.start();
+    const edge = direction === 1 ? after : before;
     const pos = next === undefined ? edge : $head.start() + next;
     if (pos === undefined) return true;
     const moved = TextSelection.between(isWider ? selection.$anchor : doc.resolve(pos), doc.resolve(pos));

@@ -7,7 +7,7 @@ const EMPTYING = new PluginKey('emptyComment');
 const LEAVING = new PluginKey('leaveComment');
 
 /**
- * Two keys of their own in a comment: Escape leads back to the words it is on, once nothing else wants it; Backspace in one without
+ * Two keys of their own in a comment: Escape leads back to the words it is on, whatever is offered; Backspace in one without
  * words deletes it.
  */
 export function useCommentKeys(editor: Editor, back: () => void): void {
@@ -40,7 +40,7 @@ export function useCommentKeys(editor: Editor, back: () => void): void {
       },
     });
     editor.registerPlugin(emptying, (plugin, plugins) => [plugin, ...plugins]);
-    editor.registerPlugin(leaving);
+    editor.registerPlugin(leaving, (plugin, plugins) => [plugin, ...plugins]);
     return () => {
       if (editor.isDestroyed) return;
       editor.unregisterPlugin(EMPTYING);

@@ -7,8 +7,12 @@ import { positionOf } from './readingDocument';
 import type { Feedback } from './useFeedback';
 
 const GAP_PX = 10;
+/** Where hairlines begin that are not the one at hand, from the edge of the leaf. */
+const EDGE_PX = 14;
 /** Where the hairline meets a comment, beneath its upper edge. */
 const JOIN_PX = 11;
+/** So many characters of words that are gone are told. */
+const LONGEST_TOLD = 60;
 
 /** A comment as it stands on the page, with the words it is on. */
 export interface Standing extends MarkedPassage {
@@ -42,9 +46,10 @@ function measured(feedback: Feedback, all: readonly Standing[], leaf: DOMRect) {
   return all.flatMap((standing) => {
     if (!reading || !view.current) return [];
     const from = view.current.coordsAtPos(positionOf(reading, standing.on.from), 1);
-    return [
-      { standing, line: from.bottom - leaf.top, wanted: from.top - leaf.top, end: from.right - leaf.left },
-    ];
+    const to = view.current.coordsAtPos(positionOf(reading, standing.on.to), -1);
+    // Of words over several lines the first is underlined to its end.
+    const end = Math.abs(to.bottom - from.bottom) < 4 ? to.right : leaf.right - EDGE_PX;
+    return [{ standing, line: from.bottom - leaf.top, wanted: from.top - leaf.top, end: end - leaf.left }];
   });
 }
 
@@ -54,11 +59,19 @@ function write(element: HTMLElement, name: 'top' | 'left' | 'width', px: number)
   if (element.style[name] !== wanted) element.style[name] = wanted;
 }
 
+/** Says at the head of a comment that its words are gone; nothing where they are there. */
+function tellOfGone({ id, element }: Standing, { gone, comments }: Feedback): void {
+  const head = element.querySelector('.comment-head');
+  const words = gone.has(id) ? comments.find((one) => one.id === id)?.words : undefined;
+  const told = words === undefined ? '' : `Was on “${words.slice(0, LONGEST_TOLD)}”, which is gone`;
+  if (head && !element.classList.contains('is-others') && head.textContent !== told) head.textContent = told;
+}
+
 const ruleOf = (placed: Placed, current: string | null, width: number, gap: number): SVGPathElement => {
   const path = document.createElementNS('http://www.w3.org/2000/svg', 'path');
   const isCurrent = placed.standing.id === current;
   // The one at hand is joined to its very words; others to the edge of the leaf, so that no line runs through the text.
-  const from = isCurrent ? placed.end : width - 14;
+  const from = isCurrent ? placed.end : width - EDGE_PX;
   path.setAttribute(
     'd',
     `M${from} ${placed.line} H${width - 2} L${width + gap - 2} ${placed.level + JOIN_PX}`,
@@ -120,6 +133,7 @@ export function useCommentLevels(
         const around = element.offsetParent?.getBoundingClientRect() ?? page;
         write(element, 'top', page.top + levels[at]! - around.top);
         write(element, 'left', beside.left - around.left);
+        tellOfGone(standing, feedback);
         element.classList.toggle('is-current', standing.id === feedback.current);
         return ruleOf(
           { standing, line, end, level: levels[at]! },

@@ -22,6 +22,7 @@ import { giveKeys, stepTo, typeAt } from '../../writing';
 import { passageToComment } from './passageToComment';
 import { selectRange } from './reading';
 import { readingDocument, type ReadingDocument } from './readingDocument';
+import { useFollowing } from './useFollowing';
 import { useCommentKeys } from './useCommentKeys';
 
 /** A comment that is being put on other words: moved there, or copied. */
@@ -50,13 +51,25 @@ export function useFeedback({ editor, one, open, say }: LeafWithMaterial, handed
   const [isReading, setReading] = useState(true);
   const [selected, setSelected] = useState<TextRange>(START);
   const [laying, setLaying] = useState<Laying | null>(null);
-  const { comments, at } = useEditorState({
+  const { comments, at, isWordedComment } = useEditorState({
     editor,
     selector: ({ editor: { state } }) => ({
       comments: commentsIn(state.doc).map(({ comment }) => comment),
       at: commentAt(state)?.comment.id ?? null,
+      // An empty paragraph has a size of two.
+      isWordedComment: (commentAt(state)?.node.content.size ?? 0) > 2,
     }),
   });
+  /** Comments whose words are in the submission no more, since another version was handed in. */
+  const gone = useMemo(
+    () =>
+      new Set(
+        comments
+          .filter(({ on, words }) => handed && wordsOn(handed.submission, on) !== words)
+          .map(({ id }) => id),
+      ),
+    [comments, handed],
+  );
   const detail = one.record.details.find(({ path }) => path === 'language')?.value;
   const language = detail?.kind === 'text' ? detail.text : navigator.language || 'en-GB';
 
@@ -158,7 +171,10 @@ export function useFeedback({ editor, one, open, say }: LeafWithMaterial, handed
     say(null);
     if (id !== undefined) goTo(id);
   };
-  const undo = () => editor.commands.undo();
+  const undo = () => {
+    editor.commands.undo();
+    say(null);
+  };
   const redo = () => editor.commands.redo();
 
   // Heard of keys and the mouse long after this render: each asks for what is so by then.
@@ -179,6 +195,7 @@ export function useFeedback({ editor, one, open, say }: LeafWithMaterial, handed
   useEffect(() => {
     latest.current = acts;
   });
+  useFollowing(editor, handed);
   useCommentKeys(editor, () => latest.current.back());
   useEffect(() => {
     const { dom } = editor.view;
@@ -192,10 +209,12 @@ export function useFeedback({ editor, one, open, say }: LeafWithMaterial, handed
     view,
     latest,
     comments,
+    gone,
     current,
     selected,
     isReading,
     laying,
+    isWordedComment,
     heard: { setReading, setSelected },
     acts: { begin, back, step, remove, beginLaying, goTo, giveKeys: () => giveKeys(editor.view) },
   };
