@@ -84,6 +84,23 @@ export const SCREENS: readonly Screen[] = [
     load: () => import('../work/CasePage').then(({ CasePage: Component }) => ({ Component })),
   },
   {
+    paths: ['/assignments/new'],
+    place: 'desk',
+    lookUp: 'New assignment',
+    load: () =>
+      import('../work/feedback/assignment/AssignmentPage').then(({ NewAssignmentPage: Component }) => ({
+        Component,
+      })),
+  },
+  {
+    paths: ['/assignments/:assignment'],
+    place: 'desk',
+    load: () =>
+      import('../work/feedback/assignment/AssignmentPage').then(({ AssignmentPage: Component }) => ({
+        Component,
+      })),
+  },
+  {
     paths: ['/bank'],
     place: 'bank',
     line: '/bank',

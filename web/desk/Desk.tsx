@@ -6,6 +6,7 @@ import { useCases } from '../api';
 import { DropFiles } from '../arrivals';
 import { instantInWords } from '#client/clock';
 import { Figure, useShell } from '../shell';
+import { BesideDesk } from '../work';
 import { WaitingList } from '../waiting';
 import { Button, Failed, Loading, Notice, TextField } from '../ui';
 import { CaseLink } from './CaseLink';
@@ -116,6 +117,7 @@ export function Desk() {
             <NewCasePanel cases={cases.data} close={() => setAddress({}, { replace: true })} />
           )}
           <WaitingList />
+          <BesideDesk />
           <DropFiles />
         </>
       }

@@ -1,6 +1,6 @@
 import type { Transaction } from '@tiptap/pm/state';
 import { EditorContent, type Editor } from '@tiptap/react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useState } from 'react';
 import type { Case, Draft } from '#contracts';
 import { isEmptyPassage } from '#core/passage';
 import { selectedPassage, stepToFirstGap, syncSelection } from '../editor';
@@ -47,9 +47,8 @@ function useWritable(
   keeper: DraftKeeper,
   copy: LocalCopy | null,
   open: boolean,
-  takeKeys: Material['takeKeys'],
+  isElsewhere: boolean,
 ): void {
-  const isElsewhere = takeKeys !== null;
   useEffect(() => {
     keeper.readFrom(() => documentOf(editor));
     // What this computer kept of an earlier time is sent as soon as the page is open.
@@ -62,21 +61,26 @@ function useWritable(
       if (!isElsewhere) giveKeys(editor.view);
     }
   }, [editor, open, isElsewhere]);
-  const first = useRef(takeKeys);
-  useEffect(() => first.current?.(), []);
 }
 
-/** What the text is called that stands beneath something else. */
-const TextName = ({ children }: { children: string }) => (
-  <h2 className="section-head border-t border-hair px-9 pt-4 max-[899px]:px-4">{children}</h2>
-);
+interface TextsProps {
+  editor: Editor;
+  material: Material;
+  isOffered: boolean;
+}
 
-/** The text itself, with what is offered right beneath the caret where one wants it there. */
-const LeafText = ({ editor, isOffered }: { editor: Editor; isOffered: boolean }) => (
-  <div className="relative">
-    <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
-    {isOffered && <UnderCaret editor={editor} />}
-  </div>
+/** What the case brings to be worked on, and the text itself, with what is offered right beneath the caret where one wants it there. */
+const Texts = ({ editor, material, isOffered }: TextsProps) => (
+  <>
+    {material.above}
+    {material.textName !== null && (
+      <h2 className="section-head border-t border-hair px-9 pt-4 max-[899px]:px-4">{material.textName}</h2>
+    )}
+    <div className="relative">
+      <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
+      {isOffered && <UnderCaret editor={editor} />}
+    </div>
+  </>
 );
 
 /** How the leaf is looked at: its record at its head or beside the margin, and whether what came from the bank is marked. */
@@ -89,6 +93,18 @@ function useLeafLook(one: Case) {
     marks: { areShown, toggle: toggleMarks },
     isBeside,
   };
+}
+
+/** Words that are being saved as an entry: what is selected is taken once, so that typing on does not change what is on the slip. */
+function useKeptWords(draft: string, editor: Editor, say: (words: string | null) => void) {
+  const [selected, setSelected] = useKeptSlip(draft, editor);
+  const keepWords = () => {
+    syncSelection(editor.view);
+    const words = selectedPassage(editor.state);
+    if (words) setSelected({ words, pos: editor.state.selection.from, fields: EMPTY_SLIP });
+    say(words ? null : 'Select the words to keep first, then press F4.');
+  };
+  return { selected, setSelected, keepWords };
 }
 
 /** A draft open for writing or finished, with its margin. */
@@ -109,19 +125,13 @@ export function Leaf({ one, draft, copy, downloads, useMaterial }: Props) {
   const { record, marks, isBeside } = useLeafLook(one);
   const leaf = useLeafState(editor);
   useFollowRecord(editor, one.record, finishing.state === 'open', say);
-  const [selected, setSelected] = useKeptSlip(draft.id, editor);
+  const { selected, setSelected, keepWords } = useKeptWords(draft.id, editor, say);
   const [gapsShown, showGaps] = useState(false);
   const open = finishing.state === 'open';
 
   const material = useMaterial({ one, draft, editor, keeper, open, say });
-  useWritable(editor, keeper, copy, open, material.takeKeys);
+  useWritable(editor, keeper, copy, open, material.takesKeys);
 
-  const keepWords = () => {
-    syncSelection(editor.view);
-    const words = selectedPassage(editor.state);
-    if (words) setSelected({ words, pos: editor.state.selection.from, fields: EMPTY_SLIP });
-    say(words ? null : 'Select the words to keep first, then press F4.');
-  };
   const goToGap = (tr: Transaction | null) => tr && stepTo(editor.view, tr);
   const finishNow = () => {
     const empty = isEmptyPassage(documentOf(editor));
@@ -202,9 +212,7 @@ export function Leaf({ one, draft, copy, downloads, useMaterial }: Props) {
           openSlip={open ? openSlip : null}
         />
         {!isBeside && <Headpiece one={one} {...record} />}
-        {material.above}
-        {material.textName !== null && <TextName>{material.textName}</TextName>}
-        <LeafText editor={editor} isOffered={!slip && offering.preferences.offers === 'caret'} />
+        <Texts {...{ editor, material }} isOffered={!slip && offering.preferences.offers === 'caret'} />
       </div>
     </Figure>
   );

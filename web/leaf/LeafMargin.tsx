@@ -228,11 +228,14 @@ function OfTheTyped(props: LeafMarginProps & { children: ReactNode }) {
   return <OffersPanel {...{ offered, sourceOf, cueOf, take }} />;
 }
 
+/** Whether nothing of the bank is at the caret. */
+const isPlain = ({ blank, placement, statement }: LeafState): boolean => !blank && !placement && !statement;
+
 /** What speaks of the text at the caret: its blank, statement and placement, else what is in reach. */
 function OfTheText({ one, editor, leaf, placing, offering, keeper, material }: LeafMarginProps) {
   const { index, reach, placeIn, host } = placing;
-  if (!leaf.blank && !leaf.placement && !leaf.statement) {
-    if (!material.listsReach) return null;
+  if (isPlain(leaf) && !material.listsReach) return null;
+  if (isPlain(leaf)) {
     return (
       <ReachList
         kind={one.kind}

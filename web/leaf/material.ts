@@ -29,8 +29,8 @@ export interface Material {
   listsReach: boolean;
   /** While one reads and does not write nothing is said of the text. */
   isReading: boolean;
-  /** Takes the keys when the leaf is opened; null where the text does. */
-  takeKeys: (() => void) | null;
+  /** Whether it takes the keys when the leaf is opened, and not the text. */
+  takesKeys: boolean;
   /** Before an entry is placed that was looked up: what is read becomes what is written on. */
   beforePlacing: () => void;
   /** Ways to take what is finished away, in place of those of the text; null for those. */
@@ -47,7 +47,7 @@ const NONE: Material = {
   beside: null,
   listsReach: true,
   isReading: false,
-  takeKeys: null,
+  takesKeys: false,
   beforePlacing: () => undefined,
   finished: null,
 };

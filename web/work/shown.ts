@@ -1,4 +1,4 @@
-import type { ComponentType } from 'react';
+import { lazy, type ComponentType, type LazyExoticComponent } from 'react';
 import type { KindId } from '#core/work';
 import { bundleArrival } from './admission/bundleArrival';
 import type { Arrival } from './arrival';
@@ -12,6 +12,8 @@ interface Shown {
   load: () => Promise<CaseScreen>;
   /** Files that become cases of it where they are dropped on the desk. */
   arrivals: readonly Arrival[];
+  /** Stands beside the desk of a team that does this work. */
+  onDesk?: LazyExoticComponent<ComponentType>;
 }
 
 const onLeaf = () => import('../leaf').then(({ LeafOfCase }) => LeafOfCase);
@@ -25,6 +27,11 @@ export const SHOWN: Record<KindId, Shown> = {
   feedback: {
     load: () => import('./feedback/FeedbackLeaf').then(({ FeedbackLeaf }) => FeedbackLeaf),
     arrivals: [],
+    onDesk: lazy(() =>
+      import('./feedback/assignment/AssignmentsOnDesk').then(({ AssignmentsOnDesk }) => ({
+        default: AssignmentsOnDesk,
+      })),
+    ),
   },
   transcript: { load: onLeaf, arrivals: [] },
   reply: { load: onLeaf, arrivals: [] },

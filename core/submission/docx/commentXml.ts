@@ -4,7 +4,7 @@ import type { DocxComment } from './withComments';
 /** Text as it stands in XML, in an element or a value; what XML has no place for is left out. */
 export const escaped = (text: string): string =>
   text
-    // eslint-disable-next-line no-control-regex -- the control characters that XML 1.0 forbids
+
     .replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, '')
     .replace(/&/g, '&amp;')
     .replace(/</g, '&lt;')
@@ -55,7 +55,7 @@ function* labelled(blocks: readonly Block[], label = ''): Generator<{ label: str
       for (const [at, item] of block.content.entries())
         if ('content' in item)
           yield* labelled(item.content as Block[], block.type === 'orderedList' ? `${start + at}. ` : '• ');
-    } else if ('content' in block) yield* labelled(block.content as Block[], label);
+    } else if ('content' in block) yield* labelled(block.content, label);
   }
 }
 

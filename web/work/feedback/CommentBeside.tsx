@@ -8,7 +8,7 @@ export function CommentBeside({ feedback: { acts, current, isReading, laying } }
   const run = {
     move: () => acts.beginLaying('move'),
     copy: () => acts.beginLaying('copy'),
-    delete: acts.remove,
+    delete: () => acts.remove(),
   };
   return (
     <div role="group" aria-label="This comment" className="flex flex-wrap gap-x-4 gap-y-1 pb-2 text-[13px]">

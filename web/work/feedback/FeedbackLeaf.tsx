@@ -1,16 +1,18 @@
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import type { CaseSubmission, OthersComments } from '#contracts';
+import { useEffect, useState } from 'react';
+import type { OthersComments } from '#contracts';
 import { call } from '#client/api';
-import { wordsInSubmission } from '#core/submission';
 import { KEYS } from '../../api';
 import { LeafOfCase, type LeafWithMaterial, type Material } from '../../leaf';
 import { useShell } from '../../shell';
+import { giveKeys } from '../../writing';
 import { Button, Failed, Key, Loading } from '../../ui';
 import { ACTS } from './commentActs';
 import { CommentBeside } from './CommentBeside';
 import { CommentLayer } from './CommentLayer';
 import { FinishedComments } from './FinishedComments';
+import { SubmissionHead } from './SubmissionHead';
+import { useAmong, useWaysAmong, type Among } from './useAmong';
 import { SubmissionReading } from './SubmissionReading';
 import { TakeIn } from './TakeIn';
 import { useFeedback, useSubmission, type Feedback } from './useFeedback';
@@ -18,41 +20,39 @@ import { useFeedback, useSubmission, type Feedback } from './useFeedback';
 const NOBODY: readonly OthersComments[] = [];
 
 interface AboveProps {
+  among: Among | null;
   leaf: LeafWithMaterial;
   found: ReturnType<typeof useSubmission>;
   feedback: Feedback;
   others: readonly OthersComments[];
 }
 
-/** What was handed in, in a line: its name, how many words, and how it is handed in anew. */
-function SubmissionHead({ of, handed }: { of: string; handed: CaseSubmission }) {
-  const [again, setAgain] = useState(false);
-  const words = wordsInSubmission(handed.submission);
+/** Where nothing was handed in, the leaf is as any other, and says how to take something in. */
+function NoSubmission({ of }: { of: string }) {
+  const [isTaking, setTaking] = useState(false);
   return (
-    <>
-      <p className="flex flex-wrap items-baseline gap-x-4 px-9 pt-2 text-[13px] text-soft max-[899px]:px-4">
-        <span className="min-w-0 truncate">{handed.name}</span>
-        <span>{words === 1 ? '1 word' : `${words.toLocaleString()} words`}</span>
-        <Button look="text" aria-expanded={again} onClick={() => setAgain(!again)}>
-          New version
+    <div data-print="no">
+      <p className="px-9 pt-3 text-[13px] max-[899px]:px-4">
+        <Button look="text" aria-expanded={isTaking} onClick={() => setTaking(!isTaking)}>
+          Take a submission in
         </Button>
       </p>
-      {again && <TakeIn of={of} again done={() => setAgain(false)} />}
-    </>
+      {isTaking && <TakeIn of={of} again={false} />}
+    </div>
   );
 }
 
 /** The submission above the summing-up: as it is read and commented, or where it is taken in. */
-function Above({ leaf: { one, editor, open }, found, feedback, others }: AboveProps) {
+function Above({ among, leaf: { one, editor, open }, found, feedback, others }: AboveProps) {
   const { finderOpen } = useShell();
   if (found.isError)
     return <Failed what="the submission" error={found.error} retry={() => void found.refetch()} />;
   if (found.data === undefined) return <Loading what="the submission" />;
-  if (found.data === null) return <TakeIn of={one.id} again={false} />;
+  if (found.data === null) return <NoSubmission of={one.id} />;
   const isSelected = feedback.isReading && open && feedback.laying === null;
   return (
     <div className={`submission ${finderOpen ? 'is-looking-up' : ''}`}>
-      <SubmissionHead of={one.id} handed={found.data} />
+      <SubmissionHead of={one.id} handed={found.data} among={among} />
       <SubmissionReading editor={editor} feedback={feedback} others={others} />
       <CommentLayer {...{ editor, feedback, others }} submission={found.data.submission} />
       {isSelected && (
@@ -70,8 +70,6 @@ function Above({ leaf: { one, editor, open }, found, feedback, others }: AbovePr
   );
 }
 
-const TAKEN = () => undefined;
-
 /** The submission of a case, with what can be done with the comments on it. */
 function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
   const { one, open } = leaf;
@@ -85,18 +83,27 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
     }).data ?? NOBODY;
   const { acts, isReading } = feedback;
   const has = !!found.data;
+  const isBare = found.data === null;
+  const { editor } = leaf;
+  useEffect(() => {
+    // With nothing to be read one writes at once.
+    if (isBare && editor.isEditable) giveKeys(editor.view);
+  }, [isBare, editor]);
   const run = {
     move: () => acts.beginLaying('move'),
     copy: () => acts.beginLaying('copy'),
-    delete: acts.remove,
+    delete: () => acts.remove(),
   };
+  const among = useAmong(one.id, found.data);
+  const ways = useWaysAmong(among, leaf.say);
   const steps = [
+    ...ways,
     { label: 'Next comment', key: 'Alt + T', run: () => acts.step(1) },
     { label: 'Comment before', key: 'Alt + H', run: () => acts.step(-1) },
   ];
   return {
-    above: <Above {...{ leaf, found, feedback, others }} />,
-    textName: 'Summing-up',
+    above: <Above {...{ among, leaf, found, feedback, others }} />,
+    textName: has ? 'Summing-up' : null,
     actions: has
       ? [
           ...steps,
@@ -107,7 +114,7 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
     listsReach: !feedback.isWordedComment,
     isReading: has && isReading,
     // What is read takes them once it is there; where nothing was handed in, it is asked for.
-    takeKeys: TAKEN,
+    takesKeys: true,
     beforePlacing: () => {
       if (has && isReading) acts.begin();
     },

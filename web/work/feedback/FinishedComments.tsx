@@ -19,47 +19,54 @@ interface Props {
   acts: { reopen: () => void; reopening: boolean; isNew: boolean };
 }
 
-/** What is done with comments that are finished: they go back with the submission, in one form or another. */
-export function FinishedComments({ leaf: { one, draft, editor }, handed, others, acts }: Props) {
+type Attempt = (words: string, work: () => Promise<void>) => void;
+
+/** The ways in which comments go back: as files, and on the clipboard. */
+function useWaysOut({ leaf: { one, draft, editor }, handed, others }: Omit<Props, 'acts'>) {
   const { member } = useShell();
-  const [said, setSaid] = useState<{ words: string; failed: boolean } | null>(null);
   const document = documentOf(editor);
   const title = one.number ? `${one.title} ${one.number}` : one.title;
-  const language = languageOf(document) ?? 'en-GB';
   const savedAt = one.drafts.find(({ id }) => id === draft.id)?.savedAt ?? draft.savedAt;
-  const attempt = (words: string, work: () => Promise<void>) =>
+  const commented = async () =>
+    (await going()).commentedOf({ id: one.id, title }, handed, { document, savedAt }, member, others);
+  const toPaste = async () => (await going()).commentsToPaste(await commented());
+  const asText = (text: string, type: string, ending: string) =>
+    offerFile(textFile(text, type), fileName(title, ending));
+  return {
+    docx: async () =>
+      offerFile(await (await going()).commentedDocx(await commented()), fileName(title, 'docx')),
+    copy: async () => copyRich(await toPaste()),
+    copyPlain: async () => copyPlain(await toPaste()),
+    copySummingUp: () => copyRich(withoutComments(finishedPassage(document))),
+    files: [
+      {
+        label: 'Markdown, with numbered notes',
+        save: async () => asText((await going()).commentedMarkdown(await commented()), 'text/markdown', 'md'),
+      },
+      {
+        label: 'Web page (HTML), with numbered notes',
+        save: async () => {
+          const language = languageOf(document) ?? 'en-GB';
+          asText((await going()).commentedPage(await commented(), language), 'text/html', 'html');
+        },
+      },
+      {
+        label: 'Comments alone, as plain text',
+        save: async () => asText(`${asPlain(await toPaste())}\n`, 'text/plain', 'txt'),
+      },
+    ],
+  };
+}
+
+/** What is done with comments that are finished: they go back with the submission, in one form or another. */
+export function FinishedComments({ acts, ...rest }: Props) {
+  const [said, setSaid] = useState<{ words: string; failed: boolean } | null>(null);
+  const out = useWaysOut(rest);
+  const attempt: Attempt = (words, work) =>
     void work().then(
       () => setSaid({ words, failed: false }),
       (error: unknown) => setSaid({ words: inWords(error), failed: true }),
     );
-  const commented = async () =>
-    (await going()).commentedOf({ id: one.id, title }, handed, { document, savedAt }, member, others);
-  const docx = async () =>
-    offerFile(await (await going()).commentedDocx(await commented()), fileName(title, 'docx'));
-  const formats = [
-    {
-      label: 'Markdown, with numbered notes',
-      save: async () => {
-        const text = (await going()).commentedMarkdown(await commented());
-        offerFile(textFile(text, 'text/markdown'), fileName(title, 'md'));
-      },
-    },
-    {
-      label: 'Web page (HTML), with numbered notes',
-      save: async () => {
-        const text = (await going()).commentedPage(await commented(), language);
-        offerFile(textFile(text, 'text/html'), fileName(title, 'html'));
-      },
-    },
-    {
-      label: 'Comments alone, as plain text',
-      save: async () => {
-        const text = asPlain((await going()).commentsToPaste(await commented()));
-        offerFile(textFile(`${text}\n`, 'text/plain'), fileName(title, 'txt'));
-      },
-    },
-  ];
-  const toPaste = async () => (await going()).commentsToPaste(await commented());
   return (
     <section aria-label="Finished" className="slip">
       <h2 className="section-head">Finished</h2>
@@ -68,29 +75,17 @@ export function FinishedComments({ leaf: { one, draft, editor }, handed, others,
         <Button
           look="main"
           autoFocus={acts.isNew}
-          onClick={() => attempt('Downloaded, with comments in it.', docx)}
+          onClick={() => attempt('Downloaded, with comments in it.', out.docx)}
         >
           Download with comments
         </Button>
-        <Button
-          onClick={() => attempt('Copied: comments and summing-up.', async () => copyRich(await toPaste()))}
-        >
-          Copy comments
-        </Button>
-        <Button onClick={() => attempt('Copied as plain text.', async () => copyPlain(await toPaste()))}>
-          Copy as plain text
-        </Button>
-        <Button
-          onClick={() =>
-            attempt('Copied the summing-up.', () => copyRich(withoutComments(finishedPassage(document))))
-          }
-        >
-          Copy summing-up
-        </Button>
+        <Button onClick={() => attempt('Copied: comments and summing-up.', out.copy)}>Copy comments</Button>
+        <Button onClick={() => attempt('Copied as plain text.', out.copyPlain)}>Copy as plain text</Button>
+        <Button onClick={() => attempt('Copied the summing-up.', out.copySummingUp)}>Copy summing-up</Button>
         <Menu
           align="start"
           trigger={<Button>Other formats</Button>}
-          items={formats.map(({ label, save }) => ({
+          items={out.files.map(({ label, save }) => ({
             label,
             onSelect: () => attempt(`Downloaded: ${label}.`, save),
           }))}

@@ -12,36 +12,40 @@ interface Props {
 
 /** The submission as it is read, with the passages marked that comments are on. */
 export function SubmissionReading({ editor, feedback, others }: Props) {
-  const { reading, view, latest, comments, current, heard } = feedback;
+  const { reading, viewRef, latestRef, comments, current, heard } = feedback;
   const place = useRef<HTMLDivElement>(null);
   const { setReading, setSelected } = heard;
   useLayoutEffect(() => {
     if (!reading || !place.current) return;
     const made = createReading(place.current, reading, {
-      typed: (words) => latest.current.typed(words),
-      begin: () => (latest.current.isLaying ? latest.current.lay() : void latest.current.begin()),
+      typed: (words) => latestRef.current.acts.typed(words),
+      begin: () => {
+        const { acts, isLaying } = latestRef.current;
+        if (isLaying) acts.lay();
+        else acts.begin();
+      },
       selected: setSelected,
       focused: () => setReading(true),
       key: (event) => {
-        if (event.key !== 'Escape' || !latest.current.isLaying) return false;
-        latest.current.stopLaying();
+        if (event.key !== 'Escape' || !latestRef.current.isLaying) return false;
+        latestRef.current.acts.stopLaying();
         return true;
       },
-      remove: () => latest.current.remove(),
-      undo: () => latest.current.undo(),
-      redo: () => latest.current.redo(),
-      language: () => latest.current.language,
+      remove: () => latestRef.current.acts.remove(),
+      undo: () => latestRef.current.acts.undo(),
+      redo: () => latestRef.current.acts.redo(),
+      language: () => latestRef.current.language,
     });
-    view.current = made;
+    viewRef.current = made;
     // Unless one writes already: another version may have come in meanwhile.
     if (!editor.view.hasFocus()) made.focus();
     return () => {
-      view.current = null;
+      viewRef.current = null;
       made.destroy();
     };
-  }, [editor, reading, view, latest, setReading, setSelected]);
+  }, [editor, reading, viewRef, latestRef, setReading, setSelected]);
   useEffect(() => {
-    if (!view.current) return;
+    if (!viewRef.current) return;
     const own = comments.map(({ id, on }): MarkedPassage => ({ id, on, isOthers: false }));
     const theirs = others.flatMap((other) =>
       other.comments.map(({ id, on }): MarkedPassage => ({
@@ -50,7 +54,7 @@ export function SubmissionReading({ editor, feedback, others }: Props) {
         isOthers: true,
       })),
     );
-    mark(view.current, { passages: [...theirs, ...own], current });
-  }, [view, reading, comments, others, current]);
+    mark(viewRef.current, { passages: [...theirs, ...own], current });
+  }, [viewRef, reading, comments, others, current]);
   return <div ref={place} className="px-9 pt-4 pb-2 max-[899px]:px-4" />;
 }

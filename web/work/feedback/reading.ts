@@ -1,4 +1,4 @@
-import { Plugin, PluginKey, EditorState, Selection, TextSelection } from '@tiptap/pm/state';
+import { Plugin, PluginKey, EditorState, Selection, TextSelection, type Command } from '@tiptap/pm/state';
 import { Decoration, DecorationSet, EditorView } from '@tiptap/pm/view';
 import { keymap } from '@tiptap/pm/keymap';
 import { baseKeymap } from '@tiptap/pm/commands';
@@ -89,45 +89,72 @@ const wordsOfLine = (state: EditorState, at: number): string => {
   return parent.textBetween(0, parent.content.size, undefined, '\uFFFC');
 };
 
-/** Steps from sentence to sentence, or from line to line; with `isWider` what lies between is selected. */
-function stepping(by: 'sentence' | 'line', direction: 1 | -1, isWider: boolean, language: () => string) {
-  return (state: EditorState, dispatch?: EditorView['dispatch']): boolean => {
+/** How one steps: from sentence to sentence, or from line to line; with `isWider` what lies between is selected. */
+interface Step {
+  by: 'sentence' | 'line';
+  direction: 1 | -1;
+  isWider: boolean;
+}
+
+/** The next stop within the line of a position; undefined where there is none. */
+function stopInLine(state: EditorState, head: number, { by, direction, isWider }: Step, language: string) {
+  const $head = state.doc.resolve(head);
+  // A line is stepped to by its beginning; with what lies between selected, forward by its end.
+  const ofLine = isWider && direction === 1 ? [$head.parent.content.size] : [0];
+  const stops = by === 'line' ? ofLine : stopsIn(wordsOfLine(state, head), language);
+  const here = $head.parentOffset;
+  const next = direction === 1 ? stops.find((stop) => stop > here) : stops.findLast((stop) => stop < here);
+  return next === undefined ? undefined : $head.start() + next;
+}
+
+/** The first stop in the line before or behind; undefined where there is none. */
+function stopInNextLine({ doc }: EditorState, head: number, { by, direction, isWider }: Step) {
+  const $head = doc.resolve(head);
+  const edge = doc.resolve(direction === 1 ? $head.after() : $head.before());
+  const next = Selection.findFrom(edge, direction, true)?.$from;
+  if (direction === 1) return by === 'line' && isWider ? next?.end() : next?.start();
+  return by === 'line' ? next?.start() : next?.end();
+}
+
+const stepping =
+  (step: Step, language: () => string): Command =>
+  (state, dispatch) => {
     const { selection, doc, tr } = state;
-    const $head = doc.resolve(selection.head);
-    if (!$head.parent.isTextblock) return false;
-    // A line is stepped to by its beginning; with what lies between selected, forward by its end.
-    const lineStops = isWider && direction === 1 ? [$head.parent.content.size] : [0];
-    const stops = by === 'line' ? lineStops : stopsIn(wordsOfLine(state, $head.pos), language());
-    const here = $head.parentOffset;
-    const next = direction === 1 ? stops.find((stop) => stop > here) : stops.findLast((stop) => stop < here);
-    const outside = Selection.findFrom(
-      doc.resolve(direction === 1 ? $head.after() : $head.before()),
-      direction,
-      true,
-    );
-    const before = by === 'line' ? outside?.$to.start() : outside?.$to.end();
-    const after = by === 'line' && isWider ? outside?.$from.end() : outside?.$from.start();
-    const edge = direction === 1 ? after : before;
-    const pos = next === undefined ? edge : $head.start() + next;
+    const { head } = selection;
+    if (!doc.resolve(head).parent.isTextblock) return false;
+    const pos = stopInLine(state, head, step, language()) ?? stopInNextLine(state, head, step);
     if (pos === undefined) return true;
-    const moved = TextSelection.between(isWider ? selection.$anchor : doc.resolve(pos), doc.resolve(pos));
-    dispatch?.(tr.setSelection(moved).scrollIntoView());
+    const at = doc.resolve(pos);
+    dispatch?.(
+      tr.setSelection(TextSelection.between(step.isWider ? selection.$anchor : at, at)).scrollIntoView(),
+    );
     return true;
   };
-}
+
+const STEPS: readonly (readonly [string, Step])[] = (['sentence', 'line'] as const).flatMap((by) =>
+  ([1, -1] as const).flatMap((direction) =>
+    [false, true].map((isWider) => {
+      const keys = `${by === 'line' ? 'Mod' : 'Alt'}-${isWider ? 'Shift-' : ''}Arrow${direction === 1 ? 'Down' : 'Up'}`;
+      return [keys, { by, direction, isWider }] as const;
+    }),
+  ),
+);
 
 const walking = ({ language }: ReadingHost) =>
   keymap({
-    'Alt-ArrowDown': stepping('sentence', 1, false, language),
-    'Alt-ArrowUp': stepping('sentence', -1, false, language),
-    'Alt-Shift-ArrowDown': stepping('sentence', 1, true, language),
-    'Alt-Shift-ArrowUp': stepping('sentence', -1, true, language),
-    'Mod-ArrowDown': stepping('line', 1, false, language),
-    'Mod-ArrowUp': stepping('line', -1, false, language),
-    'Mod-Shift-ArrowDown': stepping('line', 1, true, language),
-    'Mod-Shift-ArrowUp': stepping('line', -1, true, language),
+    ...Object.fromEntries(STEPS.map(([keys, step]) => [keys, stepping(step, language)])),
     'Mod-a': baseKeymap['Mod-a']!,
   });
+
+/** Undo and redo are of what one writes, wherever the keys are; false for any other key. */
+function hearUndo(host: ReadingHost, event: KeyboardEvent): boolean {
+  const key = event.key.toLowerCase();
+  if (!(event.ctrlKey || event.metaKey) || !['z', 'y'].includes(key)) return false;
+  if (key === 'y' || event.shiftKey) host.redo();
+  else host.undo();
+  event.preventDefault();
+  return true;
+}
 
 /** Keys that write nothing here: whatever would change what is read is for a comment, or for nothing. */
 function hearKey(host: ReadingHost, event: KeyboardEvent): boolean {
@@ -138,12 +165,7 @@ function hearKey(host: ReadingHost, event: KeyboardEvent): boolean {
     host.begin();
     return false;
   }
-  if ((event.ctrlKey || event.metaKey) && ['z', 'y'].includes(event.key.toLowerCase())) {
-    if (event.key.toLowerCase() === 'y' || event.shiftKey) host.redo();
-    else host.undo();
-    event.preventDefault();
-    return true;
-  }
+  if (hearUndo(host, event)) return true;
   if (event.key === 'Enter' && isPlain) {
     host.begin();
     return true;

@@ -90,7 +90,7 @@ const placeWords = (kind: string, name: string): string => {
 const inlineOf = (span: Span): ReadingNode => {
   const marks = (span.marks ?? []).map((name) => schema.marks[name]!.create());
   if ('text' in span) return schema.text(span.text, marks);
-  return schema.nodes.place!.create({ kind: span.place, name: span.name }, null, marks);
+  return schema.nodes.place.create({ kind: span.place, name: span.name }, null, marks);
 };
 
 /** The lines of one table, by row and column. */
@@ -103,13 +103,13 @@ function tableOf(lines: readonly { node: ReadingNode; block: SubmissionBlock }[]
     const next = lines[at + 1]?.block.cell;
     const { row, column } = block.cell!;
     if (next?.row === row && next.column === column) return;
-    cells.push(schema.nodes.cell!.create(null, held));
+    cells.push(schema.nodes.cell.create(null, held));
     held = [];
     if (next?.row === row) return;
-    rows.push(schema.nodes.row!.create(null, cells));
+    rows.push(schema.nodes.row.create(null, cells));
     cells = [];
   });
-  return schema.nodes.table!.create(null, rows);
+  return schema.nodes.table.create(null, rows);
 }
 
 /** A submission as a document to be read, and where each of its blocks begins there. */
@@ -126,7 +126,7 @@ export function readingDocument(submission: Submission): ReadingDocument {
     submission.blocks.length > 0 ? submission.blocks : [{ kind: 'paragraph', spans: [] }];
   const lines = blocks.map((block, index) => ({
     block,
-    node: schema.nodes.line!.create(
+    node: schema.nodes.line.create(
       { block: { ...block, spans: [] }, index, number: numbers[index] ?? null },
       block.spans.map(inlineOf),
     ),
@@ -142,7 +142,7 @@ export function readingDocument(submission: Submission): ReadingDocument {
     }
     at = end;
   }
-  const doc = schema.nodes.doc!.create(null, content);
+  const doc = schema.nodes.doc.create(null, content);
   const starts: number[] = [];
   doc.descendants((node, pos) => {
     if (node.type.name !== 'line') return true;

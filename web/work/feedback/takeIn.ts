@@ -62,7 +62,11 @@ export async function readSubmission(file: File): Promise<Submission> {
 
 /** Takes a file in as the submission of a case, and keeps the file itself with it. Throws in words where it cannot. */
 export async function takeIn(of: string, file: File): Promise<void> {
-  const submission = await readSubmission(file);
+  await takeInRead(of, file, await readSubmission(file));
+}
+
+/** Takes a file in that was read already. */
+export async function takeInRead(of: string, file: File, submission: Submission): Promise<void> {
   const kept = await sendFile(of, crypto.randomUUID(), file, {
     progress: () => undefined,
     signal: new AbortController().signal,

@@ -42,11 +42,11 @@ function standingFoot(margin: HTMLElement, top: number): number {
 
 /** Where each comment is wanted: level with the line that its words begin on. */
 function measured(feedback: Feedback, all: readonly Standing[], leaf: DOMRect) {
-  const { reading, view } = feedback;
+  const { reading, viewRef } = feedback;
   return all.flatMap((standing) => {
-    if (!reading || !view.current) return [];
-    const from = view.current.coordsAtPos(positionOf(reading, standing.on.from), 1);
-    const to = view.current.coordsAtPos(positionOf(reading, standing.on.to), -1);
+    if (!reading || !viewRef.current) return [];
+    const from = viewRef.current.coordsAtPos(positionOf(reading, standing.on.from), 1);
+    const to = viewRef.current.coordsAtPos(positionOf(reading, standing.on.to), -1);
     // Of words over several lines the first is underlined to its end.
     const end = Math.abs(to.bottom - from.bottom) < 4 ? to.right : leaf.right - EDGE_PX;
     return [{ standing, line: from.bottom - leaf.top, wanted: from.top - leaf.top, end: end - leaf.left }];
@@ -80,9 +80,79 @@ const ruleOf = (placed: Placed, current: string | null, width: number, gap: numb
   return path;
 };
 
+/** The comments that stand on the page, one's own and those of colleagues, in the order of their words. */
+function standingOn(leaf: HTMLElement, { comments }: Feedback, others: readonly MarkedPassage[]): Standing[] {
+  const own = comments.map(({ id, on }) => ({ id, on, isOthers: false }));
+  const known = new Map([...own, ...others].map((one) => [one.id, one]));
+  return [...leaf.querySelectorAll<HTMLElement>('[data-comment]')]
+    .flatMap((element): Standing[] => {
+      const one = known.get(element.dataset.comment ?? '');
+      return one ? [{ ...one, element }] : [];
+    })
+    .sort((a, b) => compareRanges(a.on, b.on));
+}
+
+/** Puts comments beside their words, and draws the hairlines to them. */
+function placeComments(feedback: Feedback, others: readonly MarkedPassage[], rules: SVGSVGElement): void {
+  const leaf = leafOf(rules);
+  const margin = leaf && marginOf(leaf);
+  if (!leaf || !margin) return;
+  const all = standingOn(leaf, feedback, others);
+  for (const standing of all) tellOfGone(standing, feedback);
+  if (all.length === 0 || getComputedStyle(all[0]!.element).position !== 'absolute') {
+    rules.replaceChildren();
+    return;
+  }
+  const [page, beside] = [leaf.getBoundingClientRect(), margin.getBoundingClientRect()];
+  for (const { element } of all) write(element, 'width', beside.width);
+  const panel = margin.querySelector<HTMLElement>('.margin-level');
+  const wanted = measured(feedback, all, page);
+  const levels = stackedLevels(
+    wanted.map(({ standing, wanted: at }) => {
+      const isHeld = standing.id === feedback.current;
+      const beneath = isHeld && panel && panel.offsetHeight > 0 ? panel.offsetHeight + GAP_PX : 0;
+      return { wanted: at, height: standing.element.offsetHeight + beneath, isHeld };
+    }),
+    standingFoot(margin, page.top),
+    GAP_PX,
+  );
+  const gap = beside.left - page.right;
+  const paths = wanted.map(({ standing, line, end }, at) => {
+    const { element } = standing;
+    const around = element.offsetParent?.getBoundingClientRect() ?? page;
+    write(element, 'top', page.top + levels[at]! - around.top);
+    write(element, 'left', beside.left - around.left);
+    element.classList.toggle('is-current', standing.id === feedback.current);
+    return ruleOf({ standing, line, end, level: levels[at]! }, feedback.current, page.width, gap);
+  });
+  rules.replaceChildren(...paths);
+}
+
+/** Hears of all by which comments must be put anew: what is written grows, what speaks of it does, fonts arrive, the window narrows. */
+function watchSizes(leaf: HTMLElement, soon: () => void): () => void {
+  const watch = new ResizeObserver(soon);
+  const watched = new Set<Element>();
+  const figure = leaf.parentElement ?? leaf;
+  const watchAll = () => {
+    const all = figure.querySelectorAll('[data-comment], .margin-level, .margin-standing');
+    for (const element of [leaf, ...all]) {
+      if (watched.has(element)) continue;
+      watched.add(element);
+      watch.observe(element);
+    }
+  };
+  watchAll();
+  const appearing = new MutationObserver(watchAll);
+  appearing.observe(figure, { childList: true, subtree: true });
+  return () => {
+    appearing.disconnect();
+    watch.disconnect();
+  };
+}
+
 /**
- * Puts comments beside their words: in their order, none over another, the one at hand level with its words, and hairlines to them. Where
- * the page is narrow they stand beneath the text, as it is written there.
+ * Keeps comments beside their words: in their order, none over another, the one at hand level with its words, and hairlines to them.
+ * Where the page is narrow they stand beneath the text, as it is written there.
  */
 export function useCommentLevels(
   editor: Editor,
@@ -90,59 +160,10 @@ export function useCommentLevels(
   others: readonly MarkedPassage[],
   rules: RefObject<SVGSVGElement | null>,
 ): void {
-  const latest = useRef({ feedback, others });
   const place = useRef(() => {});
   useLayoutEffect(() => {
-    latest.current = { feedback, others };
     place.current = () => {
-      const drawn = rules.current;
-      const leaf = drawn && leafOf(drawn);
-      const margin = leaf && marginOf(leaf);
-      if (!leaf || !margin) return;
-      const known = new Map(
-        [...feedback.comments.map((one) => ({ ...one, isOthers: false })), ...others].map((one) => [
-          one.id,
-          one,
-        ]),
-      );
-      const all = [...leaf.querySelectorAll<HTMLElement>('[data-comment]')]
-        .flatMap((element): Standing[] => {
-          const one = known.get(element.dataset.comment ?? '');
-          return one ? [{ id: one.id, on: one.on, isOthers: one.isOthers, element }] : [];
-        })
-        .sort((a, b) => compareRanges(a.on, b.on));
-      if (all.length === 0 || getComputedStyle(all[0]!.element).position !== 'absolute') {
-        drawn.replaceChildren();
-        return;
-      }
-      const [page, beside] = [leaf.getBoundingClientRect(), margin.getBoundingClientRect()];
-      for (const { element } of all) write(element, 'width', beside.width);
-      const panel = margin.querySelector<HTMLElement>('.margin-level');
-      const wanted = measured(feedback, all, page);
-      const levels = stackedLevels(
-        wanted.map(({ standing, wanted: at }) => {
-          const isCurrent = standing.id === feedback.current;
-          const beneath = isCurrent && panel && panel.offsetHeight > 0 ? panel.offsetHeight + GAP_PX : 0;
-          return { wanted: at, height: standing.element.offsetHeight + beneath, isHeld: isCurrent };
-        }),
-        standingFoot(margin, page.top),
-        GAP_PX,
-      );
-      const paths = wanted.map(({ standing, line, end }, at) => {
-        const { element } = standing;
-        const around = element.offsetParent?.getBoundingClientRect() ?? page;
-        write(element, 'top', page.top + levels[at]! - around.top);
-        write(element, 'left', beside.left - around.left);
-        tellOfGone(standing, feedback);
-        element.classList.toggle('is-current', standing.id === feedback.current);
-        return ruleOf(
-          { standing, line, end, level: levels[at]! },
-          feedback.current,
-          page.width,
-          beside.left - page.right,
-        );
-      });
-      drawn.replaceChildren(...paths);
+      if (rules.current) placeComments(feedback, others, rules.current);
     };
     place.current();
   });
@@ -152,33 +173,13 @@ export function useCommentLevels(
       cancelAnimationFrame(frame);
       frame = requestAnimationFrame(() => place.current());
     };
-    // What is written grows, what speaks of it does, fonts arrive, the window narrows.
-    const watch = new ResizeObserver(soon);
-    const watched = new Set<Element>();
-    const watchAll = () => {
-      const leaf = rules.current && leafOf(rules.current);
-      if (!leaf) return;
-      const panel = marginOf(leaf)?.querySelectorAll('.margin-level, .margin-standing') ?? [];
-      for (const element of [leaf, ...leaf.querySelectorAll('[data-comment]'), ...panel])
-        if (!watched.has(element)) {
-          watched.add(element);
-          watch.observe(element);
-        }
-    };
-    const changed = () => {
-      watchAll();
-      soon();
-    };
-    watchAll();
-    editor.on('update', changed);
-    const appearing = new MutationObserver(watchAll);
-    const margin = rules.current && leafOf(rules.current)?.parentElement;
-    if (margin) appearing.observe(margin, { childList: true, subtree: true });
+    const leaf = rules.current && leafOf(rules.current);
+    const stop = leaf ? watchSizes(leaf, soon) : () => undefined;
+    editor.on('update', soon);
     return () => {
-      editor.off('update', changed);
-      appearing.disconnect();
+      editor.off('update', soon);
       cancelAnimationFrame(frame);
-      watch.disconnect();
+      stop();
     };
   }, [editor, rules]);
 }

@@ -1,0 +1,49 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { CaseSubmission } from '#contracts';
+import { wordsInSubmission } from '#core/submission';
+import { Button, Key } from '../../ui';
+import { TakeIn } from './TakeIn';
+import type { Among } from './useAmong';
+
+/** What was handed in, in a line: its name, how many words, and how it is handed in anew. */
+export function SubmissionHead({
+  of,
+  handed,
+  among,
+}: {
+  of: string;
+  handed: CaseSubmission;
+  among: Among | null;
+}) {
+  const [again, setAgain] = useState(false);
+  const words = wordsInSubmission(handed.submission);
+  return (
+    <>
+      <p className="flex flex-wrap items-baseline gap-x-4 px-9 pt-2 text-[13px] text-soft max-[899px]:px-4">
+        <span className="min-w-0 truncate">{handed.name}</span>
+        <span>{words === 1 ? '1 word' : `${words.toLocaleString()} words`}</span>
+        {among?.off && <span className="text-rust">{among.off}</span>}
+        <Button look="text" aria-expanded={again} onClick={() => setAgain(!again)}>
+          New version
+        </Button>
+        {among && (
+          <span className="ml-auto flex items-baseline gap-x-4">
+            <Link to={`/assignments/${among.id}`} className="text-elder underline">
+              {among.title}
+            </Link>
+            <span>
+              {among.at + 1} of {among.count}
+            </span>
+            {among.next && (
+              <Link to={`/cases/${among.next}`} className="text-elder underline">
+                Next <Key>Alt + V</Key>
+              </Link>
+            )}
+          </span>
+        )}
+      </p>
+      {again && <TakeIn of={of} again done={() => setAgain(false)} />}
+    </>
+  );
+}

@@ -1,0 +1,200 @@
+import { useState } from 'react';
+import type { Assignment, NewAssignment } from '#contracts';
+import { peopleFromLines } from '#core/work';
+import { useTeam } from '../../../api';
+import { useShell } from '../../../shell';
+import { Button, Refused, TextField, Tick } from '../../../ui';
+import { useSaveAssignment } from './useAssignment';
+
+/** What is written in the form, as it is written. */
+interface Written {
+  title: string;
+  due: string;
+  least: string;
+  most: string;
+  criteria: string;
+  people: string;
+  given: readonly string[];
+}
+
+const words = (text: string): number | null => {
+  const number = Number(text.replace(/[^\d]/g, ''));
+  return number > 0 ? number : null;
+};
+
+const writtenOf = (one: Assignment | null): Written => ({
+  title: one?.title ?? '',
+  due: one?.due ?? '',
+  least: String(one?.limits.least ?? ''),
+  most: String(one?.limits.most ?? ''),
+  criteria: (one?.criteria ?? []).map(({ name }) => name).join('\n'),
+  people: (one?.people ?? []).map(({ name, number }) => (number ? `${name}\t${number}` : name)).join('\n'),
+  given: [],
+});
+
+/** The criteria by lines: those that are known by their names stay what they are. */
+function criteriaOf(lines: string, known: Assignment['criteria']): Assignment['criteria'] {
+  const names = [...new Set(lines.split('\n').map((line) => line.trim().slice(0, 80)))].filter(Boolean);
+  return names.map(
+    (name) => known.find((one) => one.name === name) ?? { id: crypto.randomUUID(), name, levels: [] },
+  );
+}
+
+interface LinesProps {
+  label: string;
+  hint: string;
+  value: string;
+  change: (value: string) => void;
+}
+
+/** A field of lines, one thing a line. */
+function Lines({ label, hint, value, change }: LinesProps) {
+  return (
+    <label className="block">
+      <span className="eyebrow block">{label}</span>
+      <textarea
+        rows={Math.min(8, Math.max(3, value.split('\n').length))}
+        className="input"
+        value={value}
+        onChange={({ target }) => change(target.value)}
+      />
+      <span className="text-[13px] text-soft">{hint}</span>
+    </label>
+  );
+}
+
+/** What the form says, as it is sent. */
+const workOf = (
+  { title, due, least, most, criteria, people, given }: Written,
+  id: string,
+  one: Assignment | null,
+): NewAssignment => ({
+  ...{ id, title, due: due === '' ? null : due },
+  limits: { least: words(least), most: words(most) },
+  criteria: criteriaOf(criteria, one?.criteria ?? []),
+  people: peopleFromLines(people),
+  given: [...given],
+});
+
+/** Colleagues that it is shared with; whom it is given to already has its submissions, and gives them back case by case. */
+function SharedWith({
+  one,
+  given,
+  change,
+}: {
+  one: Assignment | null;
+  given: readonly string[];
+  change: (given: string[]) => void;
+}) {
+  const { member } = useShell();
+  const team = (useTeam().data?.members ?? []).filter(
+    ({ id, left }) => id !== member.id && !left && !one?.given.includes(id),
+  );
+  if (team.length === 0) return null;
+  return (
+    <fieldset>
+      <legend className="eyebrow">Shared with</legend>
+      {team.map(({ id, name }) => (
+        <Tick
+          key={id}
+          on={given.includes(id)}
+          toggle={() => change(given.includes(id) ? given.filter((each) => each !== id) : [...given, id])}
+        >
+          {name}
+        </Tick>
+      ))}
+    </fieldset>
+  );
+}
+
+interface PartProps {
+  written: Written;
+  put: (part: Partial<Written>) => void;
+}
+
+function WhenAndHowLong({ written, put }: PartProps) {
+  return (
+    <>
+      <TextField
+        label="Due"
+        type="date"
+        value={written.due}
+        onChange={({ target }) => put({ due: target.value })}
+      />
+      <div className="grid grid-cols-2 gap-4">
+        <TextField
+          label="Words at least"
+          inputMode="numeric"
+          value={written.least}
+          onChange={({ target }) => put({ least: target.value })}
+        />
+        <TextField
+          label="Words at most"
+          inputMode="numeric"
+          value={written.most}
+          onChange={({ target }) => put({ most: target.value })}
+        />
+      </div>
+    </>
+  );
+}
+
+/** What is asked of a class: a new assignment, or one that is changed. */
+export function AssignmentForm({
+  one,
+  saved,
+  close,
+}: {
+  one: Assignment | null;
+  saved: (now: Assignment) => void;
+  close: () => void;
+}) {
+  const [written, setWritten] = useState(() => writtenOf(one));
+  // Sent again, since its answer was lost, it is one assignment.
+  const [id] = useState(() => one?.id ?? crypto.randomUUID());
+  const save = useSaveAssignment(saved);
+  const put = (part: Partial<Written>) => setWritten((now) => ({ ...now, ...part }));
+  const send = () => save.mutate({ work: workOf(written, id, one), version: one?.version ?? null });
+  return (
+    <form
+      aria-label={one ? 'Change the assignment' : 'New assignment'}
+      className="slip grid gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        send();
+      }}
+    >
+      <h2 className="section-head">{one ? 'Change the assignment' : 'New assignment'}</h2>
+      <TextField
+        label="Title"
+        autoFocus
+        maxLength={200}
+        value={written.title}
+        onChange={({ target }) => put({ title: target.value })}
+      />
+      <WhenAndHowLong written={written} put={put} />
+      <Lines
+        label="People"
+        hint="One a line, or pasted from a table: name, number."
+        value={written.people}
+        change={(people) => put({ people })}
+      />
+      <Lines
+        label="Criteria"
+        hint="One a line."
+        value={written.criteria}
+        change={(criteria) => put({ criteria })}
+      />
+      <SharedWith one={one} given={written.given} change={(given) => put({ given })} />
+      <div className="flex gap-4">
+        <Button type="submit" look="main" disabled={save.isPending}>
+          {one ? 'Save' : 'Make it'}
+        </Button>
+        <Button look="text" onClick={close}>
+          Cancel
+        </Button>
+      </div>
+      {save.error && <Refused error={save.error} />}
+    </form>
+  );
+}

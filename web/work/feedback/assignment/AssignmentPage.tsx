@@ -1,0 +1,270 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import type { Assigned, Assignment } from '#contracts';
+import { inWords } from '#client/api';
+import { dayInWords, instantInWords } from '#client/clock';
+import { fileName, offerFile } from '#client/files';
+import { Figure, useShell } from '../../../shell';
+import { Button, Failed, FileDrop, Loading, Notice, SelectField } from '../../../ui';
+import { AssignmentForm } from './AssignmentForm';
+import { lengthInWords } from './lengthInWords';
+import { useAssignment } from './useAssignment';
+import { useTakeClass, type Doubtful } from './useTakeClass';
+
+const STATES = { none: 'Not begun', open: 'Unfinished', finished: 'Finished' } as const;
+
+function Row({ one, limits }: { one: Assigned; limits: Assignment['limits'] }) {
+  const off = lengthInWords(one.words, limits);
+  const cell = 'border-b border-hair py-1.5 pr-4 align-baseline';
+  return (
+    <tr>
+      <th scope="row" className={`${cell} text-left font-normal`}>
+        <Link to={`/cases/${one.case}`} className="text-elder underline">
+          {one.person}
+        </Link>
+      </th>
+      <td className={`${cell} text-right tabular-nums`}>{one.words.toLocaleString()}</td>
+      <td className={`${cell} text-[13px] text-rust`}>{off}</td>
+      <td className={`${cell} text-right tabular-nums`}>{one.comments.toLocaleString()}</td>
+      <td className={`${cell} text-[13.5px] ${one.state === 'finished' ? 'text-leaf' : 'text-soft'}`}>
+        {STATES[one.state]}
+      </td>
+      <td className={`${cell} text-[13px] text-soft`}>{instantInWords(one.handedIn)}</td>
+    </tr>
+  );
+}
+
+/** Everybody of the class: what they handed in, and how far it is; last those who have not. */
+function Class({ one }: { one: Assignment }) {
+  const missing = one.people.filter(({ name }) => !one.submissions.some(({ person }) => person === name));
+  return (
+    <>
+      {one.submissions.length > 0 && (
+        <div className="overflow-x-auto px-9 pb-4 max-[899px]:px-4">
+          <table className="w-full text-[15px]">
+            <caption className="sr-only">Submissions</caption>
+            <thead>
+              <tr className="eyebrow text-left">
+                <th scope="col">Person</th>
+                <th scope="col" className="pr-4 text-right">
+                  Words
+                </th>
+                <th scope="col">
+                  <span className="sr-only">Against the limits</span>
+                </th>
+                <th scope="col" className="pr-4 text-right">
+                  Comments
+                </th>
+                <th scope="col">Yours</th>
+                <th scope="col">Handed in</th>
+              </tr>
+            </thead>
+            <tbody>
+              {one.submissions.map((submission) => (
+                <Row key={submission.case} one={submission} limits={one.limits} />
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
+      {one.submissions.length === 0 && (
+        <p className="px-9 py-6 text-soft max-[899px]:px-4">
+          Nothing is handed in yet. Drop the files of the class in the margin: each goes to its person by its
+          name.
+        </p>
+      )}
+      {missing.length > 0 && (
+        <p className="px-9 pb-6 text-[14px] text-soft max-[899px]:px-4">
+          Not handed in: {missing.map(({ name }) => name).join(', ')}.
+        </p>
+      )}
+    </>
+  );
+}
+
+/** A file of which it is asked whose it is. */
+function Asked({
+  one,
+  people,
+  settle,
+  leave,
+}: {
+  one: Doubtful;
+  people: readonly string[];
+  settle: (person: string) => void;
+  leave: () => void;
+}) {
+  const all = [...one.likely, ...people.filter((name) => !one.likely.includes(name))];
+  const [person, setPerson] = useState(one.likely[0] ?? '');
+  return (
+    <form
+      className="grid gap-2 border-l-2 border-leaf py-1 pl-3 text-[14px]"
+      onSubmit={(event) => {
+        event.preventDefault();
+        settle(person);
+      }}
+    >
+      <p className="min-w-0 break-words">
+        <span className="font-semibold">{one.file.name}</span> <span className="text-soft">{one.why}</span>
+      </p>
+      <SelectField label="Whose is it?" value={person} onChange={({ target }) => setPerson(target.value)}>
+        {one.likely.length === 0 && <option value="">choose whose it is</option>}
+        {all.map((name) => (
+          <option key={name}>{name}</option>
+        ))}
+      </SelectField>
+      <div className="flex gap-4">
+        <Button type="submit" disabled={person === ''}>
+          Take it in
+        </Button>
+        <Button look="text" onClick={leave}>
+          Leave it
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+/** Where the files of a class are dropped, with what became of them. */
+function TakeClass({ one }: { one: Assignment }) {
+  const { doubtful, notTaken, reading, taken, takeAll, settle, leave } = useTakeClass(one);
+  return (
+    <section aria-label="Take submissions in" className="grid grid-cols-[minmax(0,1fr)] gap-3 pt-6">
+      <FileDrop
+        label="Submissions"
+        hint="Drop files or a zip here: Word (docx), OpenDocument (odt), Markdown or plain text. Each goes to its person by the name in the file’s name or on its first page."
+        isReading={reading !== null}
+        isMany
+        take={(files) => void takeAll(files)}
+      />
+      {reading && (
+        <p role="status" className="text-[14px] text-soft">
+          {reading.done + 1} of {reading.all} …
+        </p>
+      )}
+      {!reading && taken > 0 && (
+        <Notice title={taken === 1 ? '1 file taken in.' : `${taken} files taken in.`} />
+      )}
+      {notTaken.map(({ name, why }) => (
+        <Notice key={name + why} tone="warning" title={why} />
+      ))}
+      {doubtful.map((file) => (
+        <Asked
+          key={file.key}
+          one={file}
+          people={one.people.map(({ name }) => name)}
+          settle={(person) => void settle(file, person)}
+          leave={() => leave(file)}
+        />
+      ))}
+    </section>
+  );
+}
+
+function useClassZip(one: Assignment) {
+  const { member } = useShell();
+  const [done, setDone] = useState(0);
+  const zip = useMutation({
+    mutationFn: async () => {
+      // With what reads and writes docx: fetched only by those who take something away.
+      const { classZip } = await import('./classZip');
+      const { blob, count } = await classZip(one, member, setDone);
+      if (count > 0) offerFile(blob, fileName(one.title, 'zip'));
+      return count;
+    },
+  });
+  return { zip, done };
+}
+
+const limitsInWords = ({ least, most }: Assignment['limits']): string => {
+  if (least !== null && most !== null) return `${least.toLocaleString()} to ${most.toLocaleString()} words`;
+  if (most !== null) return `at most ${most.toLocaleString()} words`;
+  return least === null ? '' : `at least ${least.toLocaleString()} words`;
+};
+
+function AssignmentLeaf({ one }: { one: Assignment }) {
+  const [isChanging, setChanging] = useState(false);
+  const { zip, done } = useClassZip(one);
+  const about = [
+    one.due && `due ${dayInWords(`${one.due}T12:00:00`)}`,
+    limitsInWords(one.limits),
+    one.criteria.map(({ name }) => name).join(', '),
+  ].filter(Boolean);
+  const next = one.submissions.find(({ state }) => state !== 'finished');
+  return (
+    <Figure
+      marginLabel="Beside the assignment"
+      margin={
+        isChanging ? (
+          <div className="pt-6">
+            <AssignmentForm one={one} saved={() => setChanging(false)} close={() => setChanging(false)} />
+          </div>
+        ) : (
+          <TakeClass one={one} />
+        )
+      }
+    >
+      <header className="px-9 pt-6 pb-4 max-[899px]:px-4">
+        <h1 className="font-book text-[26px] leading-tight break-words">{one.title}</h1>
+        {about.length > 0 && <p className="mt-1 text-[14px] text-soft">{about.join(' · ')}</p>}
+        <div className="mt-3 flex flex-wrap items-baseline gap-x-4 gap-y-2">
+          {next && (
+            <Link to={`/cases/${next.case}`} className="text-elder underline">
+              Go on with {next.person}
+            </Link>
+          )}
+          <Button className="ml-auto" disabled={zip.isPending} onClick={() => zip.mutate()}>
+            {zip.isPending ? `${done + 1} of ${one.submissions.length} …` : 'Download all with comments'}
+          </Button>
+          <Button aria-expanded={isChanging} onClick={() => setChanging(!isChanging)}>
+            Change
+          </Button>
+        </div>
+        {zip.error && (
+          <div className="mt-3">
+            <Notice tone="warning" title={inWords(zip.error)} />
+          </div>
+        )}
+        {zip.data === 0 && (
+          <div className="mt-3">
+            <Notice title="There are no comments to download yet." />
+          </div>
+        )}
+      </header>
+      <Class one={one} />
+    </Figure>
+  );
+}
+
+/** An assignment: its class, where submissions come in, and all of it to take away. */
+export function AssignmentPage() {
+  const { assignment: id } = useParams();
+  const found = useAssignment(id!);
+  if (found.data) return <AssignmentLeaf key={found.data.id} one={found.data} />;
+  return (
+    <Figure marginLabel="Beside the assignment" margin={null}>
+      {found.isError ? (
+        <Failed what="this assignment" error={found.error} retry={() => void found.refetch()} />
+      ) : (
+        <Loading what="the assignment" />
+      )}
+    </Figure>
+  );
+}
+
+/** A new assignment; once it is made, one is on its page. */
+export function NewAssignmentPage() {
+  const navigate = useNavigate();
+  return (
+    <Figure marginLabel="Beside the assignment" margin={null}>
+      <div className="max-w-[34rem] px-9 py-6 max-[899px]:px-4">
+        <AssignmentForm
+          one={null}
+          saved={({ id }) => void navigate(`/assignments/${id}`, { replace: true })}
+          close={() => void navigate('/')}
+        />
+      </div>
+    </Figure>
+  );
+}
