@@ -87,6 +87,16 @@ test('a class is commented by keyboard, from the desk to the zip: files find the
   await expect(comments(page)).toContainText('The units are missing in table 1');
   await page.keyboard.press('Escape');
   await expect(reading(page)).toBeFocused();
+  // Placed a second time it points back to the first; asked for in whole, it is, with its own blank.
+  await pressKeys(page, ['Control+ArrowDown']);
+  await page.keyboard.type(';un ');
+  await expect(comments(page).last()).toContainText('As in paragraph 2.');
+  await page.keyboard.press('Alt+z');
+  await expect(comments(page).last()).toContainText('The units are missing in table 1');
+  await pressKeys(page, ['Control+z']);
+  await expect(comments(page).last()).toContainText('As in paragraph 2.');
+  await pressKeys(page, ['Escape', 'Delete', 'Control+ArrowUp']);
+  await expect(comments(page)).toHaveCount(1);
   // Selected word by word, a comment written by hand; nothing of the submission is changed.
   await pressKeys(page, ['Home', 'Control+Shift+ArrowRight', 'Control+Shift+ArrowRight']);
   await page.keyboard.type('Who?');

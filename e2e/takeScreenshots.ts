@@ -67,12 +67,6 @@ async function write(page: Page, url: string): Promise<void> {
   await sharing.getByLabel('Share with').selectOption('Odile Brandt');
   await sharing.getByLabel('Odile Brandt', { exact: true }).selectOption('may propose changes');
   await shoot('collection');
-  await page.goto(`${url}/bank/discharge`);
-  await page.getByLabel('How it reads for').selectOption({ label: 'Bramble, hedgehog' });
-  await page.getByRole('textbox', { name: 'Wording', exact: true }).getByText('Soft food').click();
-  await page.getByRole('region', { name: 'To check' }).waitFor();
-  await page.evaluate(() => scrollTo(0, 0));
-  await shoot('entry-large');
 }
 
 /** A record open at the head of its leaf, a glossary, and cues with clashes to show. */
@@ -147,19 +141,20 @@ async function order(page: Page, url: string): Promise<void> {
   await page.screenshot({ path: path.join(OUT, 'beginning.png') });
 }
 
-/** A comment on a report, with its parts that are missing as one sentence. */
-async function comment(page: Page): Promise<void> {
-  await page.getByRole('link', { name: /^Saltmarsh transect, report 4/ }).click();
-  await draftOf(page).waitFor();
-  await page.keyboard.type(';wop ;mti ;mwe ');
-  await pressKeys(page, ['Enter']);
-  await page.keyboard.type(';all ');
-  await page.keyboard.type('3');
-  await pressKeys(page, ['Tab']);
-  await page.keyboard.type('the patience at dusk');
-  await pressKeys(page, ['Tab', '1', '3']);
+/** A class, and a report of it with the comments beside its words, one of them being filled. */
+async function feedback(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'Saltmarsh transect, block 2', exact: true }).click();
+  await page.getByRole('row', { name: /^Tomos Hale/ }).waitFor();
   await page.waitForLoadState('networkidle');
-  await page.screenshot({ path: path.join(OUT, 'comment.png') });
+  await page.screenshot({ path: path.join(OUT, 'assignment.png') });
+  await page.getByRole('link', { name: 'Tomos Hale', exact: true }).click();
+  await page.getByRole('textbox', { name: 'Submission' }).waitFor();
+  await page.mouse.wheel(0, 420);
+  await page.getByText('67% of the waders were redshank.').click();
+  await page.keyboard.type(';msa ');
+  await page.getByRole('region', { name: 'Current blank' }).waitFor();
+  await page.waitForLoadState('networkidle');
+  await page.screenshot({ path: path.join(OUT, 'submission.png') });
 }
 
 /** An interview as it is written down, a species of the glossary offered. */
@@ -203,7 +198,7 @@ async function signIn(name: string): Promise<Page> {
 fs.mkdirSync(OUT, { recursive: true });
 await write(await signIn('Imke Tarrow'), server.url);
 await reply(await signIn('Anouk Fell'));
-await comment(await signIn('Desta Wynne'));
+await feedback(await signIn('Desta Wynne'));
 await transcript(await signIn('Ruan Pellow'));
 await words(await signIn('Odile Brandt'), server.url);
 await proposal(signIn, server.url);

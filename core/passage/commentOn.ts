@@ -19,5 +19,9 @@ export const CommentOnSchema = z.object({
   before: z.string().max(80).default(''),
   /** Whether it praises or finds fault, where that was said of it by hand; null where it is as its entry says. */
   bearing: z.enum(BEARINGS).nullable(),
+  /** Said before: the comment that says it in whole, the words that point back to it, and in which language. */
+  again: z
+    .object({ of: KeyIdSchema, words: z.string().max(200), language: z.string().min(2).max(35) })
+    .nullish(),
 });
 export type CommentOn = z.infer<typeof CommentOnSchema>;

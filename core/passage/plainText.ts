@@ -52,7 +52,8 @@ function blockText(block: Block, gap: string): string {
     case 'blockquote':
       return blocksText(block.content, gap, '\n\n').replace(/^/gm, '> ');
     case 'box':
-      return `${block.attrs.name}: ${blocksText(block.content, gap, '\n\n')}`;
+      // What a comment is called says nothing.
+      return `${block.attrs.comment ? '' : `${block.attrs.name}: `}${blocksText(block.content, gap, '\n\n')}`;
     case 'horizontalRule':
       return '* * *';
     case 'table':

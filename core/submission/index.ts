@@ -2,6 +2,7 @@ export { PLACE_SIGN, SUBMISSION_LIMITS, SubmissionSchema, wordsOfBlock } from '.
 export type { CameAlong, PlaceKind, Span, SpanMark, Submission, SubmissionBlock } from './submission';
 export { sentenceAround, sentencesIn, type Stretch } from './sentenceAround';
 export { isWithin, paragraphAt, paragraphNumbers, wordsInSubmission, wordsOn } from './paragraphs';
+export { againWords } from './againWords';
 export { followedRange, wordsBefore } from './followed';
 export { passageOfSubmission } from './toPassage';
 export { COMMENTED_IN_ENGLISH, commentedPassage, commentList, type ReadComment } from './commented';

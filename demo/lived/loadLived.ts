@@ -1,3 +1,4 @@
+import path from 'node:path';
 import { eq, isNull } from 'drizzle-orm';
 import { DEFAULT_CUE_MAKING, DEFAULT_CUE_RULES } from '#core/cue';
 import type { EntryContent } from '#core/entry';
@@ -25,6 +26,7 @@ import {
 import { countFollowings } from '../../server/usage';
 import { deleteEntries } from '../../server/wastebasket';
 import { readLivedFiles, type LivedCase } from './livedFiles';
+import { loadFeedback } from './loadFeedback';
 import { weeksOfUse, type Used } from './weeksOfUse';
 import { writtenDraft } from './writtenDraft';
 
@@ -191,6 +193,7 @@ export async function loadLived(context: Context, folder: string): Promise<void>
   await loadCollections(start, lived);
   const before = await entriesThere(context);
   for (const one of lived.cases) await loadCase(context, one, before);
+  await loadFeedback(context, path.join(folder, 'feedback'), (id) => before.get(id));
   await loadTalk(context, lived);
   const used = weeksOfUse(await usedBy(context, before), { until: context.now(), days: LIVED_DAYS });
   const counted = used.uses.map((row) => ({ ...row, source: 'entry' as const, term: '' }));

@@ -1,3 +1,4 @@
 export { dropUnusedFiles } from './dropUnusedFiles';
 export { entryFileRoutes } from './entryFileRoutes';
+export { keepFile } from './keepFile';
 export { fileRoutes } from './fileRoutes';

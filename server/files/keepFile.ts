@@ -53,7 +53,7 @@ export async function stage(
  */
 export async function keepFile(
   context: Context,
-  member: Member,
+  member: Pick<Member, 'id'>,
   of: string,
   coming: ComingFile & { id: string },
 ): Promise<CaseFile> {

@@ -1,1 +1,3 @@
 export { workRoutes } from './served';
+export { assign, makeAssignment } from './feedback/assignments';
+export { handIn } from './feedback/submissions';

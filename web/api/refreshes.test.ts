@@ -27,7 +27,8 @@ const HEARD: [LiveEvent, readonly (readonly (string | number)[])[]][] = [
   [{ type: 'presence-changed', entry: 'owl' }, [KEYS.present('owl')]],
   [{ type: 'glossary-changed', glossary: 'species' }, [KEYS.glossaries]],
   [{ type: 'people-changed' }, [KEYS.team, KEYS.people, KEYS.session, KEYS.teamSettings]],
-  [{ type: 'case-added', case: 'bramble' }, [KEYS.cases]],
+  [{ type: 'case-added', case: 'bramble' }, [KEYS.cases, KEYS.assignments]],
+  [{ type: 'comments-changed', case: 'report' }, [KEYS.othersComments('report')]],
   [{ type: 'case-changed', case: 'bramble' }, [KEYS.case('bramble')]],
   [{ type: 'missed' }, LIVE],
 ];
@@ -39,6 +40,7 @@ const SHOWN = [
   KEYS.session,
   ...['owl', 'seal'].flatMap((id) => [KEYS.revisions(id), KEYS.revision(id, 1), KEYS.present(id)]),
   ...['bramble', 'keel'].map((id) => KEYS.case(id)),
+  KEYS.othersComments('report'),
 ];
 
 test.each(HEARD.map(([event, stale]) => [event.type, event, stale] as const))(

@@ -61,5 +61,6 @@ export {
   removeComment,
   type CommentAt,
 } from './comments';
+export { saidTwice, sayInWhole, SAID_TWICE } from './saidTwice';
 export { adopt, placementIdsIn } from './adopting';
 export { addText, boxesIn, moveText, nameRest, removeText, renameText, type BoxAt } from './texts';

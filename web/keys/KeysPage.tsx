@@ -59,6 +59,21 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
     ],
   },
   {
+    title: 'On a submission',
+    keys: [
+      ['letters, a cue', 'Begin a comment on the selected words, or on the sentence at the cursor'],
+      ['Enter', 'Begins an empty comment there'],
+      ['Alt + Up, Down', 'Step from sentence to sentence; with Shift they select'],
+      ['Ctrl + Up, Down', 'Step from paragraph to paragraph; with Shift they select'],
+      ['Escape', 'In a comment: goes back to the words it is on'],
+      ['Alt + T, Alt + H', 'Go to the next comment, and to the one before'],
+      ['Alt + E', 'Puts the comment on other words, or more of them: select, then Enter'],
+      ['Alt + Z', 'Says in whole what only points back to another comment'],
+      ['Delete', 'Deletes the comment on the words at the cursor'],
+      ['Alt + V', 'Goes to the next submission of the assignment'],
+    ],
+  },
+  {
     title: 'On the page of an entry',
     keys: [
       ['F4', 'Makes the selected words a blank, or puts one at the cursor'],

@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, inArray, isNull } from 'drizzle-orm';
-import type { Assigned, Assignment, Member, NewAssignment } from '#contracts';
+import type { Assigned, Assignment, NewAssignment } from '#contracts';
 import type { z } from 'zod';
 import type { AssignedInSchema, AssignmentChangeSchema } from '#contracts';
 import { commentsOf } from '#core/draft';
@@ -137,33 +137,33 @@ async function giveTo(tx: Queries, id: string, given: readonly string[]): Promis
 /** Makes an assignment for the member and others. Sent again it is the one it was. */
 export async function makeAssignment(
   context: Context,
-  member: Member,
+  member: string,
   { id, given, ...work }: NewAssignment,
 ): Promise<Assignment> {
   const { db } = context;
-  const all = [...new Set([member.id, ...given])];
+  const all = [...new Set([member, ...given])];
   await db.transaction(async (tx) => {
     await mustBeOfTeam(tx, all);
     const fresh = await tx
       .insert(assignments)
-      .values({ id, work, version: 1, madeBy: member.id, madeAt: context.now() })
+      .values({ id, work, version: 1, madeBy: member, madeAt: context.now() })
       .onConflictDoNothing()
       .returning({ id: assignments.id });
     if (fresh.length > 0) await giveTo(tx, id, all);
   });
-  return assignment(db, member.id, id);
+  return assignment(db, member, id);
 }
 
 /** Changes what is asked of a class. Throws a `moved-on` Refusal, with what stands there, where somebody else did meanwhile. */
 export async function changeAssignment(
   context: Context,
-  member: Member,
+  member: string,
   id: string,
   version: number,
   { given, ...work }: z.output<typeof AssignmentChangeSchema>,
 ): Promise<Assignment> {
   const { db } = context;
-  const row = await givenAssignment(db, member.id, id);
+  const row = await givenAssignment(db, member, id);
   const before = await givenTo(db, id);
   await mustBeOfTeam(
     db,
@@ -183,10 +183,10 @@ export async function changeAssignment(
       'moved-on',
       'Somebody changed this assignment meanwhile. What you wrote is still here.',
       {
-        current: await assignment(db, member.id, id),
+        current: await assignment(db, member, id),
       },
     );
-  return assignment(db, member.id, id);
+  return assignment(db, member, id);
 }
 
 /** What the record of somebody's submission says from the start: whose it is, and what it is about. */
@@ -203,12 +203,12 @@ function recordOf(person: string, { title }: AssignmentWork, today: string): Cas
 /** Makes a case of somebody's submission, for all the assignment is given to. Sent again it is the one it was. */
 export async function assign(
   context: Context,
-  member: Member,
+  member: string,
   id: string,
   { case: of, person, title }: z.output<typeof AssignedInSchema>,
 ): Promise<Assignment> {
   const { db } = context;
-  const { work } = await givenAssignment(db, member.id, id);
+  const { work } = await givenAssignment(db, member, id);
   const now = context.now();
   const given = await givenTo(db, id);
   const isNew = await db.transaction(async (tx) => {
@@ -222,5 +222,5 @@ export async function assign(
     return true;
   });
   if (isNew) for (const one of given) await context.events.tell(one, { type: 'case-added', case: of });
-  return assignment(db, member.id, id);
+  return assignment(db, member, id);
 }

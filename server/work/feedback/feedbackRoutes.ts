@@ -18,15 +18,15 @@ export function feedbackRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'assignments', ({ member }) => assignmentsOf(db, member.id));
 
-  bind(router, context, 'makeAssignment', ({ member, body }) => makeAssignment(context, member, body));
+  bind(router, context, 'makeAssignment', ({ member, body }) => makeAssignment(context, member.id, body));
 
   bind(router, context, 'assignment', ({ member, params }) => assignment(db, member.id, params.assignment));
 
   bind(router, context, 'changeAssignment', ({ member, params, body, version }) =>
-    changeAssignment(context, member, params.assignment, version, body),
+    changeAssignment(context, member.id, params.assignment, version, body),
   );
 
   bind(router, context, 'assign', ({ member, params, body }) =>
-    assign(context, member, params.assignment, body),
+    assign(context, member.id, params.assignment, body),
   );
 }

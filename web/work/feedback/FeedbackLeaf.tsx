@@ -92,6 +92,7 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
   const run = {
     move: () => acts.beginLaying('move'),
     copy: () => acts.beginLaying('copy'),
+    whole: () => acts.sayInWhole(),
     delete: () => acts.remove(),
   };
   const among = useAmong(one.id, found.data);

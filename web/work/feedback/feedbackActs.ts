@@ -12,6 +12,7 @@ import {
   copyComment,
   layComment,
   removeComment,
+  sayInWhole,
 } from '../../editor';
 import { giveKeys, stepTo, typeAt } from '../../writing';
 import { passageToComment } from './passageToComment';
@@ -116,6 +117,16 @@ export class FeedbackActs {
     editor.view.dispatch(tr);
     this.read({ from: found.comment.on.from, to: found.comment.on.from });
     say('The comment is deleted. Ctrl Z brings it back.');
+  }
+
+  /** Has the comment at hand say in whole what it points back to. */
+  sayInWhole(): void {
+    const { editor, say, setReading } = this.at;
+    const found = this.hand();
+    const tr = found && sayInWhole(editor.state, found.comment.id, () => crypto.randomUUID());
+    if (!tr) return say('This comment does not point back to another.');
+    setReading(false);
+    stepTo(editor.view, tr);
   }
 
   /** Begins to put the comment at hand on other words: what it is on is selected, to be widened or left for other words. */

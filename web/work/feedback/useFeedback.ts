@@ -12,6 +12,7 @@ import type { LeafWithMaterial } from '../../leaf';
 import { FeedbackActs, type Laying } from './feedbackActs';
 import { readingDocument, type ReadingDocument } from './readingDocument';
 import { useCommentKeys } from './useCommentKeys';
+import { useSaidTwice } from './useSaidTwice';
 import { useFollowing } from './useFollowing';
 
 const START: TextRange = { from: { block: 0, at: 0 }, to: { block: 0, at: 0 } };
@@ -82,6 +83,7 @@ export function useFeedback({ editor, one, open, say }: LeafWithMaterial, handed
     latestRef.current = { acts, isLaying: laying !== null, language };
   });
   useFollowing(editor, handed);
+  useSaidTwice(editor, handed);
   useCommentKeys(editor, () => latestRef.current.acts.back());
   const [written] = useState(() => () => setReading(false));
   useWritingHeard(editor, written);

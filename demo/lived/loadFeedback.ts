@@ -1,0 +1,97 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { eq } from 'drizzle-orm';
+import { strFromU8, unzipSync } from 'fflate';
+import { z } from 'zod';
+import { DraftDocumentSchema, type DraftDocument } from '#core/draft';
+import type { Block, TextRange } from '#core/passage';
+import { readDocx, readOdt, wordsBefore, wordsOfBlock, type Submission } from '#core/submission';
+import { whoseFile } from '#core/work';
+import { newDraftRow } from '../../server/cases';
+import type { Context } from '../../server/context';
+import { cases, drafts, members } from '../../server/db';
+import { keepFile } from '../../server/files';
+import { assign, handIn, makeAssignment } from '../../server/work';
+import { writtenDraft, type Desk } from './writtenDraft';
+
+const AssignmentFile = z.object({
+  title: z.string(),
+  dueInDays: z.number(),
+  limits: z.object({ least: z.number(), most: z.number() }),
+  by: z.string(),
+  given: z.array(z.string()),
+  criteria: z.array(z.string()),
+  people: z.array(z.object({ name: z.string(), number: z.string() })),
+  submissions: z.array(
+    z.object({
+      file: z.string(),
+      comments: z.array(z.object({ on: z.string(), text: z.string() })),
+      summingUp: z.string(),
+      isFinished: z.boolean(),
+    }),
+  ),
+});
+type HandedIn = z.infer<typeof AssignmentFile>['submissions'][number];
+
+/** Reads a document of the demo, as a page does that takes it in. */
+function submissionIn(bytes: Uint8Array, name: string): Submission {
+  const files = Object.entries(unzipSync(bytes)).filter(([part]) => /\.(xml|rels)$/.test(part));
+  const parts = new Map(files.map(([part, content]) => [part, strFromU8(content)]));
+  return name.endsWith('.odt') ? readOdt(parts) : readDocx(parts).submission;
+}
+
+/** Where words stand first. Throws where they do not. */
+function rangeOf({ blocks }: Submission, words: string): TextRange {
+  const block = blocks.findIndex((one) => wordsOfBlock(one).includes(words));
+  if (block < 0) throw new Error(`“${words}” is not in the submission`);
+  const at = wordsOfBlock(blocks[block]!).indexOf(words);
+  return { from: { block, at }, to: { block, at: at + words.length } };
+}
+
+/** Comments as somebody wrote them beside a submission, and the summing-up beneath. */
+function commentedDraft(submission: Submission, handed: HandedIn, desk: Desk): DraftDocument {
+  const { comments, summingUp, isFinished } = handed;
+  const lines = [...comments.map(({ text }) => text), ...(summingUp === '' ? [] : [summingUp])];
+  const written = writtenDraft(lines.join(' ¶ '), desk, isFinished);
+  const boxes = comments.map(({ on: words }, at): Block => {
+    const on = rangeOf(submission, words);
+    const comment = { id: `c${at + 1}`, on, words, before: wordsBefore(submission, on.from), bearing: null };
+    return { type: 'box', attrs: { name: 'Comment', comment }, content: [written.content[at]!] };
+  });
+  const rest = written.content.slice(comments.length);
+  const content = [...boxes, ...(rest.length > 0 ? rest : [{ type: 'paragraph' as const }])];
+  return DraftDocumentSchema.parse({ ...written, content });
+}
+
+/** An assignment of the demo, its submissions handed in as files, with what its tutor has said of them so far. */
+export async function loadFeedback(context: Context, folder: string, find: Desk['find']): Promise<void> {
+  const read: unknown = JSON.parse(fs.readFileSync(path.join(folder, 'assignment.json'), 'utf8'));
+  const { by, dueInDays, criteria, submissions, ...work } = AssignmentFile.parse(read);
+  const due = new Date(context.now().getTime() + dueInDays * 86_400_000).toISOString().slice(0, 10);
+  const id = 'lived-saltmarsh';
+  await makeAssignment(context, by, {
+    ...{ ...work, id, due },
+    criteria: criteria.map((name) => ({ id: name.toLowerCase(), name, levels: [] })),
+  });
+  const [tutor] = await context.db.select().from(members).where(eq(members.id, by));
+  for (const handed of submissions) {
+    const bytes = fs.readFileSync(path.join(folder, handed.file));
+    const person = whoseFile(handed.file, '', work.people).likely[0]!;
+    const of = `lived-${handed.file.replace(/\..*$/, '')}`;
+    await assign(context, by, id, { case: of, person, title: `${work.title}, ${person}` });
+    const coming = {
+      id: `${of}-file`,
+      name: handed.file,
+      source: fs.createReadStream(path.join(folder, handed.file)),
+    };
+    await keepFile(context, { id: by }, of, coming);
+    const submission = submissionIn(bytes, handed.file);
+    await handIn(context, by, of, { submission, name: handed.file, file: coming.id });
+    if (handed.comments.length === 0) continue;
+    const [{ record } = { record: null }] = await context.db.select().from(cases).where(eq(cases.id, of));
+    const desk = { record: record!, today: context.now().toISOString().slice(0, 10), writer: tutor!, find };
+    const document = commentedDraft(submission, handed, desk);
+    const row = newDraftRow(context, by, of, { id: `${of}-1`, title: '', document });
+    await context.db.insert(drafts).values({ ...row, state: handed.isFinished ? 'finished' : 'open' });
+  }
+}

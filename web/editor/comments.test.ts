@@ -1,0 +1,155 @@
+import { describe, expect, test } from '@jest/globals';
+import { history, undo } from '@tiptap/pm/history';
+import type { EditorState, Transaction } from '@tiptap/pm/state';
+import fc from 'fast-check';
+import { compareRanges, type CommentOn } from '#core/passage';
+import { entryOf, leafOf, readOf, requestOf } from '../testing/leafState';
+import {
+  addComment,
+  bearComment,
+  commentAt,
+  commentsIn,
+  copyComment,
+  layComment,
+  removeComment,
+} from './comments';
+import { placementsOf } from './placements';
+import { placeEntry } from './placing';
+import { saidTwice, sayInWhole } from './saidTwice';
+
+const on = (block: number, at = 0): CommentOn['on'] => ({ from: { block, at }, to: { block, at: at + 2 } });
+const comment = (id: string, block: number, at = 0): CommentOn => ({
+  ...{ id, on: on(block, at), words: 'We', before: '', bearing: null },
+});
+const done = (state: EditorState, tr: Transaction | null) => state.apply(tr!);
+/** A leaf with comments that say what they are called, put down in the order given, and a summing-up. */
+const withComments = (...all: CommentOn[]) =>
+  all.reduce(
+    (state, one) => {
+      const added = done(state, addComment(state, one));
+      return added.apply(added.tr.insertText(one.id));
+    },
+    leafOf(['Well done.']),
+  );
+const order = (state: EditorState) => commentsIn(state.doc).map(({ comment: { id } }) => id);
+const wordsOf = (state: EditorState) => commentsIn(state.doc).map(({ node }) => node.textContent);
+
+describe('comments of a draft', () => {
+  const three = withComments(comment('last', 9), comment('first', 1), comment('second', 1, 4));
+
+  test('they stand in the order of what they are on, before the summing-up; the caret is in the one just put down', () => {
+    expect(order(three)).toEqual(['first', 'second', 'last']);
+    expect(readOf(three)).toBe('first\nsecond\nlast\nWell done.');
+    expect(commentAt(three)?.comment.id).toBe('second');
+  });
+
+  test('put on other words, one goes where it belongs with its words, and the caret stays where it was in it', () => {
+    const moved = done(three, layComment(three, 'second', comment('x', 20)));
+    expect(wordsOf(moved)).toEqual(['first', 'last', 'second']);
+    expect(commentAt(moved)?.comment).toMatchObject({ id: 'second', on: on(20) });
+    const typed = moved.apply(moved.tr.insertText('!'));
+    expect(wordsOf(typed)).toEqual(['first', 'last', 'second!']);
+  });
+
+  test('deleted, with all of them too; what is not there is left alone', () => {
+    const none = ['first', 'second', 'last'].reduce(
+      (state, id) => done(state, removeComment(state, id)),
+      three,
+    );
+    expect(readOf(none)).toBe('Well done.');
+    expect([
+      removeComment(none, 'first'),
+      layComment(none, 'first', comment('x', 1)),
+      bearComment(none, 'x', 'praise'),
+    ]).toEqual([null, null, null]);
+  });
+
+  test('said by hand to praise, it is so', () => {
+    const praised = done(three, bearComment(three, 'last', 'praise'));
+    expect(commentsIn(praised.doc).map(({ comment: { bearing } }) => bearing)).toEqual([
+      null,
+      null,
+      'praise',
+    ]);
+  });
+
+  test('whatever is put down and moved, the order is that of the words', () => {
+    const place = fc.record({ block: fc.nat(5), at: fc.nat(5) });
+    fc.assert(
+      fc.property(
+        fc.array(place, { minLength: 1, maxLength: 6 }),
+        fc.array(place, { maxLength: 4 }),
+        (put, moves) => {
+          let state = withComments(...put.map(({ block, at }, index) => comment(`c${index}`, block, at)));
+          for (const [index, { block, at }] of moves.entries())
+            state = done(state, layComment(state, `c${index % put.length}`, comment('x', block, at)));
+          const all = commentsIn(state.doc).map(({ comment: one }) => one.on);
+          expect([...all].sort(compareRanges)).toEqual(all);
+          expect(all).toHaveLength(put.length);
+        },
+      ),
+    );
+  });
+});
+
+describe('what is said twice', () => {
+  const UNITS = entryOf('Units', 'The units are missing.');
+  const plugin = saidTwice({ wordsFor: ({ from }, language) => `${language}: see ${from.block}.` });
+  let made = 0;
+  /** A comment in which the entry was placed. */
+  const placed = (state: EditorState, id: string, block: number) => {
+    const added = done(state, addComment(state, comment(id, block)));
+    const { from } = added.selection;
+    const request = requestOf(UNITS, `p${(made += 1)}`);
+    return added.apply(placeEntry(added, from, from, request));
+  };
+  const begun = leafOf(['Sum.'], [history(), plugin]);
+  const twice = placed(placed(begun, 'a', 3), 'b', 7);
+  const thrice = placed(twice, 'c', 9);
+
+  test('the second points back to the first, by its place, in the language of the wording', () => {
+    expect(wordsOf(twice)).toEqual(['The units are missing.', 'en-GB: see 3.']);
+    const typed = twice.apply(twice.tr.insertText(' And here.'));
+    expect(wordsOf(typed)[1]).toBe('en-GB: see 3. And here.');
+  });
+
+  test('one undo takes back the placing with what it brought about', () => {
+    let state = twice;
+    undo(state, (tr) => (state = state.apply(tr)));
+    expect(wordsOf(state)[1] ?? '').not.toContain('see 3');
+  });
+
+  test('where the first stands elsewhere, the words renew themselves, and what was written behind them stays', () => {
+    const typed = twice.apply(twice.tr.insertText(' And here.'));
+    const moved = done(typed, layComment(typed, 'a', comment('x', 5)));
+    expect(wordsOf(moved)).toEqual(['The units are missing.', 'en-GB: see 5. And here.']);
+  });
+
+  test('where the first is deleted, the next says it in whole, and the rest point to that', () => {
+    const left = done(thrice, removeComment(thrice, 'a'));
+    expect(wordsOf(left)).toEqual(['The units are missing.', 'en-GB: see 7.']);
+    expect(commentsIn(left.doc).map(({ comment: { again } }) => again?.of ?? null)).toEqual([null, 'b']);
+  });
+
+  test('asked for in whole, it is, with a placement of its own; and stays so', () => {
+    const whole = done(
+      twice,
+      sayInWhole(twice, 'b', () => 'own'),
+    );
+    expect(wordsOf(whole)).toEqual(['The units are missing.', 'The units are missing.']);
+    expect(Object.keys(placementsOf(whole.doc))).toContain('own');
+    expect(sayInWhole(whole, 'b', () => 'x')).toBeNull();
+  });
+
+  test('a copy of a comment on other words points back as well; words by hand are never touched', () => {
+    const copied = done(
+      twice,
+      copyComment(twice, 'a', comment('d', 12), () => 'copy'),
+    );
+    expect(wordsOf(copied)).toEqual(['The units are missing.', 'en-GB: see 3.', 'en-GB: see 3.']);
+    const byHand = done(copied, addComment(copied, comment('e', 20)));
+    expect(wordsOf(byHand.apply(byHand.tr.insertText('The units are missing.'))).at(-1)).toBe(
+      'The units are missing.',
+    );
+  });
+});
