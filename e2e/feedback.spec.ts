@@ -6,8 +6,8 @@ import { draftOf, expect, expectAccessible, pressKeys, test, type Page } from '.
 
 const DOCX = 'application/vnd.openxmlformats-officedocument.wordprocessingml.document';
 
-/** A report as somebody hands it in: a heading, text that is formed, a table. */
-const report = (name: string) => {
+/** A report as somebody hands it in: a heading, text that is formed, a table; as long as one likes. */
+const report = (name: string, more = 0) => {
   const cell = (text: string) => new TableCell({ children: [new Paragraph(text)] });
   const children = [
     new Paragraph({ text: 'Saltmarsh transect', heading: 'Heading1' }),
@@ -21,6 +21,7 @@ const report = (name: string) => {
     }),
     new Table({ rows: [new TableRow({ children: [cell('Redshank'), cell('14')] })] }),
     new Paragraph('Nothing else was seen. The wind was not written down.'),
+    ...Array.from({ length: more }, () => new Paragraph('More.')),
   ];
   return Packer.toBuffer(new Document({ sections: [{ children }] }));
 };
@@ -62,7 +63,7 @@ test('a class is commented by keyboard, from the desk to the zip: files find the
   await newAssignment(page, 'Saltmarsh', null);
   await takeIn(page, [
     { name: 'hale_saltmarsh.docx', buffer: await report('Tomos Hale') },
-    { name: 'second.docx', buffer: await report('somebody') },
+    { name: 'second.docx', buffer: await report('somebody', 4000) },
     { name: 'broken.docx', buffer: Buffer.from('PK\u0003\u0004 no') },
   ]);
   await expect(page.getByText('1 file taken in.')).toBeVisible();
@@ -72,7 +73,7 @@ test('a class is commented by keyboard, from the desk to the zip: files find the
   await expect(asked).toHaveValue('');
   await asked.selectOption('Ingrid Vale');
   await page.getByRole('button', { name: 'Take it in' }).press('Enter');
-  await expect(page.getByRole('row', { name: /^Ingrid Vale/ })).toContainText('over by 7');
+  await expect(page.getByRole('row', { name: /^Ingrid Vale/ })).toContainText('over by 4,007');
   await expectAccessible(page);
 
   await page.getByRole('link', { name: 'Tomos Hale', exact: true }).press('Enter');

@@ -150,7 +150,7 @@ async function feedback(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'Tomos Hale', exact: true }).click();
   await page.getByRole('textbox', { name: 'Submission' }).waitFor();
   await page.mouse.wheel(0, 420);
-  await page.getByText('67% of the waders were redshank.').click();
+  await page.getByText('67% of the waders were redshank.').click({ position: { x: 560, y: 12 } });
   await page.keyboard.type(';msa ');
   await page.getByRole('region', { name: 'Current blank' }).waitFor();
   await page.waitForLoadState('networkidle');

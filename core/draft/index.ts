@@ -5,6 +5,6 @@ export type { DraftDocument, Answer, Answers, Placement, Placements } from './dr
 export { languageOf } from './languageOf';
 export { placementOf } from './placementOf';
 export { textsOf } from './textsOf';
-export { commentsOf, withoutComments, type DraftComment } from './comments';
+export { commentsOf, withoutComments } from './comments';
 export { EarlierUseSchema, earlierUses, lastAnswers } from './earlier';
 export type { EarlierUse } from './earlier';

@@ -5,10 +5,6 @@ import { TextRangeSchema } from './textRange';
 /** So many characters of what a comment is on are kept with it. */
 export const MOST_COMMENTED = 400;
 
-/** How a comment speaks of its words. */
-export const BEARINGS = ['praise', 'fault'] as const;
-export type Bearing = (typeof BEARINGS)[number];
-
 /** What makes a box of a draft a comment: the passage of a submission that it stands beside. */
 export const CommentOnSchema = z.object({
   id: KeyIdSchema,
@@ -17,8 +13,6 @@ export const CommentOnSchema = z.object({
   words: z.string().max(MOST_COMMENTED),
   /** What stood before them: so places of the same words are told apart. */
   before: z.string().max(80).default(''),
-  /** Whether it praises or finds fault, where that was said of it by hand; null where it is as its entry says. */
-  bearing: z.enum(BEARINGS).nullable(),
   /** Said before: the comment that says it in whole, the words that point back to it, and in which language. */
   again: z
     .object({ of: KeyIdSchema, words: z.string().max(200), language: z.string().min(2).max(35) })

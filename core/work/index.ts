@@ -9,6 +9,6 @@ export type { KindId } from './kinds';
 export { practiceRecord } from './practiceCase';
 export { detailsOf } from './detailsOf';
 export { AssignmentWorkSchema } from './feedback/assignment';
-export type { AssignmentWork, Criterion, PersonOfClass } from './feedback/assignment';
+export type { AssignmentWork } from './feedback/assignment';
 export { nameFromFile, peopleFromLines, whoseFile } from './feedback/whoseFile';
 export { titleFromText, titleOfDraft } from './leaf/titleFromText';

@@ -55,7 +55,7 @@ function commentedDraft(submission: Submission, handed: HandedIn, desk: Desk): D
   const written = writtenDraft(lines.join(' ¶ '), desk, isFinished);
   const boxes = comments.map(({ on: words }, at): Block => {
     const on = rangeOf(submission, words);
-    const comment = { id: `c${at + 1}`, on, words, before: wordsBefore(submission, on.from), bearing: null };
+    const comment = { id: `c${at + 1}`, on, words, before: wordsBefore(submission, on.from) };
     return { type: 'box', attrs: { name: 'Comment', comment }, content: [written.content[at]!] };
   });
   const rest = written.content.slice(comments.length);

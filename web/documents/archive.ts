@@ -1,4 +1,4 @@
-import { unzip, zip, type AsyncZippable, type Unzipped } from 'fflate';
+import { unzipSync, zipSync, type Unzipped, type Zippable } from 'fflate';
 import { UnreadableFile } from '#client/api';
 
 /** What a file may unpack to at the most, and into how many: a small file can be made to unpack to a thousand times its size. */
@@ -16,14 +16,14 @@ const SIGNATURE = [0x50, 0x4b, 0x03, 0x04];
 /** Whether bytes are a zip archive, which a docx is too. */
 export const isArchive = (bytes: Uint8Array): boolean => SIGNATURE.every((byte, at) => bytes[at] === byte);
 
-const unpacked = (bytes: Uint8Array, filter: (file: Packed) => boolean): Promise<Unzipped> =>
-  new Promise((resolve, reject) => {
-    unzip(
-      bytes,
-      { filter: ({ name, originalSize }) => filter({ name, size: originalSize }) },
-      (error, files) => (error ? reject(error) : resolve(files)),
-    );
-  });
+/** A turn for the page, so that it draws what was said before the work begins. */
+const turn = () => new Promise<void>((resolve) => setTimeout(resolve));
+
+/** Unpacks what a filter lets through. On the page itself: the library's own workers are made of text, which the page's policy forbids. */
+async function unpacked(bytes: Uint8Array, filter: (file: Packed) => boolean): Promise<Unzipped> {
+  await turn();
+  return unzipSync(bytes, { filter: ({ name, originalSize }) => filter({ name, size: originalSize }) });
+}
 
 /** What an archive says that it holds. Nothing is unpacked. Throws an UnreadableFile where it is broken. */
 export async function listArchive(bytes: Uint8Array, called: string): Promise<Packed[]> {
@@ -104,11 +104,11 @@ async function unpackedWithin(
   }
 }
 
-/** Packs files into an archive, in the order given: what is pressed already is not pressed again. */
-export const zipped = (files: AsyncZippable): Promise<Uint8Array> =>
-  new Promise((resolve, reject) => {
-    zip(files, (error, made) => (error ? reject(error) : resolve(made)));
-  });
+/** Packs files into an archive, in the order given. */
+export async function zipped(files: Zippable): Promise<Uint8Array> {
+  await turn();
+  return zipSync(files);
+}
 
 /**
  * The files of an archive that are wanted, packed again without compression: what reads them then meets no more than what was

@@ -4,22 +4,14 @@ import type { EditorState, Transaction } from '@tiptap/pm/state';
 import fc from 'fast-check';
 import { compareRanges, type CommentOn } from '#core/passage';
 import { entryOf, leafOf, readOf, requestOf } from '../testing/leafState';
-import {
-  addComment,
-  bearComment,
-  commentAt,
-  commentsIn,
-  copyComment,
-  layComment,
-  removeComment,
-} from './comments';
+import { addComment, commentAt, commentsIn, copyComment, layComment, removeComment } from './comments';
 import { placementsOf } from './placements';
 import { placeEntry } from './placing';
 import { saidTwice, sayInWhole } from './saidTwice';
 
 const on = (block: number, at = 0): CommentOn['on'] => ({ from: { block, at }, to: { block, at: at + 2 } });
 const comment = (id: string, block: number, at = 0): CommentOn => ({
-  ...{ id, on: on(block, at), words: 'We', before: '', bearing: null },
+  ...{ id, on: on(block, at), words: 'We', before: '' },
 });
 const done = (state: EditorState, tr: Transaction | null) => state.apply(tr!);
 /** A leaf with comments that say what they are called, put down in the order given, and a summing-up. */
@@ -57,20 +49,7 @@ describe('comments of a draft', () => {
       three,
     );
     expect(readOf(none)).toBe('Well done.');
-    expect([
-      removeComment(none, 'first'),
-      layComment(none, 'first', comment('x', 1)),
-      bearComment(none, 'x', 'praise'),
-    ]).toEqual([null, null, null]);
-  });
-
-  test('said by hand to praise, it is so', () => {
-    const praised = done(three, bearComment(three, 'last', 'praise'));
-    expect(commentsIn(praised.doc).map(({ comment: { bearing } }) => bearing)).toEqual([
-      null,
-      null,
-      'praise',
-    ]);
+    expect([removeComment(none, 'first'), layComment(none, 'first', comment('x', 1))]).toEqual([null, null]);
   });
 
   test('whatever is put down and moved, the order is that of the words', () => {

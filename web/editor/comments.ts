@@ -89,17 +89,6 @@ export function layComment(
   return tr.setSelection(TextSelection.near(tr.doc.resolve(isIn ? pos + offset : pos + 1)));
 }
 
-/** A transaction that says whether a comment praises or finds fault, or that its entry says so; null where it is not there. */
-export function bearComment(
-  state: EditorState,
-  id: string,
-  bearing: CommentOn['bearing'],
-): Transaction | null {
-  const found = commentById(state.doc, id);
-  if (!found) return null;
-  return state.tr.setNodeAttribute(found.pos, 'comment', { ...found.comment, bearing });
-}
-
 /**
  * A transaction that puts a copy of a comment on other words, with the caret in it: its placements are of their own, so that the two can
  * be answered apart. Null where it is not there.

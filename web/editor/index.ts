@@ -52,14 +52,12 @@ export { syncSelection } from './syncSelection';
 export { insertTable } from './tables';
 export {
   addComment,
-  bearComment,
   commentAt,
   commentById,
   commentsIn,
   copyComment,
   layComment,
   removeComment,
-  type CommentAt,
 } from './comments';
 export { saidTwice, sayInWhole, SAID_TWICE } from './saidTwice';
 export { adopt, placementIdsIn } from './adopting';

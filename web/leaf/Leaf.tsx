@@ -196,6 +196,7 @@ export function Leaf({ one, draft, copy, downloads, useMaterial }: Props) {
     <Figure
       marginLabel="Margin of the leaf"
       margin={margin}
+      leafClass={material.leafClass}
       dropWords={open ? () => editor.view.dragging && keepWords() : null}
       third={isBeside && <Headpiece one={one} {...record} at="beside" />}
     >

@@ -1,3 +1,3 @@
 export { LeafOfCase } from './LeafOfCase';
 export type { NoteDownload } from './noteDownload';
-export type { LeafWithMaterial, Material, UseMaterial } from './material';
+export type { LeafWithMaterial, Material } from './material';

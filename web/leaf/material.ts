@@ -19,6 +19,8 @@ export interface LeafWithMaterial {
 export interface Material {
   /** Stands above the text. */
   above: ReactNode;
+  /** How the leaf itself looks for it, as a class; '' as any other. */
+  leafClass: string;
   /** What the text beneath is called; null where it needs no name. */
   textName: string | null;
   /** What can be done with it, for the look-up and by keys. */
@@ -42,6 +44,7 @@ export type UseMaterial = (leaf: LeafWithMaterial) => Material;
 
 const NONE: Material = {
   above: null,
+  leafClass: '',
   textName: null,
   actions: [],
   beside: null,

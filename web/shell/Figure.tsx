@@ -5,6 +5,8 @@ import { useShell } from './ShellContext';
 interface Props {
   children: ReactNode;
   margin: ReactNode;
+  /** How the leaf looks besides, as a class. */
+  leafClass?: string;
   marginLabel: string;
   marginRef?: Ref<HTMLElement>;
   /** Beside the margin, where the window has room for it. */
@@ -39,12 +41,20 @@ function AtLine({ children }: { children: ReactNode }) {
 }
 
 /** The figure every main screen is built on: a leaf, and the margin beside it, where the finder opens too. */
-export function Figure({ children, margin, marginLabel, marginRef, third, dropWords = null }: Props) {
+export function Figure({
+  children,
+  margin,
+  marginLabel,
+  marginRef,
+  leafClass = '',
+  third,
+  dropWords = null,
+}: Props) {
   const { finderOpen, finder, doneElsewhere } = useShell();
   const { pathname } = useLocation();
   return (
     <div className="figure-grid">
-      <main className="leaf-page" id="leaf" tabIndex={-1}>
+      <main className={`leaf-page ${leafClass}`} id="leaf" tabIndex={-1}>
         {/* On a leaf nothing stands above what one writes. */}
         {!pathname.startsWith('/cases') && doneElsewhere}
         {children}

@@ -1,5 +1,20 @@
-import { wordsOfInline, type Block, type Inline, type Line, type Passage } from '#core/passage';
-import type { DocxComment } from './withComments';
+import {
+  wordsOfInline,
+  type Block,
+  type Inline,
+  type Line,
+  type Passage,
+  type TextRange,
+} from '#core/passage';
+
+/** A comment to be put into a docx. */
+export interface DocxComment {
+  on: TextRange;
+  passage: Passage;
+  author: string;
+  /** When it was written, as an ISO instant. */
+  at: string;
+}
 
 /** Text as it stands in XML, in an element or a value; what XML has no place for is left out. */
 export const escaped = (text: string): string =>

@@ -1,20 +1,10 @@
-import type { Passage } from '#core/passage';
-import { comparePoints, type TextPoint, type TextRange } from '#core/passage';
+import { comparePoints, type TextPoint } from '#core/passage';
 import { scanXml } from '../scanXml';
-import { commentXml, escaped } from './commentXml';
+import { commentXml, escaped, type DocxComment } from './commentXml';
 import { NotDocx, relationsIn, relationsOf, wordPartsOf, type DocxParts } from './docxParts';
 import { readDocx } from './readDocx';
 import type { TextPiece } from './textPieces';
 import { isWord, RELATIONS, wordAttr } from './wordNames';
-
-/** A comment to be put into a docx. */
-export interface DocxComment {
-  on: TextRange;
-  passage: Passage;
-  author: string;
-  /** When it was written, as an ISO instant. */
-  at: string;
-}
 
 /** Something to be written into a part: at a place between tags, or within a run, which is then parted there. */
 interface Splice {

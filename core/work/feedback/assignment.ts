@@ -16,7 +16,6 @@ export const CriterionSchema = z.object({
     )
     .max(12),
 });
-export type Criterion = z.infer<typeof CriterionSchema>;
 
 /** Somebody who hands work in. */
 export const PersonOfClassSchema = z.object({

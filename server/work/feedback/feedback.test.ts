@@ -49,7 +49,6 @@ const withComment = (words: string, id = 'c1') => ({
           id,
           on: { from: { block: 0, at: 0 }, to: { block: 0, at: 2 } },
           words: 'We',
-          bearing: null,
         },
       },
       content: [{ type: 'paragraph', content: [{ type: 'text', text: words }] }],

@@ -1,5 +1,4 @@
-import type { Editor } from '@tiptap/react';
-import { useRef } from 'react';
+import { useMemo, useRef } from 'react';
 import type { OthersComments } from '#contracts';
 import { paragraphAt, paragraphNumbers, type Submission } from '#core/submission';
 import { PassageView } from '../../show';
@@ -8,21 +7,22 @@ import { useCommentLevels } from './useCommentLevels';
 import type { Feedback } from './useFeedback';
 
 interface Props {
-  editor: Editor;
   feedback: Feedback;
   submission: Submission;
   others: readonly OthersComments[];
 }
 
 /** What belongs beside the submission without being one's own text: hairlines to the comments, and the comments of colleagues. */
-export function CommentLayer({ editor, feedback, submission, others }: Props) {
+export function CommentLayer({ feedback, submission, others }: Props) {
   const rules = useRef<SVGSVGElement>(null);
-  const theirs = others.flatMap(({ author, authorName, comments }) =>
-    comments.map((comment) => ({ ...comment, id: `${author} ${comment.id}`, authorName })),
-  );
-  const marked = theirs.map(({ id, on }): MarkedPassage => ({ id, on, isOthers: true }));
-  useCommentLevels(editor, feedback, marked, rules);
-  const numbers = paragraphNumbers(submission);
+  const { theirs, marked } = useMemo(() => {
+    const all = others.flatMap(({ author, authorName, comments }) =>
+      comments.map((comment) => ({ ...comment, id: `${author} ${comment.id}`, authorName })),
+    );
+    return { theirs: all, marked: all.map(({ id, on }): MarkedPassage => ({ id, on, isOthers: true })) };
+  }, [others]);
+  useCommentLevels(feedback, marked, rules);
+  const numbers = useMemo(() => paragraphNumbers(submission), [submission]);
   return (
     <>
       <svg ref={rules} className="comment-rules" aria-hidden />

@@ -44,17 +44,16 @@ function NoSubmission({ of }: { of: string }) {
 
 /** The submission above the summing-up: as it is read and commented, or where it is taken in. */
 function Above({ among, leaf: { one, editor, open }, found, feedback, others }: AboveProps) {
-  const { finderOpen } = useShell();
   if (found.isError)
     return <Failed what="the submission" error={found.error} retry={() => void found.refetch()} />;
   if (found.data === undefined) return <Loading what="the submission" />;
   if (found.data === null) return <NoSubmission of={one.id} />;
   const isSelected = feedback.isReading && open && feedback.laying === null;
   return (
-    <div className={`submission ${finderOpen ? 'is-looking-up' : ''}`}>
+    <div>
       <SubmissionHead of={one.id} handed={found.data} among={among} />
       <SubmissionReading editor={editor} feedback={feedback} others={others} />
-      <CommentLayer {...{ editor, feedback, others }} submission={found.data.submission} />
+      <CommentLayer {...{ feedback, others }} submission={found.data.submission} />
       {isSelected && (
         <p className="px-9 pb-3 text-[13px] max-[899px]:px-4" data-print="no">
           <Button
@@ -83,6 +82,7 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
     }).data ?? NOBODY;
   const { acts, isReading } = feedback;
   const has = !!found.data;
+  const { finderOpen } = useShell();
   const isBare = found.data === null;
   const { editor } = leaf;
   useEffect(() => {
@@ -104,6 +104,7 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
   ];
   return {
     above: <Above {...{ among, leaf, found, feedback, others }} />,
+    leafClass: has ? `with-comments ${finderOpen ? 'is-looking-up' : ''}` : '',
     textName: has ? 'Summing-up' : null,
     actions: has
       ? [

@@ -34,7 +34,9 @@ export interface WhereOneIs {
   reading: ReadingDocument | null;
   view: { readonly current: EditorView | null };
   /** What is selected in what is read. */
-  selected: TextRange;
+  selected: () => TextRange;
+  /** Sees anew which comment is on the words at the caret. */
+  look: () => void;
   /** Whether the keys are in what is read, and not in a comment or the summing-up. */
   isReading: boolean;
   /** The comment at hand, by its id. */
@@ -101,7 +103,7 @@ export class FeedbackActs {
     const own = isReading ? null : commentAt(editor.state)?.comment;
     const index = own
       ? all.findIndex(({ id }) => id === own.id) + direction
-      : nextFrom(all, selected.from, direction);
+      : nextFrom(all, selected().from, direction);
     const next = all[index];
     if (next) this.goTo(next.id);
     else if (all.length === 0) say('There are no comments yet.');
@@ -168,11 +170,13 @@ export class FeedbackActs {
 
   undo(): void {
     this.at.editor.commands.undo();
+    this.at.look();
     this.at.say(null);
   }
 
   redo(): void {
     this.at.editor.commands.redo();
+    this.at.look();
   }
 
   giveKeys(): void {
@@ -197,8 +201,8 @@ export class FeedbackActs {
     const { handed, selected, language } = this.at;
     if (!handed) return null;
     const { submission } = handed;
-    const on = passageToComment(submission, selected, language);
+    const on = passageToComment(submission, selected(), language);
     const [words, before] = [wordsOn(submission, on), wordsBefore(submission, on.from)];
-    return { id: crypto.randomUUID(), on, words, before, bearing: null };
+    return { id: crypto.randomUUID(), on, words, before };
   }
 }

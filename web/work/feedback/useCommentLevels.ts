@@ -1,4 +1,3 @@
-import type { Editor } from '@tiptap/react';
 import { useEffect, useLayoutEffect, useRef, type RefObject } from 'react';
 import { stackedLevels } from '#client/margin';
 import { compareRanges } from '#core/passage';
@@ -155,18 +154,23 @@ function watchSizes(leaf: HTMLElement, soon: () => void): () => void {
  * Where the page is narrow they stand beneath the text, as it is written there.
  */
 export function useCommentLevels(
-  editor: Editor,
   feedback: Feedback,
   others: readonly MarkedPassage[],
   rules: RefObject<SVGSVGElement | null>,
 ): void {
   const place = useRef(() => {});
+  const latest = useRef(feedback);
+  useLayoutEffect(() => {
+    latest.current = feedback;
+  });
+  const { comments, current, gone, reading } = feedback;
   useLayoutEffect(() => {
     place.current = () => {
-      if (rules.current) placeComments(feedback, others, rules.current);
+      if (rules.current) placeComments(latest.current, others, rules.current);
     };
     place.current();
-  });
+    // Not with every key: what grows by what is typed is heard of by its size.
+  }, [comments, current, gone, reading, others, rules]);
   useEffect(() => {
     let frame = 0;
     const soon = () => {
@@ -175,11 +179,9 @@ export function useCommentLevels(
     };
     const leaf = rules.current && leafOf(rules.current);
     const stop = leaf ? watchSizes(leaf, soon) : () => undefined;
-    editor.on('update', soon);
     return () => {
-      editor.off('update', soon);
       cancelAnimationFrame(frame);
       stop();
     };
-  }, [editor, rules]);
+  }, [rules]);
 }

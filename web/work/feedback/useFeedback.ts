@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEditorState, type Editor } from '@tiptap/react';
 import type { EditorView } from '@tiptap/pm/view';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { CaseSubmission } from '#contracts';
 import { call } from '#client/api';
 import { comparePoints, type CommentOn, type TextPoint, type TextRange } from '#core/passage';
@@ -60,7 +60,21 @@ export function useFeedback({ editor, one, open, say }: LeafWithMaterial, handed
   );
   const viewRef = useRef<EditorView | null>(null);
   const [isReading, setReading] = useState(true);
-  const [selected, setSelected] = useState<TextRange>(START);
+  // What is selected moves with every key: nothing is drawn anew for it but what changes by it.
+  const selectedRef = useRef(START);
+  const [over, setOver] = useState<string | null>(null);
+  const look = useCallback(() => {
+    const { from } = selectedRef.current;
+    const all = commentsIn(editor.state.doc);
+    setOver(all.find(({ comment }) => isOver(comment, from))?.comment.id ?? null);
+  }, [editor]);
+  const setSelected = useCallback(
+    (range: TextRange) => {
+      selectedRef.current = range;
+      look();
+    },
+    [look],
+  );
   const [laying, setLaying] = useState<Laying | null>(null);
   const { comments, at, isWordedComment } = useWritten(editor);
   // Comments whose words are in the submission no more, since another version was handed in.
@@ -70,12 +84,13 @@ export function useFeedback({ editor, one, open, say }: LeafWithMaterial, handed
   }, [comments, handed]);
   const detail = one.record.details.find(({ path }) => path === 'language')?.value;
   const language = detail?.kind === 'text' ? detail.text : navigator.language || 'en-GB';
-  const over = comments.find((comment) => isOver(comment, selected.from))?.id ?? null;
-  const current = isReading ? over : at;
+  const isThere = comments.some(({ id }) => id === over);
+  const overNow = isThere ? over : null;
+  const current = isReading ? overNow : at;
 
   const acts = new FeedbackActs({
-    ...{ editor, open, say, handed, reading, view: viewRef, selected, isReading, current, laying, language },
-    ...{ setReading, setLaying },
+    ...{ editor, open, say, handed, reading, view: viewRef, isReading, current, laying, language },
+    ...{ selected: () => selectedRef.current, look, setReading, setLaying },
   });
   // Heard of keys and the mouse long after this render: each asks for what is so by then.
   const latestRef = useRef({ acts, isLaying: false, language });
@@ -89,7 +104,7 @@ export function useFeedback({ editor, one, open, say }: LeafWithMaterial, handed
   useWritingHeard(editor, written);
 
   return {
-    ...{ reading, viewRef, latestRef, comments, gone, current, selected, isReading, laying, isWordedComment },
+    ...{ reading, viewRef, latestRef, comments, gone, current, isReading, laying, isWordedComment },
     heard: { setReading, setSelected },
     acts,
   };
