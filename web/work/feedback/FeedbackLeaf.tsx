@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { OthersComments } from '#contracts';
 import { call } from '#client/api';
 import { KEYS } from '../../api';
@@ -11,6 +11,7 @@ import { ACTS } from './commentActs';
 import { CommentBeside } from './CommentBeside';
 import { CommentLayer } from './CommentLayer';
 import { FinishedComments } from './FinishedComments';
+import { cameAlong } from './cameAlong';
 import { SubmissionHead } from './SubmissionHead';
 import { useAmong, useWaysAmong, type Among } from './useAmong';
 import { SubmissionReading } from './SubmissionReading';
@@ -80,6 +81,8 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
       queryFn: () => call('othersComments', { params: { case: one.id } }),
       enabled: one.given.length > 1,
     }).data ?? NOBODY;
+  const { data } = found;
+  const shown = useMemo(() => (data ? [...cameAlong(data), ...others] : others), [data, others]);
   const { acts, isReading } = feedback;
   const has = !!found.data;
   const { finderOpen } = useShell();
@@ -103,7 +106,7 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
     { label: 'Comment before', key: 'Alt + H', run: () => acts.step(-1) },
   ];
   return {
-    above: <Above {...{ among, leaf, found, feedback, others }} />,
+    above: <Above {...{ among, leaf, found, feedback }} others={shown} />,
     leafClass: has ? `with-comments ${finderOpen ? 'is-looking-up' : ''}` : '',
     textName: has ? 'Summing-up' : null,
     actions: has
