@@ -16,7 +16,7 @@ export const NEWS: readonly News[] = [
     day: '2026-11-28',
     title: 'Comments on submissions, for one and for a class',
     words:
-      'A submission (Word, OpenDocument, Markdown, text) is read on the leaf: type a cue, and the comment stands beside the sentence at the cursor or the words you selected. What you say a second time points back to the first. Assignments take in the files of a class, each for its person. Comments go back in the very file that was handed in, one by one or as a zip. Colleagues who share an assignment see each other’s comments.',
+      'A submission (Word, OpenDocument, Markdown, text) is read on the leaf: type a cue, and the comment appears beside the sentence at the cursor or the words you selected. What you say a second time points back to the first. Assignments take in the files of a class, each for its person. Comments go back in the very file that was handed in, one by one or as a zip. Colleagues who share an assignment see each other’s comments.',
     at: { label: 'New assignment', to: '/assignments/new' },
   },
   {
