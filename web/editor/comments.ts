@@ -2,6 +2,7 @@ import { Fragment, type Node as EditorNode } from '@tiptap/pm/model';
 import { TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
 import { closeHistory } from '@tiptap/pm/history';
 import { compareRanges, type CommentOn, type TextRange } from '#core/passage';
+import type { Placements } from '#core/draft';
 import { adopt, placementIdsIn } from './adopting';
 import { placementsOf, setPlacements } from './placements';
 
@@ -90,6 +91,27 @@ export function layComment(
 }
 
 /**
+ * What a comment holds, to stand a second time: with placements of its own, so that the two can be answered apart; and all placements
+ * of the draft with these.
+ */
+export function copiedContent(
+  state: EditorState,
+  { node: { content: held } }: CommentAt,
+  newId: () => string,
+): { content: Fragment; placements: Placements } {
+  const placements = placementsOf(state.doc);
+  const ids = [...placementIdsIn(held)].filter((one) => placements[one]);
+  const rename = new Map(ids.map((one) => [one, newId()]));
+  const content: EditorNode[] = [];
+  held.forEach((node) => {
+    const kept = adopt(node, rename, state.schema);
+    if (kept) content.push(kept);
+  });
+  const copies = Object.fromEntries(ids.map((one) => [rename.get(one)!, placements[one]!]));
+  return { content: Fragment.from(content), placements: { ...placements, ...copies } };
+}
+
+/**
  * A transaction that puts a copy of a comment on other words, with the caret in it: its placements are of their own, so that the two can
  * be answered apart. Null where it is not there.
  */
@@ -101,17 +123,9 @@ export function copyComment(
 ): Transaction | null {
   const found = commentById(state.doc, id);
   if (!found) return null;
-  const placements = placementsOf(state.doc);
-  const ids = [...placementIdsIn(found.node.content)].filter((one) => placements[one]);
-  const rename = new Map(ids.map((one) => [one, newId()]));
-  const content: EditorNode[] = [];
-  found.node.content.forEach((node) => {
-    const kept = adopt(node, rename, state.schema);
-    if (kept) content.push(kept);
-  });
+  const { content, placements } = copiedContent(state, found, newId);
   const pos = placeFor(state.doc, comment.on);
   const { tr } = state;
-  tr.insert(pos, found.node.type.create({ name: NAME, comment }, Fragment.from(content)));
-  const copies = Object.fromEntries(ids.map((one) => [rename.get(one)!, placements[one]!]));
-  return insideOf(setPlacements(tr, { ...placements, ...copies }), pos);
+  tr.insert(pos, found.node.type.create({ name: NAME, comment }, content));
+  return insideOf(setPlacements(tr, placements), pos);
 }

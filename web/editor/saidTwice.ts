@@ -2,9 +2,9 @@ import { Fragment, type Node as EditorNode } from '@tiptap/pm/model';
 import { isHistoryTransaction } from '@tiptap/pm/history';
 import { Plugin, PluginKey, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
 import type { CommentOn } from '#core/passage';
-import { adopt, placementIdsIn } from './adopting';
+import { placementIdsIn } from './adopting';
 import { attrsOf } from './blanks';
-import { commentById, commentsIn, type CommentAt } from './comments';
+import { commentById, commentsIn, copiedContent, type CommentAt } from './comments';
 import { placementsOf, setPlacements } from './placements';
 
 /** What is asked of where comments stand. */
@@ -127,17 +127,9 @@ export function sayInWhole(state: EditorState, id: string, newId: () => string):
   const here = commentById(state.doc, id);
   const first = here?.comment.again && commentById(state.doc, here.comment.again.of);
   if (!here || !first) return null;
-  const placements = placementsOf(state.doc);
-  const ids = [...placementIdsIn(first.node.content)].filter((one) => placements[one]);
-  const rename = new Map(ids.map((one) => [one, newId()]));
-  const content: EditorNode[] = [];
-  first.node.content.forEach((node) => {
-    const kept = adopt(node, rename, state.schema);
-    if (kept) content.push(kept);
-  });
+  const { content, placements } = copiedContent(state, first, newId);
   const { tr } = state;
-  put(tr, here, null, Fragment.from(content));
-  const copies = Object.fromEntries(ids.map((one) => [rename.get(one)!, placements[one]!]));
-  setPlacements(tr, { ...placements, ...copies });
+  put(tr, here, null, content);
+  setPlacements(tr, placements);
   return caretAtEnd(tr, here).setMeta(SAID_TWICE, 'in whole');
 }

@@ -19,7 +19,7 @@ export interface LeafWithMaterial {
 export interface Material {
   /** Stands above the text. */
   above: ReactNode;
-  /** How the leaf itself looks for it, as a class; '' as any other. */
+  /** A class for the leaf itself, where it is drawn otherwise for its material; '' where it is not. */
   leafClass: string;
   /** What the text beneath is called; null where it needs no name. */
   textName: string | null;

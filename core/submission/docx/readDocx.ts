@@ -2,7 +2,8 @@ import { comparePoints, type TextRange } from '#core/passage';
 import { scanXml, XmlFault } from '../scanXml';
 import { wordsOfBlock, type CameAlong, type Submission, type SubmissionBlock } from '../submission';
 import { NotDocx, wordPartsOf, type DocxParts } from './docxParts';
-import { readWords, wordsContext, type ReadWords } from './readWords';
+import { readWords, type ReadWords } from './readWords';
+import { wordsContext } from './wordsContext';
 import type { TextPiece } from './textPieces';
 import { isWord, wordAttr } from './wordNames';
 

@@ -1,10 +1,11 @@
 import type { TextPoint, TextRange } from '#core/passage';
 import { scanXml, type XmlTag } from '../scanXml';
-import type { PlaceKind, Span, SpanMark, SubmissionBlock } from '../submission';
-import { listLabels } from './numbering';
-import { stylesIn, type ParagraphStyle } from './styles';
-import { offsetsIn, type RunAt, type TextPiece } from './textPieces';
+import type { Span, SpanMark, SubmissionBlock } from '../submission';
+import type { OpenParagraph, OpenPlace, OpenRun } from './openElements';
+import { offsetsIn, type TextPiece } from './textPieces';
+import { PLACES, SIGNS, MARKS, AROUND, IGNORED } from './wordElements';
 import { isOn, isWord, wordAttr } from './wordNames';
+import type { WordsContext } from './wordsContext';
 
 /** The words of one part of a docx (its text, its footnotes), with where each piece stands in it. */
 export interface ReadWords {
@@ -14,99 +15,13 @@ export interface ReadWords {
   ranges: Map<string, TextRange>;
 }
 
-/** What the reading of several parts shares: styles, lists as they are counted on, notes by their ids in the order they are met. */
-export interface WordsContext {
-  styles: (id: string | undefined) => ParagraphStyle;
-  label: (num: string, level: number) => string;
-  /** What stands for a note: its number; each is given one where it is first met. */
-  noteLabel: (of: 'footnote' | 'endnote', id: string) => string;
-}
-
-/** Elements that stand for something that is no words; what is within them is not read as text. */
-const PLACES: Record<string, PlaceKind> = {
-  drawing: 'picture',
-  pict: 'picture',
-  object: 'object',
-  AlternateContent: 'picture',
-  oMath: 'formula',
-  oMathPara: 'formula',
-};
-
-/** Signs that an element stands for. */
-const SIGNS: Record<string, string> = {
-  tab: '\t',
-  br: '\n',
-  cr: '\n',
-  noBreakHyphen: '\u2011',
-  softHyphen: '\u00ad',
-};
-
-const MARKS: Record<string, SpanMark> = {
-  b: 'bold',
-  i: 'italic',
-  u: 'underline',
-  strike: 'strike',
-  dstrike: 'strike',
-};
-
-/** The elements around runs that say something of them. */
-const AROUND: Record<string, SpanMark> = {
-  ins: 'inserted',
-  moveTo: 'inserted',
-  del: 'deleted',
-  moveFrom: 'deleted',
-  hyperlink: 'link',
-};
-
-/** What is not read: the second form of a thing, and how something looked before a change that was tracked. */
-const IGNORED = new Set([
-  'Fallback',
-  'pPrChange',
-  'rPrChange',
-  'sectPrChange',
-  'tblPrChange',
-  'trPrChange',
-  'tcPrChange',
-]);
-
 const LONGEST_NAME = 200;
-
-/** A paragraph being read. */
-interface Open {
-  index: number;
-  spans: Span[];
-  at: number;
-  style: string | undefined;
-  num: string | null;
-  level: number | null;
-  rtl: boolean;
-  outline: number | null;
-  cell: SubmissionBlock['cell'];
-}
-
-/** A run being read, with how its words look. */
-interface OpenRun {
-  at: RunAt;
-  marks: Set<SpanMark>;
-  propertiesStart: number;
-}
-
-/** Something that is no words, being read. */
-interface OpenPlace {
-  kind: PlaceKind;
-  element: string;
-  depth: number;
-  start: number;
-  name: string;
-  words: string;
-  inText: boolean;
-}
 
 class WordsReader {
   readonly blocks: SubmissionBlock[] = [];
   readonly pieces: TextPiece[] = [];
   readonly ranges = new Map<string, TextRange>();
-  private paragraph: Open | null = null;
+  private paragraph: OpenParagraph | null = null;
   private run: OpenRun | null = null;
   private place: OpenPlace | null = null;
   private readonly around: SpanMark[] = [];
@@ -429,18 +344,4 @@ export function readWords(
   });
   const { blocks, pieces, ranges } = reader;
   return { blocks, pieces, ranges };
-}
-
-/** What the parts of one docx share while they are read, from its styles and its lists. */
-export function wordsContext(styles: string | undefined, numbering: string | undefined): WordsContext {
-  const notes = { footnote: new Map<string, string>(), endnote: new Map<string, string>() };
-  return {
-    styles: stylesIn(styles),
-    label: listLabels(numbering),
-    noteLabel: (of, id) => {
-      const known = notes[of];
-      if (!known.has(id)) known.set(id, of === 'footnote' ? String(known.size + 1) : `e${known.size + 1}`);
-      return known.get(id)!;
-    },
-  };
 }

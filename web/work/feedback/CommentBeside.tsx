@@ -1,5 +1,5 @@
 import { Button, Key } from '../../ui';
-import { ACTS } from './commentActs';
+import { COMMENT_ACTS } from './commentActs';
 import type { Feedback } from './useFeedback';
 
 /** What can be done with the comment at hand, by the mouse; the keys are told with it. */
@@ -10,16 +10,15 @@ export function CommentBeside({
 }) {
   if (current === null || isReading || laying) return null;
   const pointsBack = !!comments.find(({ id }) => id === current)?.again;
-  const run = {
-    move: () => acts.beginLaying('move'),
-    copy: () => acts.beginLaying('copy'),
-    whole: () => acts.sayInWhole(),
-    delete: () => acts.remove(),
-  };
   return (
     <div role="group" aria-label="This comment" className="flex flex-wrap gap-x-4 gap-y-1 pb-2 text-[13px]">
-      {ACTS.filter(({ id }) => id !== 'whole' || pointsBack).map(({ id, short, key }) => (
-        <Button key={id} look="text" onMouseDown={(event) => event.preventDefault()} onClick={run[id]}>
+      {COMMENT_ACTS.filter(({ id }) => id !== 'whole' || pointsBack).map(({ id, short, key, run }) => (
+        <Button
+          key={id}
+          look="text"
+          onMouseDown={(event) => event.preventDefault()}
+          onClick={() => run(acts)}
+        >
           {short} {key && <Key>{key}</Key>}
         </Button>
       ))}

@@ -7,7 +7,7 @@ import { LeafOfCase, type LeafWithMaterial, type Material } from '../../leaf';
 import { useShell } from '../../shell';
 import { giveKeys } from '../../writing';
 import { Button, Failed, Key, Loading } from '../../ui';
-import { ACTS } from './commentActs';
+import { COMMENT_ACTS } from './commentActs';
 import { CommentBeside } from './CommentBeside';
 import { CommentLayer } from './CommentLayer';
 import { FinishedComments } from './FinishedComments';
@@ -92,12 +92,6 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
     // With nothing to be read one writes at once.
     if (isBare && editor.isEditable) giveKeys(editor.view);
   }, [isBare, editor]);
-  const run = {
-    move: () => acts.beginLaying('move'),
-    copy: () => acts.beginLaying('copy'),
-    whole: () => acts.sayInWhole(),
-    delete: () => acts.remove(),
-  };
   const among = useAmong(one.id, found.data);
   const ways = useWaysAmong(among, leaf.say);
   const steps = [
@@ -112,7 +106,13 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
     actions: has
       ? [
           ...steps,
-          ...(open ? ACTS.map(({ id, label, key }) => ({ label, ...(key && { key }), run: run[id] })) : []),
+          ...(open
+            ? COMMENT_ACTS.map(({ label, key, run }) => ({
+                label,
+                ...(key && { key }),
+                run: () => run(acts),
+              }))
+            : []),
         ]
       : [],
     beside: <CommentBeside feedback={feedback} />,
