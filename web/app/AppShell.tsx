@@ -5,7 +5,6 @@ import {
   Outlet,
   useLocation,
   useNavigate,
-  useNavigation,
   useNavigationType,
   NavigationType,
 } from 'react-router';
@@ -20,6 +19,7 @@ import { NEWEST } from '../news';
 import { ownTab } from '#client/kept';
 import { Button, Failed, Key, Loading, Menu } from '../ui';
 import {
+  goingTo,
   liveKeys,
   Mark,
   useKeyListener,
@@ -118,10 +118,9 @@ function SignedIn({ member }: { member: Member }) {
   const [screen, setScreen] = useState(NO_SCREEN);
   const navigate = useNavigate();
   const { pathname } = useLocation();
-  // Asked for while another screen is on its way, it opens there.
-  const going = useNavigation().location?.pathname ?? pathname;
   const finderOpen = finderAt === pathname;
-  const setFinderOpen = useCallback((open: boolean) => setFinderAt(open ? going : null), [going]);
+  // Asked for while another screen is on its way, it opens there.
+  const setFinderOpen = useCallback((open: boolean) => setFinderAt(open ? goingTo() : null), []);
   const isBack = useNavigationType() === NavigationType.Pop;
   // A new screen begins at its head; going back, the browser finds the old place itself.
   useEffect(() => {

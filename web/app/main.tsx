@@ -4,7 +4,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider, type RouteObject } from 'react-router';
 import { queryClient } from '../api';
 import { fetchAhead } from './fetchAhead';
-import { NothingHere, followTheme } from '../shell';
+import { NothingHere, followRouter, followTheme } from '../shell';
 import { SCREENS, type Screen } from './screens';
 import { Frame, AppShell } from './AppShell';
 import '../look/styles.css';
@@ -29,6 +29,8 @@ const router = createBrowserRouter([
     children: [...routesOf(SCREENS.filter(({ bare }) => !bare)), { path: '*', element: <NothingHere /> }],
   },
 ]);
+
+followRouter(router);
 
 window.addEventListener('load', () => {
   const inOrder = [...SCREENS.filter(({ early }) => early), ...SCREENS.filter(({ early }) => !early)];

@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, jest, test } from '@jest/globals';
 import { cleanup, fireEvent, render } from '@testing-library/react';
+import { useLayoutEffect } from 'react';
 import { useKeyListener, useLiveKeys } from './keys';
 
 afterEach(cleanup);
@@ -30,4 +31,26 @@ describe('a live key', () => {
     ['not by the letter alone', { key: 'x', code: 'KeyX' }, 0],
     ['not with Ctrl', { key: 'F9', code: 'F9', ctrlKey: true }, 0],
   ])('%s', (_, press, times) => expect(pressed(press)).toBe(times));
+});
+
+test('keys are live as soon as their screen is in the page, before effects that wait', () => {
+  const run = jest.fn();
+  const Listening = () => {
+    useKeyListener();
+    return null;
+  };
+  const Arrived = () => {
+    useLiveKeys([{ key: 'F9', does: 'Finish', run }]);
+    useLayoutEffect(() => void fireEvent.keyDown(document.body, { key: 'F9', code: 'F9' }), []);
+    return null;
+  };
+  const screens = (arrived: boolean) => (
+    <>
+      <Listening />
+      {arrived && <Arrived />}
+    </>
+  );
+  const { rerender } = render(screens(false));
+  rerender(screens(true));
+  expect(run).toHaveBeenCalledTimes(1);
 });

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useLayoutEffect, useRef } from 'react';
 
 /** A key that is live on this screen: its name as `KeyboardEvent.key`, or "Alt + C"; and what it does in words. */
 export interface LiveKey {
@@ -29,7 +29,8 @@ export function liveKeys(): LiveKey[] {
  */
 export function useLiveKeys(keys: LiveKey[]): void {
   const id = useRef(Symbol('keys'));
-  useEffect(() => {
+  // As soon as the screen is seen: a key may be pressed before effects that wait have run.
+  useLayoutEffect(() => {
     const own = id.current;
     live.set(own, keys);
     return () => void live.delete(own);
