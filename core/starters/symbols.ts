@@ -1,4 +1,4 @@
-import { SIGNS } from '../signs';
+import { KNOWN_SYMBOLS } from '../symbols';
 
 /** The cues of the signs that a team may want at its keys, by their names. */
 const CUES = new Map(
@@ -35,7 +35,7 @@ const CUES = new Map(
 );
 
 /** Pictograms and symbols, each an entry of its own by its name. */
-export const SYMBOLS = SIGNS.filter(([name]) => CUES.has(name))
+export const SYMBOLS = KNOWN_SYMBOLS.filter(([name]) => CUES.has(name))
   .map(
     ([title, sign]) => `title: ${title}
 purpose: The sign ${sign}

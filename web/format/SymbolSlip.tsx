@@ -1,6 +1,6 @@
 import type { Editor } from '@tiptap/core';
 import { useId, useState } from 'react';
-import { findSigns, type Sign } from '#core/signs';
+import { findSymbols, type NamedSymbol } from '#core/symbols';
 import { Key } from '../ui';
 import { ownStep } from './ownStep';
 
@@ -17,8 +17,8 @@ export function SymbolSlip({ editor, close }: Props) {
   const list = useId();
   const [asked, setAsked] = useState('');
   const [at, setAt] = useState(0);
-  const found = findSigns(asked, SHOWN);
-  const put = ({ sign }: Sign) => {
+  const found = findSymbols(asked, SHOWN);
+  const put = ({ sign }: NamedSymbol) => {
     ownStep(editor).insertContent(sign).run();
     close();
   };

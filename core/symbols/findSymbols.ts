@@ -1,7 +1,7 @@
-import { SIGNS } from './signs';
+import { KNOWN_SYMBOLS } from './symbols';
 
 /** A sign and its name. */
-export interface Sign {
+export interface NamedSymbol {
   name: string;
   sign: string;
 }
@@ -9,7 +9,7 @@ export interface Sign {
 const fold = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
 /** Each with the words it is found by; Å also by "a". */
-const known = SIGNS.map(([name, sign]) => ({
+const known = KNOWN_SYMBOLS.map(([name, sign]) => ({
   name,
   sign,
   words: `${fold(name)} ${fold(sign)}`.split(/[^\p{L}\p{N}]+/u),
@@ -19,7 +19,7 @@ const known = SIGNS.map(([name, sign]) => ({
  * The signs whose names hold a word beginning with each word asked for, or the sign itself; all of them where nothing is asked.
  * Those whose name begins so come first, and letters as small ones before capitals.
  */
-export function findSigns(asked: string, most: number): Sign[] {
+export function findSymbols(asked: string, most: number): NamedSymbol[] {
   const typed = asked.trim();
   const itself = known.filter(({ sign }) => sign === typed);
   const wanted = fold(typed).split(/\s+/).filter(Boolean);

@@ -1,5 +1,5 @@
 /** Signs that few keyboards have, by their names: name, sign. What is wanted most comes first. */
-export const SIGNS: readonly (readonly [name: string, sign: string])[] = [
+export const KNOWN_SYMBOLS: readonly (readonly [name: string, sign: string])[] = [
   ['Arrow to the right', '→'],
   ['Arrow to the left', '←'],
   ['Arrow up', '↑'],

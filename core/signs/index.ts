@@ -1,2 +1,0 @@
-export { findSigns, type Sign } from './findSigns';
-export { SIGNS } from './signs';

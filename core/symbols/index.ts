@@ -1,0 +1,2 @@
+export { findSymbols, type NamedSymbol } from './findSymbols';
+export { KNOWN_SYMBOLS } from './symbols';
