@@ -76,7 +76,7 @@ describe('entries', () => {
   });
 
   test('any two differ where their notations do, and by no more than was changed', () => {
-    const part = fc.constantFrom('title', 'purpose', 'tags', 'cues', 'wordings', 'fields');
+    const part = fc.constantFrom('title', 'purpose', 'tags', 'cues', 'wordings', 'fields', 'comment');
     fc.assert(
       fc.property(anyEntry, anyEntry, part, (one, other, changed) => {
         expect(entryDifference(one, one)).toEqual([]);
@@ -84,7 +84,7 @@ describe('entries', () => {
         const differs = entryDifference(one, later);
         expect(differs.length > 0).toBe(writeEntry(one) !== writeEntry(later));
         const about = {
-          wordings: ['wording', 'language', 'joins'],
+          wordings: ['wording', 'language', 'joins', 'short'],
           fields: ['field', 'order', 'wording', 'condition'],
         };
         const may = about[changed as 'fields'] ?? [changed];

@@ -60,12 +60,14 @@ function mergedWording(clash: Clashing): Resolve<Wording> {
     if (!my || !their) return mergedOne(was, my, their, clash('wording', (my ?? their ?? was)!.name));
     const [w, m, t] = [was ?? their, my, their];
     const parts = mergedList([w.parts, m.parts, t.parts], ({ id }) => id, part(m.name, m.parts.length === 1));
+    const short = mergedOne(w.short, m.short, t.short, clash('short', m.name));
     const joins = mergedOne(w.joins, m.joins, t.joins, clash('joins', m.name));
     return {
       id: m.id,
       name: mergedOne(w.name, m.name, t.name, clash('wording', m.name)),
       language: mergedOne(w.language, m.language, t.language, clash('language', m.name)),
       ...(joins && { joins }),
+      ...(short && { short }),
       // A wording has a part at least.
       parts: parts.length > 0 ? parts : m.parts,
     };
@@ -102,11 +104,13 @@ export function mergedEntry(base: EntryContent, mine: EntryContent, theirs: Entr
     ({ hash }) => hash,
     eachBy(() => clash('files')),
   );
-  const { retired: _, files: __, ...others } = theirs;
+  const { retired: _, files: __, comment: ___, ...others } = theirs;
   const retired = mergedOne(base.retired, mine.retired, theirs.retired, clash('state'));
+  const comment = mergedOne(base.comment, mine.comment, theirs.comment, clash('comment'));
   return {
     content: {
       ...others,
+      ...(comment && { comment }),
       ...(retired && { retired }),
       ...(files.length > 0 && { files }),
       title: text('title'),

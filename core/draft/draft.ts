@@ -71,11 +71,18 @@ export type Placements = Record<string, Placement>;
 
 /** The text being written: a passage whose document node also carries the placements its blanks belong to. */
 export interface DraftDocument extends Passage {
-  attrs: { placements: Placements };
+  attrs: {
+    placements: Placements;
+    /** Of each criterion of an assignment, which of its levels was given: both by their ids. */
+    levels?: Record<string, string>;
+  };
 }
 
 const AttrsSchema = z.object({
-  attrs: z.object({ placements: z.record(KeyIdSchema, PlacementSchema) }),
+  attrs: z.object({
+    placements: z.record(KeyIdSchema, PlacementSchema),
+    levels: z.record(KeyIdSchema, z.string().min(1).max(60)).optional(),
+  }),
 });
 
 /** Checks a whole draft document: its passage, and its placements. */

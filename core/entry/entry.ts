@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { LanguageTagSchema } from '#core/language';
 import { PassageSchema, JOINS } from '#core/passage';
 import { CueSchema } from '#core/cue';
+import { CommentUseSchema } from './commentUse';
 import { NamedConditionSchema } from './condition';
 import { EntryFilesSchema } from './entryFile';
 import { FieldSchema } from './field';
@@ -19,6 +20,8 @@ export const WordingSchema = z.object({
   language: LanguageTagSchema,
   // How it joins what stands beside it where it is placed; by what it is when left out (`joinOf`).
   joins: z.enum(JOINS).optional(),
+  // Takes the place of the others where the same was said before in one submission.
+  short: z.literal(true).optional(),
   parts: z.array(PartSchema).min(1).max(20),
 });
 
@@ -38,6 +41,8 @@ export const EntryContentSchema = z.object({
   conditions: z.array(NamedConditionSchema).max(200).optional(),
   // They go along wherever it is placed.
   files: EntryFilesSchema.optional(),
+  // What it is as a comment on a submission.
+  comment: CommentUseSchema.optional(),
 });
 
 export type EntryContent = z.infer<typeof EntryContentSchema>;

@@ -7,6 +7,8 @@ export {
   notYetIn,
   type EntryFile,
 } from './entryFile';
+export { CommentUseSchema, COMMENT_COUNTS, PLAIN_SIGNS } from './commentUse';
+export type { CommentCounts, CommentUse, Sign } from './commentUse';
 export { FieldSchema, NEVER_ASKED, WRITER_DETAILS } from './field';
 export type {
   Field,
@@ -33,7 +35,7 @@ export { checkEntry } from './checkEntry';
 export { newEntry, newField } from './newEntry';
 export { fieldForBlank, readyFields, type ReadyField } from './readyFields';
 export { mergedContent } from './merged';
-export { wordingFor, wordingReplaced } from './wordingReplaced';
+export { fullWordings, shortWording, wordingFor, wordingReplaced } from './wordingReplaced';
 export { optionKeys } from './optionKeys';
 export { linesOfOptions, MOST_OPTIONS, optionsFromLines } from './optionLines';
 export { asStatements, findingsIn } from './findings';

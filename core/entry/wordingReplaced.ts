@@ -5,9 +5,21 @@ import type { Field } from './field';
 import { fieldUses } from './fieldUses';
 import { renameField } from './renameField';
 
+/** The wordings that stand by themselves: all but those for what was said before; all where there is no other. */
+export function fullWordings({ wordings }: Pick<EntryContent, 'wordings'>): readonly Wording[] {
+  const full = wordings.filter(({ short }) => !short);
+  return full.length > 0 ? full : wordings;
+}
+
 /** Which wording words in a language take the place of: the first in that language, else the first. */
-export const wordingFor = ({ wordings }: EntryContent, language: string): Wording =>
-  wordings.find((one) => one.language === language) ?? wordings[0]!;
+export const wordingFor = (content: EntryContent, language: string): Wording =>
+  fullWordings(content).find((one) => one.language === language) ?? fullWordings(content)[0]!;
+
+/** The wording that an entry has for what was said before, in a language or one of another region; null where it has none. */
+export function shortWording({ wordings }: EntryContent, language: string): Wording | null {
+  const short = wordings.filter((one) => one.short && one.language.split('-')[0] === language.split('-')[0]);
+  return short.find((one) => one.language === language) ?? short[0] ?? null;
+}
 
 /** A name with the first number that makes it unlike those taken. */
 function free(name: string, joined: string, taken: readonly string[]): string {

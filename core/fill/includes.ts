@@ -1,5 +1,6 @@
 import { cutTo } from '#core/language';
 import {
+  fullWordings,
   notYetIn,
   renameField,
   type Condition,
@@ -42,7 +43,8 @@ export const holdsOthers = ({ wordings: [first] }: Pick<EntryContent, 'wordings'
 
 /** The wording of an included entry: in the language of the one around it, else its first. */
 function wordingFor(content: EntryContent, language: string): Wording {
-  return content.wordings.find((wording) => wording.language === language) ?? content.wordings[0]!;
+  const all = fullWordings(content);
+  return all.find((wording) => wording.language === language) ?? all[0]!;
 }
 
 const own = (entry: string, id: string) => `${entry}:${id}`;

@@ -1,5 +1,5 @@
 import { MOST_PLACED_FILES, type Answers, type Placement } from '#core/draft';
-import type { EntryContent, Field, Wording } from '#core/entry';
+import { fullWordings, type EntryContent, type Field, type Wording } from '#core/entry';
 import {
   joinOf,
   mapLines,
@@ -52,20 +52,21 @@ function marked(inline: Inline, placement: string): Inline {
 
 /** The wording with the id asked for, else the entry's first. */
 export function wordingOf(content: EntryContent, id?: string): Wording {
-  if (id === undefined) return content.wordings[0]!;
+  if (id === undefined) return fullWordings(content)[0]!;
   return content.wordings.find((wording) => wording.id === id) ?? content.wordings[0]!;
 }
 
 /** The wording for a case: in the language its record tells, be it of another region, else the first. */
 export function wordingForCase(content: EntryContent, record: CaseRecord): Wording {
-  if (content.wordings.length === 1) return content.wordings[0]!;
+  const all = fullWordings(content);
+  if (all.length === 1) return all[0]!;
   const detail = record.details.find(({ path }) => path === 'language')?.value;
-  if (detail?.kind !== 'text') return content.wordings[0]!;
+  if (detail?.kind !== 'text') return all[0]!;
   const language = detail.text.trim().toLowerCase();
-  const exact = content.wordings.find((wording) => wording.language.toLowerCase() === language);
+  const exact = all.find((wording) => wording.language.toLowerCase() === language);
   const primary = (tag: string) => tag.toLowerCase().split('-')[0];
-  const near = content.wordings.find((wording) => primary(wording.language) === primary(language));
-  return exact ?? near ?? content.wordings[0]!;
+  const near = all.find((wording) => primary(wording.language) === primary(language));
+  return exact ?? near ?? all[0]!;
 }
 
 /** An entry ready to be filled in one of its wordings: what it includes put in, everything it needs asked for. */

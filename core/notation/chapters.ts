@@ -1,6 +1,7 @@
 import type { EntryContent } from '#core/entry';
 import { JOINS_IN_WORDS } from '#core/passage';
 import { writeCondition } from './conditionNotation';
+import { commentLines } from './commentNotation';
 import { cueLine } from './cueNotation';
 import { writeField } from './fieldNotation';
 import { writePassage } from './writePassage';
@@ -15,11 +16,13 @@ export interface Chapter {
     | 'tags'
     | 'cues'
     | 'files'
+    | 'comment'
     | 'field'
     | 'order'
     | 'condition'
     | 'language'
     | 'joins'
+    | 'short'
     | 'wording';
   /** What a field or wording is called; empty for what there is one of. */
   name: string;
@@ -54,9 +57,11 @@ export function chaptersOf(content: EntryContent): Map<string, Chapter> {
   put('tags', 'tags', tags.join(', '));
   put('cues', 'cues', cues.map((cue) => cueLine(cue).replace(/^cue:? ?/, '')).join('\n'));
   put('files', 'files', files.map(({ name, bytes }) => `${name} (${bytes} bytes)`).join('\n'));
+  put('comment', 'comment', commentLines(content).join('\n'));
   for (const wording of wordings) {
     put(`language ${wording.id}`, 'language', wording.language, wording.name);
     put(`joins ${wording.id}`, 'joins', wording.joins ? JOINS_IN_WORDS[wording.joins] : '', wording.name);
+    put(`short ${wording.id}`, 'short', wording.short ? 'yes' : '', wording.name);
     for (const part of wording.parts) {
       const name = wording.parts.length > 1 ? `${wording.name}, ${part.name}` : wording.name;
       put(

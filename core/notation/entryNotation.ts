@@ -7,6 +7,7 @@ import {
   type Part,
   type Wording,
 } from '#core/entry';
+import { commentLines, readCommentLine } from './commentNotation';
 import { readWholeCondition, writeCondition } from './conditionNotation';
 import type { Cue } from '#core/cue';
 import { cueLine } from './cueNotation';
@@ -32,9 +33,9 @@ function nameAndId({ name, id }: { name: string; id: string }, before: readonly 
 
 function wordingLines(wording: Wording, at: number, content: EntryContent): string[] {
   const known = { fields: content.fields, conditions: content.conditions ?? [] };
-  const { parts, language, joins } = wording;
+  const { parts, language, joins, short } = wording;
   return [
-    `== wording ${nameAndId(wording, content.wordings.slice(0, at))}: ${valueOf(language)}${joins ? ` joins=${joins}` : ''}`,
+    `== wording ${nameAndId(wording, content.wordings.slice(0, at))}: ${valueOf(language)}${joins ? ` joins=${joins}` : ''}${short ? ' short' : ''}`,
     ...parts.flatMap((part, index) => [
       `-- part ${nameAndId(part, parts.slice(0, index))}`,
       '',
@@ -69,6 +70,7 @@ export function writeEntry(content: EntryContent): string {
     ...pair('note', note),
     ...tags.map((tag) => `tag: ${valueOf(tag)}`),
     ...cues.map(cueLine),
+    ...commentLines(content),
     ...files.map(fileLine),
     '',
     ...fields.flatMap((field, at) => [
@@ -165,7 +167,11 @@ class EntryReader {
       const cursor = new Cursor(line);
       cursor.take(/when /);
       this.waiting.push({ id: cursor.name(), value });
-    } else refuse(line, 0, { code: 'line-unknown', found: key });
+    } else {
+      const comment = readCommentLine(line, key, value, this.content.comment);
+      if (comment) this.content.comment = comment;
+      else refuse(line, 0, { code: 'line-unknown', found: key });
+    }
   }
 
   private wordings(start: number): void {
@@ -201,15 +207,17 @@ class EntryReader {
     const taken = new Set(this.content.wordings.map(({ id }) => id));
     const id = bracketed(cursor) ?? freeId(name, taken);
     if (cursor.spaces().take(/:/) === null) return { id, name, language: 'en-GB', parts: [] };
-    const [language = '', joins] = unescaped(cursor.spaces().rest).split(/ +joins=/);
-    if (joins === undefined) return { id, name, language, parts: [] };
-    if (!(JOINS as readonly string[]).includes(joins))
+    const said = unescaped(cursor.spaces().rest);
+    const isShort = / +short *$/.test(said);
+    const [language = '', joins] = said.replace(/ +short *$/, '').split(/ +joins=/);
+    if (joins !== undefined && !(JOINS as readonly string[]).includes(joins))
       refuse(line, line.text.indexOf(joins), {
         code: 'wanted',
         wanted: `joins=${JOINS.join(', ')}`,
         found: joins,
       });
-    return { id, name, language, joins: joins as Join, parts: [] };
+    const more = { ...(joins && { joins: joins as Join }), ...(isShort && { short: true as const }) };
+    return { id, name, language, ...more, parts: [] };
   }
 
   private reading(): NotationReading {

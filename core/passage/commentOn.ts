@@ -17,5 +17,9 @@ export const CommentOnSchema = z.object({
   again: z
     .object({ of: KeyIdSchema, words: z.string().max(200), language: z.string().min(2).max(35) })
     .nullish(),
+  /** What it counts as, towards which criterion (by its name, '' for none): first as its entry says, then as the writer decides. */
+  counts: z.object({ criterion: z.string().max(80), as: z.enum(['praise', 'fault']).nullable() }).nullish(),
+  /** Whether it was made at a second look, on comments that a colleague had written before. */
+  secondLook: z.literal(true).optional(),
 });
 export type CommentOn = z.infer<typeof CommentOnSchema>;

@@ -64,6 +64,14 @@ export const DETAILS = [
   { path: 'place', label: 'Place', kind: 'text' },
   { path: 'date', label: 'Date of the case', kind: 'date' },
   { path: 'language', label: 'Language', kind: 'text' },
+  { path: 'words', label: 'Number of words', kind: 'quantity' },
+  { path: 'words over', label: 'Words over the limit', kind: 'quantity' },
+  { path: 'words short', label: 'Words short of the limit', kind: 'quantity' },
+  { path: 'praised', label: 'What was praised', kind: 'list' },
+  { path: 'commonest fault', label: 'Commonest fault', kind: 'text' },
+  { path: 'faults', label: 'Faults by criterion', kind: 'list' },
+  { path: 'levels', label: 'Levels given', kind: 'list' },
+  { path: 'points', label: 'Points', kind: 'text' },
 ] as const satisfies readonly { path: string; label: string; kind: DetailKind }[];
 
 /** The path of a detail that is known of any record. */

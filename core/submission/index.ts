@@ -1,4 +1,4 @@
-export { SubmissionSchema, wordsOfBlock } from './submission';
+export { PLACE_SIGN, SubmissionSchema, wordsOfBlock } from './submission';
 export type { Span, SpanMark, Submission, SubmissionBlock } from './submission';
 export { sentenceAround, sentencesIn } from './sentenceAround';
 export { isWithin, paragraphAt, paragraphNumbers, wordsInSubmission, wordsOn } from './paragraphs';

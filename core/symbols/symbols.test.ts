@@ -14,7 +14,9 @@ test.each([
 ])('“%s” finds %s first', (asked, sign) => expect(findSymbols(asked, 5)[0]?.sign).toBe(sign));
 
 test('with nothing asked, what is wanted most; no more than asked for', () => {
-  expect(findSymbols('  ', 3).map(({ sign }) => sign)).toEqual(KNOWN_SYMBOLS.slice(0, 3).map(([, sign]) => sign));
+  expect(findSymbols('  ', 3).map(({ sign }) => sign)).toEqual(
+    KNOWN_SYMBOLS.slice(0, 3).map(([, sign]) => sign),
+  );
 });
 
 test('no name and no sign is there twice', () => {

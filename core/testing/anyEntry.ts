@@ -3,10 +3,14 @@ import {
   STEPS,
   MEASURES,
   WRITER_DETAILS,
+  COMMENT_COUNTS,
+  PLAIN_SIGNS,
   type Calculation,
+  type CommentUse,
   type Condition,
   type EntryContent,
   type Field,
+  type Sign,
 } from '#core/entry';
 import { JOINS } from '#core/passage';
 import { anyPassage } from './anyPassage';
@@ -165,6 +169,39 @@ function condition(fields: readonly Field[], depth: number): fc.Arbitrary<Condit
   );
 }
 
+const anySign: fc.Arbitrary<Sign> = fc.oneof(
+  fc.record({
+    kind: fc.constant('words' as const),
+    words: fc
+      .array(name, { minLength: 1, maxLength: 3 })
+      .map((all) => all.map((one) => one.slice(0, 80).trim())),
+  }),
+  fc.record({
+    kind: fc.constant('pattern' as const),
+    pattern: fc.constantFrom('very', '(?i)\\bvery\\b', ' a: "b" ', '#x'),
+  }),
+  fc.record({
+    kind: fc.constantFrom('long-paragraph' as const, 'long-sentence' as const),
+    most: fc.integer({ min: 1, max: 5000 }),
+  }),
+  fc.record({ kind: fc.constantFrom(...PLAIN_SIGNS) }),
+);
+
+const anyCommentUse: fc.Arbitrary<CommentUse> = fc
+  .record({
+    criterion: fc.oneof(
+      fc.constant(''),
+      name.map((one) => one.slice(0, 80).trim()),
+    ),
+    counts: fc.constantFrom(undefined, ...COMMENT_COUNTS),
+    signs: fc.array(anySign, { maxLength: 3 }),
+  })
+  .map(({ criterion, counts, signs }) => ({
+    criterion,
+    ...(counts && { counts }),
+    ...(signs.length > 0 && { signs }),
+  }));
+
 /** Any entry that may be kept: fields of every kind, conditions, wordings in parts with all that may stand in them. */
 export const anyEntry: fc.Arbitrary<EntryContent> = anyFields.chain((fields) =>
   fc.integer({ min: 0, max: 3 }).chain((count) => {
@@ -182,9 +219,14 @@ export const anyEntry: fc.Arbitrary<EntryContent> = anyFields.chain((fields) =>
           name: someWords.map((text) => text.slice(0, 60)),
           language: fc.constantFrom('en-GB', 'cy', 'de'),
           joins: fc.constantFrom(undefined, undefined, ...JOINS),
+          short: fc.constantFrom<true | undefined>(undefined, undefined, true),
           parts: fc.oneof(fc.tuple(part('text')), fc.tuple(part('subject'), part('message'))),
         })
-        .map(({ joins, ...wording }) => (joins ? { ...wording, joins } : wording));
+        .map(({ joins, short, ...wording }) => ({
+          ...wording,
+          ...(joins && { joins }),
+          ...(short && { short }),
+        }));
     const conditions = fc.tuple(...ids.map((id) => condition(fields, 2).map((when) => ({ id, when }))));
     return fc
       .record({
@@ -204,6 +246,7 @@ export const anyEntry: fc.Arbitrary<EntryContent> = anyFields.chain((fields) =>
         conditions,
         wordings: fc.oneof(fc.tuple(wording('main')), fc.tuple(wording('main'), wording('cy'))),
         retired: fc.boolean(),
+        comment: fc.option(anyCommentUse, { nil: undefined }),
         files: fc.constantFrom<NonNullable<EntryContent['files']>>(
           [],
           [
@@ -220,8 +263,9 @@ export const anyEntry: fc.Arbitrary<EntryContent> = anyFields.chain((fields) =>
           ],
         ),
       })
-      .map(({ conditions: some, retired, files, ...content }) => ({
+      .map(({ conditions: some, retired, files, comment, ...content }) => ({
         ...content,
+        ...(comment && { comment }),
         ...(files.length > 0 && { files }),
         ...(some.length > 0 && { conditions: some }),
         ...(retired && { retired }),

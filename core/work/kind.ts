@@ -22,6 +22,8 @@ export interface Kind {
   caseName: string;
   /** The details that a case begun by hand is asked for, all of them optional, in this order. */
   details: readonly DetailPath[];
+  /** The details that are worked out from its material. */
+  worksOut?: readonly DetailPath[];
   /** Whether all who have a case see what each of them wrote beside its material. */
   sharesComments?: true;
   /** Whether everything that is not switched out is in reach, whatever work it was meant for. */

@@ -120,7 +120,7 @@ function SignedIn({ member }: { member: Member }) {
   const { pathname } = useLocation();
   const finderOpen = finderAt === pathname;
   // Asked for while another screen is on its way, it opens there.
-  const setFinderOpen = useCallback((open: boolean) => setFinderAt(open ? goingTo() : null), []);
+  const setFinderOpen = useCallback((open: boolean) => setFinderAt(open ? goingTo().pathname : null), []);
   const isBack = useNavigationType() === NavigationType.Pop;
   // A new screen begins at its head; going back, the browser finds the old place itself.
   useEffect(() => {

@@ -4,7 +4,7 @@ import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider, type RouteObject } from 'react-router';
 import { queryClient } from '../api';
 import { fetchAhead } from './fetchAhead';
-import { NothingHere, followRouter, followTheme } from '../shell';
+import { NothingHere, followRouter, followTheme, loadScreen } from '../shell';
 import { SCREENS, type Screen } from './screens';
 import { Frame, AppShell } from './AppShell';
 import '../look/styles.css';
@@ -15,7 +15,9 @@ followTheme();
 const HydrateFallback = () => null;
 
 const routesOf = (screens: readonly Screen[], more: object = {}): RouteObject[] =>
-  screens.flatMap(({ paths, load }) => paths.map((path) => ({ path, lazy: load, ...more })));
+  screens.flatMap(({ paths, load }) =>
+    paths.map((path) => ({ path, lazy: () => loadScreen(load), ...more })),
+  );
 
 const router = createBrowserRouter([
   ...routesOf(

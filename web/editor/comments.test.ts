@@ -73,7 +73,10 @@ describe('comments of a draft', () => {
 
 describe('what is said twice', () => {
   const UNITS = entryOf('Units', 'The units are missing.');
-  const plugin = saidTwice({ wordsFor: ({ from }, language) => `${language}: see ${from.block}.` });
+  const plugin = saidTwice({
+    wordsFor: ({ from }, language) => `${language}: see ${from.block}.`,
+    inShort: () => null,
+  });
   let made = 0;
   /** A comment in which the entry was placed. */
   const placed = (state: EditorState, id: string, block: number) => {

@@ -124,8 +124,10 @@ export function copyComment(
   const found = commentById(state.doc, id);
   if (!found) return null;
   const { content, placements } = copiedContent(state, found, newId);
+  const { counts } = found.comment;
+  const copied = { ...comment, ...(counts && { counts }) };
   const pos = placeFor(state.doc, comment.on);
   const { tr } = state;
-  tr.insert(pos, found.node.type.create({ name: NAME, comment }, content));
+  tr.insert(pos, found.node.type.create({ name: NAME, comment: copied }, content));
   return insideOf(setPlacements(tr, placements), pos);
 }

@@ -33,7 +33,15 @@ export { leftOutLines } from './leftOut';
 export { isCode, lineBefore } from './lineBefore';
 export { moveBlock } from './moving';
 export { numbersIn, referTo, isNumbering, numbering, type Numbered } from './numbering';
-export { placementsOf, replaceDraft, toEditor, fromEditor, setPlacements } from './placements';
+export {
+  levelsOf,
+  placementsOf,
+  replaceDraft,
+  toEditor,
+  fromEditor,
+  setLevels,
+  setPlacements,
+} from './placements';
 export { placeEntry, goOnAfter } from './placing';
 export { keptAgainst, type Before, nowAt, changedByHand, renewPlacement } from './renewing';
 export { selectedPassage } from './selectedPassage';
@@ -52,6 +60,7 @@ export { syncSelection } from './syncSelection';
 export { insertTable } from './tables';
 export {
   addComment,
+  commentOf,
   commentAt,
   commentById,
   commentsIn,
@@ -59,6 +68,7 @@ export {
   layComment,
   removeComment,
 } from './comments';
+export { countComment, countedComments, COUNTED_COMMENTS, type CommentCount } from './countedComments';
 export { saidTwice, sayInWhole, SAID_TWICE } from './saidTwice';
 export { adopt, placementIdsIn } from './adopting';
 export { addText, boxesIn, moveText, nameRest, removeText, renameText, type BoxAt } from './texts';

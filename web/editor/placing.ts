@@ -39,7 +39,7 @@ export function goOnAfter(tr: Transaction, placement: string): Transaction {
 }
 
 /** Puts the caret on the placement's first question without an answer, or behind it when there is none. */
-function stepIn(tr: Transaction, placement: string): Transaction {
+export function stepIn(tr: Transaction, placement: string): Transaction {
   const answers = placementsOf(tr.doc)[placement]?.answers ?? {};
   const open = blanksIn(tr.doc).find(
     ({ attrs }) =>

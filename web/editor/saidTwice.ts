@@ -1,16 +1,21 @@
 import { Fragment, type Node as EditorNode } from '@tiptap/pm/model';
 import { isHistoryTransaction } from '@tiptap/pm/history';
 import { Plugin, PluginKey, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
+import type { Placement } from '#core/draft';
+import type { PlacedWording } from '#core/fill';
 import type { CommentOn } from '#core/passage';
 import { placementIdsIn } from './adopting';
 import { attrsOf } from './blanks';
 import { commentById, commentsIn, copiedContent, type CommentAt } from './comments';
 import { placementsOf, setPlacements } from './placements';
+import { stepIn } from './placing';
 
 /** What is asked of where comments stand. */
 export interface SaidTwiceHost {
   /** The words that point back to a comment, in the language of a wording. */
   wordsFor: (on: CommentOn['on'], language: string) => string;
+  /** A placement once more, in the short wording that its entry has for what was said before; null where it has none. */
+  inShort: (id: string, placement: Placement) => PlacedWording | null;
 }
 
 /** Names the plugin; a transaction that says so of it is one that says a thing again on purpose. */
@@ -50,7 +55,22 @@ const caretAtEnd = (tr: Transaction, { pos }: CommentAt): Transaction => {
   return tr.setSelection(TextSelection.near(tr.doc.resolve(end), -1));
 };
 
-/** Puts words that point back in the place of what was just placed a second time; the caret goes behind them. */
+/** Puts the short wording of what was just placed a second time in its place; the caret goes to its first gap, or behind it. */
+function putShort(
+  tr: Transaction,
+  here: CommentAt,
+  { comment: { id: of } }: CommentAt,
+  placement: string,
+  short: PlacedWording,
+): void {
+  const content = Fragment.fromJSON(tr.doc.type.schema, short.passage.content);
+  put(tr, here, { of, words: '', language: short.placement.language }, content);
+  setPlacements(tr, { ...placementsOf(tr.doc), [placement]: short.placement });
+  caretAtEnd(tr, here);
+  stepIn(tr, placement);
+}
+
+/** Puts words that point back, or a short wording, in the place of what was just placed a second time; the caret goes behind them. */
 function pointBack(tr: Transaction, before: EditorState, host: SaidTwiceHost): void {
   const known = placementsOf(before.doc);
   const placements = placementsOf(tr.doc);
@@ -65,6 +85,8 @@ function pointBack(tr: Transaction, before: EditorState, host: SaidTwiceHost): v
         [...placementIdsIn(node.content)].some((one) => placements[one]?.entry === placement.entry),
     );
     if (!first) continue;
+    const short = host.inShort(id!, placement);
+    if (short) return putShort(tr, here, first, id!, short);
     const words = host.wordsFor(first.comment.on, placement.language);
     const { paragraph } = tr.doc.type.schema.nodes;
     const line = paragraph!.create(null, tr.doc.type.schema.text(words));
@@ -79,7 +101,8 @@ function renew(tr: Transaction, host: SaidTwiceHost): void {
   for (const here of commentsIn(tr.doc)) {
     const { again } = here.comment;
     const first = again && commentById(tr.doc, again.of);
-    if (!again || !first) continue;
+    // A short wording points back without saying where.
+    if (!again || again.words === '' || !first) continue;
     const words = host.wordsFor(first.comment.on, again.language);
     if (words === again.words || !here.node.textContent.startsWith(again.words)) continue;
     const start = here.pos + 2;

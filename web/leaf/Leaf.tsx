@@ -1,8 +1,10 @@
 import type { Transaction } from '@tiptap/pm/state';
 import { EditorContent, type Editor } from '@tiptap/react';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { Case, Draft } from '#contracts';
+import { isSame } from '#core/difference';
 import { isEmptyPassage } from '#core/passage';
+import type { CaseRecord } from '#core/record';
 import { selectedPassage, stepToFirstGap, syncSelection } from '../editor';
 import { hasRecord, Headpiece, useIsWide } from '../record';
 import { Figure, useShell } from '../shell';
@@ -107,9 +109,26 @@ function useKeptWords(draft: string, editor: Editor, say: (words: string | null)
   return { selected, setSelected, keepWords };
 }
 
+/** A case whose record knows besides what is worked out from its material. */
+function useWorkedOut(one: Case) {
+  const [details, setDetails] = useState<CaseRecord['details']>([]);
+  const tellDetails = useCallback(
+    (now: CaseRecord['details']) => setDetails((before) => (isSame(before, now) ? before : now)),
+    [],
+  );
+  const worked = useMemo(() => {
+    if (details.length === 0) return one;
+    const own = new Set(one.record.details.map(({ path }) => path));
+    const more = details.filter(({ path }) => !own.has(path));
+    return { ...one, record: { ...one.record, details: [...one.record.details, ...more] } };
+  }, [one, details]);
+  return { one: worked, tellDetails };
+}
+
 /** A draft open for writing or finished, with its margin. */
-export function Leaf({ one, draft, copy, downloads, useMaterial }: Props) {
+export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props) {
   const { member } = useShell();
+  const { one, tellDetails } = useWorkedOut(given);
   const { keeper, keeping } = useKeeping(draft, member.id, copy);
   const [said, say] = useState<string | null>(null);
   const finishing = useFinishing(draft, keeper);
@@ -124,12 +143,13 @@ export function Leaf({ one, draft, copy, downloads, useMaterial }: Props) {
   });
   const { record, marks, isBeside } = useLeafLook(one);
   const leaf = useLeafState(editor);
-  useFollowRecord(editor, one.record, finishing.state === 'open', say);
+  useFollowRecord(editor, given.record, finishing.state === 'open', say);
   const { selected, setSelected, keepWords } = useKeptWords(draft.id, editor, say);
   const [gapsShown, showGaps] = useState(false);
   const open = finishing.state === 'open';
 
-  const material = useMaterial({ one, draft, editor, keeper, open, say });
+  const bank = placing.host;
+  const material = useMaterial({ one, draft, editor, keeper, open, say, bank, tellDetails });
   useWritable(editor, keeper, copy, open, material.takesKeys);
 
   const goToGap = (tr: Transaction | null) => tr && stepTo(editor.view, tr);
@@ -139,7 +159,7 @@ export function Leaf({ one, draft, copy, downloads, useMaterial }: Props) {
     showGaps(leaf.gaps.length > 0);
     if (empty) return;
     if (leaf.gaps.length > 0) goToGap(stepToFirstGap(editor.state));
-    else finishing.finish.mutate(undefined, { onSuccess: counts.finished });
+    else if (!material.holdsFinish()) finishing.finish.mutate(undefined, { onSuccess: counts.finished });
   };
   const placeFound = (entry: string) => {
     material.beforePlacing();

@@ -1,8 +1,10 @@
 import type { Editor } from '@tiptap/react';
+import type { CaseRecord } from '#core/record';
 import type { ReactNode } from 'react';
 import type { Case, Draft } from '#contracts';
 import type { DraftKeeper } from '#client/drafts';
 import type { Action } from '../shell';
+import type { usePlacing } from '../writing';
 
 /** The leaf that a case's material is worked on. */
 export interface LeafWithMaterial {
@@ -13,6 +15,10 @@ export interface LeafWithMaterial {
   /** False for a finished draft. */
   open: boolean;
   say: (words: string | null) => void;
+  /** What the bank has of an entry that was placed, and a placement in another of its wordings. */
+  bank: Pick<ReturnType<typeof usePlacing>['host'], 'contentOf' | 'inWording'>;
+  /** Tells what the record knows besides, worked out from the material; an equal list is no other. */
+  tellDetails: (details: CaseRecord['details']) => void;
 }
 
 /** What a case brings to be worked on (a submission, a recording), as a leaf shows it. */
@@ -35,6 +41,8 @@ export interface Material {
   takesKeys: boolean;
   /** Before an entry is placed that was looked up: what is read becomes what is written on. */
   beforePlacing: () => void;
+  /** What is still to be done before the leaf is finished, once it was said: true where finishing waits for it. */
+  holdsFinish: () => boolean;
   /** Ways to take what is finished away, in place of those of the text; null for those. */
   finished: ((acts: { reopen: () => void; reopening: boolean; isNew: boolean }) => ReactNode) | null;
 }
@@ -52,6 +60,7 @@ const NONE: Material = {
   isReading: false,
   takesKeys: false,
   beforePlacing: () => undefined,
+  holdsFinish: () => false,
   finished: null,
 };
 

@@ -10,11 +10,11 @@ export function followRouter(router: Router): void {
 }
 
 /**
- * The path of the screen that is on its way, else of the one that is there: of this moment, even where React has yet to show it. A
+ * The address of the screen that is on its way, else of the one that is there: of this moment, even where React has yet to show it. A
  * key pressed at once is meant for what one has gone to.
  */
-export function goingTo(): string {
-  if (!followed) return window.location.pathname;
+export function goingTo(): { pathname: string; search: string } {
+  if (!followed) return window.location;
   const { navigation, location } = followed.state;
-  return (navigation.location ?? location).pathname;
+  return navigation.location ?? location;
 }

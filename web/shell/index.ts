@@ -7,5 +7,6 @@ export { useShell, ShellContext, type Shell, type Action, type Placer } from './
 export { followRouter, goingTo } from './goingTo';
 export { liveKeys, SECOND_WAYS, useKeyListener, useLiveKeys } from './keys';
 export { switchTheme, followTheme } from './theme';
+export { loadScreen } from './loadScreen';
 export { useKeysOnScreen } from './useKeysOnScreen';
 export { useScreenTitle } from './useScreenTitle';

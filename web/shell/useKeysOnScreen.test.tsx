@@ -49,3 +49,14 @@ test('while a screen is awaited its name is not read out: it is when it is there
   await nextFrame();
   expect(here()).toBe(screen.getByRole('heading', { name: 'Gave a bath' }));
 });
+
+test('a menu that was opened at once keeps them: it lies over the screen', async () => {
+  const { rerender } = render(<Page at="/">{<h1>Desk</h1>}</Page>);
+  rerender(<Page at="/bank">{<h1>The bank</h1>}</Page>);
+  const menu = document.body.appendChild(document.createElement('div'));
+  menu.tabIndex = -1;
+  menu.focus();
+  await nextFrame();
+  expect(here()).toBe(menu);
+  menu.remove();
+});

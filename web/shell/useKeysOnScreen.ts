@@ -1,7 +1,11 @@
 import { useEffect } from 'react';
 
 /** Whether nothing of the screen has the keys: what had them went with the screen before, or led here from the head line. */
-const areLost = (): boolean => document.activeElement?.closest('main, aside') === null;
+const areLost = (): boolean => {
+  const has = document.activeElement;
+  // A menu or a question lies over the page, within neither its head nor its screen.
+  return !has || has === document.body || has.closest('#root :is(header, nav):not(main *)') !== null;
+};
 
 /**
  * Gives the keys to the heading of a screen that one has gone to, where nothing of it has them: it is read out, and Tab goes on from

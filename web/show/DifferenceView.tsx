@@ -28,6 +28,10 @@ export function titleOf({ about, name }: Pick<EntryChange, 'about' | 'name'>): s
       return 'Order of the fields';
     case 'condition':
       return 'When a passage appears';
+    case 'comment':
+      return 'As a comment';
+    case 'short':
+      return `${name} is the short wording`;
     case 'joins':
       return `How ${name} joins`;
     case 'language':

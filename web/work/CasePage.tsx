@@ -3,7 +3,7 @@ import { useParams } from 'react-router';
 import type { CaseSummary } from '#contracts';
 import { KIND_IDS, type KindId } from '#core/work';
 import { KEYS, queryClient, useCase } from '../api';
-import { Figure } from '../shell';
+import { Figure, loadScreen } from '../shell';
 import { Failed, Loading } from '../ui';
 import { SHOWN } from './shown';
 
@@ -11,7 +11,7 @@ type CaseScreen = LazyExoticComponent<ComponentType<{ id: string }>>;
 
 /** The screen of each kind, fetched when the first case of it is opened. */
 const SCREENS = Object.fromEntries(
-  KIND_IDS.map((id) => [id, lazy(() => SHOWN[id].load().then((screen) => ({ default: screen })))]),
+  KIND_IDS.map((id) => [id, lazy(() => loadScreen(SHOWN[id].load).then((screen) => ({ default: screen })))]),
 ) as Record<KindId, CaseScreen>;
 
 // Fetched with this page: nearly every case is written on the leaf that all kinds share.

@@ -9,6 +9,7 @@ export const CriterionSchema = z.object({
   levels: z
     .array(
       z.object({
+        id: z.string().min(1).max(60),
         name: z.string().trim().min(1, 'give the level a name').max(80),
         words: z.string().trim().max(2000),
         points: z.number().min(0).max(1000).nullable(),
@@ -16,6 +17,7 @@ export const CriterionSchema = z.object({
     )
     .max(12),
 });
+export type Criterion = z.infer<typeof CriterionSchema>;
 
 /** Somebody who hands work in. */
 export const PersonOfClassSchema = z.object({

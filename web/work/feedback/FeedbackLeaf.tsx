@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import type { OthersComments } from '#contracts';
+import type { Criterion, Tally } from '#core/work';
 import { call } from '#client/api';
 import { KEYS } from '../../api';
 import { LeafOfCase, type LeafWithMaterial, type Material } from '../../leaf';
@@ -13,12 +14,16 @@ import { CommentLayer } from './CommentLayer';
 import { FinishedComments } from './FinishedComments';
 import { cameAlong } from './cameAlong';
 import { SubmissionHead } from './SubmissionHead';
+import { levelInWords, TallyLine } from './TallyLine';
+import { useJudged } from './useJudged';
+import type { FeedbackActs } from './feedbackActs';
 import { useAmong, useWaysAmong, type Among } from './useAmong';
 import { SubmissionReading } from './SubmissionReading';
 import { TakeIn } from './TakeIn';
 import { useFeedback, useSubmission, type Feedback } from './useFeedback';
 
 const NOBODY: readonly OthersComments[] = [];
+const NO_CRITERIA: readonly Criterion[] = [];
 
 interface AboveProps {
   among: Among | null;
@@ -26,6 +31,7 @@ interface AboveProps {
   found: ReturnType<typeof useSubmission>;
   feedback: Feedback;
   others: readonly OthersComments[];
+  tally: Tally;
 }
 
 /** Where nothing was handed in, the leaf is as any other, and says how to take something in. */
@@ -44,7 +50,7 @@ function NoSubmission({ of }: { of: string }) {
 }
 
 /** The submission above the summing-up: as it is read and commented, or where it is taken in. */
-function Above({ among, leaf: { one, editor, open }, found, feedback, others }: AboveProps) {
+function Above({ among, leaf: { one, editor, open }, found, feedback, others, tally }: AboveProps) {
   if (found.isError)
     return <Failed what="the submission" error={found.error} retry={() => void found.refetch()} />;
   if (found.data === undefined) return <Loading what="the submission" />;
@@ -53,6 +59,7 @@ function Above({ among, leaf: { one, editor, open }, found, feedback, others }: 
   return (
     <div>
       <SubmissionHead of={one.id} handed={found.data} among={among} />
+      <TallyLine tally={tally} give={open ? (of, level) => feedback.acts.giveLevel(of, level) : null} />
       <SubmissionReading editor={editor} feedback={feedback} others={others} />
       <CommentLayer {...{ feedback, others }} submission={found.data.submission} />
       {isSelected && (
@@ -69,6 +76,15 @@ function Above({ among, leaf: { one, editor, open }, found, feedback, others }: 
     </div>
   );
 }
+
+/** The levels of all criteria, to be given by the look-up. */
+const levelWays = (criteria: readonly Criterion[], acts: FeedbackActs) =>
+  criteria.flatMap((criterion) =>
+    criterion.levels.map((level) => ({
+      label: `Level for ${criterion.name}: ${levelInWords(level)}`,
+      run: () => acts.giveLevel(criterion, level),
+    })),
+  );
 
 /** The submission of a case, with what can be done with the comments on it. */
 function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
@@ -94,28 +110,34 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
   }, [isBare, editor]);
   const among = useAmong(one.id, found.data);
   const ways = useWaysAmong(among, leaf.say);
+  const criteria = among?.criteria ?? NO_CRITERIA;
+  const { tally, holdsFinish } = useJudged(leaf, data ?? null, among);
   const steps = [
     ...ways,
     { label: 'Next comment', key: 'Alt + T', run: () => acts.step(1) },
     { label: 'Comment before', key: 'Alt + H', run: () => acts.step(-1) },
   ];
   return {
-    above: <Above {...{ among, leaf, found, feedback }} others={shown} />,
+    above: <Above {...{ among, leaf, found, feedback, tally }} others={shown} />,
     leafClass: has ? `with-comments ${finderOpen ? 'is-looking-up' : ''}` : '',
     textName: has ? 'Summing-up' : null,
     actions: has
       ? [
           ...steps,
           ...(open
-            ? COMMENT_ACTS.map(({ label, key, run }) => ({
-                label,
-                ...(key && { key }),
-                run: () => run(acts),
-              }))
+            ? [
+                ...COMMENT_ACTS.map(({ label, key, run }) => ({
+                  label,
+                  ...(key && { key }),
+                  run: () => run(acts),
+                })),
+                ...levelWays(criteria, acts),
+              ]
             : []),
         ]
       : [],
-    beside: <CommentBeside feedback={feedback} />,
+    beside: <CommentBeside feedback={feedback} criteria={criteria} />,
+    holdsFinish,
     listsReach: !feedback.isWordedComment,
     isReading: has && isReading,
     // What is read takes them once it is there; where nothing was handed in, it is asked for.

@@ -2,6 +2,8 @@ import { TextSelection } from '@tiptap/pm/state';
 import type { EditorView } from '@tiptap/pm/view';
 import type { Editor } from '@tiptap/react';
 import type { CaseSubmission } from '#contracts';
+import { commentsOf } from '#core/draft';
+import { finishedPassage } from '#core/fill';
 import { comparePoints, compareRanges, type CommentOn, type TextPoint, type TextRange } from '#core/passage';
 import { wordsBefore, wordsOn } from '#core/submission';
 import {
@@ -10,11 +12,16 @@ import {
   commentById,
   commentsIn,
   copyComment,
+  countComment,
+  fromEditor,
   layComment,
   removeComment,
   sayInWhole,
+  type CommentCount,
 } from '../../editor';
-import { giveKeys, stepTo, typeAt } from '../../writing';
+import type { Criterion, CriterionLevel } from '#core/work';
+import { copyPlain, copyRich, giveKeys, stepTo, typeAt } from '../../writing';
+import { giveLevel } from './levelWords';
 import { passageToComment } from './passageToComment';
 import { selectRange } from './reading';
 import type { ReadingDocument } from './readingDocument';
@@ -55,6 +62,14 @@ function nextFrom(all: readonly CommentOn[], point: TextPoint, direction: 1 | -1
     return all.findIndex(({ on }) => compareRanges(on, here) >= 0 || comparePoints(on.to, point) >= 0);
   return all.findLastIndex(({ on }) => comparePoints(on.to, point) < 0);
 }
+
+const ROUND: readonly CommentCount['as'][] = ['fault', 'praise', null];
+
+const COUNTS_IN_WORDS = {
+  fault: 'This comment counts as a fault.',
+  praise: 'This comment counts as praise.',
+  neither: 'This comment counts as neither.',
+};
 
 const NONE_HERE = 'Put the cursor in a comment, or on words that have one, first.';
 
@@ -166,6 +181,44 @@ export class FeedbackActs {
     setLaying(null);
     say(null);
     if (laying) this.goTo(laying.id);
+  }
+
+  /** Has the comment at hand count as the next: a fault, praise, neither. */
+  countAsNext(): void {
+    const { say } = this.at;
+    const found = this.hand();
+    if (!found) return say(NONE_HERE);
+    const { criterion = '', as } = found.comment.counts ?? { as: null };
+    const next = ROUND[(ROUND.indexOf(as) + 1) % ROUND.length]!;
+    this.count({ criterion, as: next });
+    say(COUNTS_IN_WORDS[next ?? 'neither']);
+  }
+
+  /** Has the comment at hand count as something, or towards another criterion. */
+  count(counts: CommentCount): void {
+    const { editor, say } = this.at;
+    const found = this.hand();
+    const tr = found && countComment(editor.state, found.comment.id, counts);
+    if (tr) editor.view.dispatch(tr);
+    else say(NONE_HERE);
+  }
+
+  /** Gives a criterion of the assignment a level; its words come to the summing-up. */
+  giveLevel(criterion: Criterion, level: CriterionLevel | null): void {
+    const { editor, open } = this.at;
+    if (open) editor.view.dispatch(giveLevel(editor.state, criterion, level));
+  }
+
+  /** Copies the words of the comment at hand, as they will be read: for a chat. */
+  copyWords(as: 'rich' | 'plain'): void {
+    const { current, editor, say } = this.at;
+    const comment = commentsOf(fromEditor(editor.state.doc)).find(({ id }) => id === current);
+    if (!comment) return say(NONE_HERE);
+    const words = finishedPassage(comment.passage);
+    void (as === 'rich' ? copyRich : copyPlain)(words).then(
+      () => say('The comment is copied.'),
+      () => say('The browser did not let it be copied.'),
+    );
   }
 
   undo(): void {

@@ -2,6 +2,7 @@ import { useNavigate } from 'react-router';
 import type { CaseSubmission } from '#contracts';
 import { wordsInSubmission } from '#core/submission';
 import type { Action } from '../../shell';
+import type { AssignmentWork } from '#core/work';
 import { lengthInWords } from './assignment/lengthInWords';
 import { useAssignment } from './assignment/useAssignment';
 
@@ -17,19 +18,21 @@ export interface Among {
   unfinished: string | null;
   /** How its length stands to the limits; '' where it is within them. */
   off: string;
+  limits: AssignmentWork['limits'];
+  criteria: AssignmentWork['criteria'];
 }
 
 /** Where a submission stands among those of its assignment; null for one on its own. */
 export function useAmong(of: string, handed: CaseSubmission | null | undefined): Among | null {
   const found = useAssignment(handed?.assignment ?? null).data;
   if (!found || !handed) return null;
-  const { id, title, submissions, limits } = found;
+  const { id, title, submissions, limits, criteria } = found;
   const at = submissions.findIndex((one) => one.case === of);
   const unfinished = [...submissions.slice(at + 1), ...submissions.slice(0, Math.max(0, at))].find(
     ({ state }) => state !== 'finished',
   );
   return {
-    ...{ id, title, at, count: submissions.length },
+    ...{ id, title, at, count: submissions.length, limits, criteria },
     before: submissions[at - 1]?.case ?? null,
     next: submissions[at + 1]?.case ?? null,
     unfinished: unfinished?.case ?? null,

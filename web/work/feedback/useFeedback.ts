@@ -53,7 +53,10 @@ function useWritingHeard(editor: Editor, written: () => void): void {
 }
 
 /** Comments on what is read: where one is, which of them is at hand, and all that can be done with them. */
-export function useFeedback({ editor, one, open, say }: LeafWithMaterial, handed: CaseSubmission | null) {
+export function useFeedback(
+  { editor, one, open, say, bank }: LeafWithMaterial,
+  handed: CaseSubmission | null,
+) {
   const reading = useMemo<ReadingDocument | null>(
     () => handed && readingDocument(handed.submission),
     [handed],
@@ -98,7 +101,7 @@ export function useFeedback({ editor, one, open, say }: LeafWithMaterial, handed
     latestRef.current = { acts, isLaying: laying !== null, language };
   });
   useFollowing(editor, handed);
-  useSaidTwice(editor, handed);
+  useSaidTwice(editor, handed, bank);
   useCommentKeys(editor, () => latestRef.current.acts.back());
   const [written] = useState(() => () => setReading(false));
   useWritingHeard(editor, written);

@@ -4,7 +4,7 @@ import type { Case, Entry, Member } from '#contracts';
 import type { EntryContent } from '#core/entry';
 import { earlierUses, lastAnswers, type Placement } from '#core/draft';
 import type { Closer } from '#core/cue';
-import { answersFromGroups, type PlaceRequest } from '#core/fill';
+import { answersFromGroups, place, type PlacedWording, type PlaceRequest } from '#core/fill';
 import type { PatternMatch } from '#core/pattern';
 import { entryNow, useEarlierUses, useBankIndex, usePreferences, useReach } from '../../api';
 import { collectionsAround, entryIn, variationOf } from '#core/bank';
@@ -91,6 +91,14 @@ export function usePlacing({ id, kind, record }: Case, draft: string, member: Me
             answers: answersFromGroups(content.fields, groups, clockNow(), content.wordings[0]!.language),
           }),
         };
+      },
+      contentOf: (entry: string): EntryContent | null => entryOf(entry)?.content ?? null,
+      /** A placement once more, with its answers, in another wording of its entry; null where the entry is out of reach. */
+      inWording: (id: string, { entry, cue, answers }: Placement, wording: string): PlacedWording | null => {
+        const found = entryOf(entry);
+        if (!found) return null;
+        const { revision, content } = found;
+        return place({ ...needs(entry), entry: { id: entry, revision, content }, wording, cue, id, answers });
       },
       /**
        * Puts a placement's entry as it stands now in its place, in the wording given; answers are kept, and what was changed

@@ -4,6 +4,7 @@ import { peopleFromLines } from '#core/work';
 import { useTeam } from '../../../api';
 import { useShell } from '../../../shell';
 import { Button, Refused, TextField, Tick } from '../../../ui';
+import { CriteriaEditor, criteriaWritten, writtenCriteria, type WrittenCriterion } from './CriteriaEditor';
 import { useSaveAssignment } from './useAssignment';
 
 /** What is written in the form, as it is written. */
@@ -12,7 +13,7 @@ interface Written {
   due: string;
   least: string;
   most: string;
-  criteria: string;
+  criteria: readonly WrittenCriterion[];
   people: string;
   given: readonly string[];
 }
@@ -27,18 +28,10 @@ const writtenOf = (one: Assignment | null): Written => ({
   due: one?.due ?? '',
   least: String(one?.limits.least ?? ''),
   most: String(one?.limits.most ?? ''),
-  criteria: (one?.criteria ?? []).map(({ name }) => name).join('\n'),
+  criteria: writtenCriteria(one?.criteria ?? []),
   people: (one?.people ?? []).map(({ name, number }) => (number ? `${name}\t${number}` : name)).join('\n'),
   given: [],
 });
-
-/** The criteria by lines: those that are known by their names stay what they are. */
-function criteriaOf(lines: string, known: Assignment['criteria']): Assignment['criteria'] {
-  const names = [...new Set(lines.split('\n').map((line) => line.trim().slice(0, 80)))].filter(Boolean);
-  return names.map(
-    (name) => known.find((one) => one.name === name) ?? { id: crypto.randomUUID(), name, levels: [] },
-  );
-}
 
 interface LinesProps {
   label: string;
@@ -67,11 +60,10 @@ function Lines({ label, hint, value, change }: LinesProps) {
 const workOf = (
   { title, due, least, most, criteria, people, given }: Written,
   id: string,
-  one: Assignment | null,
 ): NewAssignment => ({
   ...{ id, title, due: due === '' ? null : due },
   limits: { least: words(least), most: words(most) },
-  criteria: criteriaOf(criteria, one?.criteria ?? []),
+  criteria: criteriaWritten(criteria),
   people: peopleFromLines(people),
   given: [...given],
 });
@@ -154,7 +146,7 @@ export function AssignmentForm({
   const [id] = useState(() => one?.id ?? crypto.randomUUID());
   const save = useSaveAssignment(saved);
   const put = (part: Partial<Written>) => setWritten((now) => ({ ...now, ...part }));
-  const send = () => save.mutate({ work: workOf(written, id, one), version: one?.version ?? null });
+  const send = () => save.mutate({ work: workOf(written, id), version: one?.version ?? null });
   return (
     <form
       aria-label={one ? 'Change the assignment' : 'New assignment'}
@@ -179,12 +171,7 @@ export function AssignmentForm({
         value={written.people}
         change={(people) => put({ people })}
       />
-      <Lines
-        label="Criteria"
-        hint="One a line."
-        value={written.criteria}
-        change={(criteria) => put({ criteria })}
-      />
+      <CriteriaEditor criteria={written.criteria} put={(criteria) => put({ criteria })} />
       <SharedWith one={one} given={written.given} change={(given) => put({ given })} />
       <div className="flex gap-4">
         <Button type="submit" look="main" disabled={save.isPending}>

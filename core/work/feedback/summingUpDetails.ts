@@ -1,0 +1,56 @@
+import type { CaseRecord, DetailPath } from '#core/record';
+import type { AssignmentWork } from './assignment';
+import type { Tally } from './tally';
+
+type StoredDetail = CaseRecord['details'][number];
+
+/** The details that are worked out from a submission and the comments on it, for the summing-up. */
+export const SUMMING_UP_DETAILS = [
+  'words',
+  'words over',
+  'words short',
+  'praised',
+  'commonest fault',
+  'faults',
+  'levels',
+  'points',
+] as const satisfies readonly DetailPath[];
+
+const number = (value: number): StoredDetail['value'] => ({ kind: 'quantity', value, unit: '' });
+
+const list = (items: string[]): StoredDetail['value'] | null =>
+  items.length > 0 ? { kind: 'list', items: items.map((item) => item.slice(0, 200)) } : null;
+
+/**
+ * What the record of a submission knows besides, for the summing-up: how long it is, also against the limits, and what the comments
+ * come to. What there is nothing to say of is left out: its blank is asked.
+ *
+ * @param source - What it was read from, as its name is told.
+ * @param words - How many words the submission has.
+ * @param limits - The assignment's; null where it belongs to none.
+ */
+export function summingUpDetails(
+  source: string,
+  words: number,
+  limits: AssignmentWork['limits'] | null,
+  { criteria, points, faults, praised }: Tally,
+): StoredDetail[] {
+  const over = limits?.most != null && words > limits.most ? words - limits.most : null;
+  const short = limits?.least != null && words < limits.least ? limits.least - words : null;
+  const values: Record<(typeof SUMMING_UP_DETAILS)[number], StoredDetail['value'] | null> = {
+    words: number(words),
+    'words over': over === null ? null : number(over),
+    'words short': short === null ? null : number(short),
+    praised: list(praised.map(({ title }) => title)),
+    'commonest fault': faults[0] ? { kind: 'text', text: faults[0].title } : null,
+    faults: list(
+      criteria.filter((one) => one.faults > 0 && one.name !== '').map((one) => `${one.name} (${one.faults})`),
+    ),
+    levels: list(criteria.flatMap(({ name, level }) => (level ? [`${name}: ${level.name}`] : []))),
+    points: points && { kind: 'text', text: `${points.given}/${points.most}` },
+  };
+  return SUMMING_UP_DETAILS.flatMap((path) => {
+    const value = values[path];
+    return value ? [{ path, value, source: source.slice(0, 300), asOf: null }] : [];
+  });
+}
