@@ -32,6 +32,19 @@ export type Sign =
   | { kind: 'long-paragraph' | 'long-sentence'; most: number }
   | { kind: (typeof PLAIN_SIGNS)[number] };
 
+/** Whether a sign looks for something: one that was begun and left looks for nothing. */
+const looksForSomething = (sign: Sign): boolean =>
+  sign.kind === 'words' ? sign.words.length > 0 : sign.kind !== 'pattern' || sign.pattern !== '';
+
+/** What an entry is as a comment, without signs that were begun and left empty. */
+export function withoutEmptySigns<Content extends { comment?: CommentUse }>(content: Content): Content {
+  const { comment } = content;
+  if (!comment?.signs || comment.signs.every(looksForSomething)) return content;
+  const signs = comment.signs.filter(looksForSomething);
+  const { signs: _, ...others } = comment;
+  return { ...content, comment: signs.length > 0 ? { ...others, signs } : others };
+}
+
 /** What an entry is as a comment on a submission: which criterion it speaks of, what it counts as, and what to look for. */
 export const CommentUseSchema = z.object({
   /** By its name, as assignments name it; '' for none. */

@@ -7,7 +7,7 @@ export {
   notYetIn,
   type EntryFile,
 } from './entryFile';
-export { CommentUseSchema, COMMENT_COUNTS, PLAIN_SIGNS } from './commentUse';
+export { CommentUseSchema, COMMENT_COUNTS, PLAIN_SIGNS, withoutEmptySigns } from './commentUse';
 export type { CommentCounts, CommentUse, Sign } from './commentUse';
 export { FieldSchema, NEVER_ASKED, WRITER_DETAILS } from './field';
 export type {

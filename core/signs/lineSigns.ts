@@ -72,19 +72,13 @@ const isYear = (figures: string): boolean => /^(?:1[5-9]|20)\p{Nd}{2}$/u.test(fi
 
 /** Whether what stands behind a number leaves it without a unit or a thing that is counted. */
 function isBare(behind: string, { goOn, join }: SignWords): boolean {
-  const [, next] = /^\s*[–—]?\s*(\p{Nd}[^]*)$/u.exec(behind) ?? [];
-  // The first of a range, or of numbers in a row: the last of them says of what.
-  if (next !== undefined) return isBare(afterNumber(next), { goOn, join, labels: [], twice: [] });
-  const [, word] = /^\s+(\p{L}+)/u.exec(behind) ?? [];
+  // The first of a range, or of numbers in a row: the last of them says of what, or is the one that does not.
+  if (/^\s*[–—×]?\s*\p{Nd}/u.test(behind)) return false;
+  const [, word, joined] = /^\s+(\p{L}+)(\s+\p{Nd})?/u.exec(behind) ?? [];
   if (word === undefined) return /^\s*(?:[.;!?]|,\s+\p{L}|$)/u.test(behind);
   const said = word.toLowerCase();
-  const [, joined] = /^\s+\p{L}+\s+(\p{Nd}[^]*)$/u.exec(behind) ?? [];
-  if (joined !== undefined && join.includes(said))
-    return isBare(afterNumber(joined), { goOn, join, labels: [], twice: [] });
-  return goOn.includes(said);
+  return !(joined !== undefined && join.includes(said)) && goOn.includes(said);
 }
-
-const afterNumber = (text: string): string => text.replace(/^\p{Nd}+(?:[.,]\p{Nd}+)*/u, '');
 
 /** How much of a line is looked at behind a number. */
 const AHEAD = 120;

@@ -6,7 +6,7 @@ export interface SignWords {
   labels: readonly string[];
   /** Words that go on with the sentence behind a bare number, and are no unit or thing counted. */
   goOn: readonly string[];
-  /** Words that join a number to the next, whose unit is that of both. */
+  /** Words that join a number to the next, which says of what both are. */
   join: readonly string[];
 }
 
@@ -92,7 +92,7 @@ const ENGLISH: SignWords = {
       'or',
     ],
   ],
-  join: ['and', 'or', 'to'],
+  join: ['and', 'or', 'to', 'by'],
 };
 
 const GERMAN: SignWords = {
@@ -148,7 +148,7 @@ const GERMAN: SignWords = {
     ],
     ...['weil', 'während', 'mit', 'für', 'nach', 'vor', 'wo', 'und', 'oder', 'dann'],
   ],
-  join: ['und', 'oder', 'bis'],
+  join: ['und', 'oder', 'bis', 'mal'],
 };
 
 const WELSH: SignWords = {

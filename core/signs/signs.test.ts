@@ -110,7 +110,7 @@ describe('a number without a unit', () => {
     ['It rose to 14, then fell.', 'en', ['14']],
     ['We saw 14 birds and 3 eggs.', 'en', []],
     ['Between 3 and 5 birds, 3–5 m, 3 to 5 kg.', 'en', []],
-    ['Between 3 and 5.', 'en', ['3', '5']],
+    ['Between 3 and 5. Each was 0.5 by 0.5 and flat.', 'en', ['5', '0.5']],
     ['It was 14 °C, 14°C, 14 %, 14% or £14.', 'en', []],
     ['In 2019. Since 1998, then.', 'en', []],
     ['On 12 November, at 10:30. On November 12.', 'en', []],

@@ -3,10 +3,10 @@ import path from 'node:path';
 import { eq } from 'drizzle-orm';
 import { strFromU8, unzipSync } from 'fflate';
 import { z } from 'zod';
-import { DraftDocumentSchema, type DraftDocument } from '#core/draft';
+import { commentsOf, DraftDocumentSchema, type DraftDocument } from '#core/draft';
 import type { Block, TextRange } from '#core/passage';
 import { readDocx, readOdt, wordsBefore, wordsOfBlock, type Submission } from '#core/submission';
-import { whoseFile } from '#core/work';
+import { entryOfComment, whoseFile } from '#core/work';
 import { newDraftRow } from '../../server/cases';
 import type { Context } from '../../server/context';
 import { cases, drafts, members } from '../../server/db';
@@ -20,18 +20,26 @@ const AssignmentFile = z.object({
   limits: z.object({ least: z.number(), most: z.number() }),
   by: z.string(),
   given: z.array(z.string()),
-  criteria: z.array(z.string()),
+  criteria: z.array(
+    z.object({
+      name: z.string(),
+      levels: z.array(z.object({ name: z.string(), points: z.number(), words: z.string() })),
+    }),
+  ),
   people: z.array(z.object({ name: z.string(), number: z.string() })),
   submissions: z.array(
     z.object({
       file: z.string(),
       comments: z.array(z.object({ on: z.string(), text: z.string() })),
+      levels: z.record(z.string(), z.string()),
       summingUp: z.string(),
       isFinished: z.boolean(),
     }),
   ),
 });
 type HandedIn = z.infer<typeof AssignmentFile>['submissions'][number];
+
+const idOf = (name: string) => name.toLowerCase().replace(/ /g, '-');
 
 /** Reads a document of the demo, as a page does that takes it in. */
 function submissionIn(bytes: Uint8Array, name: string): Submission {
@@ -48,9 +56,24 @@ function rangeOf({ blocks }: Submission, words: string): TextRange {
   return { from: { block, at }, to: { block, at: at + words.length } };
 }
 
+/** The draft with each of its comments counted as the entry says that was placed in it first. */
+function counted(document: DraftDocument, { find }: Desk): DraftDocument {
+  const uses = commentsOf(document).map((comment) => {
+    const entry = entryOfComment(document, comment);
+    return entry && find(entry.id)?.content.comment;
+  });
+  const content = document.content.map((block, at): Block => {
+    const use = uses[at];
+    if (block.type !== 'box' || !block.attrs.comment || !use) return block;
+    const counts = { criterion: use.criterion, as: use.counts ?? null };
+    return { ...block, attrs: { ...block.attrs, comment: { ...block.attrs.comment, counts } } };
+  });
+  return { ...document, content };
+}
+
 /** Comments as somebody wrote them beside a submission, and the summing-up beneath. */
 function commentedDraft(submission: Submission, handed: HandedIn, desk: Desk): DraftDocument {
-  const { comments, summingUp, isFinished } = handed;
+  const { comments, summingUp, isFinished, levels } = handed;
   const lines = [...comments.map(({ text }) => text), ...(summingUp === '' ? [] : [summingUp])];
   const written = writtenDraft(lines.join(' ¶ '), desk, isFinished);
   const boxes = comments.map(({ on: words }, at): Block => {
@@ -60,7 +83,9 @@ function commentedDraft(submission: Submission, handed: HandedIn, desk: Desk): D
   });
   const rest = written.content.slice(comments.length);
   const content = [...boxes, ...(rest.length > 0 ? rest : [{ type: 'paragraph' as const }])];
-  return DraftDocumentSchema.parse({ ...written, content });
+  const given = Object.entries(levels).map(([criterion, level]) => [idOf(criterion), idOf(level)]);
+  const attrs = { ...written.attrs, ...(given.length > 0 && { levels: Object.fromEntries(given) }) };
+  return counted(DraftDocumentSchema.parse({ ...written, attrs, content }), desk);
 }
 
 /** An assignment of the demo, its submissions handed in as files, with what its tutor has said of them so far. */
@@ -71,7 +96,10 @@ export async function loadFeedback(context: Context, folder: string, find: Desk[
   const id = 'lived-saltmarsh';
   await makeAssignment(context, by, {
     ...{ ...work, id, due },
-    criteria: criteria.map((name) => ({ id: name.toLowerCase(), name, levels: [] })),
+    criteria: criteria.map(({ name, levels }) => ({
+      ...{ id: idOf(name), name },
+      levels: levels.map((level) => ({ ...level, id: idOf(level.name) })),
+    })),
   });
   const [tutor] = await context.db.select().from(members).where(eq(members.id, by));
   for (const handed of submissions) {

@@ -3,13 +3,13 @@ import type { EntryContent } from '#core/entry';
 import { notationErrorInWords, readEntry } from '#core/notation';
 
 /**
- * Entries in rows: a table parted by tabs, its columns cue, title, purpose, tags, fields, wording. Fields are parted by " | ", the
- * lines of each by "; "; " ¶ " begins a paragraph. What a row says is put into the compact notation and read as such.
+ * Entries in rows: a table parted by tabs, its columns cue, title, purpose, tags, fields, wording, and for comments
+ * comment and short. Fields are parted by " | ", the lines of each by "; "; " ¶ " begins a paragraph; lines of a comment by " | ". What a row says is put into the compact notation and read as such.
  */
 
 /** Cells of a table parted by tabs, by the names in its first line. */
 export function tableIn(file: string): Record<string, string>[] {
-  const [head, ...lines] = fs.readFileSync(file, 'utf8').trimEnd().split('\n');
+  const [head, ...lines] = fs.readFileSync(file, 'utf8').replace(/\n+$/, '').split('\n');
   const names = head!.split('\t');
   return lines.map((line) => {
     const cells = line.split('\t');
@@ -27,18 +27,20 @@ function fieldNotation(field: string): string {
 
 /** The entries of a table in rows; the id of each is `collection` with its cue. Throws where one cannot be read. */
 export function entriesInRows(file: string, collection: string): { id: string; content: EntryContent }[] {
-  return tableIn(file).map(({ cue, title, purpose, tags, fields, wording }) => {
+  return tableIn(file).map(({ cue, title, purpose, tags, fields, wording, comment = '', short = '' }) => {
     const notation = [
       `title: ${title}`,
       `purpose: ${purpose}`,
       ...parted(tags!, ',').map((tag) => `tag: ${tag}`),
       `cue: ${cue}`,
+      ...parted(comment, ' | '),
       '',
       ...parted(fields!, ' | ').map(fieldNotation),
       '== wording Main: en-GB',
       '',
       parted(wording!, ' ¶ ').join('\n\n'),
       '',
+      ...(short === '' ? [] : ['== wording Short: en-GB short', '', short, '']),
     ].join('\n');
     const read = readEntry(notation);
     if (!read.ok) throw new Error(`${file}, ${title}: ${notationErrorInWords(read.error)}`);

@@ -47,6 +47,17 @@ function placeFor(doc: EditorNode, on: TextRange): number {
   return last ? last.pos + last.node.nodeSize : 0;
 }
 
+/** What is said where: the entries placed in comments, each with the words its comment is on. */
+export function commentEntries(doc: EditorNode): { entry: string; on: TextRange }[] {
+  const placements = placementsOf(doc);
+  return commentsIn(doc).flatMap(({ node, comment: { on } }) =>
+    [...placementIdsIn(node.content)].flatMap((id) => {
+      const entry = placements[id]?.entry;
+      return entry === undefined ? [] : [{ entry, on }];
+    }),
+  );
+}
+
 /** What every box of a comment is called: nobody reads it, but a text has a name. */
 const NAME = 'Comment';
 

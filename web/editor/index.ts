@@ -63,6 +63,7 @@ export {
   commentOf,
   commentAt,
   commentById,
+  commentEntries,
   commentsIn,
   copyComment,
   layComment,

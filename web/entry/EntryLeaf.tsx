@@ -1,10 +1,11 @@
 import { useMemo, useState } from 'react';
 import { fieldUses, type NamedCondition, at, withPassage } from '#core/entry';
-import { detailsOf } from '#core/work';
+import { detailsOf, kindOf } from '#core/work';
 import { Figure, useLiveKeys } from '../shell';
 import { Button, Key, SelectField, TagsField, TextField } from '../ui';
 import type { BankIndex } from '#core/bank';
 import { CuesEditor, WrittenClashes } from '../cues';
+import { CommentUseEditor } from './CommentUseEditor';
 import { EntryFiles } from './EntryFiles';
 import { EntryMargin } from './EntryMargin';
 import { FieldsEditor } from './fields/FieldsEditor';
@@ -167,6 +168,7 @@ function Wordings({
         content={content}
         place={place}
         editable={editable}
+        forComments={isForComments(editing)}
         go={setPlace}
         put={(wordings) => put({ wordings })}
       />
@@ -200,6 +202,11 @@ function Wordings({
 }
 
 const NONE: readonly NamedCondition[] = [];
+
+/** Whether an entry may be a comment on a submission: it is one, or its collection is for work that has comments. */
+const isForComments = ({ changing, collection }: EntryEditing): boolean =>
+  changing.content.comment !== undefined ||
+  (collection?.kindsOfWork ?? []).some((kind) => kindOf(kind)?.sharesComments);
 
 /** By what the entry is brought; a variation by the cues of what it varies. */
 function Cues({ index, editing }: { index: BankIndex; editing: EntryEditing }) {
@@ -288,6 +295,7 @@ export function EntryLeaf({ index, target, setCollection }: Props) {
           />
         </section>
         <Cues index={index} editing={editing} />
+        {isForComments(editing) && <CommentUseEditor index={index} editing={editing} />}
         <EntryFiles editing={editing} />
         {editable && <Foot editing={editing} />}
       </form>

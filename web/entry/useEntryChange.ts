@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { Entry } from '#contracts';
-import { withoutUnusedConditions, type EntryContent } from '#core/entry';
+import { withoutEmptySigns, withoutUnusedConditions, type EntryContent } from '#core/entry';
 import { call, isProblem } from '#client/api';
 import {
   dropUnsaved,
@@ -64,7 +64,7 @@ export function useEntryChange(
 
   const save = useMutation({
     mutationFn: async (base: number) => {
-      const body = { content: withoutUnusedConditions(now.content), reason: now.reason };
+      const body = { content: withoutEmptySigns(withoutUnusedConditions(now.content)), reason: now.reason };
       if (entry && isProposal) {
         await call('propose', { params: { entry: entry.id }, body: { ...body, base } });
         return null;

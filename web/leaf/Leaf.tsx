@@ -5,6 +5,7 @@ import type { Case, Draft } from '#contracts';
 import { isSame } from '#core/difference';
 import { isEmptyPassage } from '#core/passage';
 import type { CaseRecord } from '#core/record';
+import type { Way } from '#core/savings';
 import { selectedPassage, stepToFirstGap, syncSelection } from '../editor';
 import { hasRecord, Headpiece, useIsWide } from '../record';
 import { Figure, useShell } from '../shell';
@@ -125,6 +126,36 @@ function useWorkedOut(one: Case) {
   return { one: worked, tellDetails };
 }
 
+/** Whether there is anything on the leaf to be finished; where there is not, it is said. */
+function hasSomething(editor: Editor, say: (words: string | null) => void): boolean {
+  const isEmpty = isEmptyPassage(documentOf(editor));
+  say(isEmpty ? 'There is nothing on the leaf to finish yet.' : null);
+  return !isEmpty;
+}
+
+interface Finishing {
+  editor: Editor;
+  leaf: ReturnType<typeof useLeafState>;
+  say: (words: string | null) => void;
+  material: Material;
+  finishing: ReturnType<typeof useFinishing>;
+  counts: ReturnType<typeof useLeafParts>['counts'];
+}
+
+/** Finishes a text that has no gaps and nothing else to be done; else goes to the first that is. */
+function useFinishNow({ editor, leaf: { gaps }, say, material, finishing, counts }: Finishing) {
+  const [gapsShown, showGaps] = useState(false);
+  const finishNow = () => {
+    showGaps(gaps.length > 0);
+    if (gaps.length > 0) {
+      const first = stepToFirstGap(editor.state);
+      if (first) stepTo(editor.view, first);
+    } else if (hasSomething(editor, say) && !material.holdsFinish())
+      finishing.finish.mutate(undefined, { onSuccess: counts.finished });
+  };
+  return { finishNow, gapsShown, hideGaps: () => showGaps(false) };
+}
+
 /** A draft open for writing or finished, with its margin. */
 export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props) {
   const { member } = useShell();
@@ -141,31 +172,24 @@ export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props)
     onChange: () => keeper.changed(),
     say,
   });
-  const { record, marks, isBeside } = useLeafLook(one);
+  const { record, marks, isBeside } = useLeafLook(given);
   const leaf = useLeafState(editor);
   useFollowRecord(editor, given.record, finishing.state === 'open', say);
   const { selected, setSelected, keepWords } = useKeptWords(draft.id, editor, say);
-  const [gapsShown, showGaps] = useState(false);
   const open = finishing.state === 'open';
 
-  const bank = placing.host;
-  const material = useMaterial({ one, draft, editor, keeper, open, say, bank, tellDetails });
+  const place = (entry: string, way: Way) => {
+    const placement = placing.placeIn(editor, entry);
+    if (placement) counts.brought(placement, entry, counts.keysInFinder(), way);
+  };
+  const material = useMaterial({
+    ...{ one, draft, editor, keeper, open, say, tellDetails, bank: placing.host },
+    place: (entry) => place(entry, 'offer'),
+  });
   useWritable(editor, keeper, copy, open, material.takesKeys);
 
   const goToGap = (tr: Transaction | null) => tr && stepTo(editor.view, tr);
-  const finishNow = () => {
-    const empty = isEmptyPassage(documentOf(editor));
-    say(empty ? 'There is nothing on the leaf to finish yet.' : null);
-    showGaps(leaf.gaps.length > 0);
-    if (empty) return;
-    if (leaf.gaps.length > 0) goToGap(stepToFirstGap(editor.state));
-    else if (!material.holdsFinish()) finishing.finish.mutate(undefined, { onSuccess: counts.finished });
-  };
-  const placeFound = (entry: string) => {
-    material.beforePlacing();
-    const placement = placing.placeIn(editor, entry);
-    if (placement) counts.brought(placement, entry, counts.keysInFinder(), 'look-up');
-  };
+  const { finishNow, gapsShown, hideGaps } = useFinishNow({ editor, leaf, say, material, finishing, counts });
   useLeafActions(
     leafActions({
       more: material.actions,
@@ -181,9 +205,14 @@ export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props)
       another,
       questions,
       marks,
-      record: hasRecord(one) && !isBeside ? record : null,
+      record: hasRecord(given) && !isBeside ? record : null,
     }),
-    open ? placeFound : null,
+    open
+      ? (entry) => {
+          material.beforePlacing();
+          place(entry, 'look-up');
+        }
+      : null,
     () => editor.view.coordsAtPos(editor.state.selection.from).top,
   );
   const margin = (
@@ -208,7 +237,7 @@ export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props)
         slip,
         questions,
       }}
-      hideGaps={() => showGaps(false)}
+      hideGaps={hideGaps}
       closeSlip={() => openSlip(null)}
     />
   );
@@ -218,7 +247,7 @@ export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props)
       margin={margin}
       leafClass={material.leafClass}
       dropWords={open ? () => editor.view.dragging && keepWords() : null}
-      third={isBeside && <Headpiece one={one} {...record} at="beside" />}
+      third={isBeside && <Headpiece one={given} {...record} at="beside" />}
     >
       <div className={`${open ? '' : 'is-finished'} ${marks.areShown ? '' : 'marks-hidden'}`}>
         <LeafHead
@@ -232,7 +261,7 @@ export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props)
           marks={marks}
           openSlip={open ? openSlip : null}
         />
-        {!isBeside && <Headpiece one={one} {...record} />}
+        {!isBeside && <Headpiece one={given} {...record} />}
         <Texts {...{ editor, material }} isOffered={!slip && offering.preferences.offers === 'caret'} />
       </div>
     </Figure>

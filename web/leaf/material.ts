@@ -17,6 +17,8 @@ export interface LeafWithMaterial {
   say: (words: string | null) => void;
   /** What the bank has of an entry that was placed, and a placement in another of its wordings. */
   bank: Pick<ReturnType<typeof usePlacing>['host'], 'contentOf' | 'inWording'>;
+  /** Places an entry where one writes. */
+  place: (entry: string) => void;
   /** Tells what the record knows besides, worked out from the material; an equal list is no other. */
   tellDetails: (details: CaseRecord['details']) => void;
 }

@@ -21,6 +21,10 @@ const number = (value: number): StoredDetail['value'] => ({ kind: 'quantity', va
 const list = (items: string[]): StoredDetail['value'] | null =>
   items.length > 0 ? { kind: 'list', items: items.map((item) => item.slice(0, 200)) } : null;
 
+/** By how much one number is more than another; null where it is not, or there is none to compare. */
+const beyond = (number: number, most: number | null | undefined): number | null =>
+  most !== null && most !== undefined && number > most ? number - most : null;
+
 /**
  * What the record of a submission knows besides, for the summing-up: how long it is, also against the limits, and what the comments
  * come to. What there is nothing to say of is left out: its blank is asked.
@@ -35,8 +39,8 @@ export function summingUpDetails(
   limits: AssignmentWork['limits'] | null,
   { criteria, points, faults, praised }: Tally,
 ): StoredDetail[] {
-  const over = limits?.most != null && words > limits.most ? words - limits.most : null;
-  const short = limits?.least != null && words < limits.least ? limits.least - words : null;
+  const over = beyond(words, limits?.most);
+  const short = limits?.least ? beyond(limits.least, words) : null;
   const values: Record<(typeof SUMMING_UP_DETAILS)[number], StoredDetail['value'] | null> = {
     words: number(words),
     'words over': over === null ? null : number(over),

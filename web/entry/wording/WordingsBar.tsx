@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { X } from 'lucide-react';
 import type { EntryContent, Part, Wording, WordingPlace } from '#core/entry';
-import { Button } from '../../ui';
+import { Button, Tick } from '../../ui';
 import { joinOf, JOINS, JOINS_IN_WORDS, type Join } from '#core/passage';
 import { languageName, LANGUAGES } from '#core/language';
 
@@ -11,6 +11,8 @@ interface Props {
   editable: boolean;
   go: (place: WordingPlace) => void;
   put: (wordings: Wording[]) => void;
+  /** Whether it may stand beside what somebody handed in: then a wording can be for what was said before. */
+  forComments: boolean;
 }
 
 /** An id that none of these has yet. */
@@ -56,7 +58,7 @@ interface SettingsProps extends Omit<Props, 'place'> {
 }
 
 /** The wording at hand: its name and language; and its parts, which go to boxes of their own. */
-function Settings({ content, wording, part, go, put }: SettingsProps) {
+function Settings({ content, wording, part, forComments, go, put }: SettingsProps) {
   const { wordings } = content;
   const set = (changed: Wording) => put(wordings.map((one) => (one.id === wording.id ? changed : one)));
   const removeWording = () => {
@@ -115,6 +117,17 @@ function Settings({ content, wording, part, go, put }: SettingsProps) {
           ))}
         </select>
       </label>
+      {forComments && wordings.length > 1 && (
+        <Tick
+          on={!!wording.short}
+          toggle={() => {
+            const { short, ...others } = wording;
+            set(short ? others : { ...others, short: true });
+          }}
+        >
+          short: for what was said before
+        </Tick>
+      )}
       {wordings.length > 1 && (
         <Button look="text" onClick={removeWording}>
           Remove this wording
@@ -153,7 +166,7 @@ function Settings({ content, wording, part, go, put }: SettingsProps) {
 }
 
 /** Which wording of the entry is at hand, and which part of it; more of either are made here. */
-export function WordingsBar({ content, place, editable, go, put }: Props) {
+export function WordingsBar({ content, place, editable, forComments, go, put }: Props) {
   const { wordings } = content;
   const wording = wordings.find(({ id }) => id === place.wording) ?? wordings[0]!;
   const part = wording.parts.find(({ id }) => id === place.part) ?? wording.parts[0]!;
@@ -221,7 +234,7 @@ export function WordingsBar({ content, place, editable, go, put }: Props) {
           </span>
         )}
       </div>
-      {editable && settings && <Settings {...{ content, wording, part, editable, go, put }} />}
+      {editable && settings && <Settings {...{ content, wording, part, editable, forComments, go, put }} />}
     </div>
   );
 }

@@ -19,17 +19,19 @@ export function CommentBeside({
   const counts = comment?.counts ?? { criterion: '', as: null };
   return (
     <div role="group" aria-label="This comment" className="flex flex-wrap gap-x-4 gap-y-1 pb-2 text-[13px]">
-      {COMMENT_ACTS.filter(({ id }) => id !== 'whole' || pointsBack).map(({ id, short, key, run }) => (
-        <Button
-          key={id}
-          look="text"
-          onMouseDown={(event) => event.preventDefault()}
-          onClick={() => run(acts)}
-        >
-          {id === 'counts' ? `Counts as ${COUNTED_AS[counts.as ?? 'neither']}` : short}{' '}
-          {key && <Key>{key}</Key>}
-        </Button>
-      ))}
+      {COMMENT_ACTS.filter(({ short, id }) => short !== null && (id !== 'whole' || pointsBack)).map(
+        ({ id, short, key, run }) => (
+          <Button
+            key={id}
+            look="text"
+            onMouseDown={(event) => event.preventDefault()}
+            onClick={() => run(acts)}
+          >
+            {id === 'counts' ? `Counts as ${COUNTED_AS[counts.as ?? 'neither']}` : short}{' '}
+            {key && <Key>{key}</Key>}
+          </Button>
+        ),
+      )}
       {criteria.length > 0 && (
         <label className="flex items-baseline gap-1.5 text-soft">
           Criterion

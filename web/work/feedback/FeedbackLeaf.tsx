@@ -15,6 +15,7 @@ import { FinishedComments } from './FinishedComments';
 import { cameAlong } from './cameAlong';
 import { SubmissionHead } from './SubmissionHead';
 import { levelInWords, TallyLine } from './TallyLine';
+import { useSigns, type Signs } from './signs/useSigns';
 import { useJudged } from './useJudged';
 import type { FeedbackActs } from './feedbackActs';
 import { useAmong, useWaysAmong, type Among } from './useAmong';
@@ -32,6 +33,7 @@ interface AboveProps {
   feedback: Feedback;
   others: readonly OthersComments[];
   tally: Tally;
+  signs: Signs;
 }
 
 /** Where nothing was handed in, the leaf is as any other, and says how to take something in. */
@@ -50,7 +52,7 @@ function NoSubmission({ of }: { of: string }) {
 }
 
 /** The submission above the summing-up: as it is read and commented, or where it is taken in. */
-function Above({ among, leaf: { one, editor, open }, found, feedback, others, tally }: AboveProps) {
+function Above({ among, leaf: { one, editor, open }, found, feedback, others, tally, signs }: AboveProps) {
   if (found.isError)
     return <Failed what="the submission" error={found.error} retry={() => void found.refetch()} />;
   if (found.data === undefined) return <Loading what="the submission" />;
@@ -60,8 +62,8 @@ function Above({ among, leaf: { one, editor, open }, found, feedback, others, ta
     <div>
       <SubmissionHead of={one.id} handed={found.data} among={among} />
       <TallyLine tally={tally} give={open ? (of, level) => feedback.acts.giveLevel(of, level) : null} />
-      <SubmissionReading editor={editor} feedback={feedback} others={others} />
-      <CommentLayer {...{ feedback, others }} submission={found.data.submission} />
+      <SubmissionReading {...{ editor, feedback, others, signs }} />
+      <CommentLayer {...{ feedback, others, signs }} submission={found.data.submission} />
       {isSelected && (
         <p className="px-9 pb-3 text-[13px] max-[899px]:px-4" data-print="no">
           <Button
@@ -111,6 +113,7 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
   const among = useAmong(one.id, found.data);
   const ways = useWaysAmong(among, leaf.say);
   const criteria = among?.criteria ?? NO_CRITERIA;
+  const signs = useSigns(leaf, data ?? null, feedback);
   const { tally, holdsFinish } = useJudged(leaf, data ?? null, among);
   const steps = [
     ...ways,
@@ -118,7 +121,7 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
     { label: 'Comment before', key: 'Alt + H', run: () => acts.step(-1) },
   ];
   return {
-    above: <Above {...{ among, leaf, found, feedback, tally }} others={shown} />,
+    above: <Above {...{ among, leaf, found, feedback, tally, signs }} others={shown} />,
     leafClass: has ? `with-comments ${finderOpen ? 'is-looking-up' : ''}` : '',
     textName: has ? 'Summing-up' : null,
     actions: has
@@ -126,6 +129,13 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
           ...steps,
           ...(open
             ? [
+                { label: 'Next sign: where an entry would fit', key: 'Alt + N', run: signs.next },
+                {
+                  label: signs.areOn
+                    ? 'Signs: point out no more'
+                    : 'Signs: point out where entries would fit',
+                  run: signs.toggle,
+                },
                 ...COMMENT_ACTS.map(({ label, key, run }) => ({
                   label,
                   ...(key && { key }),

@@ -1,20 +1,26 @@
 import type { Editor } from '@tiptap/react';
 import { useEffect, useLayoutEffect, useRef } from 'react';
 import type { OthersComments } from '#contracts';
-import { createReading, mark, type MarkedPassage } from './reading';
+import { createReading, mark, pointOut, type MarkedPassage } from './reading';
+import type { Signs } from './signs/useSigns';
 import type { Feedback } from './useFeedback';
 
 interface Props {
   editor: Editor;
   feedback: Feedback;
   others: readonly OthersComments[];
+  signs: Signs;
 }
 
 /** The submission as it is read, with the passages marked that comments are on. */
-export function SubmissionReading({ editor, feedback, others }: Props) {
+export function SubmissionReading({ editor, feedback, others, signs }: Props) {
   const { reading, viewRef, latestRef, comments, current, heard } = feedback;
   const place = useRef<HTMLDivElement>(null);
   const { setReading, setSelected } = heard;
+  const signsRef = useRef(signs);
+  useLayoutEffect(() => {
+    signsRef.current = signs;
+  });
   useLayoutEffect(() => {
     if (!reading || !place.current) return;
     const made = createReading(place.current, reading, {
@@ -22,16 +28,21 @@ export function SubmissionReading({ editor, feedback, others }: Props) {
       begin: () => {
         const { acts, isLaying } = latestRef.current;
         if (isLaying) acts.lay();
-        else acts.begin();
+        else if (!signsRef.current.take()) acts.begin();
       },
-      selected: setSelected,
+      selected: (range) => {
+        setSelected(range);
+        signsRef.current.moved(range);
+      },
       focused: () => setReading(true),
       key: (event) => {
         if (event.key !== 'Escape' || !latestRef.current.isLaying) return false;
         latestRef.current.acts.stopLaying();
         return true;
       },
-      remove: () => latestRef.current.acts.remove(),
+      remove: () => {
+        if (!signsRef.current.leave()) latestRef.current.acts.remove();
+      },
       undo: () => latestRef.current.acts.undo(),
       redo: () => latestRef.current.acts.redo(),
       language: () => latestRef.current.language,
@@ -56,5 +67,13 @@ export function SubmissionReading({ editor, feedback, others }: Props) {
     );
     mark(viewRef.current, { passages: [...theirs, ...own], current });
   }, [viewRef, reading, comments, others, current]);
+  const { shown, sign } = signs;
+  useEffect(() => {
+    if (viewRef.current)
+      pointOut(
+        viewRef.current,
+        shown.map((one) => ({ on: one.on, isCurrent: one === sign })),
+      );
+  }, [viewRef, reading, shown, sign]);
   return <div ref={place} className="px-9 pt-4 pb-2 max-[899px]:px-4" />;
 }

@@ -5,8 +5,8 @@ interface CommentAct {
   id: 'counts' | 'move' | 'copy' | 'whole' | 'delete' | 'chat' | 'chat-plain';
   /** Its name in the look-up. */
   label: string;
-  /** Its name beside the comment. */
-  short: string;
+  /** Its name beside the comment; null for one that is looked up alone. */
+  short: string | null;
   key: string | null;
   run: (acts: FeedbackActs) => void;
 }
@@ -39,7 +39,7 @@ export const COMMENT_ACTS: readonly CommentAct[] = [
     run: (acts) => acts.copyWords('rich'),
   },
   {
-    ...{ id: 'chat-plain', label: 'Copy the words of this comment as plain text', short: 'Plain', key: null },
+    ...{ id: 'chat-plain', label: 'Copy the words of this comment as plain text', short: null, key: null },
     run: (acts) => acts.copyWords('plain'),
   },
   {

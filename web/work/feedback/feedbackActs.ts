@@ -236,8 +236,13 @@ export class FeedbackActs {
     giveKeys(this.at.editor.view);
   }
 
+  /** What is selected in what is read. */
+  where(): TextRange {
+    return this.at.selected();
+  }
+
   /** Gives the keys to what is read, at a stretch of it, or where one was. */
-  private read(range: TextRange | null): void {
+  read(range: TextRange | null): void {
     const { view, reading } = this.at;
     if (!view.current || !reading) return;
     if (range) selectRange(view.current, reading, range);

@@ -34,6 +34,12 @@ export interface ReadingHost {
   language: () => string;
 }
 
+/** A place where an entry would fit. */
+export interface SignedPlace {
+  on: TextRange;
+  isCurrent: boolean;
+}
+
 interface Marked {
   passages: readonly MarkedPassage[];
   current: string | null;
@@ -64,6 +70,36 @@ const marking = (reading: ReadingDocument) =>
 /** Marks passages in what is read, and which of them is the current one. */
 export const mark = (view: EditorView, marked: Marked): void =>
   view.dispatch(view.state.tr.setMeta(MARKED, marked));
+
+const SIGNED = new PluginKey<DecorationSet>('signed');
+
+/** Points out where entries would fit: a tick in the gutter of the line, and its words once it is at hand. */
+const signing = (reading: ReadingDocument) =>
+  new Plugin<DecorationSet>({
+    key: SIGNED,
+    state: {
+      init: () => DecorationSet.empty,
+      apply: (tr, before) => {
+        const places = tr.getMeta(SIGNED) as readonly SignedPlace[] | undefined;
+        if (!places) return before;
+        const lines = new Set<number>();
+        const all = places.map(({ on, isCurrent }) => {
+          const { from, to } = positionsOf(reading, on);
+          lines.add(tr.doc.resolve(from).before());
+          return Decoration.inline(from, to, { class: `signed${isCurrent ? ' is-current' : ''}` });
+        });
+        const ticks = [...lines].map((pos) =>
+          Decoration.node(pos, pos + tr.doc.nodeAt(pos)!.nodeSize, { class: 'has-sign' }),
+        );
+        return DecorationSet.create(tr.doc, [...all, ...ticks]);
+      },
+    },
+    props: { decorations: (state) => SIGNED.getState(state) },
+  });
+
+/** Points out where entries would fit. */
+export const pointOut = (view: EditorView, places: readonly SignedPlace[]): void =>
+  view.dispatch(view.state.tr.setMeta(SIGNED, places));
 
 /** The stretch that is selected, in the terms of the submission. */
 export function selectedRange(reading: ReadingDocument, { selection }: EditorState): TextRange {
@@ -182,7 +218,7 @@ function hearKey(host: ReadingHost, event: KeyboardEvent): boolean {
 export function createReading(place: HTMLElement, reading: ReadingDocument, host: ReadingHost): EditorView {
   const state = EditorState.create({
     doc: reading.doc,
-    plugins: [marking(reading), walking(host)],
+    plugins: [marking(reading), signing(reading), walking(host)],
   });
   const view = new EditorView(place, {
     state,

@@ -107,7 +107,7 @@ export function useFeedback(
   useWritingHeard(editor, written);
 
   return {
-    ...{ reading, viewRef, latestRef, comments, gone, current, isReading, laying, isWordedComment },
+    ...{ reading, viewRef, latestRef, comments, gone, current, isReading, laying, isWordedComment, language },
     heard: { setReading, setSelected },
     acts,
   };

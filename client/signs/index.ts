@@ -1,0 +1,1 @@
+export { startSignSearch, type RunningSearch } from './signSearch';

@@ -1,0 +1,21 @@
+import { releaseProxy, wrap, type Remote } from 'comlink';
+import type { SignSearch } from './signSearch.worker';
+
+/** A worker that looks for signs in a submission; `end` lets it go. */
+export interface RunningSearch {
+  find: Remote<SignSearch>['find'];
+  end(): void;
+}
+
+/** Starts a worker that looks for signs. */
+export function startSignSearch(): RunningSearch {
+  const worker = new Worker(new URL('./signSearch.worker.ts', import.meta.url), { type: 'module' });
+  const remote = wrap<SignSearch>(worker);
+  return {
+    find: remote.find,
+    end: () => {
+      remote[releaseProxy]();
+      worker.terminate();
+    },
+  };
+}
