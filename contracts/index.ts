@@ -62,6 +62,7 @@ export type {
   Assigned,
   Assignment,
   CaseSubmission,
+  ClassCounts,
   HandedIn,
   NewAssignment,
   OthersComments,

@@ -7,7 +7,7 @@ import { draftOf, expect, expectAccessible, pressKeys, test, type Page } from '.
 const DOCX = 'application/vnd.openxmlformats-officedocument.wordprocessingml.document';
 
 /** A report as somebody hands it in: a heading, text that is formed, a table; as long as one likes. */
-const report = (name: string, more = 0) => {
+const report = (name: string, more = 0, last = 'The wind was not written down.') => {
   const cell = (text: string) => new TableCell({ children: [new Paragraph(text)] });
   const children = [
     new Paragraph({ text: 'Saltmarsh transect', heading: 'Heading1' }),
@@ -20,7 +20,7 @@ const report = (name: string, more = 0) => {
       ],
     }),
     new Table({ rows: [new TableRow({ children: [cell('Redshank'), cell('14')] })] }),
-    new Paragraph('Nothing else was seen. The wind was not written down.'),
+    new Paragraph(`Nothing else was seen. ${last}`),
     ...Array.from({ length: more }, () => new Paragraph('More.')),
   ];
   return Packer.toBuffer(new Document({ sections: [{ children }] }));
@@ -141,6 +141,87 @@ test('a class is commented by keyboard, from the desk to the zip: files find the
   // All else is the file that was handed in.
   const [before, after] = [unzipSync(await report('Tomos Hale')), unzipSync(files['Tomos Hale.docx']!)];
   expect(strFromU8(after['word/styles.xml']!)).toBe(strFromU8(before['word/styles.xml']!));
+});
+
+test('criteria, signs and the class: what would fit is walked, counts stand at the head, a level brings its words', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Desta Wynne');
+  await page.getByRole('link', { name: 'New assignment' }).press('Enter');
+  await page.getByRole('textbox', { name: 'Title' }).fill('Creek');
+  await page.getByRole('textbox', { name: /^People/ }).fill('Tomos Hale');
+  await page.getByRole('button', { name: 'Add a criterion' }).press('Enter');
+  await page.keyboard.type('Figures');
+  await page.getByRole('button', { name: 'Add a level to Figures' }).press('Enter');
+  await page.keyboard.type('clear');
+  await page.getByRole('textbox', { name: 'Points' }).fill('2,5');
+  await page.getByRole('textbox', { name: 'Words for the summing-up' }).fill('Your figures can be read.');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Make it' }).press('Enter');
+  const buffer = await report('Tomos Hale', 0, 'The water was 14. The mud was 3 and cold.');
+  await takeIn(page, [{ name: 'hale.docx', buffer }]);
+  await page.getByRole('link', { name: 'Tomos Hale', exact: true }).press('Enter');
+  await expect(reading(page)).toBeFocused();
+
+  // The places without a unit are walked; the first is let be, the second taken, as it is at hand.
+  const sign = page.getByRole('region', { name: 'Sign' });
+  await expect(async () => {
+    await page.keyboard.press('Alt+n');
+    await expect(sign).toBeVisible({ timeout: 1000 });
+  }).toPass();
+  await expect(sign).toContainText('Units missing');
+  await expect(sign).toContainText('1 of 2');
+  await expectAccessible(page);
+  await page.keyboard.press('Delete');
+  await expect(sign).toContainText('1 of 1');
+  await page.keyboard.press('Enter');
+  await expect(comments(page)).toHaveAccessibleName('Comment on “3”');
+  await page.keyboard.type('line 4');
+  await page.keyboard.press('Enter');
+  await expect(comments(page)).toContainText('The units are missing in line 4');
+  const tally = page.getByRole('region', { name: 'Tally' });
+  await expect(tally).toContainText('Figuresone fault');
+  await pressKeys(page, ['Alt+k']);
+  await expect(tally).toContainText('1 praised');
+  await pressKeys(page, ['Control+z']);
+  await expect(tally).toContainText('one fault');
+
+  // Finishing asks for the level; chosen, its words are in the summing-up, once.
+  await page.keyboard.press('F9');
+  const level = page.getByRole('combobox', { name: 'Level for Figures' });
+  await expect(level).toBeFocused();
+  await level.selectOption('clear (2.5 points)');
+  await expect(draftOf(page)).toContainText('Your figures can be read.');
+  await expect(tally).toContainText('2.5 of 2.5 points');
+  await page.keyboard.press('F9');
+  await expect(page.getByRole('button', { name: 'Download with comments' })).toBeFocused();
+
+  await page.getByRole('link', { name: 'Creek', exact: true }).press('Enter');
+  const byCriterion = page.getByRole('region', { name: 'By criterion' });
+  await expect(byCriterion.getByRole('row', { name: /^Tomos Hale/ })).toContainText('clearone fault');
+  await expect(page.getByRole('table', { name: 'Commonest slips', exact: true })).toContainText(
+    'Units missing',
+  );
+  await page.getByRole('button', { name: 'Hide names' }).press('Enter');
+  await expect(byCriterion).not.toContainText('Tomos Hale');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: /^Make a leaf to the class/ }).press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('To the class: Creek');
+  await expect(draftOf(page)).toContainText('The units are missing in');
+
+  // What an entry is as a comment is said on its page.
+  await page.goto(new URL('/bank/units', page.url()).href);
+  const use = page.getByRole('region', { name: 'As a comment' });
+  await expect(use.getByRole('combobox', { name: 'Criterion' })).toHaveValue('Figures');
+  await use.getByRole('button', { name: 'Add something to look for' }).press('Enter');
+  await page.getByRole('menuitem', { name: 'A pattern' }).press('Enter');
+  await page.keyboard.type('in (');
+  await expect(use.getByRole('alert')).toContainText('missing closing )');
+  await page.keyboard.type('feet|yards)');
+  await expect(use.getByRole('alert')).toHaveCount(0);
+  await expectAccessible(page);
+  await page.keyboard.press('F9');
+  await expect(page.getByRole('status').filter({ hasText: 'Saved as revision' })).toBeVisible();
 });
 
 test('two tutors comment on one submission at once: each sees whose comment is whose, and both go back', async ({

@@ -89,6 +89,42 @@ export const AssignedInSchema = z.object({
   title: z.string().trim().min(1).max(200),
 });
 
+/** A slip somebody made in an assignment, by the entry of the comments that told it. */
+const SlipSchema = z.object({
+  entry: z.string(),
+  title: z.string(),
+  person: z.string(),
+  count: z.number().int(),
+});
+
+/** What the comments of all tutors on the submissions of an assignment come to. */
+export const ClassCountsSchema = z.object({
+  people: z.array(
+    z.object({
+      case: z.string(),
+      person: z.string(),
+      criteria: z.array(
+        z.object({
+          criterion: z.string(),
+          praise: z.number().int(),
+          faults: z.number().int(),
+          level: z.string().nullable(),
+        }),
+      ),
+      points: z.number().nullable(),
+    }),
+  ),
+  /** The most points there are; null where levels have none. */
+  mostPoints: z.number().nullable(),
+  /** The slips of this assignment and of those made in the half-year before it, oldest first; this one is the last. */
+  term: z.array(
+    z.object({ assignment: z.string(), title: z.string(), madeAt: instant, slips: z.array(SlipSchema) }),
+  ),
+  /** Comments written by hand in the same words on the work of several people. */
+  writtenOften: z.array(z.object({ words: z.string(), people: z.array(z.string()) })),
+});
+export type ClassCounts = z.infer<typeof ClassCountsSchema>;
+
 /** What feedback can be asked for beside what all cases can. */
 export const FEEDBACK_ROUTES = define({
   handIn: {
@@ -141,6 +177,15 @@ export const FEEDBACK_ROUTES = define({
     summary: 'An assignment with its submissions.',
     status: 200,
     response: AssignmentSchema,
+  },
+  classCounts: {
+    method: 'get',
+    path: '/api/assignments/:assignment/counts',
+    access: 'given',
+    summary:
+      'What the comments on the submissions of an assignment come to, and its slips beside those of the term.',
+    status: 200,
+    response: ClassCountsSchema,
   },
   changeAssignment: {
     method: 'put',

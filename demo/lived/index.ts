@@ -1,1 +1,2 @@
-export { daysBefore, LIVED_DAYS, loadLived } from './loadLived';
+export { daysBefore } from './daysBefore';
+export { LIVED_DAYS, loadLived } from './loadLived';

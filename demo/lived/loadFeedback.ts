@@ -1,21 +1,24 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { eq } from 'drizzle-orm';
+import { eq, inArray } from 'drizzle-orm';
 import { strFromU8, unzipSync } from 'fflate';
 import { z } from 'zod';
 import { commentsOf, DraftDocumentSchema, type DraftDocument } from '#core/draft';
 import type { Block, TextRange } from '#core/passage';
 import { readDocx, readOdt, wordsBefore, wordsOfBlock, type Submission } from '#core/submission';
-import { entryOfComment, whoseFile } from '#core/work';
+import { entryOfComment, whoseFile, type AssignmentWork } from '#core/work';
 import { newDraftRow } from '../../server/cases';
 import type { Context } from '../../server/context';
 import { cases, drafts, members } from '../../server/db';
 import { keepFile } from '../../server/files';
 import { assign, handIn, makeAssignment } from '../../server/work';
+import { DAY_MS, daysBefore } from './daysBefore';
 import { writtenDraft, type Desk } from './writtenDraft';
 
 const AssignmentFile = z.object({
+  id: z.string(),
   title: z.string(),
+  madeDaysAgo: z.number(),
   dueInDays: z.number(),
   limits: z.object({ least: z.number(), most: z.number() }),
   by: z.string(),
@@ -88,38 +91,54 @@ function commentedDraft(submission: Submission, handed: HandedIn, desk: Desk): D
   return counted(DraftDocumentSchema.parse({ ...written, attrs, content }), desk);
 }
 
-/** An assignment of the demo, its submissions handed in as files, with what its tutor has said of them so far. */
-export async function loadFeedback(context: Context, folder: string, find: Desk['find']): Promise<void> {
-  const read: unknown = JSON.parse(fs.readFileSync(path.join(folder, 'assignment.json'), 'utf8'));
-  const { by, dueInDays, criteria, submissions, ...work } = AssignmentFile.parse(read);
-  const due = new Date(context.now().getTime() + dueInDays * 86_400_000).toISOString().slice(0, 10);
-  const id = 'lived-saltmarsh';
-  await makeAssignment(context, by, {
-    ...{ ...work, id, due },
-    criteria: criteria.map(({ name, levels }) => ({
-      ...{ id: idOf(name), name },
-      levels: levels.map((level) => ({ ...level, id: idOf(level.name) })),
-    })),
-  });
+const caseOf = (assignment: string, file: string) => `${assignment}-${file.replace(/\..*$/, '')}`;
+
+/** Hands in one submission as a file, with what its tutor has said of it so far. */
+async function loadHandedIn(
+  context: Context,
+  file: string,
+  handed: HandedIn,
+  to: { id: string; title: string; by: string; people: AssignmentWork['people'] },
+  find: Desk['find'],
+): Promise<void> {
+  const { id, title, by, people } = to;
+  const person = whoseFile(handed.file, '', people).likely[0]!;
+  const of = caseOf(id, handed.file);
+  await assign(context, by, id, { case: of, person, title: `${title}, ${person}` });
+  const coming = { id: `${of}-file`, name: handed.file, source: fs.createReadStream(file) };
+  await keepFile(context, { id: by }, of, coming);
+  const submission = submissionIn(fs.readFileSync(file), handed.file);
+  await handIn(context, by, of, { submission, name: handed.file, file: coming.id });
+  if (handed.comments.length === 0) return;
+  const [{ record } = { record: null }] = await context.db.select().from(cases).where(eq(cases.id, of));
   const [tutor] = await context.db.select().from(members).where(eq(members.id, by));
-  for (const handed of submissions) {
-    const bytes = fs.readFileSync(path.join(folder, handed.file));
-    const person = whoseFile(handed.file, '', work.people).likely[0]!;
-    const of = `lived-${handed.file.replace(/\..*$/, '')}`;
-    await assign(context, by, id, { case: of, person, title: `${work.title}, ${person}` });
-    const coming = {
-      id: `${of}-file`,
-      name: handed.file,
-      source: fs.createReadStream(path.join(folder, handed.file)),
-    };
-    await keepFile(context, { id: by }, of, coming);
-    const submission = submissionIn(bytes, handed.file);
-    await handIn(context, by, of, { submission, name: handed.file, file: coming.id });
-    if (handed.comments.length === 0) continue;
-    const [{ record } = { record: null }] = await context.db.select().from(cases).where(eq(cases.id, of));
-    const desk = { record: record!, today: context.now().toISOString().slice(0, 10), writer: tutor!, find };
-    const document = commentedDraft(submission, handed, desk);
-    const row = newDraftRow(context, by, of, { id: `${of}-1`, title: '', document });
-    await context.db.insert(drafts).values({ ...row, state: handed.isFinished ? 'finished' : 'open' });
+  const desk = { record: record!, today: context.now().toISOString().slice(0, 10), writer: tutor!, find };
+  const document = commentedDraft(submission, handed, desk);
+  const row = newDraftRow(context, by, of, { id: `${of}-1`, title: '', document });
+  await context.db.insert(drafts).values({ ...row, state: handed.isFinished ? 'finished' : 'open' });
+}
+
+/** The assignments of the demo, a folder for each: submissions handed in as files, with what their tutor has said of them so far. */
+export async function loadFeedback(context: Context, folder: string, find: Desk['find']): Promise<void> {
+  for (const name of fs.readdirSync(folder).sort()) {
+    const own = path.join(folder, name);
+    const read: unknown = JSON.parse(fs.readFileSync(path.join(own, 'assignment.json'), 'utf8'));
+    const { id, by, dueInDays, madeDaysAgo, criteria, submissions, ...work } = AssignmentFile.parse(read);
+    const then = daysBefore(context, madeDaysAgo);
+    const due = new Date(context.now().getTime() + dueInDays * DAY_MS).toISOString().slice(0, 10);
+    await makeAssignment(then, by, {
+      ...{ ...work, id, due },
+      criteria: criteria.map(({ name: called, levels }) => ({
+        ...{ id: idOf(called), name: called },
+        levels: levels.map((level) => ({ ...level, id: idOf(level.name) })),
+      })),
+    });
+    const to = { ...work, id, by };
+    for (const handed of submissions) await loadHandedIn(then, path.join(own, handed.file), handed, to, find);
+    // Once all went back, nothing of it is on the desk.
+    if (submissions.every(({ isFinished }) => isFinished)) {
+      const all = submissions.map(({ file }) => caseOf(id, file));
+      await context.db.update(cases).set({ closedAt: then.now() }).where(inArray(cases.id, all));
+    }
   }
 }

@@ -26,6 +26,7 @@ import {
 import { countFollowings } from '../../server/usage';
 import { deleteEntries } from '../../server/wastebasket';
 import { readLivedFiles, type LivedCase } from './livedFiles';
+import { daysBefore } from './daysBefore';
 import { loadFeedback } from './loadFeedback';
 import { weeksOfUse, type Used } from './weeksOfUse';
 import { writtenDraft } from './writtenDraft';
@@ -33,15 +34,8 @@ import { writtenDraft } from './writtenDraft';
 /** How long the demo's team has been at it, in days. */
 export const LIVED_DAYS = 84;
 
-const DAY_MS = 86_400_000;
 const ROWS_AT_ONCE = 1000;
 type Lived = ReturnType<typeof readLivedFiles>;
-
-/** The context as it was so many days ago: what is done in it is dated so. */
-export const daysBefore = (context: Context, days: number): Context => {
-  const then = new Date(context.now().getTime() - days * DAY_MS);
-  return { ...context, now: () => then };
-};
 
 const dayOf = (at: Date) => at.toISOString().slice(0, 10);
 

@@ -274,6 +274,7 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
   assignments: async () => Promise.resolve({}),
   makeAssignment: async () => Promise.resolve({ body: { ...work(), id: randomUUID() } }),
   assignment,
+  classCounts: assignment,
   changeAssignment: async () => ({ ...(await assignment()), body: work() }),
   assign: async () => ({
     ...(await assignment()),

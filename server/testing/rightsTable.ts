@@ -133,6 +133,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   assignments: members,
   makeAssignment: members,
   assignment: given,
+  classCounts: given,
   changeAssignment: given,
   assign: given,
   case: given,

@@ -2,9 +2,19 @@ import { describe, expect, test } from '@jest/globals';
 import { history, undo } from '@tiptap/pm/history';
 import type { EditorState, Transaction } from '@tiptap/pm/state';
 import fc from 'fast-check';
+import { place } from '#core/fill';
 import { compareRanges, type CommentOn } from '#core/passage';
 import { entryOf, leafOf, readOf, requestOf } from '../testing/leafState';
-import { addComment, commentAt, commentsIn, copyComment, layComment, removeComment } from './comments';
+import {
+  addComment,
+  commentAt,
+  commentEntries,
+  commentsIn,
+  copyComment,
+  layComment,
+  removeComment,
+} from './comments';
+import { countComment, countedComments } from './countedComments';
 import { placementsOf } from './placements';
 import { placeEntry } from './placing';
 import { saidTwice, sayInWhole } from './saidTwice';
@@ -133,5 +143,50 @@ describe('what is said twice', () => {
     expect(wordsOf(byHand.apply(byHand.tr.insertText('The units are missing.'))).at(-1)).toBe(
       'The units are missing.',
     );
+  });
+});
+
+describe('a short wording, and what a comment counts as', () => {
+  const UNITS = entryOf('Units', 'The units are missing.');
+  const short = (id: string) => place({ ...requestOf(entryOf('Units', 'Units again.'), id) });
+  const plugins = [
+    history(),
+    countedComments(() => ({ criterion: 'Figures', as: 'fault' })),
+    saidTwice({ wordsFor: () => 'See above.', inShort: short }),
+  ];
+  const placed = (state: EditorState, id: string, block: number) => {
+    const added = done(state, addComment(state, comment(id, block)));
+    const { from } = added.selection;
+    return added.apply(placeEntry(added, from, from, requestOf(UNITS, `p-${id}`)));
+  };
+  const twice = placed(placed(leafOf(['Sum.'], plugins), 'a', 3), 'b', 7);
+  const countsOf = (state: EditorState) => commentsIn(state.doc).map(({ comment: { counts } }) => counts);
+
+  test('the second is said in short, still of its entry, and in whole when the first is deleted', () => {
+    expect(wordsOf(twice)).toEqual(['The units are missing.', 'Units again.']);
+    expect(commentsIn(twice.doc)[1]!.comment.again?.of).toBe('a');
+    expect(placementsOf(twice.doc)['p-b']).toBeDefined();
+    const typed = twice.apply(twice.tr.insertText(' Here.'));
+    expect(wordsOf(typed)[1]).toBe('Units again. Here.');
+    expect(wordsOf(done(twice, removeComment(twice, 'a')))).toEqual(['The units are missing.']);
+  });
+
+  test('both count as the entry says, in the step that placed them, until the writer says otherwise', () => {
+    const fault = { criterion: 'Figures', as: 'fault' };
+    expect(countsOf(twice)).toEqual([fault, fault]);
+    let undone = twice;
+    undo(undone, (tr) => (undone = undone.apply(tr)));
+    expect(countsOf(undone)[1] ?? null).toBeNull();
+    const praised = done(twice, countComment(twice, 'a', { criterion: '', as: 'praise' }));
+    const again = praised.apply(placeEntry(praised, 2, 2, requestOf(UNITS, 'p-more')));
+    expect(countsOf(again)[0]).toEqual({ criterion: '', as: 'praise' });
+    expect(countComment(twice, 'gone', { criterion: '', as: null })).toBeNull();
+  });
+
+  test('what is said where: the entries placed in comments, with the words these are on', () => {
+    expect(commentEntries(twice.doc)).toEqual([
+      { entry: 'Units', on: on(3) },
+      { entry: 'Units', on: on(7) },
+    ]);
   });
 });

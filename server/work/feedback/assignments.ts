@@ -23,7 +23,7 @@ import { notFound, Refusal } from '../../http';
 type Row = typeof assignments.$inferSelect;
 
 /** The assignment, if it was given to the member; to others it does not exist. */
-async function givenAssignment(db: Queries, member: string, id: string): Promise<Row> {
+export async function givenAssignment(db: Queries, member: string, id: string): Promise<Row> {
   const [row] = await db
     .select({ own: assignments })
     .from(assignments)
@@ -45,8 +45,8 @@ const givenTo = async (db: Queries, id: string): Promise<string[]> =>
       .orderBy(assignmentsGiven.member)
   ).map(({ member }) => member);
 
-/** The drafts of an assignment's cases, of all who have them. */
-const draftsIn = (db: Queries, id: string) =>
+/** The drafts of an assignment's cases, of all who have them: a case that was taken back from somebody has theirs no more. */
+export const draftsIn = (db: Queries, id: string) =>
   db
     .select({ case: drafts.case, author: drafts.author, state: drafts.state, document: drafts.document })
     .from(drafts)
@@ -98,6 +98,13 @@ export const assignment = async (db: Queries, member: string, id: string): Promi
 
 /** The assignments given to a member, the newest first. */
 export async function assignmentsOf(db: Queries, member: string): Promise<Assignment[]> {
+  const found: Assignment[] = [];
+  for (const row of await givenAssignments(db, member)) found.push(await toAssignment(db, member, row));
+  return found;
+}
+
+/** What is asked in the assignments given to a member, the newest first. */
+export async function givenAssignments(db: Queries, member: string): Promise<Row[]> {
   const rows = await db
     .select({ own: assignments })
     .from(assignments)
@@ -106,9 +113,7 @@ export async function assignmentsOf(db: Queries, member: string): Promise<Assign
       and(eq(assignmentsGiven.assignment, assignments.id), eq(assignmentsGiven.member, member)),
     )
     .orderBy(desc(assignments.madeAt), desc(assignments.id));
-  const found: Assignment[] = [];
-  for (const { own } of rows) found.push(await toAssignment(db, member, own));
-  return found;
+  return rows.map(({ own }) => own);
 }
 
 async function mustBeOfTeam(db: Queries, given: readonly string[]): Promise<void> {

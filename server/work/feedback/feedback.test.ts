@@ -5,6 +5,7 @@ import type {
   Case,
   CaseSubmission,
   CaseSummary,
+  ClassCounts,
   Draft,
   OthersComments,
   Problem,
@@ -160,6 +161,97 @@ test('of two who change one assignment the second is told; whom it is given to l
   const refused = await change(1, { title: 'Older' }).expect(412);
   expect((refused.body as Problem).current).toMatchObject({ title: 'Bat roosts', version: 2 });
   expect(((await imke.get('/api/cases')).body as CaseSummary[]).some(({ id: one }) => one === of)).toBe(true);
+});
+
+/** A draft with a comment that was placed from an entry and counts as a fault, and with a level given. */
+const judged = (words: string, entry: string | null, level: string | null) => {
+  const { content } = withComment(words);
+  const [box, last] = content as [{ attrs: { comment: object }; content: unknown[] }, object];
+  const marks = entry ? [{ type: 'placed', attrs: { placement: 'p1' } }] : [];
+  const placement = {
+    ...{ entry, revision: 1, title: `Title of ${entry}`, cue: null, wording: 'main', language: 'en-GB' },
+    ...{ fields: [], answers: {} },
+  };
+  const comment = { ...box.attrs.comment, ...(entry && { counts: { criterion: 'Method', as: 'fault' } }) };
+  return {
+    type: 'doc',
+    attrs: { placements: entry ? { p1: placement } : {}, ...(level && { levels: { m: level } }) },
+    content: [
+      {
+        ...box,
+        attrs: { ...box.attrs, comment },
+        content: [{ type: 'paragraph', content: [{ type: 'text', text: words, marks }] }],
+      },
+      last,
+    ],
+  };
+};
+
+test('a class is counted over all its tutors: levels, points, slips over the term, what was written by hand for several', async () => {
+  const levels = [
+    { id: 'good', name: 'good', words: '', points: 2 },
+    { id: 'poor', name: 'poor', words: '', points: 0.5 },
+  ];
+  const criteria = [{ id: 'm', name: 'Method', levels }];
+  const handIn = async (title: string) => {
+    const made = work(title, { given: ['imke'], criteria });
+    await desta.post('/api/assignments').send(made).expect(201);
+    const of = { tomos: randomUUID(), ingrid: randomUUID() };
+    for (const [person, id] of [
+      ['Tomos Hale', of.tomos],
+      ['Ingrid Vale', of.ingrid],
+    ])
+      await desta
+        .post(`/api/assignments/${made.id}/submissions`)
+        .send({ case: id, person, title: `${title}, ${person}` })
+        .expect(201);
+    return { id: made.id, of };
+  };
+  const say = async (caller: Caller, of: string, document: object) => {
+    const draft = (await caller.post(`/api/cases/${of}/drafts`).expect(200)).body as Draft;
+    const saving = caller.put(`/api/drafts/${draft.id}`).set('If-Match', `"${draft.version}"`);
+    await saving.send({ document }).expect(200);
+  };
+  const first = await handIn('Owls, block 1');
+  await say(desta, first.of.tomos, judged('Name the place.', 'place', null));
+  const second = await handIn('Owls, block 2');
+  await say(desta, second.of.tomos, judged('Name the place.', 'place', 'poor'));
+  // A colleague's level does not stand before one's own, and what they told is counted too.
+  await say(imke, second.of.tomos, judged('Name your source.', 'source', 'good'));
+  await say(desta, second.of.ingrid, judged('A fine sketch, keep it.', null, null));
+  await say(imke, second.of.ingrid, judged('Keep it.', null, 'good'));
+  const third = await handIn('Owls, block 3');
+  await say(desta, third.of.tomos, judged('A fine sketch, keep it.', null, null));
+  await say(desta, third.of.ingrid, judged('A fine sketch,  keep it.', null, null));
+
+  const counts = async (caller: Caller, id: string) =>
+    (await caller.get(`/api/assignments/${id}/counts`).expect(200)).body as ClassCounts;
+  const { people, mostPoints, term, writtenOften } = await counts(desta, second.id);
+  expect(mostPoints).toBe(2);
+  expect(people).toEqual([
+    expect.objectContaining({
+      person: 'Ingrid Vale',
+      points: 2,
+      criteria: [{ criterion: 'Method', praise: 0, faults: 0, level: 'good' }],
+    }),
+    expect.objectContaining({
+      person: 'Tomos Hale',
+      points: 0.5,
+      criteria: [{ criterion: 'Method', praise: 0, faults: 2, level: 'poor' }],
+    }),
+  ]);
+  // Of the term what was made before; made later, it is told there.
+  expect(term.map(({ title }) => title).slice(-2)).toEqual(['Owls, block 1', 'Owls, block 2']);
+  expect(term.at(-1)!.slips.map(({ title, person, count }) => [title, person, count])).toEqual([
+    ['Title of place', 'Tomos Hale', 1],
+    ['Title of source', 'Tomos Hale', 1],
+  ]);
+  expect(writtenOften).toEqual([]);
+  expect((await counts(desta, third.id)).writtenOften).toEqual([
+    { words: 'A fine sketch, keep it.', people: ['Ingrid Vale', 'Tomos Hale'] },
+  ]);
+  expect((await counts(imke, second.id)).people[1]).toMatchObject({ points: 2 });
+  await anouk.get(`/api/assignments/${second.id}/counts`).expect(404);
 });
 
 test.each([

@@ -2,6 +2,7 @@ import type { Router } from 'express';
 import type { Context } from '../../context';
 import { bind } from '../../http';
 import { assign, assignment, assignmentsOf, changeAssignment, makeAssignment } from './assignments';
+import { classCounts } from './classCounts';
 import { handIn, othersComments, submissionOf } from './submissions';
 
 /** Submissions, the comments of colleagues on them, and the assignments they belong to. */
@@ -21,6 +22,8 @@ export function feedbackRoutes(router: Router, context: Context): void {
   bind(router, context, 'makeAssignment', ({ member, body }) => makeAssignment(context, member.id, body));
 
   bind(router, context, 'assignment', ({ member, params }) => assignment(db, member.id, params.assignment));
+
+  bind(router, context, 'classCounts', ({ member, params }) => classCounts(db, member.id, params.assignment));
 
   bind(router, context, 'changeAssignment', ({ member, params, body, version }) =>
     changeAssignment(context, member.id, params.assignment, version, body),

@@ -39,14 +39,14 @@ export function CommentLayer({ feedback, submission, others, signs }: Props) {
           <SignBeside signs={signs} />
         </div>
       )}
-      {theirs.map(({ id, on, authorName, passage }) => (
+      {theirs.map(({ id, on, authorName, passage, secondLook }) => (
         <section
           key={id}
           data-comment={id}
           className="comment is-others"
           aria-label={`Comment of ${authorName}, paragraph ${paragraphAt(numbers, on.from.block)}`}
         >
-          <p className="comment-head">{authorName}</p>
+          <p className="comment-head">{secondLook ? `${authorName}, second look` : authorName}</p>
           <div className="prose-leaf">
             <PassageView passage={passage} nameOf={() => ''} links={false} />
           </div>

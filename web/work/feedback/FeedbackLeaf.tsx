@@ -92,7 +92,6 @@ const levelWays = (criteria: readonly Criterion[], acts: FeedbackActs) =>
 function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
   const { one, open } = leaf;
   const found = useSubmission(one.id);
-  const feedback = useFeedback(leaf, found.data ?? null);
   const others =
     useQuery({
       queryKey: KEYS.othersComments(one.id),
@@ -100,6 +99,7 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
       enabled: one.given.length > 1,
     }).data ?? NOBODY;
   const { data } = found;
+  const feedback = useFeedback(leaf, data ?? null, others);
   const shown = useMemo(() => (data ? [...cameAlong(data), ...others] : others), [data, others]);
   const { acts, isReading } = feedback;
   const has = !!found.data;

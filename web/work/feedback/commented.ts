@@ -40,6 +40,10 @@ export interface Commented {
   at: string;
 }
 
+/** By whom a comment is, as it goes out: a second look is told as one. */
+const authorOf = ({ secondLook }: Pick<CommentOn, 'secondLook'>, name: string): string =>
+  secondLook ? `${name} (second look)` : name;
+
 /** Puts together what goes out of a submission: one's own comments and summing-up, and the comments of colleagues. */
 export function commentedOf(
   of: { id: string; title: string },
@@ -50,12 +54,14 @@ export function commentedOf(
 ): Commented {
   const finished = own && finishedPassage(own.document);
   const at = own?.savedAt ?? new Date().toISOString();
-  const mine = finished ? commentsOf(finished).map((one) => ({ ...one, author: member.name, at })) : [];
+  const mine = finished
+    ? commentsOf(finished).map((one) => ({ ...one, author: authorOf(one, member.name), at }))
+    : [];
   const theirs = others.flatMap(({ authorName, savedAt, comments }) =>
     comments.map((one) => ({
       ...one,
       passage: finishedPassage(one.passage),
-      author: authorName,
+      author: authorOf(one, authorName),
       at: savedAt,
     })),
   );

@@ -51,6 +51,8 @@ export interface WhereOneIs {
   laying: Laying | null;
   /** BCP 47: of what is read. */
   language: string;
+  /** Whether a colleague has finished with it: what one says then is a second look. */
+  isSecondLook: boolean;
   setReading: (isReading: boolean) => void;
   setLaying: (laying: Laying | null) => void;
 }
@@ -256,11 +258,12 @@ export class FeedbackActs {
   }
 
   private newComment(): CommentOn | null {
-    const { handed, selected, language } = this.at;
+    const { handed, selected, language, isSecondLook } = this.at;
     if (!handed) return null;
     const { submission } = handed;
     const on = passageToComment(submission, selected(), language);
     const [words, before] = [wordsOn(submission, on), wordsBefore(submission, on.from)];
-    return { id: crypto.randomUUID(), on, words, before };
+    const look = isSecondLook ? { secondLook: true as const } : {};
+    return { id: crypto.randomUUID(), on, words, before, ...look };
   }
 }

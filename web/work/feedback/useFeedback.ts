@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEditorState, type Editor } from '@tiptap/react';
 import type { EditorView } from '@tiptap/pm/view';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { CaseSubmission } from '#contracts';
+import type { CaseSubmission, OthersComments } from '#contracts';
 import { call } from '#client/api';
 import { comparePoints, type CommentOn, type TextPoint, type TextRange } from '#core/passage';
 import { wordsOn } from '#core/submission';
@@ -56,6 +56,7 @@ function useWritingHeard(editor: Editor, written: () => void): void {
 export function useFeedback(
   { editor, one, open, say, bank }: LeafWithMaterial,
   handed: CaseSubmission | null,
+  others: readonly OthersComments[],
 ) {
   const reading = useMemo<ReadingDocument | null>(
     () => handed && readingDocument(handed.submission),
@@ -93,6 +94,7 @@ export function useFeedback(
 
   const acts = new FeedbackActs({
     ...{ editor, open, say, handed, reading, view: viewRef, isReading, current, laying, language },
+    isSecondLook: others.some(({ finished }) => finished),
     ...{ selected: () => selectedRef.current, look, setReading, setLaying },
   });
   // Heard of keys and the mouse long after this render: each asks for what is so by then.

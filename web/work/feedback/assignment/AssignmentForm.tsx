@@ -145,6 +145,8 @@ export function AssignmentForm({
   // Sent again, since its answer was lost, it is one assignment.
   const [id] = useState(() => one?.id ?? crypto.randomUUID());
   const save = useSaveAssignment(saved);
+  // A new one is what its page is about; one that is changed is beside its own.
+  const Heading = one ? 'h2' : 'h1';
   const put = (part: Partial<Written>) => setWritten((now) => ({ ...now, ...part }));
   const send = () => save.mutate({ work: workOf(written, id), version: one?.version ?? null });
   return (
@@ -156,7 +158,7 @@ export function AssignmentForm({
         send();
       }}
     >
-      <h2 className="section-head">{one ? 'Change the assignment' : 'New assignment'}</h2>
+      <Heading className="section-head">{one ? 'Change the assignment' : 'New assignment'}</Heading>
       <TextField
         label="Title"
         autoFocus

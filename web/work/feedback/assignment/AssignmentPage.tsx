@@ -1,11 +1,11 @@
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Assigned, Assignment } from '#contracts';
 import { inWords } from '#client/api';
 import { dayInWords, instantInWords } from '#client/clock';
 import { fileName, offerFile } from '#client/files';
-import { Figure, useShell } from '../../../shell';
+import { Figure, loadScreen, useShell } from '../../../shell';
 import { Button, Failed, FileDrop, Loading, Notice, SelectField } from '../../../ui';
 import { AssignmentForm } from './AssignmentForm';
 import { lengthInWords } from './lengthInWords';
@@ -14,14 +14,20 @@ import { useTakeClass, type Doubtful } from './useTakeClass';
 
 const STATES = { none: 'Not begun', open: 'Unfinished', finished: 'Finished' } as const;
 
-function Row({ one, limits }: { one: Assigned; limits: Assignment['limits'] }) {
+interface RowProps {
+  one: Assigned;
+  limits: Assignment['limits'];
+  nameOf: (person: string) => string;
+}
+
+function Row({ one, limits, nameOf }: RowProps) {
   const off = lengthInWords(one.words, limits);
   const cell = 'border-b border-hair py-1.5 pr-4 align-baseline';
   return (
     <tr>
       <th scope="row" className={`${cell} text-left font-normal`}>
         <Link to={`/cases/${one.case}`} className="text-elder underline">
-          {one.person}
+          {nameOf(one.person)}
         </Link>
       </th>
       <td className={`${cell} text-right tabular-nums`}>{one.words.toLocaleString()}</td>
@@ -36,7 +42,7 @@ function Row({ one, limits }: { one: Assigned; limits: Assignment['limits'] }) {
 }
 
 /** Everybody of the class: what they handed in, and how far it is; last those who have not. */
-function Class({ one }: { one: Assignment }) {
+function Class({ one, nameOf }: { one: Assignment; nameOf: RowProps['nameOf'] }) {
   const missing = one.people.filter(({ name }) => !one.submissions.some(({ person }) => person === name));
   return (
     <>
@@ -62,7 +68,7 @@ function Class({ one }: { one: Assignment }) {
             </thead>
             <tbody>
               {one.submissions.map((submission) => (
-                <Row key={submission.case} one={submission} limits={one.limits} />
+                <Row key={submission.case} one={submission} limits={one.limits} nameOf={nameOf} />
               ))}
             </tbody>
           </table>
@@ -76,7 +82,7 @@ function Class({ one }: { one: Assignment }) {
       )}
       {missing.length > 0 && (
         <p className="px-9 pb-6 text-[14px] text-soft max-[899px]:px-4">
-          Not handed in: {missing.map(({ name }) => name).join(', ')}.
+          Not handed in: {missing.map(({ name }) => nameOf(name)).join(', ')}.
         </p>
       )}
     </>
@@ -183,8 +189,25 @@ const limitsInWords = ({ least, most }: Assignment['limits']): string => {
   return least === null ? '' : `at least ${least.toLocaleString()} words`;
 };
 
+// With what draws charts.
+const ClassCountsView = lazy(() =>
+  loadScreen(() => import('./ClassCountsView').then((view) => ({ default: view.ClassCountsView }))),
+);
+
+/** How people of a class are called: by their names, or by numbers that stay theirs while names are hidden. */
+function useNamesOf({ people, submissions }: Assignment, areHidden: boolean) {
+  return useMemo(() => {
+    const names = [
+      ...new Set([...people.map(({ name }) => name), ...submissions.map(({ person }) => person)]),
+    ];
+    return (person: string) => (areHidden ? `Person ${names.indexOf(person) + 1 || '?'}` : person);
+  }, [people, submissions, areHidden]);
+}
+
 function AssignmentLeaf({ one }: { one: Assignment }) {
   const [isChanging, setChanging] = useState(false);
+  const [areHidden, setHidden] = useState(false);
+  const nameOf = useNamesOf(one, areHidden);
   const { zip, done } = useClassZip(one);
   const about = [
     one.due && `due ${dayInWords(`${one.due}T12:00:00`)}`,
@@ -211,11 +234,14 @@ function AssignmentLeaf({ one }: { one: Assignment }) {
         <div className="mt-3 flex flex-wrap items-baseline gap-x-4 gap-y-2">
           {next && (
             <Link to={`/cases/${next.case}`} className="text-elder underline">
-              Go on with {next.person}
+              Go on with {nameOf(next.person)}
             </Link>
           )}
           <Button className="ml-auto" disabled={zip.isPending} onClick={() => zip.mutate()}>
             {zip.isPending ? `${done + 1} of ${one.submissions.length} …` : 'Download all with comments'}
+          </Button>
+          <Button aria-pressed={areHidden} onClick={() => setHidden(!areHidden)}>
+            {areHidden ? 'Show names' : 'Hide names'}
           </Button>
           <Button aria-expanded={isChanging} onClick={() => setChanging(!isChanging)}>
             Change
@@ -232,7 +258,12 @@ function AssignmentLeaf({ one }: { one: Assignment }) {
           </div>
         )}
       </header>
-      <Class one={one} />
+      <Class one={one} nameOf={nameOf} />
+      {one.submissions.some(({ comments }) => comments > 0) && (
+        <Suspense fallback={<Loading what="the counts" />}>
+          <ClassCountsView one={one} nameOf={nameOf} />
+        </Suspense>
+      )}
     </Figure>
   );
 }

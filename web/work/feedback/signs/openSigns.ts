@@ -7,7 +7,7 @@ import { wordsBefore, wordsOn, type Submission } from '#core/submission';
 export interface SignShown {
   entry: string;
   on: TextRange;
-  /** Stays its own where another version is handed in: by the entry, the words, and what stands before them. */
+  /** Stays its own where another version is handed in: by the entry, the words, and what stands before them on their line. */
   key: string;
 }
 
@@ -26,7 +26,7 @@ export const keepLetBe = (member: string, of: string, keys: readonly string[]): 
 
 /** What tells a place from all others of its submission. */
 export const keyOfSign = (submission: Submission, entry: string, on: TextRange): string =>
-  [entry, wordsOn(submission, on), wordsBefore(submission, on.from)].join('\n');
+  [entry, wordsOn(submission, on), wordsBefore(submission, on.from).split('\n').at(-1)].join('\n');
 
 /** Whether two stretches share something. */
 const overlaps = (one: TextRange, other: TextRange): boolean =>
