@@ -8,6 +8,7 @@ import { benchOffers } from './offers';
 import { benchPhrases } from './phrases';
 import { benchRefilling } from './refilling';
 import type { Measured } from './measure';
+import { benchSigns } from './signs';
 import { benchStart } from './start';
 import { benchTeam } from './team';
 import { benchTyping } from './typing';
@@ -24,6 +25,7 @@ const SECTIONS: Record<string, () => Measured[] | Promise<Measured[]>> = {
   typing: benchTyping,
   team: benchTeam,
   bank: benchLargeBank,
+  signs: benchSigns,
   waits: benchWaits,
   files: benchFiles,
 };

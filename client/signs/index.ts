@@ -1,1 +1,1 @@
-export { startSignSearch, type RunningSearch } from './signSearch';
+export { startSignSearch } from './signSearch';

@@ -2,7 +2,6 @@ import { z } from 'zod';
 
 /** What a comment can count as. */
 export const COMMENT_COUNTS = ['praise', 'fault'] as const;
-export type CommentCounts = (typeof COMMENT_COUNTS)[number];
 
 /** Signs that need nothing said of them: each is known by its kind alone, in the language of what is read. */
 export const PLAIN_SIGNS = [

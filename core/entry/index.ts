@@ -7,8 +7,8 @@ export {
   notYetIn,
   type EntryFile,
 } from './entryFile';
-export { CommentUseSchema, COMMENT_COUNTS, PLAIN_SIGNS, withoutEmptySigns } from './commentUse';
-export type { CommentCounts, CommentUse, Sign } from './commentUse';
+export { COMMENT_COUNTS, PLAIN_SIGNS, withoutEmptySigns } from './commentUse';
+export type { CommentUse, Sign } from './commentUse';
 export { FieldSchema, NEVER_ASKED, WRITER_DETAILS } from './field';
 export type {
   Field,

@@ -11,7 +11,7 @@ export { detailsOf } from './detailsOf';
 export { AssignmentWorkSchema } from './feedback/assignment';
 export type { AssignmentWork, Criterion } from './feedback/assignment';
 export { personTally, slipsOf, writtenOften } from './feedback/classTally';
-export type { JudgedSubmission, PersonTally, Slip, WrittenOften } from './feedback/classTally';
+export type { JudgedSubmission } from './feedback/classTally';
 export { summingUpDetails } from './feedback/summingUpDetails';
 export { entryOfComment, isSameName, mostPoints, tallyOf } from './feedback/tally';
 export type { CriterionLevel, Tally } from './feedback/tally';

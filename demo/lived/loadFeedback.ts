@@ -86,7 +86,7 @@ function commentedDraft(submission: Submission, handed: HandedIn, desk: Desk): D
   });
   const rest = written.content.slice(comments.length);
   const content = [...boxes, ...(rest.length > 0 ? rest : [{ type: 'paragraph' as const }])];
-  const given = Object.entries(levels).map(([criterion, level]) => [idOf(criterion), idOf(level)]);
+  const given = Object.entries(levels).map(([criterion, level]) => [idOf(criterion), idOf(level)] as const);
   const attrs = { ...written.attrs, ...(given.length > 0 && { levels: Object.fromEntries(given) }) };
   return counted(DraftDocumentSchema.parse({ ...written, attrs, content }), desk);
 }

@@ -70,7 +70,7 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
       ['Alt + E', 'Puts the comment on other words, or more of them: select, then Enter'],
       ['Alt + Z', 'Says in whole what only points back to another comment'],
       ['Delete', 'Deletes the comment on the words at the cursor'],
-      ['Alt + N', 'Goes to the next place where an entry would fit: Enter takes it, Delete lets it be'],
+      ['Alt + N', 'Goes to the next place where an entry would fit: Enter takes it, Delete ignores it'],
       ['Alt + K', 'Counts the comment as a fault, as praise, or as neither'],
       ['Alt + I', 'Copies the words of the comment, for a chat'],
       ['Alt + V', 'Goes to the next submission of the assignment'],

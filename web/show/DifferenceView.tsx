@@ -5,41 +5,27 @@ import type { EntryContent } from '#core/entry';
 /** Of what is the same in a long text, so much is shown before and after a change. */
 const SHOWN_BESIDE = 90;
 
+/** What each part of an entry is called where a change of it is told, by the name of the field or wording. */
+const TITLES: Record<EntryChange['about'], (name: string) => string> = {
+  title: () => 'Title',
+  state: () => 'In use',
+  purpose: () => 'When to use it',
+  note: () => 'Note',
+  tags: () => 'Tags',
+  cues: () => 'Cues',
+  files: () => 'Files',
+  comment: () => 'As a comment',
+  field: (name) => `Field ${name}`,
+  order: () => 'Order of the fields',
+  condition: () => 'When a passage appears',
+  short: (name) => `${name} is the short wording`,
+  joins: (name) => `How ${name} joins`,
+  language: (name) => `Language of ${name}`,
+  wording: (name) => (name === 'Main' ? 'Wording' : `Wording ${name}`),
+};
+
 /** What a part of an entry is called where a change of it is told. */
-export function titleOf({ about, name }: Pick<EntryChange, 'about' | 'name'>): string {
-  switch (about) {
-    case 'title':
-      return 'Title';
-    case 'state':
-      return 'In use';
-    case 'purpose':
-      return 'When to use it';
-    case 'note':
-      return 'Note';
-    case 'tags':
-      return 'Tags';
-    case 'cues':
-      return 'Cues';
-    case 'files':
-      return 'Files';
-    case 'field':
-      return `Field ${name}`;
-    case 'order':
-      return 'Order of the fields';
-    case 'condition':
-      return 'When a passage appears';
-    case 'comment':
-      return 'As a comment';
-    case 'short':
-      return `${name} is the short wording`;
-    case 'joins':
-      return `How ${name} joins`;
-    case 'language':
-      return `Language of ${name}`;
-    case 'wording':
-      return name === 'Main' ? 'Wording' : `Wording ${name}`;
-  }
-}
+export const titleOf = ({ about, name }: Pick<EntryChange, 'about' | 'name'>): string => TITLES[about](name);
 
 /**
  * Words with their blanks ruled, by name, as the wording shows them. How a blank is written, and what is bold, is told only

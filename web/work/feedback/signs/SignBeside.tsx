@@ -29,7 +29,7 @@ export function SignBeside({ signs: { sign, shown, take, leave, next } }: { sign
           Take it <Key>Enter</Key>
         </Button>
         <Button look="text" onMouseDown={stay} onClick={leave}>
-          Let it be <Key>Delete</Key>
+          Ignore it <Key>Delete</Key>
         </Button>
         <Button look="text" onMouseDown={stay} onClick={next}>
           Next <Key>Alt + N</Key>
