@@ -166,7 +166,7 @@ test('criteria, signs and the class: what would fit is walked, counts stand at t
   // The places without a unit are walked; the first is let be, the second taken, as it is at hand.
   const sign = page.getByRole('region', { name: 'Sign' });
   await expect(async () => {
-    await page.keyboard.press('Alt+n');
+    await page.keyboard.press('Alt+.');
     await expect(sign).toBeVisible({ timeout: 1000 });
   }).toPass();
   await expect(sign).toContainText('Units missing');
@@ -181,7 +181,7 @@ test('criteria, signs and the class: what would fit is walked, counts stand at t
   await expect(comments(page)).toContainText('The units are missing in line 4');
   const tally = page.getByRole('region', { name: 'Tally' });
   await expect(tally).toContainText('Figuresone fault');
-  await pressKeys(page, ['Alt+k']);
+  await pressKeys(page, ['Alt+,']);
   await expect(tally).toContainText('1 praised');
   await pressKeys(page, ['Control+z']);
   await expect(tally).toContainText('one fault');

@@ -90,7 +90,8 @@ test('an answer is offered while it is typed, or is what was selected; collectio
   const margin = page.getByRole('complementary', { name: 'Margin of the leaf' });
   await expect(margin.getByRole('region', { name: 'Current blank' })).toContainText('Where is the wound?');
   await keyboard.type('left abdo');
-  await expect(margin.getByRole('region', { name: 'Offers' })).toContainText('abdomen');
+  const offers = margin.getByRole('region', { name: 'Offers' });
+  await expect(offers.getByRole('listitem').first()).toContainText('abdomen');
   await keyboard.press('Alt+j');
   await keyboard.type(', low');
   await expect.poll(() => words(page)).toContain('The wound at the left abdomen, low was clipped');
@@ -180,6 +181,7 @@ test('few steps: a date in a wording, five of a kind, a printed list, a fix from
   };
 
   await page.getByRole('link', { name: 'Bank', exact: true }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('The bank');
   await page.getByRole('link', { name: /Keep handling to a minimum/ }).click();
   await page.getByRole('textbox', { name: 'Wording' }).click();
   await pressKeys(page, ['Control+End']);

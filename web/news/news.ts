@@ -16,7 +16,7 @@ export const NEWS: readonly News[] = [
     day: '2026-11-28',
     title: 'Criteria, signs and the class',
     words:
-      'Criteria of an assignment can have levels with points; choosing one brings its words to the summing-up, and the tally at the head of a submission counts praise and faults. An entry says on its page which criterion it belongs to, what it counts as, and what to look for: Alt + N walks the places where it would fit. A short wording takes the place of the whole when something is said a second time. The page of an assignment shows the commonest slips, also over the term, and makes a leaf to the class.',
+      'Criteria of an assignment can have levels with points; choosing one brings its words to the summing-up, and the tally at the head of a submission counts praise and faults. An entry says on its page which criterion it belongs to, what it counts as, and what to look for: Alt + . walks the places where it would fit. A short wording takes the place of the whole when something is said a second time. The page of an assignment shows the commonest slips, also over the term, and makes a leaf to the class.',
     at: { label: 'New assignment', to: '/assignments/new' },
   },
   {

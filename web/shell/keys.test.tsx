@@ -28,6 +28,7 @@ describe('a live key', () => {
       { key: 'x', code: 'KeyX', altKey: true, modifierAltGraph: true },
       0,
     ],
+    ['not by another key', { key: '.', code: 'Period', altKey: true }, 0],
     ['not by the letter alone', { key: 'x', code: 'KeyX' }, 0],
     ['not with Ctrl', { key: 'F9', code: 'F9', ctrlKey: true }, 0],
   ])('%s', (_, press, times) => expect(pressed(press)).toBe(times));
@@ -52,5 +53,21 @@ test('keys are live as soon as their screen is in the page, before effects that 
   );
   const { rerender } = render(screens(false));
   rerender(screens(true));
+  expect(run).toHaveBeenCalledTimes(1);
+});
+
+test.each([
+  ['a full stop', 'Period', 'Alt + .'],
+  ['a comma', 'Comma', 'Alt + ,'],
+])('%s with Alt goes by its place, whatever it writes there', (_what, code, name) => {
+  const run = jest.fn();
+  const Marked = () => {
+    useKeyListener();
+    useLiveKeys([{ key: name, does: 'Go on', run }]);
+    return <input aria-label="Title" />;
+  };
+  const { getByLabelText } = render(<Marked />);
+  fireEvent.keyDown(getByLabelText('Title'), { key: '≥', code, altKey: true });
+  fireEvent.keyDown(getByLabelText('Title'), { key: '.', code });
   expect(run).toHaveBeenCalledTimes(1);
 });

@@ -37,11 +37,14 @@ export function useLiveKeys(keys: LiveKey[]): void {
   });
 }
 
-/** What a live key is called: with Alt a letter goes by its place on the keyboard. Null for what is none. */
+/** Marks that go by their place on the keyboard too: letters are few beside those that browsers and offers use. */
+const MARKS: Readonly<Record<string, string>> = { Comma: ',', Period: '.', Slash: '/' };
+
+/** What a live key is called: with Alt a letter or mark goes by its place on the keyboard. Null for what is none. */
 function nameOf(event: KeyboardEvent): string | null {
   if (event.ctrlKey || event.metaKey || event.isComposing) return null;
   if (event.altKey) {
-    const [, letter] = /^Key([A-Z])$/.exec(event.code) ?? [];
+    const letter = /^Key([A-Z])$/.exec(event.code)?.[1] ?? MARKS[event.code];
     return letter && !event.shiftKey && !event.getModifierState('AltGraph') ? `Alt + ${letter}` : null;
   }
   // With Shift a key is another, which somebody may have chosen for wording; of a character it is a part.

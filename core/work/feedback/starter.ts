@@ -9,6 +9,7 @@ export const FEEDBACK_STARTER: StarterText = {
 title: Well observed
 purpose: Praise with its reason
 cue: wo
+counts as praise: Evidence
 
 field What: text
   question: What was observed well?
@@ -20,6 +21,8 @@ You saw {What} closely, and it shows.
 title: Say how you know
 purpose: A claim without evidence
 cue: ev
+counts as fault: Evidence
+sign words: clearly, obviously, proves
 
 == wording Main: en-GB
 
@@ -28,6 +31,8 @@ How do you know? Give the count, the place or the source.
 title: Be exact
 purpose: A vague word where a figure belongs
 cue: ex
+counts as fault: Evidence
+sign words: many, several, often, "a lot of"
 
 field Word: text
   question: Which word is vague?
@@ -39,6 +44,8 @@ field Word: text
 title: Unclear
 purpose: A sentence that has to be read twice
 cue: un
+counts as fault: Writing
+sign long-sentence: 40
 
 == wording Main: en-GB
 
@@ -47,6 +54,7 @@ I had to read this twice. Try it as two sentences.
 title: Order
 purpose: Something stands in the wrong place
 cue: or
+counts as fault: Structure
 
 field Where: choice
   question: Where does it belong?
@@ -62,6 +70,8 @@ This belongs {Where}.
 title: Source
 purpose: A source is missing
 cue: so
+counts as fault: Sources
+sign: quotation-without-source
 
 == wording Main: en-GB
 
@@ -70,6 +80,7 @@ Name your source here, with its year.
 title: Table or picture
 purpose: Figures in running words
 cue: ta
+counts as fault: Structure
 
 field Kind: choice
   question: What would show it better?

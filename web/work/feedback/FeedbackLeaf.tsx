@@ -129,7 +129,7 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
           ...steps,
           ...(open
             ? [
-                { label: 'Next sign: where an entry would fit', key: 'Alt + N', run: signs.next },
+                { label: 'Next sign: where an entry would fit', key: 'Alt + .', run: signs.next },
                 {
                   label: signs.areOn
                     ? 'Signs: point out no more'

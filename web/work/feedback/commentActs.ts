@@ -18,7 +18,7 @@ export const COMMENT_ACTS: readonly CommentAct[] = [
       id: 'counts',
       label: 'This comment counts as: fault, praise, neither',
       short: 'Counts as',
-      key: 'Alt + K',
+      key: 'Alt + ,',
     },
     run: (acts) => acts.countAsNext(),
   },
@@ -35,7 +35,7 @@ export const COMMENT_ACTS: readonly CommentAct[] = [
     run: (acts) => acts.sayInWhole(),
   },
   {
-    ...{ id: 'chat', label: 'Copy the words of this comment', short: 'Copy words', key: 'Alt + I' },
+    ...{ id: 'chat', label: 'Copy the words of this comment', short: 'Copy words', key: 'Alt + /' },
     run: (acts) => acts.copyWords('rich'),
   },
   {

@@ -219,7 +219,7 @@ export class FeedbackActs {
     const words = finishedPassage(comment.passage);
     void (as === 'rich' ? copyRich : copyPlain)(words).then(
       () => say('The comment is copied.'),
-      () => say('The browser did not let it be copied.'),
+      () => say('The browser refused to copy it.'),
     );
   }
 

@@ -2,7 +2,7 @@ import type { Editor } from '@tiptap/react';
 import { useEffect, useRef, useState } from 'react';
 import type { Offer, OffersAnswer, OffersAsked } from '#core/glossary';
 import { Asker } from '#client/offers';
-import { inCaseOf, OFFER_KEYS, type Offered, type OfferHost } from '../offers/offering';
+import { inCaseOf, OFFER_KEYS, stillFits, type Offered, type OfferHost } from '../offers/offering';
 import { OffersPanel } from '../offers/OffersPanel';
 import { lineOfBlank } from '../surface/whereKeysGo';
 
@@ -39,16 +39,17 @@ function useBlankOffers(editor: Editor, blank: number, host: Host) {
     const line = lineOfBlank(editor.view);
     const now = latest.current.offered;
     const offer = now?.offers[at];
-    // A key pressed before the answer to the last letter came: it is for what stood there before.
-    if (!line || !now || !offer || typedOn(line) !== now.lookedAt) return false;
+    const typed = line && typedOn(line);
+    // A key pressed before the answer to the last letter came: the offer must still fit what is typed.
+    if (!line || !typed || !now || !offer || !stillFits(offer, now.lookedAt, typed)) return false;
     if (offer.readBack && now.readingBack !== at) {
       setOffered({ ...now, readingBack: at });
       return true;
     }
-    const typed = now.lookedAt.slice(offer.from);
+    const begun = typed.slice(offer.from);
     setOffered(null);
-    putOn(line, offer, typed);
-    latest.current.host.taken(offer, typed, 2);
+    putOn(line, offer, begun);
+    latest.current.host.taken(offer, begun, 2);
     return true;
   };
   const taking = useRef(take);

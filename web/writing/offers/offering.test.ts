@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals';
 import type { Offer } from '#core/glossary';
-import { keptOf, type Offered } from './offering';
+import { keptOf, stillFits, type Offered } from './offering';
 
 const offer = (text: string): Offer => ({
   ...{ kind: 'term', text, list: 'medicines', by: 'beginning', from: 5, times: 0, readBack: null },
@@ -26,4 +26,15 @@ test('of other words nothing is confirmed', () => {
   expect(keptOf(before, { ...question, line: 'Gave ketam' }, before.offers)).toEqual(none);
   expect(keptOf(before, { ...question, lineStart: 40 }, before.offers)).toEqual(none);
   expect(keptOf(null, question, before.offers)).toEqual(none);
+});
+
+test.each<[string, Partial<Offer>, string, boolean]>([
+  ['nothing more was typed', {}, 'Gave keta', true],
+  ['more of it was typed', {}, 'Gave ketamine', true],
+  ['something else was typed', {}, 'Gave ketop', false],
+  ['some of it was taken back', {}, 'Gave ket', false],
+  ['it does not begin with what was typed', { by: 'initials' }, 'Gave ketam', false],
+  ['it is no term', { kind: 'date' }, 'Gave ketam', false],
+])('a key that comes before the answer: where %s', (_when, more, line, isSo) => {
+  expect(stillFits({ ...offer('ketamine 50 mg/ml'), ...more }, 'Gave keta', line)).toBe(isSo);
 });

@@ -98,18 +98,23 @@ export function inCaseOf(text: string, typed: string): string {
 const show = (view: EditorView, offered: Offered | null) =>
   view.dispatch(view.state.tr.setMeta(key, { offered } satisfies Meta));
 
-/** Whether an offer still fits: what was typed since is what it begins with. */
-function fits(state: EditorState, { lookedAt, lineStart }: Offered, offer: Offer): boolean {
-  const line = lineBefore(state, state.selection.from);
+/** Whether an offer for a line still fits what stands there now: what was typed since is what it begins with. */
+export function stillFits(offer: Offer, lookedAt: string, line: string): boolean {
   if (line === lookedAt) return true;
   const typed = line.slice(offer.from).toLowerCase();
   return (
     line.startsWith(lookedAt) &&
-    state.selection.from - line.length === lineStart &&
     offer.by === 'beginning' &&
     offer.kind === 'term' &&
     offer.text.toLowerCase().startsWith(typed)
   );
+}
+
+/** Whether an offer still fits at the caret. */
+function fits(state: EditorState, { lookedAt, lineStart }: Offered, offer: Offer): boolean {
+  const line = lineBefore(state, state.selection.from);
+  const isThere = line === lookedAt || state.selection.from - line.length === lineStart;
+  return isThere && stillFits(offer, lookedAt, line);
 }
 
 /** Puts an offer in the place of what was typed for it; one that must be read back stands only the second time. */

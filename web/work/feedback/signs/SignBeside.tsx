@@ -32,7 +32,7 @@ export function SignBeside({ signs: { sign, shown, take, leave, next } }: { sign
           Ignore it <Key>Delete</Key>
         </Button>
         <Button look="text" onMouseDown={stay} onClick={next}>
-          Next <Key>Alt + N</Key>
+          Next <Key>Alt + .</Key>
         </Button>
       </p>
     </section>
