@@ -19,6 +19,7 @@ import {
   type DocxComment,
   type Submission,
 } from '#core/submission';
+import { cameAlong } from './cameAlong';
 import { withParts, xmlParts } from '../../documents';
 
 /** A comment that goes out, by whoever wrote it. */
@@ -166,8 +167,17 @@ export async function commentedDocx(commented: Commented): Promise<Blob> {
 export const commentsToPaste = ({ handed, comments, summingUp }: Commented): Passage =>
   commentList(handed.submission, comments, summingUp, COMMENTED_IN_ENGLISH);
 
-const whole = ({ handed, comments, summingUp }: Commented): Passage =>
-  commentedPassage(handed.submission, comments, summingUp, COMMENTED_IN_ENGLISH);
+/** Comments that came along in the file: a docx has them still, what is made anew must be given them. */
+const cameAlongIn = ({ handed }: Commented): GoingOut[] =>
+  cameAlong(handed).flatMap(({ authorName, savedAt, comments }) =>
+    comments.map((one) => ({ ...one, author: authorName, at: savedAt })),
+  );
+
+const whole = (commented: Commented): Passage => {
+  const { handed, comments, summingUp } = commented;
+  const all = [...cameAlongIn(commented), ...comments];
+  return commentedPassage(handed.submission, all, summingUp, COMMENTED_IN_ENGLISH);
+};
 
 /** The submission with its comments as numbered notes, in Markdown. */
 export const commentedMarkdown = (commented: Commented): string => toMarkdown(whole(commented));
