@@ -66,4 +66,5 @@ export type {
   HandedIn,
   NewAssignment,
   OthersComments,
+  SummingUp,
 } from './work/feedback';

@@ -125,6 +125,16 @@ export const ClassCountsSchema = z.object({
 });
 export type ClassCounts = z.infer<typeof ClassCountsSchema>;
 
+/** What one wrote beneath somebody's work before. */
+const SummingUpSchema = z.object({
+  /** Of which assignment, by its title. */
+  assignment: z.string(),
+  savedAt: instant,
+  /** As plain text. */
+  text: z.string(),
+});
+export type SummingUp = z.infer<typeof SummingUpSchema>;
+
 /** What feedback can be asked for beside what all cases can. */
 export const FEEDBACK_ROUTES = define({
   handIn: {
@@ -152,6 +162,14 @@ export const FEEDBACK_ROUTES = define({
     summary: 'The comments that other members, whom the case is given to, have on its submission.',
     status: 200,
     response: z.array(OthersCommentsSchema),
+  },
+  earlierSummingsUp: {
+    method: 'get',
+    path: '/api/cases/:case/summings-up',
+    access: 'given',
+    summary: 'What the member wrote beneath the same person’s work in other assignments, the newest first.',
+    status: 200,
+    response: z.array(SummingUpSchema),
   },
   assignments: {
     method: 'get',

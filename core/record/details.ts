@@ -72,6 +72,7 @@ export const DETAILS = [
   { path: 'faults', label: 'Faults by criterion', kind: 'list' },
   { path: 'levels', label: 'Levels given', kind: 'list' },
   { path: 'points', label: 'Points', kind: 'text' },
+  { path: 'last summing-up', label: 'Last summing-up', kind: 'text' },
 ] as const satisfies readonly { path: string; label: string; kind: DetailKind }[];
 
 /** The path of a detail that is known of any record. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { DraftDocument } from '#core/draft';
-import { EntryContentSchema, FieldSchema, newEntry, type EntryContent } from '#core/entry';
+import { EntryContentSchema, FieldSchema, fullWordings, newEntry, type EntryContent } from '#core/entry';
 import { place } from '#core/fill';
 import { passageFrom, readEntry, writeEntry } from '#core/notation';
 import { mapLines, type Inline, type Passage } from '#core/passage';
@@ -11,7 +11,7 @@ import { changesOf, placedLines, reworded, usualChanges, wordingLines } from './
 
 const setting = { record: emptyRecord(), today: '2026-11-26', cue: null };
 
-const passageOf = ({ wordings }: EntryContent) => wordings[0]!.parts.at(-1)!.passage;
+const passageOf = (content: EntryContent) => fullWordings(content)[0]!.parts.at(-1)!.passage;
 
 /** The draft with an entry placed between two lines written by hand, and then changed. */
 function draftOf(content: EntryContent, change: (passage: Passage) => Passage): DraftDocument {

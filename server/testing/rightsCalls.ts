@@ -271,6 +271,7 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
     }),
   submission: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
   othersComments: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
+  earlierSummingsUp: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
   assignments: async () => Promise.resolve({}),
   makeAssignment: async () => Promise.resolve({ body: { ...work(), id: randomUUID() } }),
   assignment,

@@ -130,6 +130,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   handIn: given,
   submission: given,
   othersComments: given,
+  earlierSummingsUp: given,
   assignments: members,
   makeAssignment: members,
   assignment: given,

@@ -14,7 +14,11 @@ export const SUMMING_UP_DETAILS = [
   'faults',
   'levels',
   'points',
+  'last summing-up',
 ] as const satisfies readonly DetailPath[];
+
+/** No detail is longer. */
+const MOST_TEXT = 5000;
 
 const number = (value: number): StoredDetail['value'] => ({ kind: 'quantity', value, unit: '' });
 
@@ -32,12 +36,14 @@ const beyond = (number: number, most: number | null | undefined): number | null 
  * @param source - What it was read from, as its name is told.
  * @param words - How many words the submission has.
  * @param limits - The assignment's; null where it belongs to none.
+ * @param lastSummingUp - What was written beneath the same person's work last; null where nothing was.
  */
 export function summingUpDetails(
   source: string,
   words: number,
   limits: AssignmentWork['limits'] | null,
   { criteria, points, faults, praised }: Tally,
+  lastSummingUp: string | null,
 ): StoredDetail[] {
   const over = beyond(words, limits?.most);
   const short = limits?.least ? beyond(limits.least, words) : null;
@@ -52,6 +58,8 @@ export function summingUpDetails(
     ),
     levels: list(criteria.flatMap(({ name, level }) => (level ? [`${name}: ${level.name}`] : []))),
     points: points && { kind: 'text', text: `${points.given}/${points.most}` },
+    'last summing-up':
+      lastSummingUp === null ? null : { kind: 'text', text: lastSummingUp.slice(0, MOST_TEXT) },
   };
   return SUMMING_UP_DETAILS.flatMap((path) => {
     const value = values[path];

@@ -9,7 +9,9 @@ import type {
   Draft,
   OthersComments,
   Problem,
+  SummingUp,
 } from '#contracts';
+import { plainPassage } from '#core/passage';
 import type { Submission } from '#core/submission';
 import { startTestServer, type Caller, type TestServer } from '../../testing/testServer';
 
@@ -240,8 +242,9 @@ test('a class is counted over all its tutors: levels, points, slips over the ter
       criteria: [{ criterion: 'Method', praise: 0, faults: 2, level: 'poor' }],
     }),
   ]);
-  // Of the term what was made before; made later, it is told there.
-  expect(term.map(({ title }) => title).slice(-2)).toEqual(['Owls, block 1', 'Owls, block 2']);
+  // Beside those of the term this one is the last.
+  expect(term.at(-1)!.title).toBe('Owls, block 2');
+  expect(term.map(({ title }) => title)).toContain('Owls, block 1');
   expect(term.at(-1)!.slips.map(({ title, person, count }) => [title, person, count])).toEqual([
     ['Title of place', 'Tomos Hale', 1],
     ['Title of source', 'Tomos Hale', 1],
@@ -251,6 +254,22 @@ test('a class is counted over all its tutors: levels, points, slips over the ter
     { words: 'A fine sketch, keep it.', people: ['Ingrid Vale', 'Tomos Hale'] },
   ]);
   expect((await counts(imke, second.id)).people[1]).toMatchObject({ points: 2 });
+
+  // What one wrote beneath the same person's work before, and not what a colleague did, or what is of this assignment.
+  const earlier = async (caller: Caller, of: string) =>
+    (await caller.get(`/api/cases/${of}/summings-up`).expect(200)).body as SummingUp[];
+  const summedUp = {
+    type: 'doc',
+    attrs: { placements: {} },
+    content: plainPassage('Better than before.').content,
+  };
+  await say(desta, first.of.ingrid, summedUp);
+  expect(await earlier(desta, second.of.ingrid)).toEqual([
+    { assignment: 'Owls, block 1', savedAt: expect.any(String), text: 'Better than before.' },
+  ]);
+  expect(await earlier(desta, first.of.ingrid)).toEqual([]);
+  expect(await earlier(imke, second.of.ingrid)).toEqual([]);
+  await anouk.get(`/api/cases/${second.of.ingrid}/summings-up`).expect(404);
   await anouk.get(`/api/assignments/${second.id}/counts`).expect(404);
 });
 

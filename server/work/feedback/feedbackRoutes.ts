@@ -3,6 +3,7 @@ import type { Context } from '../../context';
 import { bind } from '../../http';
 import { assign, assignment, assignmentsOf, changeAssignment, makeAssignment } from './assignments';
 import { classCounts } from './classCounts';
+import { earlierSummingsUp } from './earlierSummingsUp';
 import { handIn, othersComments, submissionOf } from './submissions';
 
 /** Submissions, the comments of colleagues on them, and the assignments they belong to. */
@@ -16,6 +17,10 @@ export function feedbackRoutes(router: Router, context: Context): void {
   bind(router, context, 'submission', ({ member, params }) => submissionOf(db, member.id, params.case));
 
   bind(router, context, 'othersComments', ({ member, params }) => othersComments(db, member.id, params.case));
+
+  bind(router, context, 'earlierSummingsUp', ({ member, params }) =>
+    earlierSummingsUp(db, member.id, params.case),
+  );
 
   bind(router, context, 'assignments', ({ member }) => assignmentsOf(db, member.id));
 

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import type { OthersComments } from '#contracts';
+import type { OthersComments, SummingUp } from '#contracts';
 import type { Criterion, Tally } from '#core/work';
 import { call } from '#client/api';
 import { KEYS } from '../../api';
@@ -11,6 +11,7 @@ import { Button, Failed, Key, Loading } from '../../ui';
 import { COMMENT_ACTS } from './commentActs';
 import { CommentBeside } from './CommentBeside';
 import { CommentLayer } from './CommentLayer';
+import { EarlierSummingsUp } from './EarlierSummingsUp';
 import { FinishedComments } from './FinishedComments';
 import { cameAlong } from './cameAlong';
 import { SubmissionHead } from './SubmissionHead';
@@ -24,6 +25,7 @@ import { TakeIn } from './TakeIn';
 import { useFeedback, useSubmission, type Feedback } from './useFeedback';
 
 const NOBODY: readonly OthersComments[] = [];
+const NOTHING: readonly SummingUp[] = [];
 const NO_CRITERIA: readonly Criterion[] = [];
 
 interface AboveProps {
@@ -34,6 +36,7 @@ interface AboveProps {
   others: readonly OthersComments[];
   tally: Tally;
   signs: Signs;
+  earlier: readonly SummingUp[];
 }
 
 /** Where nothing was handed in, the leaf is as any other, and says how to take something in. */
@@ -52,7 +55,16 @@ function NoSubmission({ of }: { of: string }) {
 }
 
 /** The submission above the summing-up: as it is read and commented, or where it is taken in. */
-function Above({ among, leaf: { one, editor, open }, found, feedback, others, tally, signs }: AboveProps) {
+function Above({
+  among,
+  leaf: { one, editor, open },
+  found,
+  feedback,
+  others,
+  tally,
+  signs,
+  earlier,
+}: AboveProps) {
   if (found.isError)
     return <Failed what="the submission" error={found.error} retry={() => void found.refetch()} />;
   if (found.data === undefined) return <Loading what="the submission" />;
@@ -75,6 +87,7 @@ function Above({ among, leaf: { one, editor, open }, found, feedback, others, ta
           </Button>
         </p>
       )}
+      <EarlierSummingsUp all={earlier} />
     </div>
   );
 }
@@ -99,6 +112,12 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
       enabled: one.given.length > 1,
     }).data ?? NOBODY;
   const { data } = found;
+  const earlier =
+    useQuery({
+      queryKey: KEYS.earlierSummingsUp(one.id),
+      queryFn: () => call('earlierSummingsUp', { params: { case: one.id } }),
+      enabled: !!data?.assignment,
+    }).data ?? NOTHING;
   const feedback = useFeedback(leaf, data ?? null, others);
   const shown = useMemo(() => (data ? [...cameAlong(data), ...others] : others), [data, others]);
   const { acts, isReading } = feedback;
@@ -114,14 +133,14 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
   const ways = useWaysAmong(among, leaf.say);
   const criteria = among?.criteria ?? NO_CRITERIA;
   const signs = useSigns(leaf, data ?? null, feedback);
-  const { tally, holdsFinish } = useJudged(leaf, data ?? null, among);
+  const { tally, holdsFinish } = useJudged(leaf, data ?? null, among, earlier);
   const steps = [
     ...ways,
     { label: 'Next comment', key: 'Alt + T', run: () => acts.step(1) },
     { label: 'Comment before', key: 'Alt + H', run: () => acts.step(-1) },
   ];
   return {
-    above: <Above {...{ among, leaf, found, feedback, tally, signs }} others={shown} />,
+    above: <Above {...{ among, leaf, found, feedback, tally, signs, earlier }} others={shown} />,
     leafClass: has ? `with-comments ${finderOpen ? 'is-looking-up' : ''}` : '',
     textName: has ? 'Summing-up' : null,
     actions: has

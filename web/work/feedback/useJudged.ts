@@ -1,5 +1,5 @@
 import { useMemo, useRef } from 'react';
-import type { CaseSubmission } from '#contracts';
+import type { CaseSubmission, SummingUp } from '#contracts';
 import { wordsInSubmission } from '#core/submission';
 import { summingUpDetails, type Criterion } from '#core/work';
 import type { LeafWithMaterial } from '../../leaf';
@@ -14,13 +14,16 @@ export function useJudged(
   { editor, open, say, tellDetails }: LeafWithMaterial,
   handed: CaseSubmission | null,
   among: Among | null,
+  earlier: readonly SummingUp[],
 ) {
   const criteria = among?.criteria ?? NO_CRITERIA;
   const limits = among?.limits ?? null;
   const tally = useTally(editor, criteria);
+  const last = earlier[0]?.text ?? null;
   const details = useMemo(
-    () => (handed ? summingUpDetails(handed.name, wordsInSubmission(handed.submission), limits, tally) : []),
-    [handed, limits, tally],
+    () =>
+      handed ? summingUpDetails(handed.name, wordsInSubmission(handed.submission), limits, tally, last) : [],
+    [handed, limits, tally, last],
   );
   useSummingUp(editor, details, open, tellDetails);
   // Said once of one criterion: who then finishes all the same means it.

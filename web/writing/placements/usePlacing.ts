@@ -1,7 +1,7 @@
 import type { Editor } from '@tiptap/react';
 import { useEffect, useMemo, useRef } from 'react';
 import type { Case, Entry, Member } from '#contracts';
-import type { EntryContent } from '#core/entry';
+import { fullWordings, type EntryContent } from '#core/entry';
 import { earlierUses, lastAnswers, type Placement } from '#core/draft';
 import type { Closer } from '#core/cue';
 import { answersFromGroups, place, type PlacedWording, type PlaceRequest } from '#core/fill';
@@ -88,7 +88,12 @@ export function usePlacing({ id, kind, record }: Case, draft: string, member: Me
           last: lastAnswers(uses(editor), entry.id),
           id: crypto.randomUUID(),
           ...(groups && {
-            answers: answersFromGroups(content.fields, groups, clockNow(), content.wordings[0]!.language),
+            answers: answersFromGroups(
+              content.fields,
+              groups,
+              clockNow(),
+              fullWordings(content)[0]!.language,
+            ),
           }),
         };
       },
