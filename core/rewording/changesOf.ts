@@ -37,6 +37,23 @@ const letters = (text: string) => text.replace(/\s/g, '').toLowerCase();
 /** Whether words were changed, and not only their capital or the spaces around them, which placing mends by itself. */
 const isOfWords = (before: string, put: string) => letters(before) !== letters(put);
 
+type Edit = ReturnType<typeof editsOf>[number];
+
+/** Edits with nothing but spaces between them: a sign that only lost the space at its side may be told as dropped and put again. */
+function withOnlySpacesBetween(before: string, edits: readonly Edit[]): Edit[][] {
+  const groups: Edit[][] = [];
+  for (const edit of edits) {
+    const last = groups.at(-1)?.at(-1);
+    if (last && before.slice(last.to, edit.from).trim() === '') groups.at(-1)!.push(edit);
+    else groups.push([edit]);
+  }
+  return groups;
+}
+
+/** Whether edits beside each other changed words, taken together. */
+const areOfWords = (before: string, group: readonly Edit[]): boolean =>
+  isOfWords(before.slice(group[0]!.from, group.at(-1)!.to), group.map(({ put }) => put).join(' '));
+
 /**
  * What was changed by hand in the lines of a wording, told line by line: words dropped, added or put in place of others; a line
  * that is gone is dropped from its start to its end. Changes that reach over blanks or several lines at once are left out: they
@@ -49,7 +66,9 @@ export function changesOf(wording: readonly string[], placed: readonly string[])
     starts.push(at);
     return at + line.length + 1;
   }, 0);
-  return editsOf(before, placed.join('\n')).flatMap(({ from, to, put }): Rewording[] => {
+  const groups = withOnlySpacesBetween(before, editsOf(before, placed.join('\n')));
+  const edits = groups.filter((group) => areOfWords(before, group)).flat();
+  return edits.flatMap(({ from, to, put }): Rewording[] => {
     const dropped = before.slice(from, to);
     // The end of a line that goes belongs to it.
     const lead = /^\n+/.exec(dropped)?.[0].length ?? 0;

@@ -89,6 +89,11 @@ describe('what was changed by hand in a placed wording', () => {
     expect(told(text, change)).toEqual(wanted);
   });
 
+  test('a sign that lost the spaces at its sides, where its blank was left out, is no change of words', () => {
+    expect(changesOf(['Seen  - \uFFFC'], ['Seen -\uFFFC'])).toEqual([]);
+    expect(changesOf(['Seen  - \uFFFC'], ['Heard -\uFFFC'])).toHaveLength(1);
+  });
+
   test('whatever an entry holds and is answered: untouched, it was not changed', () => {
     fc.assert(
       fc.property(
