@@ -101,23 +101,29 @@ const levelWays = (criteria: readonly Criterion[], acts: FeedbackActs) =>
     })),
   );
 
+/** What one wrote beneath the same person's work before; nothing for a submission on its own. */
+const useEarlier = (of: string, assignment: string | null | undefined) =>
+  useQuery({
+    queryKey: KEYS.earlierSummingsUp(of),
+    queryFn: () => call('earlierSummingsUp', { params: { case: of } }),
+    enabled: !!assignment,
+  }).data ?? NOTHING;
+
+/** The comments of colleagues who have the case too. */
+const useOthers = ({ id, given }: LeafWithMaterial['one']) =>
+  useQuery({
+    queryKey: KEYS.othersComments(id),
+    queryFn: () => call('othersComments', { params: { case: id } }),
+    enabled: given.length > 1,
+  }).data ?? NOBODY;
+
 /** The submission of a case, with what can be done with the comments on it. */
 function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
   const { one, open } = leaf;
   const found = useSubmission(one.id);
-  const others =
-    useQuery({
-      queryKey: KEYS.othersComments(one.id),
-      queryFn: () => call('othersComments', { params: { case: one.id } }),
-      enabled: one.given.length > 1,
-    }).data ?? NOBODY;
+  const others = useOthers(one);
   const { data } = found;
-  const earlier =
-    useQuery({
-      queryKey: KEYS.earlierSummingsUp(one.id),
-      queryFn: () => call('earlierSummingsUp', { params: { case: one.id } }),
-      enabled: !!data?.assignment,
-    }).data ?? NOTHING;
+  const earlier = useEarlier(one.id, data?.assignment);
   const feedback = useFeedback(leaf, data ?? null, others);
   const shown = useMemo(() => (data ? [...cameAlong(data), ...others] : others), [data, others]);
   const { acts, isReading } = feedback;

@@ -81,20 +81,14 @@ export function usePlacing({ id, kind, record }: Case, draft: string, member: Me
         const entry = found && (variationOf(id, found.bank.entries, found.collections) ?? entryOf(id));
         if (!entry) return null;
         const { revision, content } = entry;
+        const { language } = fullWordings(content)[0]!;
         return {
           ...needs(entry.id),
           entry: { id: entry.id, revision, content },
           cue: cue?.slice(0, LONGEST_CUE) ?? null,
           last: lastAnswers(uses(editor), entry.id),
           id: crypto.randomUUID(),
-          ...(groups && {
-            answers: answersFromGroups(
-              content.fields,
-              groups,
-              clockNow(),
-              fullWordings(content)[0]!.language,
-            ),
-          }),
+          ...(groups && { answers: answersFromGroups(content.fields, groups, clockNow(), language) }),
         };
       },
       contentOf: (entry: string): EntryContent | null => entryOf(entry)?.content ?? null,
