@@ -30,6 +30,7 @@ const PLACE_WORDS: Record<string, string> = {
   formula: 'Formula',
   object: 'Object',
   'text-box': 'Text box',
+  page: 'Page',
 };
 
 const LONGEST_QUOTE = 90;

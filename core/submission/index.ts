@@ -12,3 +12,6 @@ export { readDocx } from './docx/readDocx';
 export { NotDocx } from './docx/docxParts';
 export { withComments } from './docx/withComments';
 export type { DocxComment } from './docx/commentXml';
+export { readPdf, type ReadPdf } from './pdf/readPdf';
+export { quadsOn, type PdfQuad } from './pdf/quadsOn';
+export type { PdfPage, PdfRectangle, PdfRemark, PdfRun } from './pdf/pdfPage';

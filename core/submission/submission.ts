@@ -24,8 +24,8 @@ export const SPAN_MARKS = [
 ] as const;
 export type SpanMark = (typeof SPAN_MARKS)[number];
 
-/** What stands in a text without being words. */
-export const PLACE_KINDS = ['picture', 'chart', 'formula', 'object', 'text-box', 'note'] as const;
+/** What stands in a text without being words; `page`: a whole page of which no words are known. */
+export const PLACE_KINDS = ['picture', 'chart', 'formula', 'object', 'text-box', 'note', 'page'] as const;
 export type PlaceKind = (typeof PLACE_KINDS)[number];
 
 const marks = z.array(z.enum(SPAN_MARKS)).max(SPAN_MARKS.length).optional();

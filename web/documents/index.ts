@@ -1,6 +1,13 @@
 export { filesPacked, isArchive, listArchive, withParts, xmlParts, zipped } from './archive';
+export { isPdf } from './pdf/isPdf';
 export { decodedText } from './decodedText';
 export type { ReadDocument } from './readers';
 
 /** What reads documents, with the editor's schema and the libraries for it: fetched only by those who drop one. */
 export const documentReaders = () => import('./readers');
+
+/** What opens PDFs, with its library: fetched only by those who have one. */
+export const pdfReader = () => import('./pdf/reader');
+
+/** What writes comments into PDFs, with its library: fetched only by those who take one away. */
+export const pdfWriter = () => import('./pdf/annotatePdf');

@@ -20,6 +20,7 @@ import { useSigns, type Signs } from './signs/useSigns';
 import { useJudged } from './useJudged';
 import type { FeedbackActs } from './feedbackActs';
 import { useAmong, useWaysAmong, type Among } from './useAmong';
+import { usePages } from './usePages';
 import { SubmissionReading } from './SubmissionReading';
 import { TakeIn } from './TakeIn';
 import { useFeedback, useSubmission, type Feedback } from './useFeedback';
@@ -65,6 +66,7 @@ function Above({
   signs,
   earlier,
 }: AboveProps) {
+  const pages = usePages(one.id, found.data ?? null);
   if (found.isError)
     return <Failed what="the submission" error={found.error} retry={() => void found.refetch()} />;
   if (found.data === undefined) return <Loading what="the submission" />;
@@ -72,9 +74,9 @@ function Above({
   const isSelected = feedback.isReading && open && feedback.laying === null;
   return (
     <div>
-      <SubmissionHead of={one.id} handed={found.data} among={among} />
+      <SubmissionHead of={one.id} handed={found.data} {...{ among, pages }} />
       <TallyLine tally={tally} give={open ? (of, level) => feedback.acts.giveLevel(of, level) : null} />
-      <SubmissionReading {...{ editor, feedback, others, signs }} />
+      <SubmissionReading {...{ editor, feedback, others, signs, pages }} />
       <CommentLayer {...{ feedback, others, signs }} submission={found.data.submission} />
       {isSelected && (
         <p className="px-9 pb-3 text-[13px] max-[899px]:px-4" data-print="no">

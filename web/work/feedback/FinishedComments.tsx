@@ -33,12 +33,23 @@ function useWaysOut({ leaf: { one, draft, editor }, handed, others }: Omit<Props
   const asText = (text: string, type: string, ending: string) =>
     offerFile(textFile(text, type), fileName(title, ending));
   return {
-    docx: async () =>
-      offerFile(await (await going()).commentedDocx(await commented()), fileName(title, 'docx')),
+    file: async () => {
+      const { blob, ending } = await (await going()).commentedFile(await commented());
+      offerFile(blob, fileName(title, ending));
+    },
     copy: async () => copyRich(await toPaste()),
     copyPlain: async () => copyPlain(await toPaste()),
     copySummingUp: () => copyRich(withoutComments(finishedPassage(document))),
     files: [
+      ...(/\.docx$/i.test(handed.name)
+        ? []
+        : [
+            {
+              label: 'Word (docx), made anew',
+              save: async () =>
+                offerFile(await (await going()).commentedDocx(await commented()), fileName(title, 'docx')),
+            },
+          ]),
       {
         label: 'Markdown, with numbered notes',
         save: async () => asText((await going()).commentedMarkdown(await commented()), 'text/markdown', 'md'),
@@ -75,7 +86,7 @@ export function FinishedComments({ acts, ...rest }: Props) {
         <Button
           look="main"
           autoFocus={acts.isNew}
-          onClick={() => attempt('Downloaded, with comments in it.', out.docx)}
+          onClick={() => attempt('Downloaded, with comments in it.', out.file)}
         >
           Download with comments
         </Button>

@@ -3,20 +3,25 @@ import { Link } from 'react-router';
 import type { CaseSubmission } from '#contracts';
 import { wordsInSubmission } from '#core/submission';
 import { Button, Key } from '../../ui';
+import { PagesOfFile } from './PagesOfFile';
 import { TakeIn } from './TakeIn';
 import type { Among } from './useAmong';
+import type { Pages } from './usePages';
 
 /** What was handed in, in a line: its name, how many words, and how it is handed in anew. */
 export function SubmissionHead({
   of,
   handed,
   among,
+  pages,
 }: {
   of: string;
   handed: CaseSubmission;
   among: Among | null;
+  pages: Pages | null;
 }) {
   const [again, setAgain] = useState(false);
+  const [areSeen, setSeen] = useState(false);
   const words = wordsInSubmission(handed.submission);
   return (
     <>
@@ -27,6 +32,11 @@ export function SubmissionHead({
         <Button look="text" aria-expanded={again} onClick={() => setAgain(!again)}>
           New version
         </Button>
+        {pages && (
+          <Button look="text" aria-expanded={areSeen} onClick={() => setSeen(!areSeen)}>
+            {areSeen ? 'Hide pages' : 'Show pages'}
+          </Button>
+        )}
         {among && (
           <span className="ml-auto flex items-baseline gap-x-4">
             <Link to={`/assignments/${among.id}`} className="text-elder underline">
@@ -43,6 +53,7 @@ export function SubmissionHead({
           </span>
         )}
       </p>
+      {pages && areSeen && <PagesOfFile pages={pages} />}
       {again && <TakeIn of={of} again done={() => setAgain(false)} />}
     </>
   );

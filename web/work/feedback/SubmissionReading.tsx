@@ -4,22 +4,26 @@ import type { OthersComments } from '#contracts';
 import { createReading, mark, pointOut, type MarkedPassage } from './reading';
 import type { Signs } from './signs/useSigns';
 import type { Feedback } from './useFeedback';
+import type { Pages } from './usePages';
 
 interface Props {
   editor: Editor;
   feedback: Feedback;
   others: readonly OthersComments[];
   signs: Signs;
+  pages: Pages | null;
 }
 
 /** The submission as it is read, with the passages marked that comments are on. */
-export function SubmissionReading({ editor, feedback, others, signs }: Props) {
+export function SubmissionReading({ editor, feedback, others, signs, pages }: Props) {
   const { reading, viewRef, latestRef, comments, current, heard } = feedback;
   const place = useRef<HTMLDivElement>(null);
   const { setReading, setSelected } = heard;
   const signsRef = useRef(signs);
+  const pagesRef = useRef(pages);
   useLayoutEffect(() => {
     signsRef.current = signs;
+    pagesRef.current = pages;
   });
   useLayoutEffect(() => {
     if (!reading || !place.current) return;
@@ -46,6 +50,8 @@ export function SubmissionReading({ editor, feedback, others, signs }: Props) {
       undo: () => latestRef.current.acts.undo(),
       redo: () => latestRef.current.acts.redo(),
       language: () => latestRef.current.language,
+      drawPage: (page, canvas) =>
+        pagesRef.current?.draw(page, canvas) ?? Promise.reject(new Error('There is no file to draw from.')),
     });
     viewRef.current = made;
     // Unless one writes already: another version may have come in meanwhile.

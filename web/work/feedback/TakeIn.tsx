@@ -21,9 +21,9 @@ export function TakeIn({ of, again, done }: { of: string; again: boolean; done?:
         hint={
           again
             ? 'Drop the new version here. Comments stay on their words where these are still there.'
-            : 'Drop what was handed in here: Word (docx), OpenDocument (odt), Markdown or plain text.'
+            : 'Drop what was handed in here: Word (docx), OpenDocument (odt), PDF, Markdown or plain text.'
         }
-        accept=".docx,.odt,.md,.markdown,.txt"
+        accept=".docx,.odt,.pdf,.md,.markdown,.txt"
         isReading={taking.isPending}
         take={([file]) => file && taking.mutate(file)}
       />

@@ -5,7 +5,7 @@ import { toDocx } from '#core/docx';
 import { commentsOf, withoutComments } from '#core/draft';
 import { toHtmlPage, toMarkdown } from '#core/exchange';
 import { finishedPassage } from '#core/fill';
-import { isEmptyPassage, type CommentOn, type Passage, type TextRange } from '#core/passage';
+import { isEmptyPassage, plainText, type CommentOn, type Passage, type TextRange } from '#core/passage';
 import {
   COMMENTED_IN_ENGLISH,
   commentedPassage,
@@ -20,7 +20,9 @@ import {
   type Submission,
 } from '#core/submission';
 import { cameAlong } from './cameAlong';
-import { withParts, xmlParts } from '../../documents';
+import { isArchive, isPdf, listArchive, pdfWriter, withParts, xmlParts } from '../../documents';
+
+const DOCX = 'application/vnd.openxmlformats-officedocument.wordprocessingml.document';
 
 /** A comment that goes out, by whoever wrote it. */
 interface GoingOut extends Pick<CommentOn, 'on' | 'words' | 'before'> {
@@ -108,23 +110,28 @@ const heading = (text: string): Passage['content'][number] => ({
   content: [{ type: 'text', text, marks: [{ type: 'bold' }] }],
 });
 
-/** What is put into a docx: each comment on its words as they stand there, and the summing-up as a comment on its first ones. */
-function commentsIn(submission: Submission, { comments, summingUp, author, at }: Commented): DocxComment[] {
+/** What is put into a file: each comment on its words as they stand there, and the summing-up as a comment on its first ones, or on the whole. */
+function commentsFor(
+  submission: Submission,
+  { comments, summingUp, author, at }: Commented,
+): { own: DocxComment[]; whole: Passage | null; author: string; at: string } {
   const own = comments.map((one) => ({
     ...one,
     on: followedRange(submission, one) ?? within(submission, one.on),
   }));
-  if (isEmptyPassage(summingUp)) return own;
-  const passage: Passage = {
-    type: 'doc',
-    content: [heading(COMMENTED_IN_ENGLISH.summingUp), ...summingUp.content],
-  };
-  return [{ on: firstWords(submission), passage, author, at }, ...own];
+  if (isEmptyPassage(summingUp)) return { own, whole: null, author, at };
+  const content = [heading(COMMENTED_IN_ENGLISH.summingUp), ...summingUp.content];
+  return { own, whole: { type: 'doc', content }, author, at };
 }
 
-/** The bytes of what was handed in; null where it was pasted, or is no docx. */
-async function docxHandedIn({ of, handed }: Commented): Promise<Uint8Array | null> {
-  if (handed.file === null || !/\.docx$/i.test(handed.name)) return null;
+function docxComments(submission: Submission, commented: Commented): DocxComment[] {
+  const { own, whole, author, at } = commentsFor(submission, commented);
+  return whole ? [{ on: firstWords(submission), passage: whole, author, at }, ...own] : own;
+}
+
+/** The bytes of what was handed in; null where it was pasted. */
+async function bytesHandedIn({ of, handed }: Commented): Promise<Uint8Array | null> {
+  if (handed.file === null) return null;
   const response = await fetch(pathFor('caseFile', { case: of, file: handed.file })).catch(() => null);
   if (response?.status === 404)
     throw new ForPeople(
@@ -137,31 +144,62 @@ async function docxHandedIn({ of, handed }: Commented): Promise<Uint8Array | nul
 /** A docx made of a submission that came in another format. */
 async function docxMadeOf({ title, handed }: Commented): Promise<Uint8Array> {
   const passage = passageOfSubmission(handed.submission, {
-    placeWords: ({ name }) => name || '▢',
+    placeWords: ({ place, name }) => (place === 'page' ? `[Page ${name}]` : name || '▢'),
     signs: [],
   });
   const blob = await Packer.toBlob(toDocx(passage, title));
   return new Uint8Array(await blob.arrayBuffer());
 }
 
-/**
- * The docx that goes back: the very file that was handed in, with comments in it and all else as it was; where another format came in,
- * one made of it. Throws in words where it cannot be had.
- */
-export async function commentedDocx(commented: Commented): Promise<Blob> {
-  const bytes = (await docxHandedIn(commented)) ?? (await docxMadeOf(commented));
+const isDocx = async (bytes: Uint8Array, name: string): Promise<boolean> =>
+  isArchive(bytes) && (await listArchive(bytes, name)).some((part) => part.name === 'word/document.xml');
+
+/** A docx with comments in it and all else as it was. */
+async function withCommentsIn(bytes: Uint8Array, commented: Commented): Promise<Blob> {
   const { name } = commented.handed;
   const parts = await xmlParts(bytes, name);
   try {
-    const comments = commentsIn(readDocx(parts).submission, commented);
+    const comments = docxComments(readDocx(parts).submission, commented);
     const out = await withParts(bytes, name, withComments(parts, comments));
-    const type = 'application/vnd.openxmlformats-officedocument.wordprocessingml.document';
-    return new Blob([out as Uint8Array<ArrayBuffer>], { type });
+    return new Blob([out as Uint8Array<ArrayBuffer>], { type: DOCX });
   } catch (error) {
     if (error instanceof NotDocx) throw new ForPeople(`${name} cannot be read any more: ${error.message}.`);
     throw error;
   }
 }
+
+/** A PDF with comments in it as annotations, and all else as it was. */
+async function annotated(bytes: Uint8Array, commented: Commented): Promise<Blob> {
+  const { annotatedPdf } = await pdfWriter();
+  const out = await annotatedPdf(bytes, commented.handed.name, (submission) => {
+    const { own, whole, author, at } = commentsFor(submission, commented);
+    const all = own.map(({ passage, ...one }) => ({ ...one, text: plainText(passage) }));
+    return whole ? [{ on: null, text: plainText(whole), author, at }, ...all] : all;
+  });
+  return new Blob([out as Uint8Array<ArrayBuffer>], { type: 'application/pdf' });
+}
+
+/** What goes back: its bytes, and the ending of its name. */
+export interface CommentedFile {
+  blob: Blob;
+  ending: 'docx' | 'pdf';
+}
+
+/**
+ * What goes back: the very docx or PDF that was handed in, with comments in it and all else as it was; where another format came in, a
+ * docx made of it. Throws in words where it cannot be had.
+ */
+export async function commentedFile(commented: Commented): Promise<CommentedFile> {
+  const bytes = await bytesHandedIn(commented);
+  if (bytes && isPdf(bytes)) return { blob: await annotated(bytes, commented), ending: 'pdf' };
+  const isOwn = bytes !== null && (await isDocx(bytes, commented.handed.name));
+  const docx = isOwn ? bytes : await docxMadeOf(commented);
+  return { blob: await withCommentsIn(docx, commented), ending: 'docx' };
+}
+
+/** A docx made of what was handed in, with comments in it: for who cannot use the format that it came in. */
+export const commentedDocx = async (commented: Commented): Promise<Blob> =>
+  withCommentsIn(await docxMadeOf(commented), commented);
 
 /** The comments as a list, to be pasted where the submission is not. */
 export const commentsToPaste = ({ handed, comments, summingUp }: Commented): Passage =>

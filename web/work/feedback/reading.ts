@@ -4,6 +4,7 @@ import { keymap } from '@tiptap/pm/keymap';
 import { baseKeymap } from '@tiptap/pm/commands';
 import { comparePoints, type TextRange } from '#core/passage';
 import { sentencesIn } from '#core/submission';
+import { pagePicture, type DrawPage } from './pagePicture';
 import { pointAt, positionsOf, type ReadingDocument } from './readingDocument';
 
 /** A passage that something is said of, as it is marked in what is read. */
@@ -32,6 +33,8 @@ export interface ReadingHost {
   redo: () => void;
   /** BCP 47: by whose rules sentences are parted. */
   language: () => string;
+  /** Draws a page that stands as itself. */
+  drawPage: DrawPage;
 }
 
 /** A place where an entry would fit. */
@@ -222,6 +225,10 @@ export function createReading(place: HTMLElement, reading: ReadingDocument, host
   });
   const view = new EditorView(place, {
     state,
+    nodeViews: {
+      // Of other places what the schema says.
+      page: ({ attrs }) => pagePicture(Number(attrs.name), host.drawPage),
+    },
     attributes: {
       role: 'textbox',
       'aria-multiline': 'true',

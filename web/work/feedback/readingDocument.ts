@@ -64,6 +64,14 @@ const schema = new Schema({
         placeWords(String(attrs.kind), String(attrs.name)),
       ],
     },
+    /** A page of which no words are known; its name is its number. Drawn by `pagePicture`. */
+    page: {
+      group: 'inline',
+      inline: true,
+      atom: true,
+      attrs: { name: { default: '' } },
+      toDOM: ({ attrs }) => ['span', { class: 'place is-page' }, `Page ${String(attrs.name)}`],
+    },
   },
   marks: Object.fromEntries(
     Object.entries(MARK_TAGS).map(([name, tag]): [string, MarkSpec] => [
@@ -90,6 +98,7 @@ const placeWords = (kind: string, name: string): string => {
 const inlineOf = (span: Span): ReadingNode => {
   const marks = (span.marks ?? []).map((name) => schema.marks[name]!.create());
   if ('text' in span) return schema.text(span.text, marks);
+  if (span.place === 'page') return schema.nodes.page.create({ name: span.name }, null, marks);
   return schema.nodes.place.create({ kind: span.place, name: span.name }, null, marks);
 };
 

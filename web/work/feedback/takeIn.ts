@@ -12,7 +12,15 @@ import {
   wordsInSubmission,
 } from '#core/submission';
 import { KEYS, queryClient } from '../../api';
-import { decodedText, documentReaders, isArchive, listArchive, xmlParts } from '../../documents';
+import {
+  decodedText,
+  documentReaders,
+  isArchive,
+  isPdf,
+  listArchive,
+  pdfReader,
+  xmlParts,
+} from '../../documents';
 
 type Submission = HandedIn['submission'];
 
@@ -29,6 +37,7 @@ async function documentIn(file: File, bytes: Uint8Array): Promise<Submission | n
 }
 
 async function submissionIn(file: File, bytes: Uint8Array): Promise<Submission> {
+  if (isPdf(bytes)) return (await pdfReader()).submissionOfPdf(bytes, file.name);
   if (isArchive(bytes)) {
     const read = await documentIn(file, bytes);
     if (read) return read;
@@ -41,13 +50,18 @@ async function submissionIn(file: File, bytes: Uint8Array): Promise<Submission> 
       'it is locked with a password, or of a Word before 2007. Save it as a docx without one',
     );
   const text = decodedText(bytes);
-  if (text === null) throw unread(file, 'it is neither a docx, an ODT, Markdown nor plain text');
+  if (text === null) throw unread(file, 'it is neither a docx, an ODT, a PDF, Markdown nor plain text');
   if (!/\.(md|markdown)$/i.test(file.name)) return submissionOfPassage(plainPassage(text.trim()));
   const { passageOfMarkdown } = await documentReaders();
   return submissionOfPassage((await passageOfMarkdown(text)).passage);
 }
 
-/** Reads a file that was handed in: docx, ODT, Markdown or plain text. Throws an UnreadableFile in words. */
+/** Whether there is neither a word in it nor a page to look at. */
+const isBare = (submission: Submission): boolean =>
+  wordsInSubmission(submission) === 0 &&
+  !submission.blocks.some(({ spans }) => spans.some((span) => 'place' in span && span.place === 'page'));
+
+/** Reads a file that was handed in: docx, ODT, PDF, Markdown or plain text. Throws an UnreadableFile in words. */
 export async function readSubmission(file: File): Promise<Submission> {
   const bytes = new Uint8Array(await file.arrayBuffer());
   const submission = await submissionIn(file, bytes).catch((error: unknown) => {
@@ -56,7 +70,7 @@ export async function readSubmission(file: File): Promise<Submission> {
   });
   const checked = SubmissionSchema.safeParse(submission);
   if (!checked.success) throw unread(file, checked.error.issues[0]?.message ?? 'it is too large');
-  if (wordsInSubmission(submission) === 0) throw unread(file, 'there are no words in it');
+  if (isBare(submission)) throw unread(file, 'there is nothing in it');
   return submission;
 }
 

@@ -1,6 +1,7 @@
 import { useEffect, useLayoutEffect, useRef, type RefObject } from 'react';
 import { stackedLevels } from '#client/margin';
 import { compareRanges } from '#core/passage';
+import { PLACE_SIGN } from '#core/submission';
 import type { MarkedPassage } from './reading';
 import { positionOf } from './readingDocument';
 import type { Feedback } from './useFeedback';
@@ -27,6 +28,9 @@ interface Placed {
   end: number;
 }
 
+/** Lines of words are lower than this. */
+const TALLEST_LINE_PX = 60;
+
 /** The leaf that an element stands on. */
 const leafOf = (element: Element) => element.closest<HTMLElement>('.leaf-page');
 const marginOf = (leaf: HTMLElement) => leaf.parentElement?.querySelector<HTMLElement>('aside') ?? null;
@@ -48,7 +52,9 @@ function measured(feedback: Feedback, all: readonly Standing[], leaf: DOMRect) {
     const to = viewRef.current.coordsAtPos(positionOf(reading, standing.on.to), -1);
     // Of words over several lines the first is underlined to its end.
     const end = Math.abs(to.bottom - from.bottom) < 4 ? to.right : leaf.right - EDGE_PX;
-    return [{ standing, line: from.bottom - leaf.top, wanted: from.top - leaf.top, end: end - leaf.left }];
+    // A page that stands as itself is joined at its head.
+    const line = Math.min(from.bottom, from.top + TALLEST_LINE_PX) - leaf.top;
+    return [{ standing, line, wanted: from.top - leaf.top, end: end - leaf.left }];
   });
 }
 
@@ -62,7 +68,13 @@ function write(element: HTMLElement, name: 'top' | 'left' | 'width', px: number)
 function tellOfGone({ id, element }: Standing, { gone, comments }: Feedback): void {
   const head = element.querySelector('.comment-head');
   const words = gone.has(id) ? comments.find((one) => one.id === id)?.words : undefined;
-  const told = words === undefined ? '' : `Was on “${words.slice(0, LONGEST_TOLD)}”, which is gone`;
+  const shown = words?.replaceAll(PLACE_SIGN, '').trim().slice(0, LONGEST_TOLD);
+  const told =
+    shown === undefined
+      ? ''
+      : shown === ''
+        ? 'Was on a picture or page, which is gone'
+        : `Was on “${shown}”, which is gone`;
   if (head && !element.classList.contains('is-others') && head.textContent !== told) head.textContent = told;
 }
 

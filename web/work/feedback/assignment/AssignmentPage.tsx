@@ -139,7 +139,7 @@ function TakeClass({ one }: { one: Assignment }) {
     <section aria-label="Take submissions in" className="grid grid-cols-[minmax(0,1fr)] gap-3 pt-6">
       <FileDrop
         label="Submissions"
-        hint="Drop files or a zip here: Word (docx), OpenDocument (odt), Markdown or plain text. Each goes to its person by the name in the file’s name or on its first page."
+        hint="Drop files or a zip here: Word (docx), OpenDocument (odt), PDF, Markdown or plain text. Each goes to its person by the name in the file’s name or on its first page."
         isReading={reading !== null}
         isMany
         take={(files) => void takeAll(files)}

@@ -2,18 +2,18 @@ import type { Assignment, Member } from '#contracts';
 import { call } from '#client/api';
 import { fileName } from '#client/files';
 import { zipped } from '../../../documents';
-import { commentedDocx, commentedOf } from '../commented';
+import { commentedFile, commentedOf } from '../commented';
 
 /** A name that no other file of the archive has. */
-function freeName(taken: ReadonlySet<string>, person: string): string {
+function freeName(taken: ReadonlySet<string>, person: string, ending: string): string {
   for (let n = 1; ; n += 1) {
-    const name = fileName(n === 1 ? person : `${person} ${n}`, 'docx');
+    const name = fileName(n === 1 ? person : `${person} ${n}`, ending);
     if (!taken.has(name.toLowerCase())) return name;
   }
 }
 
 /**
- * All submissions of an assignment that have comments, each as its own docx with them in it, in one archive, named by whose it is. `tell`
+ * All submissions of an assignment that have comments, each as its own docx or PDF with them in it, in one archive, named by whose it is. `tell`
  * hears of each that is done. Throws in words where one cannot be had.
  */
 export async function classZip(
@@ -37,10 +37,10 @@ export async function classZip(
     if (!handed) continue;
     const [first] = one.drafts;
     const own = first ? await call('draft', { params: { draft: first.id } }) : null;
-    const docx = await commentedDocx(commentedOf({ id: of, title }, handed, own, member, others));
-    const name = freeName(taken, person);
+    const { blob, ending } = await commentedFile(commentedOf({ id: of, title }, handed, own, member, others));
+    const name = freeName(taken, person, ending);
     taken.add(name.toLowerCase());
-    files[name] = new Uint8Array(await docx.arrayBuffer());
+    files[name] = new Uint8Array(await blob.arrayBuffer());
   }
   const bytes = await zipped(files);
   return {
