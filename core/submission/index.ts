@@ -13,5 +13,5 @@ export { NotDocx } from './docx/docxParts';
 export { withComments } from './docx/withComments';
 export type { DocxComment } from './docx/commentXml';
 export { readPdf, type ReadPdf } from './pdf/readPdf';
-export { quadsOn, type PdfQuad } from './pdf/quadsOn';
+export { quadsOn } from './pdf/quadsOn';
 export type { PdfPage, PdfRectangle, PdfRemark, PdfRun } from './pdf/pdfPage';

@@ -318,12 +318,28 @@ describe('comments put into a docx', () => {
     ]);
   });
 
-  test('in a note, on an empty line between two texts, and in a file of the strict form', () => {
-    const footnotes = part('footnotes', `<w:footnote w:id="5">${p(r('Overcast.'))}</w:footnote>`);
-    const noted = docx(p(r('We'), '<w:r><w:footnoteReference w:id="5"/></w:r>'), { footnotes });
-    expect(put(noted, [comment(on(1, 0, 9))]).get('word/footnotes.xml')).toContain(
-      '<w:commentRangeEnd w:id="0"/>',
+  test('on a note they stand on its number, with its words; none reaches into the notes', () => {
+    const footnotes = part(
+      'footnotes',
+      `<w:footnote w:id="5">${p(r('Overcast.'))}${p(r('Later fair.'))}</w:footnote>`,
     );
+    const noted = docx(p(r('We'), '<w:r><w:footnoteReference w:id="5"/></w:r>', r(' went.')), { footnotes });
+    const out = put(noted, [
+      comment(on(1, 0, 4), 'How far?'),
+      comment(on(2, 6, 10), 'Fair?'),
+      comment(on(0, 3, 2, 1), 'All of it.'),
+      comment(on(0, 0, 2), 'Who?'),
+    ]);
+    expect(out.get('word/footnotes.xml')).toBe(footnotes);
+    expect(readDocx(out).submission.comments.map(({ on: range, text }) => [range, text])).toEqual([
+      [on(0, 2, 3), '1 “Over”\nHow far?'],
+      [on(0, 2, 3), '1 “fair”\nFair?'],
+      [on(0, 3, 9), 'All of it.'],
+      [on(0, 0, 2), 'Who?'],
+    ]);
+  });
+
+  test('on an empty line between two texts, and in a file of the strict form', () => {
     const empty = put(docx(`${p(r('a'))}<w:p/>${p(r('b'))}`), [comment(on(1, 0, 0))]);
     expect(readDocx(empty).submission.comments.map(({ on: range }) => range)).toEqual([on(0, 0, 1)]);
     const strict = 'http://purl.oclc.org/ooxml/wordprocessingml/main';

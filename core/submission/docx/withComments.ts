@@ -1,5 +1,6 @@
 import { comparePoints, type TextPoint } from '#core/passage';
 import { scanXml } from '../scanXml';
+import { besideNotes } from './besideNotes';
 import { commentXml, escaped, type DocxComment } from './commentXml';
 import { NotDocx, relationsIn, relationsOf, wordPartsOf, type DocxParts } from './docxParts';
 import { readDocx } from './readDocx';
@@ -216,16 +217,16 @@ function withCommentPart(
 /**
  * The parts of a docx that change when comments are put into it, by their names: marks where each begins and ends, and their words.
  * All else of the file stays as it is, byte for byte: a run is parted in two where a comment begins or ends within it, with the
- * properties it has. Comments that are in it stay. Throws a NotDocx where the file cannot be read.
+ * properties it has. Comments that are in it stay; one on a note stands on its number. Throws a NotDocx where the file cannot be read.
  */
 export function withComments(parts: DocxParts, comments: readonly DocxComment[]): Map<string, string> {
   const out = new Map<string, string>();
   if (comments.length === 0) return out;
-  const { pieces } = readDocx(parts);
+  const { submission, pieces } = readDocx(parts);
   const head = headOf(parts.get(wordPartsOf(parts).document)!);
   const name = withCommentPart(parts, out, head);
   const first = greatestId(parts.get(name)) + 1;
-  const all = anchored(pieces, comments);
+  const all = anchored(pieces, besideNotes(submission, comments));
   const splices = new Map<string, (Splice & { text?: TextPiece })[]>();
   const put = (edge: Edge, side: 'from' | 'to', words: string) => {
     const { part } = edge.piece;

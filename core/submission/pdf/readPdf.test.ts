@@ -221,18 +221,16 @@ describe('any pages', () => {
           from: { block: piece.block, at: piece.at },
           to: { block: piece.block, at: piece.at + piece.length },
         };
-        const [{ page: index, quads }] = quadsOn(read, pages, on) as [
-          { page: number; quads: { x: number; y: number }[][] },
-        ];
+        const [found] = quadsOn(read, pages, on);
         const { x, y, width, size } = pages[piece.page]!.runs[piece.run!]!;
-        expect([index, quads.length]).toEqual([piece.page, 1]);
-        const [upperLeft, upperRight, lowerLeft] = quads[0]!;
-        expect(upperLeft!.x).toBeGreaterThanOrEqual(x - 0.01);
-        expect(upperRight!.x).toBeLessThanOrEqual(x + width + 0.01);
-        expect(upperRight!.x).toBeGreaterThan(upperLeft!.x);
-        expect(upperLeft!.y).toBeLessThan(y);
-        expect(lowerLeft!.y).toBeGreaterThan(y);
-        expect(lowerLeft!.y - upperLeft!.y).toBeLessThan(1.2 * size);
+        expect([found!.page, found!.quads.length]).toEqual([piece.page, 1]);
+        const [upperLeft, upperRight, lowerLeft] = found!.quads[0]!;
+        expect(upperLeft.x).toBeGreaterThanOrEqual(x - 0.01);
+        expect(upperRight.x).toBeLessThanOrEqual(x + width + 0.01);
+        expect(upperRight.x).toBeGreaterThan(upperLeft.x);
+        expect(upperLeft.y).toBeLessThan(y);
+        expect(lowerLeft.y).toBeGreaterThan(y);
+        expect(lowerLeft.y - upperLeft.y).toBeLessThan(1.2 * size);
       }),
     );
   });
