@@ -82,6 +82,12 @@ test('documents dropped on the desk begin leaves, several at once; what cannot b
   );
   const told = page.getByRole('region', { name: 'From a file' });
   await expect(told.getByText('There is no text in empty.txt.', { exact: false })).toBeVisible();
+  // Of a document that could be commented on it is asked.
+  const asked = told.getByRole('region', { name: 'What to do with them' });
+  await expect(asked.getByRole('listitem')).toHaveText(['Reed bed survey.docx', 'bomb.docx']);
+  await expect(asked.getByRole('button', { name: 'Comment on them' })).toBeFocused();
+  await expectAccessible(page);
+  await asked.getByRole('button', { name: 'Write on them' }).click();
   await expect(told.getByText(/A leaf was begun/)).toHaveCount(4);
   await expect(told.getByText('One picture was left out.')).toHaveCount(1);
   await expect(told.getByText(/half\.docx is broken/)).toBeVisible();

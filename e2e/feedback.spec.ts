@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import { Document, Packer, Paragraph, Table, TableCell, TableRow, TextRun } from 'docx';
+import { PDFDocument } from '@cantoo/pdf-lib';
 import { strFromU8, unzipSync } from 'fflate';
 import { draftOf, expect, expectAccessible, pressKeys, test, type Page } from './test';
 
@@ -272,4 +273,69 @@ test('another version is handed in: comments go to where their words are, and sa
   await expect(reading(page)).toContainText('At dawn.');
   await expect(page.getByText('Was on “We counted.”, which is gone')).toBeVisible();
   await expect(comments(page).filter({ hasText: 'When?' })).not.toContainText('gone');
+});
+
+/** The comments that a PDF holds, as a reader that is not ours tells them: what kind each is, what it says, how many lines it marks. */
+async function annotationsIn(bytes: Uint8Array): Promise<[string, string, number][]> {
+  const { getDocument } = await import('pdfjs-dist/legacy/build/pdf.mjs');
+  const pdf = await getDocument({ data: new Uint8Array(bytes), verbosity: 0 }).promise;
+  const found: [string, string, number][] = [];
+  for (let number = 1; number <= pdf.numPages; number += 1) {
+    const all = (await (await pdf.getPage(number)).getAnnotations()) as {
+      subtype: string;
+      contentsObj?: { str: string };
+      quadPoints?: ArrayLike<number>;
+    }[];
+    for (const { subtype, contentsObj, quadPoints } of all)
+      found.push([subtype, contentsObj?.str ?? '', (quadPoints?.length ?? 0) / 8]);
+  }
+  await pdf.loadingTask.destroy();
+  return found;
+}
+
+test('a PDF dropped on the desk is commented by keyboard, and comes back as it was with the comments on its words', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Desta Wynne');
+  const handedIn = fs.readFileSync('demo/lived/feedback/saltmarsh/orla-penhale.pdf');
+  const scan = await PDFDocument.create();
+  scan.addPage([300, 400]);
+  const told = page.getByRole('region', { name: 'From a file' });
+  await told.getByLabel('Files', { exact: true }).setInputFiles([
+    { name: 'orla-penhale.pdf', mimeType: 'application/pdf', buffer: handedIn },
+    { name: 'scan.pdf', mimeType: 'application/pdf', buffer: Buffer.from(await scan.save()) },
+    { name: 'half.pdf', mimeType: 'application/pdf', buffer: handedIn.subarray(0, 500) },
+  ]);
+  await expect(told.getByText(/half\.pdf cannot be read: .* not the whole of one/)).toBeVisible();
+  await told.getByRole('link', { name: 'Open it' }).first().press('Enter');
+  await expect(reading(page)).toBeFocused();
+  await expect(reading(page).getByRole('cell', { name: 'Rosettes' })).toBeVisible();
+  // The heading, the line of the name, the next heading; then the second sentence of the summary, which runs over two lines.
+  await pressKeys(page, ['Control+ArrowDown', 'Control+ArrowDown', 'Control+ArrowDown', 'Alt+ArrowDown']);
+  await page.keyboard.type('How far in?');
+  await expect(comments(page)).toHaveAccessibleName(/“On the side where sheep go/);
+  await page.getByRole('button', { name: 'Show pages' }).press('Enter');
+  await expect(page.getByRole('region', { name: 'Pages as they look' })).toContainText('Page 1 of 2');
+  await expectAccessible(page);
+  await draftOf(page).getByRole('paragraph').last().click();
+  await page.keyboard.type('Well walked.');
+  await page.keyboard.press('F9');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Download with comments' }).press('Enter');
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('orla-penhale.pdf');
+  const out = fs.readFileSync(await file.path());
+  expect(out.subarray(0, handedIn.length).equals(handedIn)).toBe(true);
+  expect(await annotationsIn(out)).toEqual([
+    ['Text', 'Summing-up\n\nWell walked.', 0],
+    ['Highlight', 'How far in?', 2],
+  ]);
+
+  // A scan stands by its pages, and is commented by them.
+  await page.getByRole('link', { name: 'Desk', exact: true }).click();
+  await page.getByRole('link', { name: /^scan/ }).press('Enter');
+  await expect(reading(page).getByRole('img', { name: 'Page 1' })).toBeVisible();
+  await page.keyboard.type('Nothing is on it.');
+  await expect(comments(page)).toContainText('Nothing is on it.');
+  await expectAccessible(page);
 });

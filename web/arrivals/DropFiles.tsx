@@ -3,28 +3,49 @@ import { Link } from 'react-router';
 import { KEYS, queryClient } from '../api';
 import { FileDrop, Notice, Refused } from '../ui';
 import { filesPacked } from '../documents';
-import type { Arrival, Arrived, ArrivedCase, Dropped } from '../work';
-import { knownArrival } from './arrivals';
+import {
+  useDocumentWorks,
+  type Arrival,
+  type Arrived,
+  type ArrivedCase,
+  type DocumentWork,
+  type Dropped,
+} from '../work';
+import { knownArrival, type KnownFile } from './arrivals';
 import { KeepWithCase } from './KeepWithCase';
+import { WhatToDo } from './WhatToDo';
 
-/** What became of a file of the last drop, or of several that belong together. */
-type Result = { file: File } & ({ arrived: Arrived | null } | { error: unknown });
+/** What became of a file of the last drop, or of several that belong together; or that it is to be asked. */
+type Result = { file: File } & ({ arrived: Arrived | null } | { error: unknown } | { asked: KnownFile });
 
 /** Whether no kind of work takes a file. */
 const isOnlyKept = (result: Result) => 'arrived' in result && result.arrived === null;
 
 type Told = (result: Result) => void;
 
+/** Does what makes something of a file, and tells what became of it. */
+const tried = (file: File, taking: Promise<Arrived>, tell: Told): Promise<void> =>
+  taking.then(
+    (arrived) => tell({ file, arrived }),
+    (error: unknown) => tell({ file, error }),
+  );
+
 /** Takes files of which each is one thing, one after another, and gives back those of which several belong together. */
-async function takeSingly(files: readonly File[], tell: Told): Promise<Map<Arrival, Dropped[]>> {
+async function takeSingly(
+  files: readonly File[],
+  works: readonly DocumentWork[],
+  tell: Told,
+): Promise<Map<Arrival, Dropped[]>> {
   const together = new Map<Arrival, Dropped[]>();
   for (const file of files) {
     try {
-      const known = await knownArrival(file);
-      if (known.arrival === null) tell({ file, arrived: null });
-      else if (known.arrival.areOne)
-        together.set(known.arrival, [...(together.get(known.arrival) ?? []), known.dropped]);
-      else tell({ file, arrived: await known.arrival.take([known.dropped]) });
+      const known = await knownArrival(file, works);
+      const { arrival, work, dropped } = known;
+      if (arrival && work) tell({ file, asked: known });
+      else if (work) await tried(file, work.take(dropped), tell);
+      else if (arrival === null) tell({ file, arrived: null });
+      else if (arrival.areOne) together.set(arrival, [...(together.get(arrival) ?? []), dropped]);
+      else await tried(file, arrival.take([dropped]), tell);
     } catch (error) {
       tell({ file, error });
     }
@@ -33,7 +54,7 @@ async function takeSingly(files: readonly File[], tell: Told): Promise<Map<Arriv
 }
 
 /** Takes all files of one drop and tells of each as it is done: one that cannot be read keeps no other out. */
-async function takeFiles(files: readonly File[], tell: Told): Promise<void> {
+async function takeFiles(files: readonly File[], works: readonly DocumentWork[], tell: Told): Promise<void> {
   const unpacked: File[] = [];
   for (const file of files) {
     try {
@@ -43,27 +64,61 @@ async function takeFiles(files: readonly File[], tell: Told): Promise<void> {
       tell({ file, error });
     }
   }
-  for (const [arrival, dropped] of await takeSingly(unpacked, tell)) {
-    const { file } = dropped[0]!;
-    await arrival.take(dropped).then(
-      (arrived) => tell({ file, arrived }),
-      (error: unknown) => tell({ file, error }),
-    );
-  }
+  for (const [arrival, dropped] of await takeSingly(unpacked, works, tell))
+    await tried(dropped[0]!.file, arrival.take(dropped), tell);
 }
 
 function useArrivals() {
   const [results, setResults] = useState<readonly Result[]>([]);
   const [isReading, setReading] = useState(false);
-  const take = async (files: readonly File[]) => {
+  const works = useDocumentWorks();
+  const tell: Told = (result) => setResults((now) => [...now, result]);
+  const busy = async (work: () => Promise<void>) => {
     setReading(true);
-    setResults([]);
-    await takeFiles(files, (result) => setResults((now) => [...now, result]));
+    await work();
     setReading(false);
     await queryClient.invalidateQueries({ queryKey: KEYS.cases });
   };
-  const leave = () => setResults((now) => now.filter((one) => !isOnlyKept(one)));
-  return { results, isReading, take, leave };
+  const take = (files: readonly File[]) => {
+    setResults([]);
+    return busy(() => takeFiles(files, works, tell));
+  };
+  const without = (isGone: (result: Result) => boolean) =>
+    setResults((now) => now.filter((one) => !isGone(one)));
+  /** Does the one or the other with files that were asked about. */
+  const settle = (asked: readonly KnownFile[], how: (known: KnownFile) => Promise<Arrived>) =>
+    busy(async () => {
+      for (const known of asked) {
+        await tried(known.dropped.file, how(known), tell);
+        without((one) => 'asked' in one && one.asked === known);
+      }
+    });
+  return { results, isReading, take, settle, without };
+}
+
+/** Documents of a drop that are asked about, with what can be done with them. */
+function Asked({ arrivals: { results, settle, without } }: { arrivals: ReturnType<typeof useArrivals> }) {
+  const asked = results.flatMap((one) => ('asked' in one ? [one.asked] : []));
+  const [first] = asked;
+  if (!first) return null;
+  const { work } = first;
+  const isOne = asked.length === 1;
+  return (
+    <WhatToDo
+      names={asked.map(({ dropped }) => dropped.file.name)}
+      ways={[
+        {
+          label: isOne ? work!.label : work!.labelOfMany,
+          run: () => settle(asked, ({ dropped, work: own }) => own!.take(dropped)),
+        },
+        {
+          label: isOne ? 'Write on it' : 'Write on them',
+          run: () => settle(asked, ({ dropped, arrival }) => arrival!.take([dropped])),
+        },
+      ]}
+      leave={() => without((one) => 'asked' in one)}
+    />
+  );
 }
 
 const titleOf = ({ case: { kind, title }, news }: ArrivedCase): string => {
@@ -113,7 +168,9 @@ function Taken({ arrived: { cases, remarks } }: { arrived: Arrived }) {
 
 /** Where files are dropped on the desk: each becomes a case or begins a leaf, or is told of with what is wrong with it. */
 export function DropFiles() {
-  const { results, isReading, take, leave } = useArrivals();
+  const arrivals = useArrivals();
+  const { results, isReading, take, without } = arrivals;
+  const asksForWork = useDocumentWorks().length > 0;
   const onlyKept = results.filter(isOnlyKept).map(({ file }) => file);
   return (
     <section aria-labelledby="drop-title" className="mt-6">
@@ -123,7 +180,7 @@ export function DropFiles() {
       <div className="mt-2">
         <FileDrop
           label="Files"
-          hint="Drop files here. A document (Word, Markdown, text) begins a leaf; files of a record system (HL7 FHIR R4) become cases; any other file is saved with a case. A zip is taken file by file."
+          hint={`Drop files here. A document (Word, Markdown, text) begins a leaf${asksForWork ? '; Word, OpenDocument and PDF can be commented on' : ''}; files of a record system (HL7 FHIR R4) become cases; any other file is saved with a case. A zip is taken file by file.`}
           isReading={isReading}
           isMany
           take={(files) => void take(files)}
@@ -134,12 +191,13 @@ export function DropFiles() {
           'error' in result ? (
             <Refused key={at} error={result.error} withPlaces />
           ) : (
-            result.arrived && <Taken key={at} arrived={result.arrived} />
+            'arrived' in result && result.arrived && <Taken key={at} arrived={result.arrived} />
           ),
         )}
+        <Asked arrivals={arrivals} />
         {onlyKept.length > 0 && !isReading && (
           // Dropped anew, they are asked for anew.
-          <KeepWithCase key={results.length} files={onlyKept} done={leave} />
+          <KeepWithCase key={results.length} files={onlyKept} done={() => without(isOnlyKept)} />
         )}
       </div>
     </section>

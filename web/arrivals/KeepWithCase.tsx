@@ -7,7 +7,7 @@ import { newLeaf } from '#client/cases';
 import { KEYS, queryClient, useCases } from '../api';
 import { FilesOnTheirWay, mediaInWords, mustFit, useSendFiles } from '../files';
 import { Button, Notice, Refused, SelectField } from '../ui';
-import { titleFrom } from './arrivals';
+import { titleFrom } from '../work';
 
 /** Makes a case for files, called after the first of them. */
 async function caseFor(files: readonly File[]): Promise<string> {

@@ -1,17 +1,18 @@
 import { call } from '#client/api';
 import { newLeaf } from '#client/cases';
-import { ARRIVALS_OF_KINDS, endsIn, type Arrival, type Arrived, type Dropped } from '../work';
+import {
+  ARRIVALS_OF_KINDS,
+  endsIn,
+  titleFrom,
+  type Arrival,
+  type Arrived,
+  type DocumentWork,
+  type Dropped,
+} from '../work';
 import { decodedText, documentReaders, isArchive, listArchive, type ReadDocument } from '../documents';
 
 /** The longest file that is looked into; a longer one is kept as it is. */
 const MOST_BYTES = 50_000_000;
-
-/** What a leaf or case begun with a file is called: as the file is, without its ending. */
-export const titleFrom = ({ name }: File): string =>
-  name
-    .replace(/\.[^.]{1,8}$/, '')
-    .trim()
-    .slice(0, 200);
 
 /** Begins a leaf with a document on it. */
 async function leafWith(file: File, { document, remarks }: ReadDocument): Promise<Arrived> {
@@ -43,14 +44,30 @@ const ARRIVALS: readonly Arrival[] = [
   },
 ];
 
-/** A file that was dropped, with the sort it is of; null for a sort that no kind of work takes, so that it can only be kept. */
-export type KnownFile = { file: File; dropped: Dropped; arrival: Arrival } | { file: File; arrival: null };
+/**
+ * A file that was dropped: with the sort it is of, null for one that can only be kept; and with the work of the team that begins with such a
+ * document, if there is any.
+ */
+export interface KnownFile {
+  dropped: Dropped;
+  arrival: Arrival | null;
+  work: DocumentWork | null;
+}
 
-/** Of what sort a file is. Throws an UnreadableFile where it cannot be looked into. */
-export async function knownArrival(file: File): Promise<KnownFile> {
-  if (file.size > MOST_BYTES) return { file, arrival: null };
+/** The first that is of a file. */
+async function firstOf<T extends Pick<Arrival, 'isOf'>>(
+  all: readonly T[],
+  dropped: Dropped,
+): Promise<T | null> {
+  for (const one of all) if (await one.isOf(dropped)) return one;
+  return null;
+}
+
+/** Of what sort a file is. `works`: what the team does with documents. Throws an UnreadableFile where it cannot be looked into. */
+export async function knownArrival(file: File, works: readonly DocumentWork[]): Promise<KnownFile> {
+  if (file.size > MOST_BYTES)
+    return { dropped: { file, bytes: new Uint8Array(), text: null }, arrival: null, work: null };
   const bytes = new Uint8Array(await file.arrayBuffer());
   const dropped = { file, bytes, text: isArchive(bytes) ? null : decodedText(bytes) };
-  for (const arrival of ARRIVALS) if (await arrival.isOf(dropped)) return { file, dropped, arrival };
-  return { file, arrival: null };
+  return { dropped, arrival: await firstOf(ARRIVALS, dropped), work: await firstOf(works, dropped) };
 }

@@ -4,12 +4,12 @@ import type { CaseSummary } from '#contracts';
 import { inWords } from '#client/api';
 import { useCases } from '../api';
 import { DropFiles } from '../arrivals';
-import { instantInWords } from '#client/clock';
 import { Figure, useShell } from '../shell';
-import { BesideDesk } from '../work';
+import { BesideDesk, useCaseGroups, type CaseGroup } from '../work';
 import { WaitingList } from '../waiting';
 import { Button, Failed, Loading, Notice, TextField } from '../ui';
-import { CaseLink } from './CaseLink';
+import { CaseGroups } from './CaseGroups';
+import { CaseLine } from './CaseLine';
 import { DeletedDraft } from './DeletedDraft';
 import { FoundCases } from './FoundCases';
 import { NewCasePanel } from './NewCasePanel';
@@ -21,29 +21,7 @@ const GROUPS = [
   { state: 'finished', title: 'Finished' },
 ] as const;
 
-/** How many leaves of a case there are and how many are unfinished; '' for one alone, which its group tells of. */
-function leavesInWords({ unfinished, finished }: CaseSummary): string {
-  const all = unfinished + finished;
-  if (all < 2) return '';
-  return unfinished === 0 ? `${all} leaves, ` : `${unfinished} of ${all} leaves unfinished, `;
-}
-
-function CaseLine({ one }: { one: CaseSummary }) {
-  const day = new Date(one.openedAt).toLocaleDateString(undefined, { day: 'numeric', month: 'short' });
-  return (
-    <CaseLink one={one} to={`/cases/${one.id}`}>
-      <span className="line-clamp-1 text-[14px] text-soft">
-        {one.draft ? one.draft.excerpt || 'An empty draft' : one.summary || 'No reason given'}
-      </span>
-      <span className="text-right text-[13px] text-soft">
-        {leavesInWords(one)}
-        {one.draft ? `saved ${instantInWords(one.draft.savedAt)}` : day}
-      </span>
-    </CaseLink>
-  );
-}
-
-function Groups({ cases }: { cases: CaseSummary[] }) {
+function Groups({ cases, groups }: { cases: CaseSummary[]; groups: readonly CaseGroup[] }) {
   if (cases.length === 0) {
     return (
       <p className="px-9 py-8 text-soft">
@@ -53,24 +31,20 @@ function Groups({ cases }: { cases: CaseSummary[] }) {
     );
   }
   const closed = cases.filter((one) => one.closed);
-  const groups = GROUPS.map(({ state, title }) => {
+  const parts = GROUPS.map(({ state, title }) => {
     const here = cases.filter((one) => !one.closed && (one.draft?.state ?? 'none') === state);
     if (here.length === 0) return null;
     return (
       <section key={state} aria-label={title} className="pb-3">
         <h2 className="section-head border-b border-hair px-9 pt-4 pb-1.5 max-[899px]:px-4">{title}</h2>
-        <ul>
-          {here.map((one) => (
-            <CaseLine key={one.id} one={one} />
-          ))}
-        </ul>
+        <CaseGroups cases={here} groups={groups} />
       </section>
     );
   });
   return (
     <>
       {closed.length === cases.length && <p className="px-9 py-8 text-soft">All your cases are closed.</p>}
-      {groups}
+      {parts}
       {closed.length > 0 && (
         <details className="pb-3">
           <summary className="section-head cursor-pointer border-b border-hair px-9 pt-4 pb-1.5 max-[899px]:px-4">
@@ -85,6 +59,17 @@ function Groups({ cases }: { cases: CaseSummary[] }) {
       )}
     </>
   );
+}
+
+/** The cases of the desk, or those that have some words. */
+function Cases({ words }: { words: string }) {
+  const cases = useCases();
+  const groups = useCaseGroups();
+  if (cases.isPending || (cases.data && !groups)) return <Loading what="your cases" />;
+  if (cases.isError)
+    return <Failed what="your cases" error={cases.error} retry={() => void cases.refetch()} />;
+  if (words.trim() !== '') return <FoundCases words={words} />;
+  return <Groups cases={cases.data} groups={groups!} />;
 }
 
 /** The desk: the cases given to me, what is unfinished first. */
@@ -151,9 +136,7 @@ export function Desk() {
           />
         </div>
       )}
-      {cases.isPending && <Loading what="your cases" />}
-      {cases.isError && <Failed what="your cases" error={cases.error} retry={() => void cases.refetch()} />}
-      {cases.data && (words.trim() === '' ? <Groups cases={cases.data} /> : <FoundCases words={words} />)}
+      <Cases words={words} />
     </Figure>
   );
 }

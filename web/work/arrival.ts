@@ -34,3 +34,20 @@ export interface Arrival {
 /** Whether a file's name ends in one of some endings, capitals ignored. */
 export const endsIn = ({ file }: Pick<Dropped, 'file'>, endings: readonly string[]): boolean =>
   endings.some((ending) => file.name.toLowerCase().endsWith(ending));
+
+/** What a kind of work makes of documents that are dropped, where they could be written on as well: it is asked which. */
+export interface DocumentWork {
+  isOf: Arrival['isOf'];
+  /** What one does with it. */
+  label: string;
+  labelOfMany: string;
+  /** Throws an UnreadableFile, or what the server answers. */
+  take: (dropped: Dropped) => Promise<Arrived>;
+}
+
+/** What a leaf or case begun with a file is called: as the file is, without its ending. */
+export const titleFrom = ({ name }: File): string =>
+  name
+    .replace(/\.[^.]{1,8}$/, '')
+    .trim()
+    .slice(0, 200);

@@ -1,4 +1,7 @@
 export { ARRIVALS_OF_KINDS } from './shown';
 export { BesideDesk } from './BesideDesk';
-export { endsIn } from './arrival';
-export type { Arrival, Arrived, ArrivedCase, Dropped } from './arrival';
+export { useCaseGroups } from './useCaseGroups';
+export type { CaseGroup } from './caseGroup';
+export { endsIn, titleFrom } from './arrival';
+export { useDocumentWorks } from './useDocumentWorks';
+export type { Arrival, Arrived, ArrivedCase, DocumentWork, Dropped } from './arrival';

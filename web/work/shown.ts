@@ -1,7 +1,14 @@
 import { lazy, type ComponentType, type LazyExoticComponent } from 'react';
+import type { UseQueryOptions } from '@tanstack/react-query';
+import { call } from '#client/api';
+import type { Assignment } from '#contracts';
 import type { KindId } from '#core/work';
+import { KEYS } from '../api';
 import { bundleArrival } from './admission/bundleArrival';
-import type { Arrival } from './arrival';
+import type { Arrival, DocumentWork } from './arrival';
+import type { CaseGroup } from './caseGroup';
+import { submissionWork } from './feedback/submissionWork';
+import { caseGroups } from './feedback/assignment/caseGroups';
 
 /** Draws a case of one kind of work, by its id: all that is beneath the page's head. */
 type CaseScreen = ComponentType<{ id: string }>;
@@ -12,8 +19,12 @@ interface Shown {
   load: () => Promise<CaseScreen>;
   /** Files that become cases of it where they are dropped on the desk. */
   arrivals: readonly Arrival[];
+  /** What becomes of documents that can be written on as well. */
+  documents?: DocumentWork;
   /** Stands beside the desk of a team that does this work. */
   onDesk?: LazyExoticComponent<ComponentType>;
+  /** Which of its cases belong together. */
+  groups?: UseQueryOptions<unknown, Error, CaseGroup[]>;
 }
 
 const onLeaf = () => import('../leaf').then(({ LeafOfCase }) => LeafOfCase);
@@ -27,11 +38,18 @@ export const SHOWN: Record<KindId, Shown> = {
   feedback: {
     load: () => import('./feedback/FeedbackLeaf').then(({ FeedbackLeaf }) => FeedbackLeaf),
     arrivals: [],
+    documents: submissionWork,
     onDesk: lazy(() =>
       import('./feedback/assignment/AssignmentsOnDesk').then(({ AssignmentsOnDesk }) => ({
         default: AssignmentsOnDesk,
       })),
     ),
+    groups: {
+      queryKey: KEYS.assignments,
+      queryFn: () => call('assignments'),
+      select: (found) => caseGroups(found as Assignment[]),
+      staleTime: 0,
+    },
   },
   transcript: { load: onLeaf, arrivals: [] },
   reply: { load: onLeaf, arrivals: [] },
