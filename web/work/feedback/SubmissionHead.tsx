@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { CaseSubmission } from '#contracts';
 import { wordsInSubmission } from '#core/submission';
@@ -22,7 +22,7 @@ export function SubmissionHead({
 }) {
   const [again, setAgain] = useState(false);
   const [areSeen, setSeen] = useState(false);
-  const words = wordsInSubmission(handed.submission);
+  const words = useMemo(() => wordsInSubmission(handed.submission), [handed.submission]);
   return (
     <>
       <p className="flex flex-wrap items-baseline gap-x-4 px-9 pt-2 text-[13px] text-soft max-[899px]:px-4">

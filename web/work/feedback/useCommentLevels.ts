@@ -3,7 +3,8 @@ import { stackedLevels } from '#client/margin';
 import { compareRanges } from '#core/passage';
 import { PLACE_SIGN } from '#core/submission';
 import type { MarkedPassage } from './reading';
-import { positionOf } from './readingDocument';
+import { PassagePlaces } from './passagePlaces';
+import type { ReadingDocument } from './readingDocument';
 import type { Feedback } from './useFeedback';
 
 const GAP_PX = 10;
@@ -28,9 +29,6 @@ interface Placed {
   end: number;
 }
 
-/** Lines of words are lower than this. */
-const TALLEST_LINE_PX = 60;
-
 /** The leaf that an element stands on. */
 const leafOf = (element: Element) => element.closest<HTMLElement>('.leaf-page');
 const marginOf = (leaf: HTMLElement) => leaf.parentElement?.querySelector<HTMLElement>('aside') ?? null;
@@ -43,18 +41,33 @@ function standingFoot(margin: HTMLElement, top: number): number {
   return above.getBoundingClientRect().bottom - top + GAP_PX;
 }
 
+/** Of each thing that is read, where its passages stand. */
+const PLACES = new WeakMap<ReadingDocument, PassagePlaces>();
+
+function placesOf(reading: ReadingDocument): PassagePlaces {
+  const known = PLACES.get(reading) ?? new PassagePlaces();
+  PLACES.set(reading, known);
+  return known;
+}
+
 /** Where each comment is wanted: level with the line that its words begin on. */
-function measured(feedback: Feedback, all: readonly Standing[], leaf: DOMRect) {
-  const { reading, viewRef } = feedback;
-  return all.flatMap((standing) => {
-    if (!reading || !viewRef.current) return [];
-    const from = viewRef.current.coordsAtPos(positionOf(reading, standing.on.from), 1);
-    const to = viewRef.current.coordsAtPos(positionOf(reading, standing.on.to), -1);
-    // Of words over several lines the first is underlined to its end.
-    const end = Math.abs(to.bottom - from.bottom) < 4 ? to.right : leaf.right - EDGE_PX;
-    // A page that stands as itself is joined at its head.
-    const line = Math.min(from.bottom, from.top + TALLEST_LINE_PX) - leaf.top;
-    return [{ standing, line, wanted: from.top - leaf.top, end: end - leaf.left }];
+function measured(
+  { reading, viewRef: { current: view } }: Feedback,
+  all: readonly Standing[],
+  leaf: DOMRect,
+) {
+  if (!reading || !view) return [];
+  const box = view.dom.getBoundingClientRect();
+  const places = placesOf(reading);
+  const [down, right] = [box.top - leaf.top, box.left - leaf.left];
+  return all.map((standing) => {
+    const { top, line, end } = places.of(view, reading, standing.on, box);
+    return {
+      standing,
+      ...{ line: line + down, wanted: top + down },
+      // Of words over several lines the first is underlined to its end.
+      end: end === null ? leaf.width - EDGE_PX : end + right,
+    };
   });
 }
 
@@ -78,18 +91,32 @@ function tellOfGone({ id, element }: Standing, { gone, comments }: Feedback): vo
   if (head && !element.classList.contains('is-others') && head.textContent !== told) head.textContent = told;
 }
 
-const ruleOf = (placed: Placed, current: string | null, width: number, gap: number): SVGPathElement => {
-  const path = document.createElementNS('http://www.w3.org/2000/svg', 'path');
+/** A hairline from words to their comment. */
+interface Rule {
+  d: string;
+  isCurrent: boolean;
+}
+
+function ruleOf(placed: Placed, current: string | null, width: number, gap: number): Rule {
   const isCurrent = placed.standing.id === current;
   // The one at hand is joined to its very words; others to the edge of the leaf, so that no line runs through the text.
   const from = isCurrent ? placed.end : width - EDGE_PX;
-  path.setAttribute(
-    'd',
-    `M${from} ${placed.line} H${width - 2} L${width + gap - 2} ${placed.level + JOIN_PX}`,
-  );
-  path.setAttribute('class', isCurrent ? 'is-current' : '');
-  return path;
-};
+  const d = `M${from} ${placed.line} H${width - 2} L${width + gap - 2} ${placed.level + JOIN_PX}`;
+  return { d, isCurrent };
+}
+
+const SVG = 'http://www.w3.org/2000/svg';
+
+/** Draws hairlines: those that are there already are changed where they are others now, and no other thing is touched. */
+function drawRules(place: SVGSVGElement, rules: readonly Rule[]): void {
+  while (place.childElementCount > rules.length) place.lastElementChild!.remove();
+  while (place.childElementCount < rules.length) place.append(document.createElementNS(SVG, 'path'));
+  rules.forEach(({ d, isCurrent }, at) => {
+    const path = place.children[at]!;
+    if (path.getAttribute('d') !== d) path.setAttribute('d', d);
+    path.classList.toggle('is-current', isCurrent);
+  });
+}
 
 /** The comments that stand on the page, one's own and those of colleagues, in the order of their words. */
 function standingOn(leaf: HTMLElement, { comments }: Feedback, others: readonly MarkedPassage[]): Standing[] {
@@ -102,6 +129,10 @@ function standingOn(leaf: HTMLElement, { comments }: Feedback, others: readonly 
     })
     .sort((a, b) => compareRanges(a.on, b.on));
 }
+
+/** What an element is placed in. */
+const boxAround = ({ offsetParent }: HTMLElement, page: DOMRect): DOMRect =>
+  offsetParent?.getBoundingClientRect() ?? page;
 
 /** Puts comments beside their words, and draws the hairlines to them. */
 function placeComments(feedback: Feedback, others: readonly MarkedPassage[], rules: SVGSVGElement): void {
@@ -128,15 +159,17 @@ function placeComments(feedback: Feedback, others: readonly MarkedPassage[], rul
     GAP_PX,
   );
   const gap = beside.left - page.right;
-  const paths = wanted.map(({ standing, line, end }, at) => {
-    const { element } = standing;
-    const around = element.offsetParent?.getBoundingClientRect() ?? page;
-    write(element, 'top', page.top + levels[at]! - around.top);
-    write(element, 'left', beside.left - around.left);
-    element.classList.toggle('is-current', standing.id === feedback.current);
-    return ruleOf({ standing, line, end, level: levels[at]! }, feedback.current, page.width, gap);
+  // All is measured before anything is written: the page would be laid out again between the two.
+  const around = wanted.map(({ standing: { element } }) => boxAround(element, page));
+  wanted.forEach(({ standing: { id, element } }, at) => {
+    write(element, 'top', page.top + levels[at]! - around[at]!.top);
+    write(element, 'left', beside.left - around[at]!.left);
+    element.classList.toggle('is-current', id === feedback.current);
   });
-  rules.replaceChildren(...paths);
+  drawRules(
+    rules,
+    wanted.map((one, at) => ruleOf({ ...one, level: levels[at]! }, feedback.current, page.width, gap)),
+  );
 }
 
 /** Hears of all by which comments must be put anew: what is written grows, what speaks of it does, fonts arrive, the window narrows. */
