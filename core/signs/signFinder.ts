@@ -4,6 +4,7 @@ import { Literals } from '#core/finder';
 import type { TextRange } from '#core/passage';
 import { PLACE_SIGN, type Submission, type SubmissionBlock } from '#core/submission';
 import { termForms } from '#core/terms';
+import { plainPattern } from './plainPattern';
 import { lineSign, type LinePlace } from './lineSigns';
 import { signWordsOf, type SignWords } from './signWords';
 
@@ -48,8 +49,9 @@ export class SignFinder {
   private readonly known: SignWords;
   private readonly literals: Literals;
   private readonly entriesOf = new Map<string, Set<string>>();
+  private readonly plain: { entry: string; pattern: RegExp }[] = [];
   private readonly patterns: { entry: string; pattern: RE2JS }[] = [];
-  /** All patterns as one: in one pass it says which of them a line holds, where most lines hold none. */
+  /** All patterns that are not plain as one: in one pass it says which of them a line holds, where most lines hold none. */
   private readonly anyOf = new RE2Set(RE2Set.UNANCHORED, RE2JS.CASE_INSENSITIVE);
   private readonly byLine: { entry: string; sign: Sign }[] = [];
 
@@ -74,8 +76,12 @@ export class SignFinder {
     else {
       try {
         const pattern = RE2JS.compile(sign.pattern, RE2JS.CASE_INSENSITIVE);
-        this.anyOf.add(sign.pattern);
-        this.patterns.push({ entry, pattern });
+        const plain = plainPattern(sign.pattern);
+        if (plain) this.plain.push({ entry, pattern: plain });
+        else {
+          this.anyOf.add(sign.pattern);
+          this.patterns.push({ entry, pattern });
+        }
       } catch {
         // The editor of the entry says what is wrong with it.
       }
@@ -109,11 +115,15 @@ export class SignFinder {
   }
 
   private patternsIn(words: string): (LinePlace & { entry: string })[] {
-    if (this.patterns.length === 0) return [];
-    return this.anyOf.match(words).flatMap((at) => {
+    const plain = this.plain.flatMap(({ entry, pattern }) =>
+      plainMatches(pattern, words).map((place) => ({ entry, ...place })),
+    );
+    if (this.patterns.length === 0) return plain;
+    const others = this.anyOf.match(words).flatMap((at) => {
       const { entry, pattern } = this.patterns[at]!;
       return matchesOf(pattern, words).map((place) => ({ entry, ...place }));
     });
+    return [...plain, ...others];
   }
 
   private inLine(words: string, isProseLine: boolean): (LinePlace & { entry: string })[] {
@@ -137,6 +147,16 @@ export class SignFinder {
         return true;
       });
   }
+}
+
+/** What a pattern that the browser matches by itself finds in a line. */
+function plainMatches(pattern: RegExp, words: string): LinePlace[] {
+  const found: LinePlace[] = [];
+  for (const { 0: match, index } of words.matchAll(pattern)) {
+    if (match !== '') found.push({ from: index, to: index + match.length });
+    if (found.length >= MOST_PLACES) break;
+  }
+  return found;
 }
 
 function matchesOf(pattern: RE2JS, words: string): LinePlace[] {
