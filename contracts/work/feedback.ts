@@ -120,6 +120,10 @@ export const ClassCountsSchema = z.object({
   term: z.array(
     z.object({ assignment: z.string(), title: z.string(), madeAt: instant, slips: z.array(SlipSchema) }),
   ),
+  /** The entries that brought comments, those that brought most first. */
+  entriesPlaced: z.array(
+    z.object({ entry: z.string(), title: z.string(), comments: z.number().int(), people: z.number().int() }),
+  ),
   /** Comments written by hand in the same words on the work of several people. */
   writtenOften: z.array(z.object({ words: z.string(), people: z.array(z.string()) })),
 });

@@ -10,7 +10,7 @@ export { practiceRecord } from './practiceCase';
 export { detailsOf } from './detailsOf';
 export { AssignmentWorkSchema } from './feedback/assignment';
 export type { AssignmentWork, Criterion } from './feedback/assignment';
-export { personTally, slipsOf, writtenOften } from './feedback/classTally';
+export { entriesPlaced, personTally, slipsOf, writtenOften } from './feedback/classTally';
 export type { JudgedSubmission } from './feedback/classTally';
 export { summingUpDetails } from './feedback/summingUpDetails';
 export { entryOfComment, isSameName, mostPoints, tallyOf } from './feedback/tally';

@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 17,
+    day: '2026-11-28',
+    title: 'PDF submissions',
+    words:
+      'A submission may be a PDF: its words are read as paragraphs, and the very file goes back with your comments on its words, as every reader shows them. A scan is shown page by page, and each page can be commented. Show pages shows the pages as they look. A document dropped on the desk can be commented on at once. Submissions of one assignment are one line of the desk.',
+    at: { label: 'Desk', to: '/' },
+  },
+  {
     number: 16,
     day: '2026-11-28',
     title: 'Criteria, signs and the class',

@@ -27,6 +27,14 @@ export interface PersonTally {
   points: number | null;
 }
 
+/** An entry by how many comments it brought, faults and praise alike, and on how many people's work. */
+export interface PlacedOften {
+  entry: string;
+  title: string;
+  comments: number;
+  people: number;
+}
+
 /** A comment written by hand on several people's work: worth keeping as an entry. */
 export interface WrittenOften {
   words: string;
@@ -62,22 +70,42 @@ export function personTally(judged: JudgedSubmission, criteria: readonly Criteri
   };
 }
 
-/** The slips that were told on submissions, each person's by entry; what points back to a comment is the slip of that one. */
-export function slipsOf(judged: readonly JudgedSubmission[]): Slip[] {
-  const slips = new Map<string, Slip>();
+/** Each comment on submissions that came from an entry, with that entry; what points back to a comment came from the entry of that one. */
+function* fromEntries(judged: readonly JudgedSubmission[]) {
   for (const { person, documents } of judged)
     for (const document of documents) {
       const comments = commentsOf(document);
       for (const comment of comments) {
-        if (comment.counts?.as !== 'fault') continue;
         const first = comment.again && comments.find(({ id }) => id === comment.again!.of);
         const entry = entryOfComment(document, first ?? comment);
-        if (!entry) continue;
-        const key = `${person}\n${entry.id}`;
-        const slip = slips.get(key) ?? { entry: entry.id, title: entry.title, person, count: 0 };
-        slips.set(key, { ...slip, count: slip.count + 1 });
+        if (entry) yield { person, comment, entry };
       }
     }
+}
+
+/** The entries that brought comments, those that brought most first. */
+export function entriesPlaced(judged: readonly JudgedSubmission[]): PlacedOften[] {
+  const found = new Map<string, { title: string; comments: number; people: Set<string> }>();
+  for (const { person, entry } of fromEntries(judged)) {
+    const one = found.get(entry.id) ?? { title: entry.title, comments: 0, people: new Set() };
+    one.comments += 1;
+    one.people.add(person);
+    found.set(entry.id, one);
+  }
+  return [...found]
+    .map(([entry, { people, ...one }]) => ({ entry, ...one, people: people.size }))
+    .sort((one, other) => other.comments - one.comments || one.title.localeCompare(other.title));
+}
+
+/** The slips that were told on submissions, each person's by entry; what points back to a comment is the slip of that one. */
+export function slipsOf(judged: readonly JudgedSubmission[]): Slip[] {
+  const slips = new Map<string, Slip>();
+  for (const { person, comment, entry } of fromEntries(judged)) {
+    if (comment.counts?.as !== 'fault') continue;
+    const key = `${person}\n${entry.id}`;
+    const slip = slips.get(key) ?? { entry: entry.id, title: entry.title, person, count: 0 };
+    slips.set(key, { ...slip, count: slip.count + 1 });
+  }
   return [...slips.values()];
 }
 

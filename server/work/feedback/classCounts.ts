@@ -1,6 +1,13 @@
 import { and, eq } from 'drizzle-orm';
 import type { ClassCounts } from '#contracts';
-import { mostPoints, personTally, slipsOf, writtenOften, type JudgedSubmission } from '#core/work';
+import {
+  entriesPlaced,
+  mostPoints,
+  personTally,
+  slipsOf,
+  writtenOften,
+  type JudgedSubmission,
+} from '#core/work';
 import { assigned, casesGiven, type Queries } from '../../db';
 import { draftsIn, givenAssignment, givenAssignments } from './assignments';
 
@@ -46,6 +53,7 @@ export async function classCounts(db: Queries, member: string, id: string): Prom
       ...term,
       { assignment: id, title: work.title, madeAt: madeAt.toISOString(), slips: slipsOf(judged) },
     ],
+    entriesPlaced: entriesPlaced(judged),
     writtenOften: writtenOften(judged),
   };
 }

@@ -228,7 +228,7 @@ test('a class is counted over all its tutors: levels, points, slips over the ter
 
   const counts = async (caller: Caller, id: string) =>
     (await caller.get(`/api/assignments/${id}/counts`).expect(200)).body as ClassCounts;
-  const { people, mostPoints, term, writtenOften } = await counts(desta, second.id);
+  const { people, mostPoints, term, entriesPlaced, writtenOften } = await counts(desta, second.id);
   expect(mostPoints).toBe(2);
   expect(people).toEqual([
     expect.objectContaining({
@@ -248,6 +248,10 @@ test('a class is counted over all its tutors: levels, points, slips over the ter
   expect(term.at(-1)!.slips.map(({ title, person, count }) => [title, person, count])).toEqual([
     ['Title of place', 'Tomos Hale', 1],
     ['Title of source', 'Tomos Hale', 1],
+  ]);
+  expect(entriesPlaced.map(({ title, comments, people: on }) => [title, comments, on])).toEqual([
+    ['Title of place', 1, 1],
+    ['Title of source', 1, 1],
   ]);
   expect(writtenOften).toEqual([]);
   expect((await counts(desta, third.id)).writtenOften).toEqual([

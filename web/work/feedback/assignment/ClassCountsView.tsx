@@ -1,5 +1,5 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { Bar, BarChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { Assignment, ClassCounts } from '#contracts';
 import { call, inWords } from '#client/api';
@@ -218,6 +218,45 @@ function Term({ term, nameOf }: { term: ClassCounts['term']; nameOf: NameOf }) {
   );
 }
 
+/** The entries that brought most comments, faults and praise alike. */
+function EntriesPlaced({ entries }: { entries: ClassCounts['entriesPlaced'] }) {
+  return (
+    <section aria-labelledby="class-entries" className={section}>
+      <h2 id="class-entries" className="font-book text-[19px]">
+        Entries that brought most
+      </h2>
+      <table className="mt-1 w-full text-[14px]">
+        <thead>
+          <tr className="eyebrow text-left">
+            <th scope="col" className="pb-1">
+              Entry
+            </th>
+            <th scope="col" className="pb-1 text-right">
+              Comments
+            </th>
+            <th scope="col" className="pb-1 text-right">
+              People
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {entries.slice(0, SHOWN).map(({ entry, title, comments, people }) => (
+            <tr key={entry}>
+              <th scope="row" className={`${cell} text-left font-normal`}>
+                <Link to={`/bank/${entry}`} className="text-elder underline">
+                  {title}
+                </Link>
+              </th>
+              <td className={`${cell} text-right tabular-nums`}>{comments.toLocaleString()}</td>
+              <td className={`${cell} text-right tabular-nums`}>{people.toLocaleString()}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
 function Counts({ one, counts, nameOf }: { one: Assignment; counts: ClassCounts; nameOf: NameOf }) {
   const sums = slipSums(counts.term.slice(-1));
   const ofTerm = slipSums(counts.term);
@@ -240,6 +279,7 @@ function Counts({ one, counts, nameOf }: { one: Assignment; counts: ClassCounts;
         </section>
       )}
       {counts.term.length > 1 && <Term term={counts.term} nameOf={nameOf} />}
+      {counts.entriesPlaced.length > 0 && <EntriesPlaced entries={counts.entriesPlaced} />}
       {counts.writtenOften.length > 0 && (
         <section aria-labelledby="class-written" className={section}>
           <h2 id="class-written" className="font-book text-[19px]">
