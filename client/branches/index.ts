@@ -1,1 +1,1 @@
-export { startBranchTrier, type RunningTrier } from './branchTrier';
+export { startBranchTrier } from './branchTrier';

@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { contentsWithin, type PlaceRequest } from '#core/fill';
 import type { Trial } from '#core/workbench';
-import { startBranchTrier, type RunningTrier } from '#client/branches';
+import { startBranchTrier } from '#client/branches';
 
 /** Trying begins when so many milliseconds have passed without a change. */
 const PAUSE = 250;
@@ -15,7 +15,7 @@ export function useTrial(
   wording: string,
 ): Trial | null {
   const [trial, setTrial] = useState<Trial | null>(null);
-  const trier = useRef<RunningTrier>(null);
+  const trier = useRef<ReturnType<typeof startBranchTrier>>(null);
   useEffect(() => {
     const started = startBranchTrier();
     trier.current = started;
@@ -27,7 +27,7 @@ export function useTrial(
       const { entry, record, today, now, writer, find } = request;
       const within = find ? contentsWithin(entry.content, find) : {};
       const asked = { content: entry.content, wording, record, today, now, writer, within };
-      void trier.current?.try(asked).then((found) => isLatest && setTrial(found));
+      void trier.current?.remote.try(asked).then((found) => isLatest && setTrial(found));
     }, PAUSE);
     return () => {
       isLatest = false;

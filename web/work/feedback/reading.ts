@@ -1,3 +1,4 @@
+import type { Node as ReadingNode } from '@tiptap/pm/model';
 import { Plugin, PluginKey, EditorState, Selection, TextSelection, type Command } from '@tiptap/pm/state';
 import { Decoration, DecorationSet, EditorView } from '@tiptap/pm/view';
 import { keymap } from '@tiptap/pm/keymap';
@@ -48,27 +49,34 @@ interface Marked {
   current: string | null;
 }
 
+/** A plugin that draws what it was told last, under its key. */
+const drawing = <Told>(
+  key: PluginKey<DecorationSet>,
+  draw: (told: Told, doc: ReadingNode) => Decoration[],
+): Plugin<DecorationSet> =>
+  new Plugin<DecorationSet>({
+    key,
+    state: {
+      init: () => DecorationSet.empty,
+      apply: (tr, before) => {
+        const told = tr.getMeta(key) as Told | undefined;
+        return told ? DecorationSet.create(tr.doc, draw(told, tr.doc)) : before;
+      },
+    },
+    props: { decorations: (state) => key.getState(state) },
+  });
+
 const MARKED = new PluginKey<DecorationSet>('marked');
 
 /** Draws the passages that comments are on: the current one stronger. */
 const marking = (reading: ReadingDocument) =>
-  new Plugin<DecorationSet>({
-    key: MARKED,
-    state: {
-      init: () => DecorationSet.empty,
-      apply: (tr, before) => {
-        const marked = tr.getMeta(MARKED) as Marked | undefined;
-        if (!marked) return before;
-        const all = marked.passages.map(({ id, on, isOthers }) => {
-          const { from, to } = positionsOf(reading, on);
-          const look = `${isOthers ? ' is-others' : ''}${id === marked.current ? ' is-current' : ''}`;
-          return Decoration.inline(from, to, { class: `commented${look}`, 'data-passage': id });
-        });
-        return DecorationSet.create(tr.doc, all);
-      },
-    },
-    props: { decorations: (state) => MARKED.getState(state) },
-  });
+  drawing<Marked>(MARKED, ({ passages, current }) =>
+    passages.map(({ id, on, isOthers }) => {
+      const { from, to } = positionsOf(reading, on);
+      const look = `${isOthers ? ' is-others' : ''}${id === current ? ' is-current' : ''}`;
+      return Decoration.inline(from, to, { class: `commented${look}`, 'data-passage': id });
+    }),
+  );
 
 /** Marks passages in what is read, and which of them is the current one. */
 export const mark = (view: EditorView, marked: Marked): void =>
@@ -78,26 +86,17 @@ const SIGNED = new PluginKey<DecorationSet>('signed');
 
 /** Points out where entries would fit: a tick in the gutter of the line, and its words once it is at hand. */
 const signing = (reading: ReadingDocument) =>
-  new Plugin<DecorationSet>({
-    key: SIGNED,
-    state: {
-      init: () => DecorationSet.empty,
-      apply: (tr, before) => {
-        const places = tr.getMeta(SIGNED) as readonly SignedPlace[] | undefined;
-        if (!places) return before;
-        const lines = new Set<number>();
-        const all = places.map(({ on, isCurrent }) => {
-          const { from, to } = positionsOf(reading, on);
-          lines.add(tr.doc.resolve(from).before());
-          return Decoration.inline(from, to, { class: `signed${isCurrent ? ' is-current' : ''}` });
-        });
-        const ticks = [...lines].map((pos) =>
-          Decoration.node(pos, pos + tr.doc.nodeAt(pos)!.nodeSize, { class: 'has-sign' }),
-        );
-        return DecorationSet.create(tr.doc, [...all, ...ticks]);
-      },
-    },
-    props: { decorations: (state) => SIGNED.getState(state) },
+  drawing<readonly SignedPlace[]>(SIGNED, (places, doc) => {
+    const lines = new Set<number>();
+    const all = places.map(({ on, isCurrent }) => {
+      const { from, to } = positionsOf(reading, on);
+      lines.add(doc.resolve(from).before());
+      return Decoration.inline(from, to, { class: `signed${isCurrent ? ' is-current' : ''}` });
+    });
+    const ticks = [...lines].map((pos) =>
+      Decoration.node(pos, pos + doc.nodeAt(pos)!.nodeSize, { class: 'has-sign' }),
+    );
+    return [...all, ...ticks];
   });
 
 /** Points out where entries would fit. */

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useEditorState } from '@tiptap/react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import type { CaseSubmission } from '#contracts';
 import type { EntrySigns } from '#core/signs';
@@ -46,7 +47,7 @@ function usePlaces(kind: LeafWithMaterial['one']['kind'], handed: CaseSubmission
     const { submission } = handed;
     const search = startSignSearch();
     let isLatest = true;
-    void search.find({ submission, entries: looking, language, avoided }).then((places) => {
+    void search.remote.find({ submission, entries: looking, language, avoided }).then((places) => {
       const shown = places.map(({ entry, on }) => ({ entry, on, key: keyOfSign(submission, entry, on) }));
       if (isLatest) setFound({ of: handed, places: shown });
       search.end();
@@ -62,18 +63,15 @@ function usePlaces(kind: LeafWithMaterial['one']['kind'], handed: CaseSubmission
 /** Signs in what is read: where entries would fit, which of these places is at hand, and what is done with them. */
 export function useSigns(leaf: LeafWithMaterial, handed: CaseSubmission | null, feedback: Feedback) {
   const { one, editor, open, say, place } = leaf;
-  const { acts, comments, isReading, language } = feedback;
+  const { acts, isReading, language } = feedback;
   const { member } = useShell();
   const [areOn, toggle] = useRemembered('signs', true);
   const places = usePlaces(one.kind, areOn && open ? handed : null, language);
   const [letBe, setLetBe] = useState(() => letBeIn(member.id, one.id));
   const [atHand, setAtHand] = useState<string | null>(null);
-  const shown = useMemo(
-    () => (areOn ? openSigns(places, letBe, commentEntries(editor.state.doc)) : NONE),
-    // The comments change with what is said where.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [places, letBe, areOn, editor, comments],
-  );
+  // What is said where: an equal list stays the same one.
+  const said = useEditorState({ editor, selector: ({ editor: { state } }) => commentEntries(state.doc) });
+  const shown = useMemo(() => (areOn ? openSigns(places, letBe, said) : NONE), [places, letBe, areOn, said]);
   const sign = isReading ? (shown.find(({ key }) => key === atHand) ?? null) : null;
   const go = (to: SignShown | null) => {
     // Selecting the words tells that one has moved: after that they are at hand.

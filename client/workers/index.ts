@@ -1,0 +1,1 @@
+export { runningWorker, type RunningWorker } from './runningWorker';
