@@ -12,6 +12,7 @@ import {
   wordsInSubmission,
 } from '#core/submission';
 import { KEYS, queryClient } from '../../api';
+import { mustFit } from '../../files';
 import {
   decodedText,
   documentReaders,
@@ -63,6 +64,8 @@ const isBare = (submission: Submission): boolean =>
 
 /** Reads a file that was handed in: docx, ODT, PDF, Markdown or plain text. Throws an UnreadableFile in words. */
 export async function readSubmission(file: File): Promise<Submission> {
+  // Before it is read: a file of hundreds of megabytes would fill the page, and be refused after all.
+  await mustFit(file);
   const bytes = new Uint8Array(await file.arrayBuffer());
   const submission = await submissionIn(file, bytes).catch((error: unknown) => {
     if (error instanceof NotDocx || error instanceof NotOdt) throw unread(file, error.message);
