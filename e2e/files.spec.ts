@@ -70,12 +70,12 @@ test('files that are all too large are refused before a case is made for them', 
   await page.route('**/api/files/limits', (route) => route.fulfill({ json: { mostBytes: 100 } }));
   const told = page.getByRole('region', { name: 'From a file' });
   await told.getByLabel('Files', { exact: true }).setInputFiles([
-    { name: 'Night camera.mp4', mimeType: 'video/mp4', buffer: Buffer.alloc(2000, 1) },
-    { name: 'Day camera.mp4', mimeType: 'video/mp4', buffer: Buffer.alloc(3000, 1) },
+    { name: 'Night camera.raw', mimeType: 'application/octet-stream', buffer: Buffer.alloc(2000, 1) },
+    { name: 'Day camera.raw', mimeType: 'application/octet-stream', buffer: Buffer.alloc(3000, 1) },
   ]);
   await told.getByRole('button', { name: 'Save them' }).click();
   await expect(told.getByRole('alert')).toHaveText(
-    'Night camera.mp4 has 2 kB, and 100 bytes is the most. It was not saved.',
+    'Night camera.raw has 2 kB, and 100 bytes is the most. It was not saved.',
   );
   await expect(page.getByRole('link', { name: /camera/ })).toHaveCount(0);
   await expect(told.getByRole('listitem')).toHaveCount(2);

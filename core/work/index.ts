@@ -17,3 +17,4 @@ export { entryOfComment, isSameName, mostPoints, tallyOf } from './feedback/tall
 export type { CriterionLevel, Tally } from './feedback/tally';
 export { nameFromFile, peopleFromLines, whoseFile } from './feedback/whoseFile';
 export { titleFromText, titleOfDraft } from './leaf/titleFromText';
+export { clockTime } from './transcript/clockTime';

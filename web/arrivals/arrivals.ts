@@ -11,7 +11,7 @@ import {
 } from '../work';
 import { decodedText, documentReaders, isArchive, listArchive, type ReadDocument } from '../documents';
 
-/** The longest file that is looked into; a longer one is kept as it is. */
+/** The longest file that is looked into; a longer one is known by its name alone. */
 const MOST_BYTES = 50_000_000;
 
 /** Begins a leaf with a document on it. */
@@ -65,9 +65,8 @@ async function firstOf<T extends Pick<Arrival, 'isOf'>>(
 
 /** Of what sort a file is. `works`: what the team does with documents. Throws an UnreadableFile where it cannot be looked into. */
 export async function knownArrival(file: File, works: readonly DocumentWork[]): Promise<KnownFile> {
-  if (file.size > MOST_BYTES)
-    return { dropped: { file, bytes: new Uint8Array(), text: null }, arrival: null, work: null };
-  const bytes = new Uint8Array(await file.arrayBuffer());
-  const dropped = { file, bytes, text: isArchive(bytes) ? null : decodedText(bytes) };
+  const isLong = file.size > MOST_BYTES;
+  const bytes = isLong ? new Uint8Array() : new Uint8Array(await file.arrayBuffer());
+  const dropped = { file, bytes, text: isLong || isArchive(bytes) ? null : decodedText(bytes) };
   return { dropped, arrival: await firstOf(ARRIVALS, dropped), work: await firstOf(works, dropped) };
 }

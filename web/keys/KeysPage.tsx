@@ -77,6 +77,16 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
     ],
   },
   {
+    title: 'On a recording, while you write',
+    keys: [
+      ['Alt + .', 'Plays, or pauses and goes back a little'],
+      ['Alt + ,', 'Goes back three seconds'],
+      ['Alt + /', 'Goes on three seconds'],
+      ['Alt + Z, Alt + V', 'Slower, faster'],
+      ['Alt + E', 'Repeats a stretch: from here; then to here; then no more'],
+    ],
+  },
+  {
     title: 'On the page of an entry',
     keys: [
       ['F4', 'Makes the selected words a blank, or puts one at the cursor'],

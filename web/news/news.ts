@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 18,
+    day: '2026-11-28',
+    title: 'Recordings, heard while you write them down',
+    words:
+      'Drop a recording on the desk, or take one in on the leaf of its case: it plays at the head of the leaf. Alt + . plays, or pauses and goes back a little; Alt + , and Alt + / go back and on three seconds; Alt + Z and Alt + V are slower and faster, with the voice as high as it was; Alt + E repeats a stretch. All of them work in the middle of a word. Where you were is remembered.',
+    at: { label: 'Desk', to: '/' },
+  },
+  {
     number: 17,
     day: '2026-11-28',
     title: 'PDF submissions',

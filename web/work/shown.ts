@@ -7,6 +7,7 @@ import { KEYS } from '../api';
 import { bundleArrival } from './admission/bundleArrival';
 import type { Arrival, DocumentWork } from './arrival';
 import type { CaseGroup } from './caseGroup';
+import { recordingWork } from './transcript/recordingWork';
 import { submissionWork } from './feedback/submissionWork';
 import { caseGroups } from './feedback/assignment/caseGroups';
 
@@ -51,7 +52,11 @@ export const SHOWN: Record<KindId, Shown> = {
       staleTime: 0,
     },
   },
-  transcript: { load: onLeaf, arrivals: [] },
+  transcript: {
+    load: () => import('./transcript/TranscriptLeaf').then(({ TranscriptLeaf }) => TranscriptLeaf),
+    arrivals: [],
+    documents: recordingWork,
+  },
   reply: { load: onLeaf, arrivals: [] },
   leaf: { load: onLeaf, arrivals: [] },
 };

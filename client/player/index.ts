@@ -1,0 +1,1 @@
+export { Player, SPEEDS, type MediaLike, type PlayerState } from './player';
