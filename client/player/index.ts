@@ -1,1 +1,1 @@
-export { Player, SPEEDS, type MediaLike, type PlayerState } from './player';
+export { Player, SPEEDS, type PlayerState } from './player';
