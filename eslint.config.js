@@ -18,7 +18,6 @@ const HAVE_LONG_FUNCTIONS = [
   'web/entry/useEntryEditing.ts',
   'web/entry/wording/WordingBar.tsx',
   'web/entry/wording/WordingEditor.tsx',
-  'web/entry/wording/WordingsBar.tsx',
   'web/glossaries/GlossaryPage.tsx',
   'web/glossaries/TermsTable.tsx',
   'web/glossaries/WordListPanel.tsx',

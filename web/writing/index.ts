@@ -41,3 +41,4 @@ export { useTyped } from './surface/useTyped';
 export { giveKeys, goToMargin } from './surface/whereKeysGo';
 export { answerWithSelected, SELECTION_KEY } from './blanks/selectedAnswer';
 export { BlankOffers } from './blanks/BlankOffers';
+export { STAYS_IN_SIGHT } from './surface/beneathBand';

@@ -57,6 +57,85 @@ interface SettingsProps extends Omit<Props, 'place'> {
   part: Part;
 }
 
+interface OfWording {
+  wording: Wording;
+  set: (changed: Wording) => void;
+}
+
+/** In which language a wording is. */
+function LanguageOf({ wording, set }: OfWording) {
+  const languages = LANGUAGES.includes(wording.language) ? LANGUAGES : [wording.language, ...LANGUAGES];
+  return (
+    <label className="flex items-baseline gap-2">
+      in
+      <select
+        aria-label="Language"
+        className="input w-auto bg-page text-ink"
+        value={wording.language}
+        onChange={({ target }) => set({ ...wording, language: target.value })}
+      >
+        {languages.map((language) => (
+          <option key={language} value={language}>
+            {languageName(language)}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** How a wording joins the text beside it. */
+function JoinOf({ wording, set }: OfWording) {
+  return (
+    <label className="flex items-baseline gap-2">
+      joins
+      <select
+        aria-label="How it joins the text beside it"
+        className="input w-auto bg-page text-ink"
+        value={wording.joins ?? ''}
+        onChange={({ target }) => {
+          const { joins: _, ...others } = wording;
+          set(target.value === '' ? others : { ...others, joins: target.value as Join });
+        }}
+      >
+        <option value="">{JOINS_IN_WORDS[joinOf(wording.parts.at(-1)!.passage)]}, by what it is</option>
+        {JOINS.map((join) => (
+          <option key={join} value={join}>
+            {JOINS_IN_WORDS[join]}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** The part at hand of a wording that has several: its name, and the way to remove it. */
+function PartOf({ wording, part, set, remove }: OfWording & { part: Part; remove: () => void }) {
+  const rename = (name: string) =>
+    set({ ...wording, parts: wording.parts.map((one) => (one.id === part.id ? { ...one, name } : one)) });
+  return (
+    <span className="flex items-baseline gap-2">
+      <label className="flex items-baseline gap-2">
+        Name of the part
+        <input
+          className="input w-32 text-ink"
+          maxLength={60}
+          value={part.name}
+          onChange={({ target }) => rename(target.value)}
+        />
+      </label>
+      <button
+        type="button"
+        aria-label={`Remove the part ${part.name}`}
+        className="rounded-[3px] p-1 hover:text-elder"
+        onClick={remove}
+      >
+        <X size={14} aria-hidden />
+      </button>
+    </span>
+  );
+}
+
 /** The wording at hand: its name and language; and its parts, which go to boxes of their own. */
 function Settings({ content, wording, part, forComments, go, put }: SettingsProps) {
   const { wordings } = content;
@@ -71,7 +150,6 @@ function Settings({ content, wording, part, forComments, go, put }: SettingsProp
     set({ ...wording, parts });
     go({ wording: wording.id, part: parts[0]!.id });
   };
-  const languages = LANGUAGES.includes(wording.language) ? LANGUAGES : [wording.language, ...LANGUAGES];
   return (
     <div className="mt-1 flex flex-wrap items-baseline gap-x-4 gap-y-1 text-[14px] text-soft">
       <label className="flex items-baseline gap-2">
@@ -83,40 +161,8 @@ function Settings({ content, wording, part, forComments, go, put }: SettingsProp
           onChange={({ target }) => target.value.trim() !== '' && set({ ...wording, name: target.value })}
         />
       </label>
-      <label className="flex items-baseline gap-2">
-        in
-        <select
-          aria-label="Language"
-          className="input w-auto bg-page text-ink"
-          value={wording.language}
-          onChange={({ target }) => set({ ...wording, language: target.value })}
-        >
-          {languages.map((language) => (
-            <option key={language} value={language}>
-              {languageName(language)}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label className="flex items-baseline gap-2">
-        joins
-        <select
-          aria-label="How it joins the text beside it"
-          className="input w-auto bg-page text-ink"
-          value={wording.joins ?? ''}
-          onChange={({ target }) => {
-            const { joins: _, ...others } = wording;
-            set(target.value === '' ? others : { ...others, joins: target.value as Join });
-          }}
-        >
-          <option value="">{JOINS_IN_WORDS[joinOf(wording.parts.at(-1)!.passage)]}, by what it is</option>
-          {JOINS.map((join) => (
-            <option key={join} value={join}>
-              {JOINS_IN_WORDS[join]}
-            </option>
-          ))}
-        </select>
-      </label>
+      <LanguageOf {...{ wording, set }} />
+      <JoinOf {...{ wording, set }} />
       {forComments && wordings.length > 1 && (
         <Tick
           on={!!wording.short}
@@ -133,34 +179,7 @@ function Settings({ content, wording, part, forComments, go, put }: SettingsProp
           Remove this wording
         </Button>
       )}
-      {wording.parts.length > 1 && (
-        <span className="flex items-baseline gap-2">
-          <label className="flex items-baseline gap-2">
-            Name of the part
-            <input
-              className="input w-32 text-ink"
-              maxLength={60}
-              value={part.name}
-              onChange={({ target }) =>
-                set({
-                  ...wording,
-                  parts: wording.parts.map((one) =>
-                    one.id === part.id ? { ...one, name: target.value } : one,
-                  ),
-                })
-              }
-            />
-          </label>
-          <button
-            type="button"
-            aria-label={`Remove the part ${part.name}`}
-            className="rounded-[3px] p-1 hover:text-elder"
-            onClick={removePart}
-          >
-            <X size={14} aria-hidden />
-          </button>
-        </span>
-      )}
+      {wording.parts.length > 1 && <PartOf {...{ wording, part, set }} remove={removePart} />}
     </div>
   );
 }

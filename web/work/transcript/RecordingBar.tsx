@@ -3,6 +3,7 @@ import { pathFor, type CaseFile } from '#contracts';
 import { SPEEDS, type Player, type PlayerState } from '#client/player';
 import { clockTime } from '#core/work';
 import { Button, Key, Notice } from '../../ui';
+import { STAYS_IN_SIGHT } from '../../writing';
 import { STEPS_BACK, useStepBack } from './usePlayer';
 
 /** By so many seconds one steps. */
@@ -92,7 +93,7 @@ export function RecordingBar({ of, file, element, player, state }: Props) {
   const { at, length, isPlaying, failed } = state;
   const Media = file.media.startsWith('video/') ? 'video' : 'audio';
   return (
-    <section aria-label="Recording" className="recording" data-print="no">
+    <section aria-label="Recording" className="recording" data-print="no" {...STAYS_IN_SIGHT}>
       <Media ref={element} src={source} preload="metadata" className="w-full" />
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
         <Button look="main" onClick={() => player?.toggle()}>

@@ -38,6 +38,7 @@ import { addressPasted } from '../../format';
 import { offerKeys, offering, type OfferHost } from '../offers/offering';
 import { typedAgain } from '../keeping/typedAgain';
 import { pasting } from './pasting';
+import { CLEAR_OF_BAND } from './beneathBand';
 import { textCommands, type CommandHost } from '../commands/textCommands';
 
 type Host = Omit<CueHost, 'press'> &
@@ -154,6 +155,7 @@ export function useLeafEditor({ document, host, onChange }: Options): Editor {
       shouldRerenderOnTransaction: false,
       onUpdate: onChange,
       editorProps: {
+        ...CLEAR_OF_BAND,
         attributes: {
           'aria-label': 'Draft',
           role: 'textbox',
