@@ -1,5 +1,5 @@
 export { filesPacked, isArchive, listArchive, withParts, xmlParts, zipped } from './archive';
-export { isPdf } from './pdf/isPdf';
+export { documentKind } from './documentKind';
 export { decodedText } from './decodedText';
 export type { ReadDocument } from './readers';
 

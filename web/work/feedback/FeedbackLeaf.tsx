@@ -66,7 +66,7 @@ function Above({
   signs,
   earlier,
 }: AboveProps) {
-  const pages = usePages(one.id, found.data ?? null);
+  const pages = usePages(one, found.data ?? null);
   if (found.isError)
     return <Failed what="the submission" error={found.error} retry={() => void found.refetch()} />;
   if (found.data === undefined) return <Loading what="the submission" />;

@@ -1,6 +1,6 @@
 import { Packer } from 'docx';
-import { pathFor, type CaseSubmission, type Draft, type Member, type OthersComments } from '#contracts';
-import { ForPeople, Unreachable } from '#client/api';
+import { type CaseSubmission, type Draft, type Member, type OthersComments } from '#contracts';
+import { ForPeople } from '#client/api';
 import { toDocx } from '#core/docx';
 import { commentsOf, withoutComments } from '#core/draft';
 import { toHtmlPage, toMarkdown } from '#core/exchange';
@@ -20,7 +20,8 @@ import {
   type Submission,
 } from '#core/submission';
 import { cameAlong } from './cameAlong';
-import { isArchive, isPdf, listArchive, pdfWriter, withParts, xmlParts } from '../../documents';
+import { fileHandedIn } from './fileHandedIn';
+import { documentKind, pdfWriter, withParts, xmlParts } from '../../documents';
 
 const DOCX = 'application/vnd.openxmlformats-officedocument.wordprocessingml.document';
 
@@ -129,18 +130,6 @@ function docxComments(submission: Submission, commented: Commented): DocxComment
   return whole ? [{ on: firstWords(submission), passage: whole, author, at }, ...own] : own;
 }
 
-/** The bytes of what was handed in; null where it was pasted. */
-async function bytesHandedIn({ of, handed }: Commented): Promise<Uint8Array | null> {
-  if (handed.file === null) return null;
-  const response = await fetch(pathFor('caseFile', { case: of, file: handed.file })).catch(() => null);
-  if (response?.status === 404)
-    throw new ForPeople(
-      `${handed.name} is not among the files of the case any more. Bring it back from the wastebasket.`,
-    );
-  if (!response?.ok) throw new Unreachable();
-  return new Uint8Array(await response.arrayBuffer());
-}
-
 /** A docx made of a submission that came in another format. */
 async function docxMadeOf({ title, handed }: Commented): Promise<Uint8Array> {
   const passage = passageOfSubmission(handed.submission, {
@@ -150,9 +139,6 @@ async function docxMadeOf({ title, handed }: Commented): Promise<Uint8Array> {
   const blob = await Packer.toBlob(toDocx(passage, title));
   return new Uint8Array(await blob.arrayBuffer());
 }
-
-const isDocx = async (bytes: Uint8Array, name: string): Promise<boolean> =>
-  isArchive(bytes) && (await listArchive(bytes, name)).some((part) => part.name === 'word/document.xml');
 
 /** A docx with comments in it and all else as it was. */
 async function withCommentsIn(bytes: Uint8Array, commented: Commented): Promise<Blob> {
@@ -190,10 +176,11 @@ export interface CommentedFile {
  * docx made of it. Throws in words where it cannot be had.
  */
 export async function commentedFile(commented: Commented): Promise<CommentedFile> {
-  const bytes = await bytesHandedIn(commented);
-  if (bytes && isPdf(bytes)) return { blob: await annotated(bytes, commented), ending: 'pdf' };
-  const isOwn = bytes !== null && (await isDocx(bytes, commented.handed.name));
-  const docx = isOwn ? bytes : await docxMadeOf(commented);
+  const { file, name } = commented.handed;
+  const bytes = file === null ? null : await fileHandedIn(commented.of, file, name);
+  const kind = bytes && (await documentKind(bytes, name));
+  if (kind === 'pdf') return { blob: await annotated(bytes!, commented), ending: 'pdf' };
+  const docx = kind === 'docx' ? bytes! : await docxMadeOf(commented);
   return { blob: await withCommentsIn(docx, commented), ending: 'docx' };
 }
 

@@ -1,19 +1,12 @@
 import { call } from '#client/api';
 import { newLeaf } from '#client/cases';
-import { isArchive, isPdf, listArchive } from '../../documents';
-import { titleFrom, type DocumentWork, type Dropped } from '../arrival';
-
-/** Whether a file is a document that is read to be commented: Word, OpenDocument text, PDF. */
-async function isDocument({ file, bytes }: Dropped): Promise<boolean> {
-  if (isPdf(bytes)) return true;
-  if (!isArchive(bytes)) return false;
-  const names = (await listArchive(bytes, file.name)).map(({ name }) => name);
-  return names.includes('word/document.xml') || (names.includes('mimetype') && names.includes('content.xml'));
-}
+import { documentKind } from '../../documents';
+import { titleFrom, type DocumentWork } from '../arrival';
 
 /** Documents that are dropped become submissions, each a case of its own. */
 export const submissionWork: DocumentWork = {
-  isOf: isDocument,
+  // Word, OpenDocument text, PDF.
+  isOf: async ({ file, bytes }) => (await documentKind(bytes, file.name)) !== null,
   label: 'Comment on it',
   labelOfMany: 'Comment on them',
   take: async ({ file }) => {

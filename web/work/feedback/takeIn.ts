@@ -13,37 +13,21 @@ import {
 } from '#core/submission';
 import { KEYS, queryClient } from '../../api';
 import { mustFit } from '../../files';
-import {
-  decodedText,
-  documentReaders,
-  isArchive,
-  isPdf,
-  listArchive,
-  pdfReader,
-  xmlParts,
-} from '../../documents';
+import { decodedText, documentKind, documentReaders, isArchive, pdfReader, xmlParts } from '../../documents';
 
 type Submission = HandedIn['submission'];
 
 const unread = (file: File, why: string) =>
   new UnreadableFile(`${file.name} cannot be read: ${why}. Nothing was taken in.`);
 
-/** What an archive is, if it is a document that can be read; null for any other. */
-async function documentIn(file: File, bytes: Uint8Array): Promise<Submission | null> {
-  const names = (await listArchive(bytes, file.name)).map(({ name }) => name);
-  const isOdt = names.includes('mimetype') && names.includes('content.xml');
-  if (!names.includes('[Content_Types].xml') && !isOdt) return null;
-  const parts = await xmlParts(bytes, file.name);
-  return isOdt ? readOdt(parts) : readDocx(parts).submission;
-}
-
 async function submissionIn(file: File, bytes: Uint8Array): Promise<Submission> {
-  if (isPdf(bytes)) return (await pdfReader()).submissionOfPdf(bytes, file.name);
-  if (isArchive(bytes)) {
-    const read = await documentIn(file, bytes);
-    if (read) return read;
-    throw unread(file, 'it is no document of Word or OpenDocument');
+  const kind = await documentKind(bytes, file.name);
+  if (kind === 'pdf') return (await pdfReader()).submissionOfPdf(bytes, file.name);
+  if (kind) {
+    const parts = await xmlParts(bytes, file.name);
+    return kind === 'odt' ? readOdt(parts) : readDocx(parts).submission;
   }
+  if (isArchive(bytes)) throw unread(file, 'it is no document of Word or OpenDocument');
   // An encrypted document of Word is a compound file (MS-CFB), as are those of Word 97.
   if (bytes[0] === 0xd0 && bytes[1] === 0xcf)
     throw unread(

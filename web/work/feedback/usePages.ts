@@ -1,16 +1,12 @@
 import { useEffect, useMemo } from 'react';
-import { pathFor, type CaseSubmission } from '#contracts';
-import { Unreachable } from '#client/api';
+import type { Case, CaseSubmission } from '#contracts';
 import { pdfReader } from '../../documents';
+import { fileHandedIn } from './fileHandedIn';
 import type { DrawPage } from './pagePicture';
 
 async function picturesOf(of: string, file: string, name: string) {
-  const [{ PdfPictures }, response] = await Promise.all([
-    pdfReader(),
-    fetch(pathFor('caseFile', { case: of, file })),
-  ]);
-  if (!response.ok) throw new Unreachable();
-  return PdfPictures.of(new Uint8Array(await response.arrayBuffer()), name);
+  const [{ PdfPictures }, bytes] = await Promise.all([pdfReader(), fileHandedIn(of, file, name)]);
+  return PdfPictures.of(bytes, name);
 }
 
 /** The pages of a PDF that was handed in: opened once somebody wants to see one, let go of with the leaf or another version. */
@@ -21,11 +17,14 @@ export interface Pages {
 }
 
 /** The pages of what was handed in, where it is a PDF; null for anything else. */
-export function usePages(of: string, handed: CaseSubmission | null): Pages | null {
+export function usePages(
+  { id: of, files }: Pick<Case, 'id' | 'files'>,
+  handed: CaseSubmission | null,
+): Pages | null {
   const { file = null, name = '' } = handed ?? {};
-  const isPdf = file !== null && /\.pdf$/i.test(name);
+  const isPdf = files.some(({ id, media }) => id === file && media === 'application/pdf');
   const held = useMemo(() => {
-    if (!isPdf) return null;
+    if (!isPdf || file === null) return null;
     let opened: ReturnType<typeof picturesOf> | null = null;
     const open = () => {
       // Opened again after it failed once.

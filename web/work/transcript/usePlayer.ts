@@ -36,8 +36,8 @@ function rememberPlace(player: Player, file: string): () => void {
   const place = () => {
     const { at, length, isPlaying } = player.now();
     if (isAsked) {
-      // A leap before its length is known would be forgotten.
-      if (length !== null) {
+      // A leap before anything of it is known would be forgotten; some never say how long they are.
+      if (length !== null || isPlaying) {
         isAsked = false;
         player.goTo(remembered);
       }
