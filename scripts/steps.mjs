@@ -1,5 +1,5 @@
 /** What `npm run demo`, `npm start`, `npm test` and `npm run bench` share: plain Node, since nothing may be installed yet. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
@@ -30,6 +30,27 @@ export function run(title, command, args, { quiet = false, env = {}, may_fail = 
   if (may_fail) return false;
   process.stderr.write(`\n${title} failed after ${seconds} s. Nothing was started.\n`);
   process.exit(1);
+}
+
+/** Runs commands that have nothing to do with each other, two at a time, and tells each once it is done; ends with the first that fails. */
+export async function runTogether(checks) {
+  const waiting = [...checks];
+  const runNext = async () => {
+    for (let next = waiting.shift(); next; next = waiting.shift()) {
+      const { title, command, args } = next;
+      const started = Date.now();
+      const { status, said } = await new Promise((resolve) => {
+        const child = spawn(command, args, { cwd: root });
+        let all = '';
+        for (const stream of [child.stdout, child.stderr]) stream.on('data', (words) => (all += words));
+        child.on('close', (code) => resolve({ status: code, said: all }));
+      });
+      const seconds = ((Date.now() - started) / 1000).toFixed(1);
+      process.stdout.write(`${said}• ${title}: ${status === 0 ? 'done' : 'failed'} in ${seconds} s\n`);
+      if (status !== 0) process.exit(1);
+    }
+  };
+  await Promise.all([runNext(), runNext()]);
 }
 
 /** Path of an installed command-line tool. */

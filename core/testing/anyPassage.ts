@@ -39,6 +39,10 @@ function inline(names: Names): fc.Arbitrary<Inline> {
       type: 'number',
       attrs: { list: list.slice(0, 60), form, id: id.slice(0, 80), text: '' },
     })) as never,
+    fc.boolean().map((unclear): Inline => ({
+      type: 'timeCode',
+      attrs: { at: null, unclear, text: '' },
+    })) as never,
     words.map((to): Inline => ({ type: 'reference', attrs: { to: to.slice(0, 80), text: '' } })) as never,
   );
   return fc.tuple(bare, marks(names)).map(([one, some]) => (some.length > 0 ? { ...one, marks: some } : one));

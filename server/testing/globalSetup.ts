@@ -1,18 +1,15 @@
+import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 
-/** Makes the image of a migrated, empty database once a run: opening from it is five times quicker than migrating. */
-export default async function globalSetup(): Promise<void> {
+/** Makes the images of databases that tests begin with, once a run: opening one takes a fifth of migrating and loading the demo. */
+export default function globalSetup(): void {
   if (process.env.TEST_DATABASE_URL) return;
-  const { PGlite } = await import('@electric-sql/pglite');
-  const { drizzle } = await import('drizzle-orm/pglite');
-  const { migrate } = await import('drizzle-orm/pglite/migrator');
-  const client = await PGlite.create();
-  await migrate(drizzle(client), { migrationsFolder: path.join(import.meta.dirname, '../db/migrations') });
-  const image = await client.dumpDataDir('none');
-  const file = path.join(os.tmpdir(), `elderleaf-image-${process.pid}.tar`);
-  fs.writeFileSync(file, Buffer.from(await image.arrayBuffer()));
-  process.env.TEST_DATABASE_IMAGE = file;
-  await client.close();
+  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-images-'));
+  process.on('exit', () => fs.rmSync(folder, { recursive: true, force: true }));
+  const make = path.join(import.meta.dirname, 'makeImages.ts');
+  const { status } = spawnSync(process.execPath, ['--import', 'tsx', make, folder], { stdio: 'inherit' });
+  if (status !== 0) throw new Error('The images of databases for the tests cannot be made.');
+  process.env.TEST_DATABASE_IMAGES = folder;
 }

@@ -69,10 +69,10 @@ async function openOnServer(url: string): Promise<TestStore> {
   return { ...store, another, close };
 }
 
-async function openTestStore(): Promise<TestStore> {
+async function openTestStore(demo: Settings['demo']): Promise<TestStore> {
   const url = process.env.TEST_DATABASE_URL;
   if (url) return openOnServer(url);
-  const store = await embeddedStore();
+  const store = await embeddedStore(demo === 'first-day' ? 'first-day' : 'empty');
   const bus = sharedBus(store.bus);
   const another = () => Promise.resolve({ events: new EventHub(store.db, bus) });
   return { ...store, bus, another };
@@ -93,7 +93,7 @@ export async function startTestServer({
   atHand = 5000,
   fileBytes = 1_000_000,
 }: Start = {}): Promise<TestServer> {
-  const store = await openTestStore();
+  const store = await openTestStore(demo);
   const paused: number[] = [];
   const hub = new EventHub(store.db, store.bus);
   const context: Context = {
