@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { STAND_IN_RESTS } from './work/transcript';
 
 /** What open pages are told. An event names what changed; the page asks for the rest itself. */
 export const EventSchema = z.discriminatedUnion('type', [
@@ -29,6 +30,8 @@ export const EventSchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('case-added'), case: z.string() }),
   // What somebody else wrote beside the submission of a case is another now.
   z.object({ type: z.literal('comments-changed'), case: z.string() }),
+  // The member's stand-in pedal, on another page, went down or up.
+  z.object({ type: z.literal('pedal-pressed'), rest: z.enum(STAND_IN_RESTS), isDown: z.boolean() }),
   // What is known in a case is another now.
   z.object({ type: z.literal('case-changed'), case: z.string() }),
 ]);

@@ -95,7 +95,21 @@ test('reach is switched by typing and remembered for that work; a term is kept f
   await expect(reach.getByRole('option', { name: /Species/ })).toHaveAttribute('aria-selected', 'true');
   await expectAccessible(page);
   await keyboard.press('Enter');
-  await expect(reach.getByRole('option', { name: /Species/ })).toHaveAttribute('aria-selected', 'false');
+  const species = reach.getByRole('option', { name: /Species/ });
+  await expect(species).toHaveAttribute('aria-selected', 'false');
+  // What is in reach is kept as a set, which a few letters and Enter bring back.
+  await reach.getByText('Sets of collections and glossaries').press('Enter');
+  await reach.getByRole('textbox', { name: 'Keep what is in reach now as a set' }).fill('Swans');
+  await keyboard.press('Enter');
+  await expect(reach.getByRole('button', { name: 'Remove the set Swans' })).toBeVisible();
+  await reach.getByRole('combobox').press('Enter');
+  await expect(species).toHaveAttribute('aria-selected', 'true');
+  await reach.getByRole('combobox').fill('swans');
+  await expect(reach.getByRole('option', { name: /Swans/ })).toBeVisible();
+  await expectAccessible(page);
+  await keyboard.press('Enter');
+  await reach.getByRole('combobox').fill('species');
+  await expect(species).toHaveAttribute('aria-selected', 'false');
   await keyboard.press('Escape');
   await typeFor(page, 'A bittern and a bitt', 'bitt');
   await expect(offers(page)).not.toContainText('Species');

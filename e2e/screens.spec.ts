@@ -64,7 +64,7 @@ test('every screen is accessible, light and dark', async ({ server, signedIn, pa
 });
 
 /** What is one's own is at none of the places of the team. */
-const ONES_OWN = ['/account', '/wastebasket', '/news', '/keys'];
+const ONES_OWN = ['/account', '/wastebasket', '/news', '/keys', '/pedal'];
 
 test(
   'every screen says where one is, and nothing runs off the side of a phone',
@@ -100,13 +100,17 @@ test(
       '/cues',
       '/glossaries',
       '/glossaries/medicines',
+      '/pedal',
     ]) {
       await page.goto(new URL(path, page.url()).href);
       // Each says where one is: one heading, which is the title of the tab too, and its place marked in the head line.
       const heading = page.getByRole('heading', { level: 1 });
       await expect(heading).toHaveCount(1);
-      const title = (await heading.textContent())!.replace(/\s+/g, ' ').trim();
-      await expect(page).toHaveTitle(`${title} · Elderleaf`);
+      // What a screen is called may come with what it shows: both are asked for until they say the same.
+      const said = async () => (await heading.textContent())!.replace(/\s+/g, ' ').trim();
+      await expect
+        .poll(async () => (await page.title()) === `${await said()} · Elderleaf`, { message: path })
+        .toBe(true);
       const marked = page.getByRole('navigation', { name: 'Main' }).locator('[aria-current=page]');
       await expect(marked).toHaveCount(ONES_OWN.includes(path) ? 0 : 1);
       expect(await overflow(), path).toBeLessThanOrEqual(0);

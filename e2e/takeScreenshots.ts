@@ -157,15 +157,16 @@ async function feedback(page: Page): Promise<void> {
   await page.screenshot({ path: path.join(OUT, 'submission.png') });
 }
 
-/** An interview as it is written down, a species of the glossary offered. */
+/** An interview as it is written down: turns with their times, the cast beside them, a place to be heard again. */
 async function transcript(page: Page): Promise<void> {
-  await page.getByRole('link', { name: /^The bittern year/ }).click();
+  await page.getByRole('link', { name: /^Interview: Wilf and Nesta Ambry/ }).click();
   await draftOf(page).waitFor();
-  await pressKeys(page, ['Control+End']);
-  await page.keyboard.type(' And the year after there were two. ;whi ');
-  await pressKeys(page, ['Enter']);
-  await page.keyboard.type('RP: Were they with the pink-f');
-  await page.getByRole('region', { name: 'Offers' }).waitFor();
+  await page.locator('.wave-line').waitFor();
+  await pressKeys(page, ['Control+End', 'Alt+[', 'Alt+.', ...Array.from({ length: 7 }, () => 'Alt+/')]);
+  await pressKeys(page, ['Alt+t', 'r']);
+  await page.keyboard.type('So what did you do?');
+  await pressKeys(page, ['Alt+/', 'Alt+t', 'n']);
+  await page.keyboard.type('We dug a pool. Father and Denzil Ray, by the old clay pit.');
   await page.screenshot({ path: path.join(OUT, 'transcript.png') });
 }
 

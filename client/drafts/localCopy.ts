@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { DraftDocumentSchema } from '#core/draft';
-import { dropKept, keep, kept } from '#client/kept';
+import { dropKept, keepWritten, kept } from '#client/kept';
+import { writtenDraft } from './writtenDraft';
 
 /** What is kept on this computer until the server has it: the text, and the version it was written on. */
 const LocalCopySchema = z.object({ version: z.int32().min(1), document: DraftDocumentSchema });
@@ -10,7 +11,7 @@ const name = (member: string, draft: string) => `draft.${member}.${draft}`;
 
 /** Keeps a copy of a draft on this computer. Returns false when the browser has no room for it. */
 export const keepCopy = (member: string, draft: string, copy: LocalCopy): boolean =>
-  keep(name(member, draft), copy);
+  keepWritten(name(member, draft), `{"version":${copy.version},"document":${writtenDraft(copy.document)}}`);
 
 /** The copy kept on this computer, if the server never got it; null when there is none, or none that can be read. */
 export const readCopy = (member: string, draft: string): LocalCopy | null =>

@@ -1,1 +1,1 @@
-export { dropKept, keep, kept, ownTab } from './kept';
+export { dropKept, keep, keepWritten, kept, ownTab } from './kept';

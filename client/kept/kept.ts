@@ -7,9 +7,13 @@ export type Where = 'computer' | 'tab';
 const storageOf = (where: Where): Storage => (where === 'tab' ? sessionStorage : localStorage);
 
 /** Keeps a value under a name. Returns false when the browser has no room for it, or allows none. */
-export function keep(name: string, value: unknown, where: Where = 'computer'): boolean {
+export const keep = (name: string, value: unknown, where: Where = 'computer'): boolean =>
+  keepWritten(name, JSON.stringify(value), where);
+
+/** Keeps a value that is JSON already, as `keep` does. */
+export function keepWritten(name: string, json: string, where: Where = 'computer'): boolean {
   try {
-    storageOf(where).setItem(PREFIX + name, JSON.stringify(value));
+    storageOf(where).setItem(PREFIX + name, json);
     return true;
   } catch {
     return false;

@@ -1,7 +1,9 @@
 import { expose } from 'comlink';
 import { clashesOf, proposeCue, type BankCue, type Clash } from '#core/cue';
 import {
+  newTerm,
   Offering,
+  OWN_LIST,
   readWordList,
   type OffersAnswer,
   type OffersAsked,
@@ -59,7 +61,20 @@ export class OfferService {
   }
 
   setReach(ids: readonly string[]): void {
-    this.offering.setReach(ids);
+    this.offering.setReach([...ids, OWN_LIST]);
+  }
+
+  /** Terms of the text alone that is written on, before those of any glossary; none where it has none. */
+  setOwn(terms: readonly string[]): void {
+    const list = { id: OWN_LIST, priority: 0, careful: false, terms: terms.map(newTerm) };
+    if (terms.length > 0) this.offering.setList(list);
+    else this.offering.dropList(OWN_LIST);
+  }
+
+  /** Whether a list that is here knows each as a word, whatever is in reach. */
+  areWords(words: readonly string[]): boolean[] {
+    const { isWord } = this.offering.lexicon;
+    return words.map(isWord);
   }
 
   setEntries(entries: readonly OfferEntry[]): void {

@@ -7,11 +7,14 @@ function asMarkInWording(mark: Mark): Mark {
   return mark.type === 'confirmed' ? { type: 'confirm' } : mark;
 }
 
-/** An inline of a draft as a wording has it: of no placement, its blank without an answer. */
+/** An inline of a draft as a wording has it: of no placement, its blank without an answer, its time not set. */
 function asInWording(inline: Inline): Inline {
-  const marks = (inline.marks ?? []).filter(({ type }) => type !== 'placed').map(asMarkInWording);
+  const marks = (inline.marks ?? [])
+    .filter(({ type }) => type !== 'placed' && type !== 'heard' && type !== 'disfluency')
+    .map(asMarkInWording);
   const { marks: _, ...bare } = inline;
   const marked = (marks.length > 0 ? { ...bare, marks } : bare) as Inline;
+  if (marked.type === 'timeCode') return { ...marked, attrs: { ...marked.attrs, at: null, text: '' } };
   if (marked.type !== 'blank') return marked;
   const { tookBefore: _before, tookAfter: _after, put: _put, ...own } = marked.attrs;
   const attrs = {

@@ -96,3 +96,22 @@ test('a link leads where it led, a quotation stands in, a box gives its name', a
   expect(document).toMatch(/<w:ind w:left="567"\/>.*Quiet, please\./);
   expect(textOf(document)).toEqual(['owls', 'Quiet, please.', 'Plan', 'Rest.']);
 });
+
+test('words hang behind a label and its tab, and go on beneath it; a heading does not; pages are numbered where asked', async () => {
+  const content = [
+    { type: 'heading', attrs: { level: 1 }, content: [words('Interview')] },
+    paragraph(words('Wilf Ambry:', 'bold'), words('\t'), words('He went down.')),
+    paragraph(words('He counted them.')),
+  ];
+  const passage = { type: 'doc', content: content as Block[] } as Passage;
+  const files = unzipSync(
+    new Uint8Array(await Packer.toBuffer(toDocx(passage, 'Interview', { hanging: 2000, pageNumbers: true }))),
+  );
+  const document = strFromU8(files['word/document.xml']!);
+  const [heading, label, beneath] = document.match(/<w:p>.*?<\/w:p>/g)!;
+  expect(heading).not.toContain('<w:ind');
+  expect(label).toMatch(/<w:tab w:val="left" w:pos="2000"\/>.*<w:ind w:left="2000" w:hanging="2000"\/>/);
+  expect(label).toMatch(/Wilf Ambry:<\/w:t>.*<w:tab\/>.*He went down\./);
+  expect(beneath).toMatch(/<w:ind w:left="2000"\/>/);
+  expect(strFromU8(files['word/footer1.xml']!)).toContain('PAGE');
+});

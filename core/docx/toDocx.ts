@@ -2,12 +2,16 @@ import {
   AlignmentType,
   Document,
   ExternalHyperlink,
+  Footer,
   HeadingLevel,
   LevelFormat,
+  PageNumber,
   Paragraph,
+  Tab,
   Table,
   TableCell,
   TableRow,
+  TabStopType,
   TextRun,
   WidthType,
   type IParagraphOptions,
@@ -20,6 +24,8 @@ interface Setting {
   list?: { reference: string; level: number };
   quote?: boolean;
   bold?: boolean;
+  /** How far in words behind a label stand, in twentieths of a point. */
+  hanging?: number | undefined;
 }
 
 const LEVELS = [
@@ -38,7 +44,8 @@ function run(inline: Inline, setting: Setting): ParagraphChild {
   const text = wordsOfInline(inline);
   const link = marks.find((mark) => mark.type === 'link');
   const words = new TextRun({
-    text,
+    // A tab is an element of its own: as a sign among letters some programs show it as a space.
+    children: text.split('\t').flatMap((part, at) => (at === 0 ? [part] : [new Tab(), part])),
     bold: has('bold') || setting.bold,
     italics: has('italic'),
     strike: has('strike'),
@@ -47,6 +54,13 @@ function run(inline: Inline, setting: Setting): ParagraphChild {
     ...(link ? { style: 'Hyperlink' } : {}),
   });
   return link ? new ExternalHyperlink({ children: [words], link: link.attrs.href }) : words;
+}
+
+/** How a paragraph stands that has a label, up to its first tab, or goes on beneath one. */
+function behindLabel(content: Inline[] | undefined, left: number): IParagraphOptions {
+  const hasLabel = content?.some((inline) => wordsOfInline(inline).includes('\t'));
+  if (!hasLabel) return { indent: { left } };
+  return { indent: { left, hanging: left }, tabStops: [{ type: TabStopType.LEFT, position: left }] };
 }
 
 class Writer {
@@ -64,6 +78,7 @@ class Writer {
       spacing: { after: 120 },
       ...(setting.list ? { numbering: setting.list } : {}),
       ...(setting.quote ? { indent: { left: 567 } } : {}),
+      ...(setting.hanging && !extra.heading ? behindLabel(content, setting.hanging) : {}),
     });
   }
 
@@ -109,6 +124,7 @@ class Writer {
           ...this.blocks(block.content, setting),
         ];
       case 'paragraph':
+      case 'turn':
         return [this.paragraph(block.content, setting)];
       case 'heading':
         return [this.paragraph(block.content, setting, { heading: LEVELS[block.attrs.level - 1] })];
@@ -154,10 +170,31 @@ const levels = (
     style: { paragraph: { indent: { left: 454 * (level + 1), hanging: 340 } } },
   }));
 
+/** How a document is laid out where it is a transcript. */
+export interface DocxLook {
+  /** How far in the words behind a label and its tab stand, in twentieths of a point; left out, there are no labels. */
+  hanging?: number;
+  /** Whether pages are numbered at their foot. */
+  pageNumbers?: boolean;
+}
+
+const numberedFoot = () => ({
+  footers: {
+    default: new Footer({
+      children: [
+        new Paragraph({
+          alignment: AlignmentType.CENTER,
+          children: [new TextRun({ children: [PageNumber.CURRENT] })],
+        }),
+      ],
+    }),
+  },
+});
+
 /** A finished passage as a Word-processing document (Office Open XML); the caller packs it to bytes. */
-export function toDocx(passage: Passage, title: string): Document {
+export function toDocx(passage: Passage, title: string, { hanging, pageNumbers }: DocxLook = {}): Document {
   const writer = new Writer();
-  const children = writer.blocks(passage.content, {});
+  const children = writer.blocks(passage.content, { hanging });
   const bullets = levels((level) => ({ format: LevelFormat.BULLET, text: BULLETS[level % 3]! }));
   const numbers = writer.numberings.map(({ reference, start }) => ({
     reference,
@@ -170,6 +207,6 @@ export function toDocx(passage: Passage, title: string): Document {
   return new Document({
     title,
     numbering: { config: [{ reference: 'bullets', levels: bullets }, ...numbers] },
-    sections: [{ children }],
+    sections: [{ children, ...(pageNumbers && numberedFoot()) }],
   });
 }

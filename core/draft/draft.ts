@@ -4,6 +4,7 @@ import { EntryFileSchema, FieldSchema, NamedConditionSchema } from '#core/entry'
 import { PERSONS } from '#core/language';
 import { emptyPassage, KeyIdSchema, PassageSchema, type Passage } from '#core/passage';
 import { ValueSchema } from '#core/record';
+import { TranscriptSchema, type Transcript } from '#core/transcript';
 
 /**
  * What fills a field this time. Values keep their type, so that each blank can write them its own way. A text
@@ -75,6 +76,8 @@ export interface DraftDocument extends Passage {
     placements: Placements;
     /** Of each criterion of an assignment, which of its levels was given: both by their ids. */
     levels?: Record<string, string>;
+    /** Of a transcript: who speaks, and how labels and times are written. */
+    transcript?: Transcript;
   };
 }
 
@@ -82,6 +85,7 @@ const AttrsSchema = z.object({
   attrs: z.object({
     placements: z.record(KeyIdSchema, PlacementSchema),
     levels: z.record(KeyIdSchema, z.string().min(1).max(60)).optional(),
+    transcript: TranscriptSchema.optional(),
   }),
 });
 

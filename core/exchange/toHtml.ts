@@ -28,6 +28,8 @@ function wrap(html: string, mark: Mark): string {
     case 'when':
     case 'confirm':
     case 'confirmed':
+    case 'heard':
+    case 'disfluency':
       return html;
   }
 }
@@ -46,34 +48,32 @@ function cell(tag: 'td' | 'th', block: Extract<Block, { type: 'tableCell' | 'tab
   return `<${tag}${spans}>${blocks(block.content)}</${tag}>`;
 }
 
+/** Blocks that are an element around the blocks within them. */
+const AROUND = { bulletList: 'ul', listItem: 'li', blockquote: 'blockquote', tableRow: 'tr' } as const;
+
 function blockHtml(block: Block): string {
   switch (block.type) {
     case 'box':
       return `<section><h2>${escapeHtml(block.attrs.name)}</h2>${blocks(block.content)}</section>`;
     case 'paragraph':
+    case 'turn':
       return `<p>${inlines(block.content)}</p>`;
     case 'heading':
       return `<h${block.attrs.level}>${inlines(block.content)}</h${block.attrs.level}>`;
-    case 'bulletList':
-      return `<ul>${blocks(block.content)}</ul>`;
     case 'orderedList': {
       const start = block.attrs?.start ?? 1;
       return `<ol${start === 1 ? '' : ` start="${start}"`}>${blocks(block.content)}</ol>`;
     }
-    case 'listItem':
-      return `<li>${blocks(block.content)}</li>`;
-    case 'blockquote':
-      return `<blockquote>${blocks(block.content)}</blockquote>`;
     case 'horizontalRule':
       return '<hr>';
     case 'table':
       return `<table><tbody>${blocks(block.content)}</tbody></table>`;
-    case 'tableRow':
-      return `<tr>${blocks(block.content)}</tr>`;
     case 'tableHeader':
       return cell('th', block);
     case 'tableCell':
       return cell('td', block);
+    default:
+      return `<${AROUND[block.type]}>${blocks(block.content)}</${AROUND[block.type]}>`;
   }
 }
 

@@ -67,6 +67,7 @@ function block(node: Block): string {
     case 'box':
       return `## ${escape(node.attrs.name)}\n\n${blocks(node.content)}`;
     case 'paragraph':
+    case 'turn':
       return line(node.content);
     case 'heading':
       return `${'#'.repeat(node.attrs.level)} ${line(node.content).replace(/\\?\n/g, ' ')}`;

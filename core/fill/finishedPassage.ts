@@ -1,3 +1,5 @@
+import type { DraftDocument } from '#core/draft';
+import { cleaned, NEW_TRANSCRIPT, withLabels, type Transcript } from '#core/transcript';
 import {
   isLine,
   readerMarks,
@@ -52,7 +54,7 @@ function finishBlock(block: Block, finish: FinishLine): Block | null {
   if (isLine(block)) {
     const content = finish(block);
     if (content === null) return null;
-    if (block.type === 'heading') return { type: 'heading', attrs: block.attrs, content };
+    if (block.type !== 'paragraph') return { ...block, content };
     return content.length > 0 ? { type: 'paragraph', content } : { type: 'paragraph' };
   }
   if (!('content' in block)) return block;
@@ -91,12 +93,19 @@ export function finishBlocks(blocks: readonly Block[], finish: FinishLine): Pass
 
 /**
  * The text as its reader gets it: blanks become their words, the marks of placements go, and paragraphs or
- * list items of which everything was left out go with them. The model to copy, print and export.
+ * list items of which everything was left out go with them; turns have their labels, and a clean transcript is without its fillers. The model to copy, print and export.
  */
-export function finishedPassage(passage: Passage): Passage {
-  return finishBlocks(passage.content, (block) => {
+export function finishedPassage(whole: Passage | DraftDocument): Passage {
+  const transcript = transcriptIn(whole);
+  const passage = transcript.clean ? cleaned(whole) : whole;
+  const finished = finishBlocks(passage.content, (block) => {
     const before = block.content ?? [];
     const content = finishLine(before);
     return leftOut(before, content) ? null : content;
   });
+  const hasTurns = finished.content.some(({ type }) => type === 'turn');
+  return hasTurns ? withLabels(finished, transcript) : finished;
 }
+
+const transcriptIn = (passage: Passage | DraftDocument): Transcript =>
+  ('attrs' in passage ? passage.attrs.transcript : undefined) ?? NEW_TRANSCRIPT;

@@ -6,9 +6,12 @@ import {
   DEFAULT_PREFERENCES,
   isInReach,
   LookAlikes,
+  broughtTogether,
   newTerm,
   Offering,
+  OWN_LIST,
   switchedTo,
+  withReachSet,
   type OfferEntry,
 } from '.';
 
@@ -92,6 +95,17 @@ test('what is used in this work comes first at once', () => {
   expect(all.ask(asked('It was hedg')).offers[0]).toMatchObject({ text: 'hedged', times: 3 });
 });
 
+test('a term of the text alone comes before what was used, and before what other lists have', () => {
+  const all = offering();
+  all.setUsed([{ source: 'term', list: 'english', term: 'bandaged', times: 9 }]);
+  all.setList({ id: OWN_LIST, priority: 0, careful: false, terms: ['Bandley Wharf'].map(newTerm) });
+  all.setReach(['english', OWN_LIST]);
+  const offered = (line: string) => all.ask(asked(line)).offers.map(({ text }) => text);
+  expect(offered('the band').slice(0, 2)).toEqual(['Bandley Wharf', 'bandaged']);
+  all.dropList(OWN_LIST);
+  expect(offered('the band')[0]).toBe('bandaged');
+});
+
 test('a careful list tells what a term could be taken for', () => {
   const read = offering().ask(asked('gave ketamine 5')).offers[0]!.readBack;
   expect(read).toEqual({ strengths: ['100 mg/ml'], names: [], note: '' });
@@ -161,4 +175,21 @@ test('a list switched in or out is remembered for that work, and forgotten when 
   expect(twice.reach.admission).toEqual({ in: [], out: [] });
   const out = switchedTo(DEFAULT_PREFERENCES, list, 'reply', false);
   expect(isInReach(list, 'reply', out.reach.reply)).toBe(false);
+});
+
+test('a set comes into reach together, and nothing else stays; kept again under its name it is another', () => {
+  const all = [
+    { id: 'ward', kindsOfWork: ['admission'] },
+    { id: 'archive', kindsOfWork: ['transcript'] },
+    { id: 'english', kindsOfWork: [] },
+  ];
+  const names = (preferences: typeof DEFAULT_PREFERENCES) =>
+    all.filter((list) => isInReach(list, 'transcript', preferences.reach.transcript)).map(({ id }) => id);
+  const kept = withReachSet(DEFAULT_PREFERENCES, { name: 'Hearings', lists: ['ward', 'english', 'gone'] });
+  const brought = broughtTogether(kept, kept.reachSets![0]!, all, 'transcript');
+  expect(names(brought)).toEqual(['ward', 'english']);
+  expect(brought.reach.admission).toBeUndefined();
+  const again = withReachSet(brought, { name: 'hearings', lists: ['archive'] });
+  expect(again.reachSets).toEqual([{ name: 'hearings', lists: ['archive'] }]);
+  expect(names(broughtTogether(again, again.reachSets![0]!, all, 'transcript'))).toEqual(['archive']);
 });

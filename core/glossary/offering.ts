@@ -27,6 +27,9 @@ export interface Offer {
   readBack: (ReadBack & { note: string }) | null;
 }
 
+/** Stands for a glossary where a term is of the text alone that is written on. */
+export const OWN_LIST = 'this-text';
+
 /** A glossary as it is offered from. */
 export interface OfferList {
   id: string;
@@ -115,7 +118,10 @@ export class Offering {
     );
     const index = new TermIndex(offerables);
     this.lists.set(id, {
-      source: { id, kind: 'term', priority, index, used: this.usedOf(index, id) },
+      source: {
+        ...{ id, kind: 'term', priority, index, used: this.usedOf(index, id) },
+        goesFirst: id === OWN_LIST,
+      },
       notes: new Map(terms.flatMap(({ text, note }) => (note ? [[text, note] as const] : []))),
       lookAlikes: careful ? new LookAlikes(terms.map(({ text }) => text)) : null,
     });

@@ -7,6 +7,8 @@ export interface OfferSource {
   kind: 'term' | 'entry';
   /** Of two lists, the one with the higher number offers first. */
   priority: number;
+  /** Whether what it has is offered before what others have that is found by the same rule. */
+  goesFirst?: boolean;
   index: TermIndex;
   /** What this person has used of it, as an index of its own; null for nothing yet. */
   used: Used | null;
@@ -141,8 +143,9 @@ function gatherFrom(finds: Find[], source: OfferSource, question: Question, most
   );
 }
 
-/** Of two finds by the same rule: the more used, then the list's priority, then the usual, the short, by letters. */
+/** Of two finds by the same rule: what is of this text alone, then the more used, then the list's priority, then the usual, the short, by letters. */
 const better = (a: Find, b: Find): number =>
+  Number(b.source.goesFirst ?? false) - Number(a.source.goesFirst ?? false) ||
   b.times - a.times ||
   b.source.priority - a.source.priority ||
   b.term.weight - a.term.weight ||
@@ -151,7 +154,7 @@ const better = (a: Find, b: Find): number =>
 
 /**
  * What to offer for the text before the caret, best first, `most` at the most. By cue before by beginning (several
- * words before one), by initials, by consonants; within each by this person's use, the list's priority and how usual
+ * words before one), by initials, by consonants; within each what goes first, then by this person's use, the list's priority and how usual
  * the term is. None of that depends on how much is typed, so that what stands first stays first while it still fits.
  */
 export function offersFor(line: string, sources: readonly OfferSource[], most: number): TermOffer[] {

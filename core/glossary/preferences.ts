@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { KeptCastSchema, MOST_KEPT_CASTS } from '#core/transcript';
 import { MOST_SIGNATURES, SignatureSchema } from '#core/signing';
 
 /** Which lists (collections and glossaries, by id) a member switched in or out for a kind of work. */
@@ -7,6 +8,15 @@ const ReachSchema = z.object({
   out: z.array(z.string().max(80)).max(2000),
 });
 export type OwnReach = z.infer<typeof ReachSchema>;
+
+/** So many sets of lists a member keeps at the most. */
+export const MOST_REACH_SETS = 40;
+const ReachSetSchema = z.object({
+  name: z.string().trim().min(1).max(60),
+  lists: z.array(z.string().max(80)).max(2000),
+});
+/** Collections and glossaries, by id, that are in reach together for a sort of job, under a name of the member's. */
+export type ReachSet = z.infer<typeof ReachSetSchema>;
 
 /** How a member likes to be offered things. */
 export const PreferencesSchema = z.object({
@@ -28,6 +38,12 @@ export const PreferencesSchema = z.object({
   signs: z.record(z.string().max(60), z.string().max(60)).optional(),
   // Whether colleagues may see one's own figures of usage under one's name; not when left out.
   showsUsage: z.boolean().optional(),
+  // Groups of speakers that are kept for recordings to come.
+  casts: z.array(KeptCastSchema).max(MOST_KEPT_CASTS).optional(),
+  // Sets of lists that come into reach together.
+  reachSets: z.array(ReachSetSchema).max(MOST_REACH_SETS).optional(),
+  // Words that count as fillers in a transcript, by language, where they are others than the usual.
+  fillers: z.record(z.string().max(20), z.array(z.string().min(1).max(120)).max(200)).optional(),
   // By kind of work.
   reach: z.record(z.string().max(40), ReachSchema),
 });

@@ -1,5 +1,5 @@
 import { kindOf } from '#core/work';
-import type { OwnReach, Preferences } from './preferences';
+import type { OwnReach, Preferences, ReachSet } from './preferences';
 
 /** A collection or a glossary, as far as reach goes. */
 interface List {
@@ -32,4 +32,20 @@ export function switchedTo(preferences: Preferences, list: List, kind: string, i
   const side = isIn ? 'in' : 'out';
   const next = isMeant === isIn ? without : { ...without, [side]: [...without[side], list.id] };
   return { ...preferences, reach: { ...preferences.reach, [kind]: next } };
+}
+
+/** The preferences with the lists of a set in reach for a kind of work, and all others that there are out of it. */
+export const broughtTogether = (
+  preferences: Preferences,
+  { lists }: ReachSet,
+  all: readonly List[],
+  kind: string,
+): Preferences =>
+  all.reduce((before, list) => switchedTo(before, list, kind, lists.includes(list.id)), preferences);
+
+/** The preferences with a set kept; one of the same name gives way to it. */
+export function withReachSet(preferences: Preferences, set: ReachSet): Preferences {
+  const same = (name: string) => name.toLowerCase() === set.name.toLowerCase();
+  const others = (preferences.reachSets ?? []).filter(({ name }) => !same(name));
+  return { ...preferences, reachSets: [...others, set] };
 }

@@ -218,6 +218,10 @@ export class InlineReader {
         return { type: 'hardBreak' };
       case 'caret':
         return { type: 'caretMark' };
+      case 'time':
+        if (rest !== '' && rest !== 'unclear')
+          this.refuseAt(this.at, { code: 'wanted', wanted: '"unclear" or nothing', found: rest });
+        return { type: 'timeCode', attrs: { at: null, unclear: rest === 'unclear', text: '' } };
       case 'include':
         return { type: 'include', attrs: { entry: this.given(barParts(rest)[0], 'the id of an entry') } };
       case 'see':

@@ -57,6 +57,8 @@ function inlineText(inline: Inline, known: NotationNames): string {
       return `[include ${inBracket(inline.attrs.entry)}]`;
     case 'caretMark':
       return '[caret]';
+    case 'timeCode':
+      return inline.attrs.unclear ? '[time unclear]' : '[time]';
     case 'number': {
       const { list, form, id } = inline.attrs;
       return `[number ${inBracket(list)} | ${form} | ${inBracket(id)}]`;
@@ -154,8 +156,9 @@ function orderedLines(list: Extract<Block, { type: 'orderedList' }>, known: Nota
 
 function blockLines(block: Block, known: NotationNames): string[] {
   if (isLine(block)) {
-    if (block.type === 'paragraph') return lineText(block.content ?? [], known, true);
-    return [`${'#'.repeat(block.attrs.level)} ${lineText(block.content ?? [], known, false)[0]}`];
+    if (block.type === 'heading')
+      return [`${'#'.repeat(block.attrs.level)} ${lineText(block.content ?? [], known, false)[0]}`];
+    return lineText(block.content ?? [], known, true);
   }
   switch (block.type) {
     case 'bulletList':

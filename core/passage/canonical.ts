@@ -1,3 +1,4 @@
+import { isLine } from './lines';
 import type { Block, Inline, Mark, Passage } from './passage';
 
 /** What an inline took away: most took nothing. */
@@ -65,8 +66,7 @@ function canonicalBlock(block: Block): Block {
     ('attrs' in block ? block.attrs : {}) ?? {},
     (key, value) => value === null || SAYS_NOTHING[key] === value,
   );
-  if (type === 'paragraph' || type === 'heading')
-    return keyed(type, { attrs, content: canonicalLine(block.content ?? []) }) as Block;
+  if (isLine(block)) return keyed(type, { attrs, content: canonicalLine(block.content ?? []) }) as Block;
   return keyed(type, {
     attrs,
     content: 'content' in block ? block.content.map(canonicalBlock) : [],

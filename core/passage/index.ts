@@ -1,6 +1,7 @@
 export { KeyIdSchema } from './keyId';
 export { PassageSchema, LIMITS, isSafeLink } from './passage';
 export type { Passage, Block, Inline, TextInline, BlankInline, Mark, BlankAttrs, Took } from './passage';
+export type { TurnAttrs } from './turn';
 export { readerMarks } from './readerMarks';
 export { DROPPED, BLANK_FORMS, NUMBER_FORMS } from './passage';
 export type {

@@ -1,14 +1,14 @@
 import type { Block, Inline, Passage } from './passage';
 
-/** The inlines of one paragraph or heading: the span within which words join. */
+/** The inlines of one paragraph, heading or turn: the span within which words join. */
 export type Line = readonly Inline[];
 
 /** A block that holds inlines itself. */
-export type LineBlock = Extract<Block, { type: 'paragraph' | 'heading' }>;
+export type LineBlock = Extract<Block, { type: 'paragraph' | 'heading' | 'turn' }>;
 
 /** True for the blocks that hold inlines themselves. */
 export function isLine(block: Block): block is LineBlock {
-  return block.type === 'paragraph' || block.type === 'heading';
+  return block.type === 'paragraph' || block.type === 'heading' || block.type === 'turn';
 }
 
 /** Stands for an inline that is no text, so that offsets count one for each. */

@@ -3,6 +3,7 @@ import { DATE_FORMS } from '#core/calendar';
 import { PERSON_FORMS } from '#core/language';
 import { CommentOnSchema, type CommentOn } from './commentOn';
 import { KeyIdSchema } from './keyId';
+import { TimeCodeAttrsSchema, TimeSchema, TurnAttrsSchema, type TurnAttrs } from './turn';
 
 /**
  * Rich text as data, in the shape of the editor's document schema, so that the editor, the store and the
@@ -10,7 +11,7 @@ import { KeyIdSchema } from './keyId';
  */
 
 /** What a passage may hold at the most; a larger one is refused with a clear message. */
-export const LIMITS = { depth: 12, characters: 200_000, nodes: 40_000 } as const;
+export const LIMITS = { depth: 12, characters: 600_000, nodes: 40_000 } as const;
 
 /**
  * How a blank writes its answer. For all: as it is, with a capital, in capitals, with "a" or "an" before it.
@@ -84,6 +85,10 @@ const MarkSchema = z.discriminatedUnion('type', [
   }),
   // Only in drafts: these words came from the bank, in this placement.
   z.object({ type: z.literal('placed'), attrs: z.object({ placement: KeyIdSchema }) }),
+  // Only in drafts: when in the recording these words begin to be heard, in milliseconds.
+  z.object({ type: z.literal('heard'), attrs: z.object({ at: TimeSchema }) }),
+  // Only in drafts: a filler, a stammer or a false start, which is heard and may be left out of what goes out.
+  z.object({ type: z.literal('disfluency') }),
 ]);
 export type Mark = z.infer<typeof MarkSchema>;
 
@@ -141,6 +146,8 @@ const ReferenceSchema = z.object({
   attrs: z.object({ to: z.string().max(700), text: z.string().max(60).default('') }),
   marks,
 });
+// The time in the recording at which it was put into the text.
+const TimeCodeSchema = z.object({ type: z.literal('timeCode'), attrs: TimeCodeAttrsSchema, marks });
 // Optional words that do not stand now, kept with whatever was changed in them, and the space they took along.
 const FoldedSchema: z.ZodType<FoldedInline> = z.lazy(() =>
   z.object({
@@ -162,6 +169,7 @@ const InlineSchema: z.ZodType<Inline> = z.lazy(() =>
     CaretSchema,
     NumberSchema,
     ReferenceSchema,
+    TimeCodeSchema,
     FoldedSchema,
   ]),
 );
@@ -172,6 +180,7 @@ export type BreakInline = z.infer<typeof BreakSchema>;
 export type IncludeInline = z.infer<typeof IncludeSchema>;
 export type NumberInline = z.infer<typeof NumberSchema>;
 export type ReferenceInline = z.infer<typeof ReferenceSchema>;
+export type TimeCodeInline = z.infer<typeof TimeCodeSchema>;
 /** Optional words that do not stand now. */
 export interface FoldedInline {
   type: 'folded';
@@ -186,6 +195,7 @@ export type Inline =
   | z.infer<typeof CaretSchema>
   | NumberInline
   | ReferenceInline
+  | TimeCodeInline
   | FoldedInline;
 
 const inlines = z.lazy(() => z.array(InlineSchema)).optional();
@@ -200,6 +210,8 @@ export type Block =
   // A comment is a box too, that says what it is on.
   | { type: 'box'; attrs: { name: string; comment?: CommentOn | null | undefined }; content: Block[] }
   | { type: 'paragraph'; content?: Inline[] }
+  // Only in transcripts: the first paragraph of what somebody says.
+  | { type: 'turn'; attrs: TurnAttrs; content?: Inline[] }
   | { type: 'heading'; attrs: { level: number }; content?: Inline[] }
   | { type: 'bulletList'; content: Block[] }
   | { type: 'orderedList'; attrs?: { start?: number; type?: string | null }; content: Block[] }
@@ -220,6 +232,7 @@ const BlockSchema: z.ZodType<Block> = z.lazy(() =>
       content: blocks,
     }),
     z.object({ type: z.literal('paragraph'), content: inlines }),
+    z.object({ type: z.literal('turn'), attrs: TurnAttrsSchema, content: inlines }),
     z.object({
       type: z.literal('heading'),
       attrs: z.object({ level: z.number().int().min(1).max(6) }),

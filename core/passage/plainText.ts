@@ -10,6 +10,7 @@ export function wordsOfInline(inline: Inline): string {
     case 'blank':
     case 'number':
     case 'reference':
+    case 'timeCode':
       return inline.attrs.text;
     case 'folded':
     case 'include':
@@ -42,6 +43,7 @@ function blockText(block: Block, gap: string): string {
   switch (block.type) {
     case 'paragraph':
     case 'heading':
+    case 'turn':
       return textOfInlines(block.content ?? [], gap);
     case 'bulletList':
       return listText(block.content, () => '- ', gap);

@@ -54,7 +54,9 @@ function keyOf(block: Block, fields: readonly Field[]): string | null {
   const key = JSON.stringify(block, (name, value: unknown) => {
     if (typeof value !== 'object' || value === null || !('type' in value)) return value;
     const { type, attrs } = value as { type: string; attrs?: Record<string, unknown> };
-    if (['include', 'number', 'reference', 'caretMark', 'when', 'confirm', 'table'].includes(type))
+    if (
+      ['include', 'number', 'reference', 'caretMark', 'timeCode', 'when', 'confirm', 'table'].includes(type)
+    )
       isFree = false;
     if (type !== 'blank') return value;
     const known = knownField(fields.find(({ id }) => id === attrs!.field));

@@ -30,6 +30,7 @@ class PassageReader {
   read(block: Block, within: Within): void {
     switch (block.type) {
       case 'paragraph':
+      case 'turn':
         this.blocks.push({ ...within, spans: spansOf(block.content) });
         return;
       case 'heading':

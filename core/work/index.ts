@@ -17,4 +17,3 @@ export { entryOfComment, isSameName, mostPoints, tallyOf } from './feedback/tall
 export type { CriterionLevel, Tally } from './feedback/tally';
 export { nameFromFile, peopleFromLines, whoseFile } from './feedback/whoseFile';
 export { titleFromText, titleOfDraft } from './leaf/titleFromText';
-export { clockTime } from './transcript/clockTime';

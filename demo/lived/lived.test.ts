@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import type { Bank, CaseSummary, Note, Proposal, Usage } from '#contracts';
+import type { Bank, Case, CaseSummary, Draft, EarlierCast, Note, Proposal, Usage } from '#contracts';
+import { turnsOf } from '#core/transcript';
 import { startTestServer, type TestServer } from '../../server/testing/testServer';
 
 let server: TestServer;
@@ -38,6 +39,25 @@ describe('the team of the demo after twelve weeks', () => {
     for (const week of usage.weeks) expect(week.saved).toBeGreaterThan(0);
     expect(usage.kinds.length).toBe(5);
     expect(usage.neverCount).toBeGreaterThan(0);
+  });
+
+  test('recordings with their sound, half written down; who spoke is offered for the next', async () => {
+    const one = await asMember<Case>('ruan', '/api/cases/lived-flood-winter');
+    expect(one.files).toMatchObject([
+      { media: 'audio/ogg; codecs=opus', name: 'Interview, Wilf and Nesta Ambry.ogg' },
+    ]);
+    const { document } = await asMember<Draft>('ruan', '/api/drafts/lived-flood-winter-1');
+    const turns = turnsOf(document);
+    expect(turns).toHaveLength(11);
+    expect(turns.every(({ at }, index) => index === 0 || at! > turns[index - 1]!.at!)).toBe(true);
+    expect(JSON.stringify(document)).toContain('"unclear":true');
+    const casts = await asMember<EarlierCast[]>('ruan', '/api/casts');
+    expect(casts.map(({ cast }) => cast.map(({ name }) => name))).toEqual([
+      ['Imke Tarrow'],
+      ['Ruan Pellow', 'Wilf Ambry', 'Nesta Ambry'],
+    ]);
+    // Another's are their own.
+    expect(await asMember<EarlierCast[]>('imke', '/api/casts')).toEqual([]);
   });
 
   test('proposals, notes and reviews wait for somebody', async () => {

@@ -1,3 +1,4 @@
+import { clockTime } from '#core/transcript';
 import type { CalendarDate } from '#core/calendar';
 import {
   DraftDocumentSchema,
@@ -58,8 +59,14 @@ function readPlaced(said: string, desk: Desk) {
   return { entry: { id: entry!, ...found }, answers, from, to };
 }
 
-const changedBy = (inline: Inline, from: string | undefined, to = ''): Inline =>
-  inline.type === 'text' && from ? { ...inline, text: inline.text.replace(from, to) } : inline;
+/** Where in its recording somebody was who set a time, in milliseconds. */
+const SET_AT = 754_000;
+
+function changedBy(inline: Inline, from: string | undefined, to = ''): Inline {
+  if (inline.type === 'timeCode')
+    return { ...inline, attrs: { ...inline.attrs, at: SET_AT, text: clockTime(SET_AT / 1000) } };
+  return inline.type === 'text' && from ? { ...inline, text: inline.text.replace(from, to) } : inline;
+}
 
 /**
  * A draft as somebody wrote it: paragraphs parted by " ¶ ", words by hand, and entries between double braces, placed and filled as

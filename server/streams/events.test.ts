@@ -24,6 +24,20 @@ function open(member: string, hub = server.context.events, session = 'one'): Pag
 }
 const allTold = () => settled(server.context.events, pages);
 
+test('the stand-in pedal is heard by the pages of its member alone, in its order; what is no rest is refused', async () => {
+  const [one, two, other] = [open('imke'), open('imke'), open('odile')];
+  const press = (body: object) => imke.post('/api/pedal').send(body);
+  await press({ rest: 'middle', isDown: true }).expect(204);
+  await press({ rest: 'middle', isDown: false }).expect(204);
+  await press({ rest: 'heel', isDown: true }).expect(422);
+  await allTold();
+  expect([one.types, two.types, other.types]).toEqual([
+    ['pedal-pressed', 'pedal-pressed'],
+    ['pedal-pressed', 'pedal-pressed'],
+    [],
+  ]);
+});
+
 test('of an entry hear those who may see it, at every server process; of a right taken away whom it concerns', async () => {
   const other = await server.another();
   const [odile, ruan, elsewhere] = [open('odile'), open('ruan'), open('anouk', other.events)];

@@ -2,6 +2,7 @@ import type { Router } from 'express';
 import type { KindId } from '#core/work';
 import type { Context } from '../context';
 import { feedbackRoutes } from './feedback/feedbackRoutes';
+import { transcriptRoutes } from './transcript/transcriptRoutes';
 import { admissionRoutes } from './admission/admissionRoutes';
 
 /** What the server does for one kind of work beside what it does for all cases. */
@@ -16,7 +17,7 @@ const NOTHING_OWN: Served = { routes: null };
 const SERVED: Record<KindId, Served> = {
   admission: { routes: admissionRoutes },
   feedback: { routes: feedbackRoutes },
-  transcript: NOTHING_OWN,
+  transcript: { routes: transcriptRoutes },
   reply: NOTHING_OWN,
   leaf: NOTHING_OWN,
 };

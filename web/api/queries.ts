@@ -45,6 +45,8 @@ export const KEYS = {
   othersComments: (id: string) => ['case', id, 'comments'],
   earlierSummingsUp: (id: string) => ['case', id, 'summings-up'],
   assignments: ['assignments'],
+  earlierCasts: ['earlier-casts'],
+  othersTranscripts: (id: string) => ['case', id, 'transcripts'],
   earlier: (draft: string) => ['earlier', draft],
   notes: ['notes'],
   newerWordings: ['newer-wordings'],

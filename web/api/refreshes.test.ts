@@ -30,6 +30,7 @@ const HEARD: [LiveEvent, readonly (readonly (string | number)[])[]][] = [
   [{ type: 'case-added', case: 'bramble' }, [KEYS.cases, KEYS.assignments]],
   [{ type: 'comments-changed', case: 'report' }, [KEYS.othersComments('report')]],
   [{ type: 'case-changed', case: 'bramble' }, [KEYS.case('bramble')]],
+  [{ type: 'pedal-pressed', rest: 'left', isDown: true }, []],
   [{ type: 'missed' }, LIVE],
 ];
 

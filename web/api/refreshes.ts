@@ -45,6 +45,8 @@ const REFRESHES: { [Type in LiveEvent['type']]: Refresh<Extract<LiveEvent, { typ
   'case-added': { asks: [KEYS.cases, KEYS.assignments] },
   'comments-changed': { asks: (event) => [KEYS.othersComments(event.case)] },
   'case-changed': { asks: (event) => [KEYS.case(event.case)] },
+  // Makes nothing out of date: it is heard by the leaf that has a recording.
+  'pedal-pressed': { asks: [] },
   missed: { asks: LIVE },
 };
 

@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { tellStandIn } from '#client/pedal';
 import { EventSchema } from '#contracts';
 import { queryClient } from './queries';
 import { askAgain, LIVE, refreshBy } from './refreshes';
@@ -16,9 +17,14 @@ async function catchUp(): Promise<void> {
 type Passed = { opened: true } | { event: unknown };
 
 function hear(passed: Passed): void {
-  if ('opened' in passed) return void catchUp();
+  if ('opened' in passed) {
+    tellStandIn('lost');
+    return void catchUp();
+  }
   const event = EventSchema.safeParse(passed.event);
-  if (event.success) refreshBy(event.data);
+  if (!event.success) return;
+  if (event.data.type === 'pedal-pressed') tellStandIn(event.data);
+  refreshBy(event.data);
 }
 
 /** Holds the stream open until `signal` says otherwise, and gives what comes to `tell`. */

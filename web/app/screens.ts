@@ -286,6 +286,12 @@ export const SCREENS: readonly Screen[] = [
     load: () => import('../sheet/PrintPage').then(({ PrintPage: Component }) => ({ Component })),
   },
   {
+    paths: ['/pedal'],
+    lookUp: 'On-screen pedal',
+    load: () =>
+      import('../work/transcript/StandInPedal').then(({ StandInPedal: Component }) => ({ Component })),
+  },
+  {
     paths: ['/post'],
     place: 'team',
     line: '/people',

@@ -3,6 +3,7 @@ import { NodeSelection, type EditorState } from '@tiptap/pm/state';
 import type { Field } from '#core/entry';
 import type { BlankAttrs } from '#core/passage';
 import { placementsOf } from './placements';
+import { specialsIn } from './specials';
 
 /** A blank on the page: where it stands and what it is. */
 export interface BlankAt {
@@ -13,13 +14,10 @@ export interface BlankAt {
 export const attrsOf = (node: EditorNode): BlankAttrs => node.attrs as BlankAttrs;
 
 /** All blanks of a document, in its order. */
-export function blanksIn(doc: EditorNode): BlankAt[] {
-  const found: BlankAt[] = [];
-  doc.descendants((node, pos) => {
-    if (node.type.name === 'blank') found.push({ pos, attrs: attrsOf(node) });
-  });
-  return found;
-}
+export const blanksIn = (doc: EditorNode): BlankAt[] =>
+  specialsIn(doc)
+    .filter(({ node }) => node.type.name === 'blank')
+    .map(({ node, pos }) => ({ pos, attrs: attrsOf(node) }));
 
 /** The blank that is selected: the current one. Null when the caret is in the text. */
 export function currentBlank(state: EditorState): BlankAt | null {
@@ -48,16 +46,15 @@ export function isAsked(doc: EditorNode, attrs: BlankAttrs): boolean {
 export function placementRange(doc: EditorNode, placement: string): { from: number; to: number } | null {
   let from = -1;
   let to = -1;
-  doc.descendants((node, pos) => {
-    if (!node.isInline) return;
+  for (const { node, pos } of specialsIn(doc)) {
     const own = node.type.name === 'blank' && attrsOf(node).placement === placement;
     const marked = node.marks.some(
       (mark) => mark.type.name === 'placed' && mark.attrs.placement === placement,
     );
-    if (!own && !marked) return;
+    if (!own && !marked) continue;
     if (from < 0) from = pos;
     to = pos + node.nodeSize;
-  });
+  }
   return from < 0 ? null : { from, to };
 }
 

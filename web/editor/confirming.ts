@@ -1,6 +1,8 @@
 import type { Node as EditorNode } from '@tiptap/pm/model';
 import { TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
 
+import { specialsIn } from './specials';
+
 /** A statement that is to be confirmed: from where to where it reaches, and its words. */
 export interface Statement {
   from: number;
@@ -14,15 +16,14 @@ const wordsOf = (node: EditorNode): string => node.text ?? (node.attrs.text as s
 /** All statements still to be confirmed, in the order of the text: stretches of one line that carry the mark. */
 export function statementsIn(doc: EditorNode): Statement[] {
   const found: Statement[] = [];
-  doc.descendants((node, pos) => {
-    if (!node.isInline) return;
-    if (!isOpen(node)) return;
+  for (const { node, pos } of specialsIn(doc)) {
+    if (!isOpen(node)) continue;
     const last = found.at(-1);
     if (last?.to === pos) {
       last.to += node.nodeSize;
       last.words += wordsOf(node);
     } else found.push({ from: pos, to: pos + node.nodeSize, words: wordsOf(node) });
-  });
+  }
   return found;
 }
 

@@ -2,30 +2,21 @@ import type { Node as EditorNode } from '@tiptap/pm/model';
 import type { EditorState } from '@tiptap/pm/state';
 import { attrsOf } from './blanks';
 import { placementsOf } from './placements';
+import { specialsIn } from './specials';
 
-/** The last placement of a block that begins before a position within it; null where there is none. */
-function lastIn(block: EditorNode, until: number): string | null {
-  let last: string | null = null;
-  block.descendants((node, pos) => {
-    if (pos >= until) return false;
-    const mark = node.marks.find(({ type }) => type.name === 'placed');
-    const of =
-      node.type.name === 'blank' ? attrsOf(node).placement : (mark?.attrs.placement as string | undefined);
-    if (of) last = of;
-    return true;
-  });
-  return last;
+/** The placement that an inline is of; null where it is of none. */
+function placementOf(node: EditorNode): string | null {
+  if (node.type.name === 'blank') return attrsOf(node).placement;
+  const mark = node.marks.find(({ type }) => type.name === 'placed');
+  return (mark?.attrs.placement as string | undefined) ?? null;
 }
 
-/** The entry that was placed last before the caret; '' where none was. Looks backwards from the caret, however long the text is. */
-export function entryBefore({ doc, selection: { $from } }: EditorState): string {
+/** The entry that was placed last before the caret; '' where none was. */
+export function entryBefore({ doc, selection: { from } }: EditorState): string {
   const placements = placementsOf(doc);
-  for (let at = $from.index(0); at >= 0; at -= 1) {
-    if (at >= doc.childCount) continue;
-    const until = at === $from.index(0) ? $from.pos - ($from.depth > 0 ? $from.start(1) : 0) : Infinity;
-    const found = lastIn(doc.child(at), until);
-    const entry = found && placements[found]?.entry;
-    if (entry) return entry;
-  }
-  return '';
+  const last = specialsIn(doc).findLast(({ node, pos }) => {
+    const of = pos < from ? placementOf(node) : null;
+    return of !== null && placements[of] !== undefined;
+  });
+  return (last && placements[placementOf(last.node)!]?.entry) ?? '';
 }

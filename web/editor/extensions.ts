@@ -5,14 +5,17 @@ import { BoxView } from './boxView';
 import { PastedText } from './pastedText';
 import { NO_PLACEMENTS } from './placements';
 import { tableExtensions } from './tables';
+import { TurnNode } from './turnView';
+import { RecordingClock, TimeCodeView } from './recordingClock';
 
-/** The document node; in drafts it carries the placements its blanks belong to. */
-const PassageDocument = Node.create({
-  name: 'doc',
-  topNode: true,
-  content: '(block | box)+',
-  addAttributes: () => ({ placements: { default: NO_PLACEMENTS, rendered: false } }),
-});
+/** The document node; in drafts it carries the placements its blanks belong to, and may hold turns. */
+const passageDocument = (of: 'wording' | 'draft') =>
+  Node.create({
+    name: 'doc',
+    topNode: true,
+    content: of === 'draft' ? '(block | box | turn)+' : '(block | box)+',
+    addAttributes: () => ({ placements: { default: NO_PLACEMENTS, rendered: false } }),
+  });
 
 const BLANK_DEFAULTS: Record<keyof BlankAttrs, unknown> = {
   field: '',
@@ -95,6 +98,24 @@ export const CaretMarkNode = inlineAtom('caretMark', {});
 export const NumberNode = inlineAtom('number', { list: '', form: '1', id: '', text: '' });
 export const ReferenceNode = inlineAtom('reference', { to: '', text: '' });
 
+/** The time in the recording, put into the text. */
+export const TimeCodeNode = inlineAtom('timeCode', { at: null, unclear: false, text: '' });
+
+/** When in the recording words begin to be heard; what is typed among them is heard with them. */
+const HeardMark = Mark.create({
+  name: 'heard',
+  addAttributes: () => ({ at: { default: 0, rendered: false } }),
+  renderHTML: () => ['span', 0],
+});
+
+/** A filler, a stammer or a false start: heard, and left out of what goes out where one wants it clean. */
+const DisfluencyMark = Mark.create({
+  name: 'disfluency',
+  inclusive: false,
+  parseHTML: () => [{ tag: 'span.disfluency' }],
+  renderHTML: () => ['span', { class: 'disfluency' }, 0],
+});
+
 /** A box of its own for a part such as Subject, at the head of a draft; or a comment, beside the words it is on. */
 const BoxNode = Node.create({
   name: 'box',
@@ -116,6 +137,13 @@ const BoxNode = Node.create({
     () =>
     ({ node }) =>
       new BoxView(node),
+});
+
+const PlayableTime = TimeCodeNode.extend({
+  addNodeView:
+    () =>
+    ({ node, editor }) =>
+      new TimeCodeView(node, editor),
 });
 
 /** An optional passage: several can stand in each other. In a wording what is typed at its end belongs to it. */
@@ -162,11 +190,23 @@ const ConfirmedMark = Mark.create({
  * what they stand for and adds those nodes itself.
  */
 export const passageExtensions = (of: 'wording' | 'draft'): Extensions => [
-  PassageDocument,
+  passageDocument(of),
   BoxNode,
   whenMark(of === 'wording'),
   ConfirmMark,
-  ...(of === 'draft' ? [ConfirmedMark, NumberNode, ReferenceNode, CaretMarkNode] : []),
+  ...(of === 'draft'
+    ? [
+        ConfirmedMark,
+        HeardMark,
+        DisfluencyMark,
+        NumberNode,
+        ReferenceNode,
+        CaretMarkNode,
+        TurnNode,
+        PlayableTime,
+        RecordingClock,
+      ]
+    : []),
   FoldedNode,
   StarterKit.configure({
     document: false,

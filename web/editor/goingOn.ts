@@ -45,6 +45,8 @@ export const joiningOn = (): Plugin<number | null> =>
       apply: (tr, value) => {
         const meta = tr.getMeta(key) as number | undefined;
         if (meta !== undefined) return meta;
+        // What is added within the same step (a number, a time) is no going on.
+        if (tr.getMeta('appendedTransaction') && value !== null) return tr.mapping.map(value);
         return tr.docChanged || tr.selectionSet ? null : value;
       },
     },

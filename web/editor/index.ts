@@ -16,6 +16,7 @@ export {
   IncludeNode,
   NumberNode,
   ReferenceNode,
+  TimeCodeNode,
 } from './extensions';
 export { entryBefore } from './entryBefore';
 export {
@@ -23,6 +24,7 @@ export {
   finding,
   findingIn,
   goToFound,
+  findWords,
   lookFor,
   stayAtFound,
   type FoundWords,
@@ -41,7 +43,22 @@ export {
   fromEditor,
   setLevels,
   setPlacements,
+  transcriptOf,
 } from './placements';
+export {
+  addTurns,
+  beginTurn,
+  castTurn,
+  joinTurn,
+  mergeSpeakers,
+  turnAt,
+  turnOfLine,
+  turnsIn,
+  writeTimes,
+} from './turns';
+export { putTime, timesIn } from './timeCodes';
+export { heardNow, showHeard } from './heardNow';
+export { followRecording } from './recordingClock';
 export { placeEntry, goOnAfter } from './placing';
 export { keptAgainst, type Before, nowAt, changedByHand, renewPlacement } from './renewing';
 export { selectedPassage } from './selectedPassage';
@@ -73,3 +90,15 @@ export { countComment, countedComments, COUNTED_COMMENTS, type CommentCount } fr
 export { saidTwice, sayInWhole, SAID_TWICE } from './saidTwice';
 export { adopt, placementIdsIn } from './adopting';
 export { addText, boxesIn, moveText, nameRest, removeText, renameText, type BoxAt } from './texts';
+export {
+  disfluentPlaces,
+  markDisfluencies,
+  markedDisfluencies,
+  toggleDisfluency,
+  unmarkDisfluencies,
+} from './disfluencies';
+export type { FoundPlace } from './placesInLines';
+export { spokenPlaces, writeSpokenMarks } from './spokenMarks';
+export type { SpokenPlace } from './spokenMarks';
+export { turnsInto } from './turnsCopied';
+export { putTogether } from './turnsTogether';

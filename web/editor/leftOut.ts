@@ -2,6 +2,7 @@ import type { Node as EditorNode } from '@tiptap/pm/model';
 import { Plugin } from '@tiptap/pm/state';
 import { Decoration, DecorationSet } from '@tiptap/pm/view';
 import { attrsOf } from './blanks';
+import { specialsIn } from './specials';
 
 /** True for a paragraph in which nothing shows, though something may: it will not be there when finished. */
 function isLeftOut(block: EditorNode): boolean {
@@ -21,13 +22,17 @@ export const leftOutLines = (): Plugin =>
     props: {
       decorations: ({ doc, selection }) => {
         const found: Decoration[] = [];
-        doc.descendants((node, pos) => {
-          if (!node.isTextblock) return true;
-          const here = selection.from >= pos && selection.to <= pos + node.nodeSize;
-          if (here || !isLeftOut(node)) return false;
-          found.push(Decoration.node(pos, pos + node.nodeSize, { class: 'is-left-out' }));
-          return false;
-        });
+        let end = 0;
+        // Only a line that holds a blank or words that are folded can show nothing for that.
+        for (const { node, pos } of specialsIn(doc)) {
+          if (pos < end || (node.type.name !== 'blank' && node.type.name !== 'folded')) continue;
+          const $pos = doc.resolve(pos);
+          const [from, to] = [$pos.before(), $pos.after()];
+          end = to;
+          const here = selection.from >= from && selection.to <= to;
+          if (!here && isLeftOut($pos.parent))
+            found.push(Decoration.node(from, to, { class: 'is-left-out' }));
+        }
         return DecorationSet.create(doc, found);
       },
     },

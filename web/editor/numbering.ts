@@ -1,20 +1,11 @@
 import type { Node as EditorNode } from '@tiptap/pm/model';
 import { Plugin, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
 import { countedOf, numbersOf } from '#core/numbering';
+import { specialsIn, type SpecialAt } from './specials';
 import type { NumberInline, ReferenceInline } from '#core/passage';
 
-interface CountedAt {
-  pos: number;
-  node: EditorNode;
-}
-
-function countedIn(doc: EditorNode): CountedAt[] {
-  const found: CountedAt[] = [];
-  doc.descendants((node, pos) => {
-    if (node.type.name === 'number' || node.type.name === 'reference') found.push({ pos, node });
-  });
-  return found;
-}
+const countedIn = (doc: EditorNode): SpecialAt[] =>
+  specialsIn(doc).filter(({ node }) => node.type.name === 'number' || node.type.name === 'reference');
 
 const WRITTEN = 'numbersWritten';
 

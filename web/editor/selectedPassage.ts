@@ -1,5 +1,6 @@
 import type { EditorState } from '@tiptap/pm/state';
 import { isEmptyPassage, PassageSchema, type Inline, type Passage } from '#core/passage';
+import { apartFromRecording } from '#core/transcript';
 import { currentBlank } from './blanks';
 
 /** The selection as a passage of its own: words within one paragraph come as such, not as the list around them. */
@@ -13,5 +14,5 @@ export function selectedPassage(state: EditorState): Passage | null {
     ? [{ type: 'paragraph', content: inlines() }]
     : (selection.content().content.toJSON() as unknown[]);
   const checked = PassageSchema.safeParse({ type: 'doc', content });
-  return checked.success && !isEmptyPassage(checked.data) ? checked.data : null;
+  return checked.success && !isEmptyPassage(checked.data) ? apartFromRecording(checked.data) : null;
 }

@@ -84,6 +84,17 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
       ['Alt + /', 'Goes on three seconds'],
       ['Alt + Z, Alt + V', 'Slower, faster'],
       ['Alt + E', 'Repeats a stretch: from here; then to here; then no more'],
+      [
+        'A pedal, or keys of your own',
+        'Taught in the look-up (F2): “Pedal and keys of your own”; a pedal to press in another window: “On-screen pedal”',
+      ],
+      ['Alt + Enter', 'Begins a turn of whoever is likely to speak next; again, of the one after'],
+      ['Alt + T', 'and the key of a speaker: begins a turn of theirs'],
+      ['Tab', 'Begins the turn of the speaker whose key or initials are alone on the line'],
+      ['Alt + H', 'Puts the time of the recording into the text'],
+      ['Alt + [', 'Plays from the turn, or the time, at the cursor'],
+      ['Alt + ]', 'Offers the selected words, or the word before the cursor, in this recording alone'],
+      ["Alt + '", 'Goes to the next unclear place and plays it from two seconds before'],
     ],
   },
   {

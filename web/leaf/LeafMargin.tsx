@@ -125,13 +125,16 @@ function Finished({ one, member, editor, keeper, finishing, downloads, material 
   const writtenAt = one.drafts.find(({ id }) => id === keeper.draftId)?.savedAt ?? new Date().toISOString();
   const note = { title: one.title, passage, language, writtenAt, author: member.name, record: one.record };
   return (
-    <FinishedPanel
-      draft={keeper.draftId}
-      files={filesAlong(document)}
-      {...{ passage, language, title }}
-      more={downloads.map(({ label, save }) => ({ label, save: () => save(note, title) }))}
-      {...acts}
-    />
+    <>
+      <FinishedPanel
+        draft={keeper.draftId}
+        files={filesAlong(document)}
+        {...{ passage, language, title }}
+        more={downloads.map(({ label, save }) => ({ label, save: () => save(note, title) }))}
+        {...acts}
+      />
+      {material.takeAway}
+    </>
   );
 }
 

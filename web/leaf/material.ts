@@ -45,6 +45,8 @@ export interface Material {
   beforePlacing: () => void;
   /** What is still to be done before the leaf is finished, once it was said: true where finishing waits for it. */
   holdsFinish: () => boolean;
+  /** Ways to take the text away besides those of every text, beneath these once it is finished. */
+  takeAway: ReactNode;
   /** Ways to take what is finished away, in place of those of the text; null for those. */
   finished: ((acts: { reopen: () => void; reopening: boolean; isNew: boolean }) => ReactNode) | null;
 }
@@ -63,6 +65,7 @@ const NONE: Material = {
   takesKeys: false,
   beforePlacing: () => undefined,
   holdsFinish: () => false,
+  takeAway: null,
   finished: null,
 };
 

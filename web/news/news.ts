@@ -12,6 +12,22 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 20,
+    day: '2026-11-29',
+    title: 'Transcripts: names of one recording, fillers, a pedal on the screen',
+    words:
+      'Alt + ] keeps a name for the recording you write down: it is offered there alone, with the speakers and what the case knows. Put a term right once, and its like is shown to be changed. “Clean or verbatim” (F2) shows fillers and false starts, and leaves what you mark out of what goes out; “Dictated marks” writes “full stop” and “comma” as they are meant. Several who have a case can write down a part each, read what the others have and put it together by time. Groups of speakers are kept for recordings to come, and their keys print as a card. A pedal by MIDI or USB can be taught, and the on-screen pedal works from another window or a phone.',
+    at: { label: 'On-screen pedal', to: '/pedal' },
+  },
+  {
+    number: 19,
+    day: '2026-11-29',
+    title: 'Transcripts: who speaks, when, and what cannot be heard',
+    words:
+      "Name the speakers of a recording once. Alt + Enter begins a turn of whoever is likely to speak next, with its label and time; Alt + T and a letter begins anybody’s. Labels are no text: rename a speaker, merge two or change the style, and every turn follows. Alt + H puts a time into the text; what is unclear is listed and heard again by Alt + '. First drafts come in as WebVTT, SRT, text or docx; transcripts go out as docx, WebVTT, SRT, Markdown and text.",
+    at: { label: 'Desk', to: '/' },
+  },
+  {
     number: 18,
     day: '2026-11-28',
     title: 'Recordings, heard while you write them down',

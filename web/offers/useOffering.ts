@@ -1,6 +1,13 @@
 import { useEffect, useMemo, useRef } from 'react';
 import type { Case, OwnUses } from '#contracts';
-import { DEFAULT_PREFERENCES, isInReach, type Offer, type OfferEntry, type UsedThing } from '#core/glossary';
+import {
+  DEFAULT_PREFERENCES,
+  isInReach,
+  OWN_LIST,
+  type Offer,
+  type OfferEntry,
+  type UsedThing,
+} from '#core/glossary';
 import { resolveCue } from '#core/cue';
 import { plainText } from '#core/passage';
 import { useGlossaries, useOwnUses, usePreferences } from '../api';
@@ -73,6 +80,7 @@ export function useOffering(index: BankIndex | null, reach: Reach | null, { kind
   const names = useMemo(() => new Map(glossaries.map(({ id, name }) => [id, name])), [glossaries]);
   const sourceOf = (offer: Offer): string => {
     if (offer.kind === 'date') return 'date';
+    if (offer.list === OWN_LIST) return 'this recording';
     if (offer.kind === 'term') return names.get(offer.list) ?? '';
     const entry = index?.entries.get(offer.list);
     return (entry && index?.collections.get(entry.collection)?.name) ?? '';
@@ -95,7 +103,8 @@ export function useOffering(index: BankIndex | null, reach: Reach | null, { kind
         return () => void all.delete(tell);
       },
       taken: (offer: Offer, typed: string, keys: number) => {
-        if (offer.kind !== 'term') return;
+        // What is of one text alone names people: it is counted nowhere.
+        if (offer.kind !== 'term' || offer.list === OWN_LIST) return;
         const pressed = typed.length + keys;
         countUse(kind, {
           source: 'term',

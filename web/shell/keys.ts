@@ -37,8 +37,11 @@ export function useLiveKeys(keys: LiveKey[]): void {
   });
 }
 
-/** Marks that go by their place on the keyboard too: letters are few beside those that browsers and offers use. */
-const MARKS: Readonly<Record<string, string>> = { Comma: ',', Period: '.', Slash: '/' };
+/** Keys without a letter that go by their place on the keyboard too: letters are few beside those that browsers and offers use. */
+const MARKS: Readonly<Record<string, string>> = {
+  ...{ Comma: ',', Period: '.', Slash: '/', Quote: "'", BracketLeft: '[', BracketRight: ']' },
+  Enter: 'Enter',
+};
 
 /** What a live key is called: with Alt a letter or mark goes by its place on the keyboard. Null for what is none. */
 function nameOf(event: KeyboardEvent): string | null {

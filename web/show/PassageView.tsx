@@ -42,6 +42,8 @@ function marked(words: ReactNode, mark: Mark, links: boolean): ReactNode {
       return <span className="to-confirm">{words}</span>;
     case 'placed':
     case 'confirmed':
+    case 'heard':
+    case 'disfluency':
       return words;
   }
 }
@@ -67,13 +69,16 @@ const ATOMS: Partial<Record<Inline['type'], ReactNode>> = {
   include: <span className="in-wording-atom">another entry</span>,
 };
 
+/** A time that was not set yet: that of a wording. */
+const UNSET_TIME = <span className="in-wording-atom">time</span>;
+
 function InlineView({ inline, look }: { inline: Inline; look: Look }) {
   if (inline.type === 'hardBreak') return <br />;
   const words =
     inline.type === 'blank' ? (
       <BlankView attrs={inline.attrs} name={look.nameOf(inline.attrs.field)} />
     ) : (
-      (ATOMS[inline.type] ?? wordsOfInline(inline))
+      (ATOMS[inline.type] ?? (wordsOfInline(inline) || (inline.type === 'timeCode' && UNSET_TIME)))
     );
   return (inline.marks ?? []).reduce<ReactNode>((inner, mark) => marked(inner, mark, look.links), words);
 }
@@ -94,6 +99,7 @@ function BlockView({ block, look }: { block: Block; look: Look }) {
         </section>
       );
     case 'paragraph':
+    case 'turn':
       return (
         <p>
           <Inlines content={block.content} look={look} />

@@ -7,6 +7,7 @@ import { KEYS } from '../api';
 import { bundleArrival } from './admission/bundleArrival';
 import type { Arrival, DocumentWork } from './arrival';
 import type { CaseGroup } from './caseGroup';
+import { subtitlesArrival } from './transcript/subtitlesArrival';
 import { recordingWork } from './transcript/recordingWork';
 import { submissionWork } from './feedback/submissionWork';
 import { caseGroups } from './feedback/assignment/caseGroups';
@@ -54,7 +55,7 @@ export const SHOWN: Record<KindId, Shown> = {
   },
   transcript: {
     load: () => import('./transcript/TranscriptLeaf').then(({ TranscriptLeaf }) => TranscriptLeaf),
-    arrivals: [],
+    arrivals: [subtitlesArrival],
     documents: recordingWork,
   },
   reply: { load: onLeaf, arrivals: [] },

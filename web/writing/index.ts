@@ -4,6 +4,7 @@ export { QuestionList } from './blanks/QuestionList';
 export { ReferenceSlip } from './blanks/ReferenceSlip';
 export { StatementPanel } from './blanks/StatementPanel';
 export { CaptureSlip } from './capture/CaptureSlip';
+export { termHere } from './capture/termHere';
 export { TermSlip } from './capture/TermSlip';
 export { EMPTY_SLIP, type KeptSlip } from './capture/keptSlip';
 export type { LeafSlip } from './capture/leafSlip';

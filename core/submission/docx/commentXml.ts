@@ -1,4 +1,5 @@
 import {
+  isLine,
   wordsOfInline,
   type Block,
   type Inline,
@@ -63,7 +64,7 @@ function* labelled(blocks: readonly Block[], label = ''): Generator<{ label: str
   let number = 0;
   for (const block of blocks) {
     number += 1;
-    if (block.type === 'paragraph' || block.type === 'heading') {
+    if (isLine(block)) {
       yield { label: number === 1 ? label : '', line: block.content ?? [] };
     } else if (block.type === 'bulletList' || block.type === 'orderedList') {
       const start = block.type === 'orderedList' ? (block.attrs?.start ?? 1) : 0;

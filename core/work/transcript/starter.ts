@@ -4,7 +4,7 @@ import type { StarterText } from '../kind';
 export const TRANSCRIPT_STARTER: StarterText = {
   id: 'starter-transcripts',
   name: 'Starter transcript marks',
-  about: 'Marks for what cannot be heard, turns of speakers, a heading.',
+  about: 'Marks for what cannot be heard or is heard besides, a heading.',
   notation: `
 title: Inaudible
 purpose: Words that cannot be made out
@@ -12,19 +12,15 @@ cue: in
 
 == wording Main: en-GB
 
-\\[inaudible\\]
+\\[inaudible [time unclear]\\]
 ====
-title: Inaudible at a time
-purpose: Words that cannot be made out, with their time
+title: Time here
+purpose: Where in the recording this is said
 cue: it
-
-field Time: text
-  question: At what time?
-  hint: 00:12:30
 
 == wording Main: en-GB
 
-\\[inaudible {Time}\\]
+\\[[time]\\]
 ====
 title: Heard so
 purpose: A word that may be wrong
@@ -35,7 +31,7 @@ field Word: text
 
 == wording Main: en-GB
 
-\\[{Word}?\\]
+\\[{Word}? [time unclear]\\]
 ====
 title: Laughter
 purpose: Somebody laughs
@@ -59,7 +55,7 @@ cue: bo
 
 == wording Main: en-GB
 
-\\[both speak\\]
+\\[both speak [time unclear]\\]
 ====
 title: Interrupted
 purpose: A sentence that is broken off
@@ -69,25 +65,25 @@ cue: br
 
 —
 ====
-title: Interviewer
-purpose: A turn of who asks
-cue: iv
+title: Recording broken off
+purpose: The recording stops, and goes on elsewhere
+cue: st
 
 == wording Main: en-GB
 
-**Interviewer:** [caret]
+\\[the recording stops\\]
 ====
-title: Speaker
-purpose: A turn of somebody named
-cue: sp
+title: Somebody comes in
+purpose: Another person is heard to come or go
+cue: ci
 
-field Speaker: text
-  question: Who speaks?
+field Who: text
+  question: Who?
   offer last answer
 
 == wording Main: en-GB
 
-**{Speaker}:** [caret]
+\\[{Who} comes in\\]
 ====
 title: Heading
 purpose: The head of a transcript

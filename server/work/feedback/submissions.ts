@@ -1,10 +1,10 @@
-import { and, asc, desc, eq, isNull, ne } from 'drizzle-orm';
+import { eq } from 'drizzle-orm';
 import type { CaseSubmission, HandedIn, OthersComments } from '#contracts';
 import { commentsOf } from '#core/draft';
 import { wordsInSubmission } from '#core/submission';
-import { filesOfCase, givenCase, tellOfCase } from '../../cases';
+import { filesOfCase, givenCase, othersDrafts, tellOfCase } from '../../cases';
 import type { Context } from '../../context';
-import { assigned, casesGiven, drafts, members, submissions, type Queries } from '../../db';
+import { assigned, submissions, type Queries } from '../../db';
 import { Refusal } from '../../http';
 
 /** What was handed in with a case; null where nothing was. Throws where the case was not given to the member. */
@@ -53,27 +53,6 @@ export async function handIn(
 
 /** The comments that others have on a case, of each member the leaf saved last that has any. */
 export async function othersComments(db: Queries, member: string, of: string): Promise<OthersComments[]> {
-  await givenCase(db, member, of);
-  const rows = await db
-    .select({
-      author: drafts.author,
-      authorName: members.name,
-      savedAt: drafts.savedAt,
-      state: drafts.state,
-      document: drafts.document,
-    })
-    .from(drafts)
-    .innerJoin(members, eq(members.id, drafts.author))
-    // What somebody wrote who has the case no more is theirs alone again.
-    .innerJoin(casesGiven, and(eq(casesGiven.case, drafts.case), eq(casesGiven.member, drafts.author)))
-    .where(and(eq(drafts.case, of), ne(drafts.author, member), isNull(drafts.deletion)))
-    .orderBy(asc(members.name), asc(drafts.author), desc(drafts.savedAt));
-  const told = new Map<string, OthersComments>();
-  for (const { author, authorName, savedAt, state, document } of rows) {
-    const comments = commentsOf(document);
-    if (comments.length === 0 || told.has(author)) continue;
-    const finished = state === 'finished';
-    told.set(author, { author, authorName, savedAt: savedAt.toISOString(), finished, comments });
-  }
-  return [...told.values()];
+  const theirs = await othersDrafts(db, member, of, (document) => commentsOf(document).length > 0);
+  return theirs.map(({ document, ...draft }) => ({ ...draft, comments: commentsOf(document) }));
 }

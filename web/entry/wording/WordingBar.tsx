@@ -72,6 +72,42 @@ function Tool({ label, on, Icon, run }: ToolProps) {
   );
 }
 
+interface InsertProps {
+  editor: Editor;
+  ask: (what: 'include' | 'reference') => void;
+}
+
+/** What can be put into a wording besides words and blanks. */
+const InsertMenu = ({ editor, ask }: InsertProps) => (
+  <Menu
+    align="start"
+    keysGoOn={() => editor.view.focus()}
+    trigger={<Button className="text-[14px]">Insert</Button>}
+    items={[
+      { label: 'Another entry', onSelect: () => ask('include') },
+      { label: 'A number of a list', onSelect: () => insertNumber(editor) },
+      { label: 'A reference to a number', onSelect: () => ask('reference') },
+      {
+        label: 'Cursor position afterwards',
+        onSelect: () => editor.chain().focus().insertContent({ type: 'caretMark' }).run(),
+      },
+      {
+        label: 'Time in the recording',
+        onSelect: () => editor.chain().focus().insertContent({ type: 'timeCode' }).run(),
+      },
+      {
+        label: 'Time of an unclear place',
+        onSelect: () =>
+          editor
+            .chain()
+            .focus()
+            .insertContent({ type: 'timeCode', attrs: { unclear: true } })
+            .run(),
+      },
+    ]}
+  />
+);
+
 /** What can be done to the words of a wording. */
 export function WordingBar({ editor, fields, newField, details, makeOptional, ask }: Props) {
   const active = useEditorState({
@@ -142,20 +178,7 @@ export function WordingBar({ editor, fields, newField, details, makeOptional, as
       >
         <BadgeCheck size={14} aria-hidden /> Must be confirmed
       </Button>
-      <Menu
-        align="start"
-        keysGoOn={() => editor.view.focus()}
-        trigger={<Button className="text-[14px]">Insert</Button>}
-        items={[
-          { label: 'Another entry', onSelect: () => ask('include') },
-          { label: 'A number of a list', onSelect: () => insertNumber(editor) },
-          { label: 'A reference to a number', onSelect: () => ask('reference') },
-          {
-            label: 'Cursor position afterwards',
-            onSelect: () => chain().insertContent({ type: 'caretMark' }).run(),
-          },
-        ]}
-      />
+      <InsertMenu editor={editor} ask={ask} />
       <Tool
         label="Show spaces, tabs and breaks"
         on={active.spaces}

@@ -3,7 +3,15 @@ import type { NodeView } from '@tiptap/pm/view';
 import { numberInForm } from '#core/numbering';
 import type { NumberForm } from '#core/passage';
 import { blankLabel } from '#core/passage';
-import { attrsOf, BlankNode, CaretMarkNode, IncludeNode, NumberNode, ReferenceNode } from '../../editor';
+import {
+  attrsOf,
+  BlankNode,
+  CaretMarkNode,
+  IncludeNode,
+  NumberNode,
+  ReferenceNode,
+  TimeCodeNode,
+} from '../../editor';
 
 /** What a wording's nodes are called: names of fields, titles of entries. They change apart from the text. */
 export interface NodeNames {
@@ -103,5 +111,6 @@ export function wordingNodes(names: Names) {
       (node) => `${String(node.attrs.list)} ${numberInForm(1, node.attrs.form as NumberForm)}`,
     ),
     shown(ReferenceNode, ATOM, () => 'see its number'),
+    shown(TimeCodeNode, ATOM, (node) => (node.attrs.unclear ? 'time, unclear' : 'time')),
   ];
 }

@@ -1,10 +1,11 @@
 import type { RefCallback } from 'react';
 import { pathFor, type CaseFile } from '#contracts';
 import { SPEEDS, type Player, type PlayerState } from '#client/player';
-import { clockTime } from '#core/work';
+import { clockTime } from '#core/transcript';
 import { Button, Key, Notice } from '../../ui';
 import { STAYS_IN_SIGHT } from '../../writing';
-import { STEPS_BACK, useStepBack } from './usePlayer';
+import { useWave, WaveLine } from './WaveLine';
+import { STEPS_BACK, usePlayerState, useStepBack } from './usePlayer';
 
 /** By so many seconds one steps. */
 export const STEP = 3;
@@ -31,11 +32,10 @@ interface Props {
   file: CaseFile;
   element: RefCallback<HTMLMediaElement>;
   player: Player | null;
-  state: PlayerState;
 }
 
 /** How a recording is heard: how fast and loud, how far pausing goes back, what is heard again. */
-function HowHeard({ player, state }: Pick<Props, 'player' | 'state'>) {
+function HowHeard({ player, state }: Pick<Props, 'player'> & { state: PlayerState }) {
   const [stepBack, setStepBack] = useStepBack();
   const { speed } = state;
   return (
@@ -88,8 +88,10 @@ function HowHeard({ player, state }: Pick<Props, 'player' | 'state'>) {
 }
 
 /** A recording in a band at the head of the leaf: where one is in it, how fast it is heard, and what moves in it. */
-export function RecordingBar({ of, file, element, player, state }: Props) {
+export function RecordingBar({ of, file, element, player }: Props) {
   const source = pathFor('caseFile', { case: of, file: file.id });
+  const state = usePlayerState(player);
+  const wave = useWave(file.id, source);
   const { at, length, isPlaying, failed } = state;
   const Media = file.media.startsWith('video/') ? 'video' : 'audio';
   return (
@@ -110,18 +112,21 @@ export function RecordingBar({ of, file, element, player, state }: Props) {
           {length !== null && <span className="text-soft"> of {clockTime(length)}</span>}
         </span>
       </div>
-      <input
-        type="range"
-        aria-label="Place in the recording"
-        aria-valuetext={clockTime(at)}
-        className="w-full"
-        min={0}
-        max={length ?? Math.max(at, 1)}
-        step={0.1}
-        value={at}
-        disabled={length === null}
-        onChange={({ target }) => player?.goTo(Number(target.value))}
-      />
+      <div className="relative">
+        {wave && <WaveLine columns={wave.columns} part={wave.part} heard={length ? at / length : 0} />}
+        <input
+          type="range"
+          aria-label="Place in the recording"
+          aria-valuetext={clockTime(at)}
+          className={wave ? 'on-wave' : 'w-full'}
+          min={0}
+          max={length ?? Math.max(at, 1)}
+          step={0.1}
+          value={at}
+          disabled={length === null}
+          onChange={({ target }) => player?.goTo(Number(target.value))}
+        />
+      </div>
       <HowHeard player={player} state={state} />
       {failed && (
         <Notice tone="warning" title={`${file.name} cannot be played.`}>

@@ -16,6 +16,7 @@ const SILENT: PlayerState = {
   ...{ at: 0, length: null, isPlaying: false, speed: 1, volume: 1, loop: null, failed: null },
 };
 const nothing = () => () => undefined;
+const silence = () => SILENT;
 
 /** By how many seconds pausing goes back, and what sets it. */
 export function useStepBack(): [number, (seconds: number) => void] {
@@ -57,7 +58,6 @@ function rememberPlace(player: Player, file: string): () => void {
 /** Hears a file by a media element of the page, which is given by `element`; no player until that is there. */
 export function usePlayer(file: string | null): {
   player: Player | null;
-  state: PlayerState;
   element: RefCallback<HTMLMediaElement>;
 } {
   const [player, setPlayer] = useState<Player | null>(null);
@@ -75,6 +75,13 @@ export function usePlayer(file: string | null): {
     },
     [file],
   );
-  const state = useSyncExternalStore(player?.listen ?? nothing, player?.now ?? (() => SILENT));
-  return { player, state, element };
+  return { player, element };
 }
+
+/** What is seen of a recording that is heard: asked for by the parts that show it, not by the whole leaf. */
+export const usePlayerState = (player: Player | null): PlayerState =>
+  useSyncExternalStore(player?.listen ?? nothing, player?.now ?? silence);
+
+/** How long a recording is, in seconds; null where that is not known. */
+export const usePlayerLength = (player: Player | null): number | null =>
+  useSyncExternalStore(player?.listen ?? nothing, () => player?.now().length ?? null);

@@ -1,11 +1,20 @@
 import { useEffect, useRef, useState } from 'react';
 import type { Glossary } from '#contracts';
-import { folded, isInReach, switchedIn, switchedTo, type Preferences } from '#core/glossary';
+import {
+  broughtTogether,
+  folded,
+  isInReach,
+  switchedIn,
+  switchedTo,
+  type Preferences,
+  type ReachSet,
+} from '#core/glossary';
 import { renewCollection, usePreferences } from '../../api';
 import { inWords } from '#client/api';
 import type { BankIndex } from '#core/bank';
 import { useSavePreferences } from '../../offers';
 import { Key, Notice } from '../../ui';
+import { ReachSets } from './ReachSets';
 
 const SHOWN = 60;
 const NONE: ReadonlySet<string> = new Set();
@@ -29,39 +38,92 @@ function turning(list: Parameters<typeof switchedTo>[1], kind: string) {
   };
 }
 
-/** What is in reach for this kind of work, switched by typing a few letters and Enter; remembered for such work. */
-export function ReachSlip({ kind, index, glossaries, close }: Props) {
-  const [query, setQuery] = useState('');
-  const [at, setAt] = useState(0);
+const rowId = (row: { id: string } | { name: string; lists: readonly string[] }): string =>
+  'lists' in row ? `reach-set-${row.name.replace(/\s+/g, '-')}` : `reach-${row.id}`;
+
+interface RowProps {
+  id: string;
+  name: string;
+  told: string;
+  isIn: boolean;
+  isCurrent: boolean;
+  flip: () => void;
+}
+
+/** A list or a set of them that Enter or a click switches. */
+const ReachRow = ({ id, name, told, isIn, isCurrent, flip }: RowProps) => (
+  <li
+    id={id}
+    role="option"
+    aria-selected={isIn}
+    className={`flex cursor-pointer items-baseline gap-2 border-b border-hair px-1 py-1 ${isCurrent ? 'bg-flower' : ''}`}
+    onMouseDown={(event) => event.preventDefault()}
+    onClick={flip}
+  >
+    <span aria-hidden className="w-4 text-leaf">
+      {isIn ? '✓' : ''}
+    </span>
+    <span className={`min-w-0 truncate ${isIn ? '' : 'text-soft'}`}>{name}</span>
+    <span className="ml-auto shrink-0 text-[12px] text-soft">{told}</span>
+  </li>
+);
+
+/** What there is to switch for what is typed, and what of it is in reach for a kind of work; and the switch itself. */
+function useReachRows({ kind, index, glossaries }: Omit<Props, 'close'>, query: string) {
   const preferences = usePreferences();
   const save = useSavePreferences();
-  const field = useRef<HTMLInputElement>(null);
-  useEffect(() => field.current?.focus(), []);
-  const problem = save.error ?? preferences.error;
   const asked = folded(query.trim());
+  const isAsked = ({ name }: { name: string }) => folded(name).includes(asked);
   // Of these no cue fires until they are switched in by name.
   const away = index?.away ?? NONE;
-  const named = [
+  const everything = [
     ...(index?.bank.collections ?? []).map((list) => ({
       ...list,
       what: list.leadIn ? `cues begin with ${list.leadIn}` : 'wording',
     })),
     ...glossaries.map((list) => ({ ...list, what: 'glossary' })),
-  ].filter(({ name }) => folded(name).includes(asked));
+  ];
+  const allSets = preferences.data?.reachSets ?? [];
+  const named = everything.filter(isAsked);
   const lists = named.slice(0, SHOWN);
-  const current = Math.min(at, lists.length - 1);
-  const flip = (list: (typeof lists)[number]) => {
-    if (!away.has(list.id)) return save.mutate(turning(list, kind));
+  const sets = allSets.filter(isAsked);
+  // Until it is known what was switched, no row says that it is in.
+  const isIn = (list: (typeof everything)[number]): boolean =>
+    !away.has(list.id) && !!preferences.data && isInReach(list, kind, preferences.data.reach[kind]);
+  const flip = (row: ReachSet | (typeof everything)[number]) => {
+    if ('lists' in row) return save.mutate((before) => broughtTogether(before, row, everything, kind));
+    if (!away.has(row.id)) return save.mutate(turning(row, kind));
     // Asked for by name, it is at hand from now on, here and wherever one signs in.
-    save.mutate((before) => switchedIn(before, list, kind));
-    void renewCollection(list.id);
+    save.mutate((before) => switchedIn(before, row, kind));
+    void renewCollection(row.id);
   };
+  return {
+    ...{ lists, sets, allSets, isIn, flip, away },
+    rows: [...sets, ...lists],
+    more: named.length - lists.length,
+    inReach: everything.filter(isIn).map(({ id }) => id),
+    change: (now: (before: Preferences) => Preferences) => save.mutate(now),
+    problem: save.error ?? preferences.error,
+  };
+}
+
+/** What is in reach for this kind of work, switched by typing a few letters and Enter; remembered for such work. */
+export function ReachSlip({ kind, index, glossaries, close }: Props) {
+  const [query, setQuery] = useState('');
+  const [at, setAt] = useState(0);
+  const field = useRef<HTMLInputElement>(null);
+  useEffect(() => field.current?.focus(), []);
+  const { rows, sets, lists, ...reach } = useReachRows({ kind, index, glossaries }, query);
+  const { isIn, flip, away, more, problem } = reach;
+  const current = Math.min(at, rows.length - 1);
   const press = (event: React.KeyboardEvent) => {
     if (event.key === 'Escape') close();
+    // The form beneath has its own keys.
+    if (event.target !== field.current) return;
     const step = event.key === 'ArrowDown' ? 1 : event.key === 'ArrowUp' ? -1 : 0;
-    if (step !== 0 && lists.length > 0) setAt((current + step + lists.length) % lists.length);
-    const list = lists[current];
-    if (event.key === 'Enter' && list) flip(list);
+    if (step !== 0 && rows.length > 0) setAt((current + step + rows.length) % rows.length);
+    const row = rows[current];
+    if (event.key === 'Enter' && row) flip(row);
     if (step !== 0 || event.key === 'Enter') event.preventDefault();
   };
   return (
@@ -75,7 +137,7 @@ export function ReachSlip({ kind, index, glossaries, close }: Props) {
           placeholder="Type to find a collection or glossary"
           autoComplete="off"
           aria-controls="reach-lists"
-          aria-activedescendant={lists[current] && `reach-${lists[current].id}`}
+          aria-activedescendant={rows[current] && rowId(rows[current])}
           role="combobox"
           aria-expanded
           onChange={({ target }) => {
@@ -91,39 +153,39 @@ export function ReachSlip({ kind, index, glossaries, close }: Props) {
         aria-multiselectable
         className="mt-1"
       >
-        {lists.map((list, place) => {
-          // Until it is known what was switched, no row says that it is in.
-          const isIn =
-            !away.has(list.id) && preferences.data && isInReach(list, kind, preferences.data.reach[kind]);
-          return (
-            <li
-              key={list.id}
-              id={`reach-${list.id}`}
-              role="option"
-              aria-selected={isIn}
-              className={`flex cursor-pointer items-baseline gap-2 border-b border-hair px-1 py-1 ${place === current ? 'bg-flower' : ''}`}
-              onMouseDown={(event) => event.preventDefault()}
-              onClick={() => flip(list)}
-            >
-              <span aria-hidden className="w-4 text-leaf">
-                {isIn ? '✓' : ''}
-              </span>
-              <span className={`min-w-0 truncate ${isIn ? '' : 'text-soft'}`}>{list.name}</span>
-              <span className="ml-auto shrink-0 text-[12px] text-soft">
-                {away.has(list.id) ? 'not loaded' : list.what}
-              </span>
-            </li>
-          );
-        })}
+        {sets.map((set, place) => (
+          <ReachRow
+            key={set.name}
+            id={rowId(set)}
+            name={set.name}
+            told={`set of ${set.lists.length}`}
+            isIn={false}
+            isCurrent={place === current}
+            flip={() => flip(set)}
+          />
+        ))}
+        {lists.map((list, place) => (
+          <ReachRow
+            key={list.id}
+            id={rowId(list)}
+            name={list.name}
+            told={away.has(list.id) ? 'not loaded' : list.what}
+            isIn={isIn(list)}
+            isCurrent={sets.length + place === current}
+            flip={() => flip(list)}
+          />
+        ))}
       </ul>
-      {named.length > SHOWN && (
+      {more > 0 && (
         <p className="mt-1 text-[12.5px] text-soft">
-          {(named.length - SHOWN).toLocaleString()} more: type a few letters of one.
+          {more.toLocaleString()} more: type a few letters of one.
         </p>
       )}
+      <ReachSets sets={reach.allSets} inReach={reach.inReach} change={reach.change} />
       {problem && <Notice tone="warning" title={inWords(problem)} />}
       <p className="mt-2 text-[12.5px] text-soft">
-        <Key>Enter</Key> switches it in or out, <Key>Esc</Key> leaves. Remembered for this kind of work.
+        <Key>Enter</Key> switches it in or out, or brings a set; <Key>Esc</Key> leaves. Remembered for this
+        kind of work.
       </p>
     </section>
   );

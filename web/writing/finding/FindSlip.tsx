@@ -5,6 +5,8 @@ import { useFinding } from './useFinding';
 
 interface Props {
   editor: Editor;
+  /** What is looked for to begin with, as whole words in these capitals, and what it is changed to; else what is selected. */
+  begin?: { words: string; put: string };
   close: () => void;
 }
 
@@ -66,10 +68,10 @@ function Acts({ editor, finding, put, changed, setChanged }: ActsProps) {
 }
 
 /** Finds words in a draft as they are read, and changes those that are written; answers are stepped to and changed in their blank. */
-export function FindSlip({ editor, close }: Props) {
-  const [words, setWords] = useState(() => wordsSelected(editor));
-  const [put, setPut] = useState('');
-  const [as, setAs] = useState({ wholeWords: false, sameCase: false });
+export function FindSlip({ editor, begin, close }: Props) {
+  const [words, setWords] = useState(() => begin?.words ?? wordsSelected(editor));
+  const [put, setPut] = useState(begin?.put ?? '');
+  const [as, setAs] = useState({ wholeWords: !!begin, sameCase: !!begin });
   const [changed, setChanged] = useState<number | null>(null);
   const finding = useFinding(editor, { words, ...as });
   const lookedFor = (now: () => void) => {

@@ -11,7 +11,6 @@ import {
   entryBefore,
   placementAt,
   type BlankAt,
-  lineBefore,
   finding,
   fromEditor,
   placementsOf,
@@ -34,6 +33,7 @@ import { cueFiring, type CueHost } from '../cues/cueFiring';
 import { keyCues, type KeyCueHost } from '../cues/keyCues';
 import { rememberSelected } from '../blanks/selectedAnswer';
 import type { LeafSlip } from '../capture/leafSlip';
+import { termHere } from '../capture/termHere';
 import { addressPasted } from '../../format';
 import { offerKeys, offering, type OfferHost } from '../offers/offering';
 import { typedAgain } from '../keeping/typedAgain';
@@ -88,13 +88,6 @@ function move(editor: Editor, direction: 1 | -1): boolean {
   return tr !== null;
 }
 
-/** The words a term is made of: what is selected, or the word before the caret. */
-function termHere({ state }: Editor): string {
-  const { from, to, empty } = state.selection;
-  if (!empty) return state.doc.textBetween(from, to, ' ').trim().slice(0, 120);
-  return /[^\s.,;:!?()]*$/.exec(lineBefore(state, from))![0];
-}
-
 /** Tab in the text goes to the next blank, and with none ahead leaves the leaf, as everywhere; paragraphs move. */
 const leafKeys = (host: Host) =>
   Extension.create({
@@ -128,6 +121,14 @@ function typedOverBlank(view: EditorView, event: KeyboardEvent): boolean {
   return typeIntoBlank(view, event.key);
 }
 
+/**
+ * Before each of its commits React counts all letters before the caret of what is being edited (`getOffsets`), to put the selection
+ * back afterwards: 17 ms a key in a text of hours. It does so for what says that it can be edited; the editor minds its selection itself.
+ */
+function selectionIsOwn(dom: HTMLElement): void {
+  Object.defineProperty(dom, 'contentEditable', { get: () => 'inherit', configurable: true });
+}
+
 interface Options {
   document: DraftDocument;
   host: Host;
@@ -153,7 +154,11 @@ export function useLeafEditor({ document, host, onChange }: Options): Editor {
       injectCSS: false,
       enableInputRules: ['bulletList', 'orderedList', 'blockquote', 'horizontalRule'],
       shouldRerenderOnTransaction: false,
-      onUpdate: onChange,
+      // A change of what a draft carries beside its text is one too, of which no update tells (`placements.ts`).
+      onTransaction: ({ transaction }) => {
+        if (transaction.docChanged && !transaction.getMeta('preventUpdate')) onChange();
+      },
+      onCreate: ({ editor: { view } }) => selectionIsOwn(view.dom),
       editorProps: {
         ...CLEAR_OF_BAND,
         attributes: {

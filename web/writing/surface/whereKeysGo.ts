@@ -1,8 +1,12 @@
 import type { EditorView } from '@tiptap/pm/view';
+import { currentBlank } from '../../editor';
 
 /** The line on which the current blank is typed into; null where none is, or it takes no typing. */
 export const lineOfBlank = (view: EditorView): HTMLInputElement | HTMLTextAreaElement | null =>
-  view.dom.querySelector('.blank.is-current > input, .blank.is-current > textarea');
+  // Asked at each key: a page of hours of words is not searched for what cannot be there.
+  currentBlank(view.state)
+    ? view.dom.querySelector('.blank.is-current > input, .blank.is-current > textarea')
+    : null;
 
 /**
  * Gives the keys to where the eyes are: the line of the current blank, else the text. Never the text while a blank is current

@@ -1,0 +1,1 @@
+export { keptWave, readWave } from './readWave';
