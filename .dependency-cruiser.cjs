@@ -22,7 +22,7 @@ module.exports = {
       comment: 'client imports core, contracts and itself: what it does, any page of ours can use.',
       severity: 'error',
       from: { path: '^client/', pathNot: '^client/testing/|\\.test\\.tsx?$' },
-      to: { pathNot: '^(core|contracts|client)/|^node_modules/(zod|comlink)/' },
+      to: { pathNot: '^(core|contracts|client)/|^node_modules/(zod|comlink|nspell)/' },
     },
     {
       name: 'server-never-imports-web',

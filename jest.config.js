@@ -40,7 +40,7 @@ export default {
       ...compiled(true),
       setupFiles: [...setupFiles, '<rootDir>/web/testing/pageGlobals.ts'],
       testEnvironment: 'jsdom',
-      moduleNameMapper: { '\\.tsv(\\?url)?$': '<rootDir>/web/testing/asset.ts' },
+      moduleNameMapper: { '\\.(tsv|aff|dic|css)(\\?url)?$': '<rootDir>/web/testing/asset.ts' },
       roots: ['<rootDir>/web'],
       testMatch: ['**/*.test.tsx'],
     },

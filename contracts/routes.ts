@@ -16,6 +16,7 @@ import {
 import { CASE_ROUTES } from './caseRoutes';
 import { FILE_ROUTES } from './fileRoutes';
 import { JOB_ROUTES } from './jobRoutes';
+import { DICTIONARY_ROUTES } from './dictionaryRoutes';
 import { GLOSSARY_ROUTES } from './glossaryRoutes';
 import { COLLECTION_ROUTES } from './collectionRoutes';
 import { storedRevision } from './limits';
@@ -218,6 +219,7 @@ export const ROUTES = define({
   ...WORK_ROUTES,
   ...FILE_ROUTES,
   ...JOB_ROUTES,
+  ...DICTIONARY_ROUTES,
   ...GLOSSARY_ROUTES,
   events: {
     method: 'get',

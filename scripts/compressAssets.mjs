@@ -3,7 +3,7 @@ import path from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 
 /** Fonts and pictures are compressed as they are. */
-const WORTH_IT = /\.(js|css|tsv|svg)$/;
+const WORTH_IT = /\.(js|css|tsv|aff|dic|svg)$/;
 /** Within two per cent of the smallest, in a tenth of the time. */
 const BROTLI = { params: { [constants.BROTLI_PARAM_QUALITY]: 9 } };
 

@@ -9,7 +9,7 @@ import { writeEnglish } from './english.mjs';
 
 export const root = path.dirname(path.dirname(new URL(import.meta.url).pathname));
 /** Where the list of general English is written; the pages take it from there. */
-const ENGLISH = 'web/generated/english.tsv';
+const ENGLISH = 'web/generated';
 const stampFolder = path.join(root, '.cache');
 
 /** Runs a command in the project's folder, its output shown; ends this process when it fails. */
@@ -103,9 +103,14 @@ export function install({ forChecks = false } = {}) {
     const kinds = whole === 'whole' ? ['--include=dev'] : ['--omit=dev', '--workspaces=false'];
     run('Installing packages (one to three minutes the first time)', 'npm', ['ci', ...kinds]);
   });
-  onceFor('english', fingerprint(['package-lock.json', 'scripts/english.mjs']), ENGLISH, () => {
-    writeEnglish(path.join(root, ENGLISH));
-  });
+  onceFor(
+    'english',
+    fingerprint(['package-lock.json', 'scripts/english.mjs']),
+    `${ENGLISH}/en-GB.dic`,
+    () => {
+      writeEnglish(path.join(root, ENGLISH));
+    },
+  );
 }
 
 /** Builds the web pages and the server when their sources changed. */

@@ -11,6 +11,7 @@ import { caseRoutes, draftRoutes } from './cases';
 import type { Context } from './context';
 import { eventRoutes, presenceRoutes } from './streams';
 import { entryFileRoutes, fileRoutes } from './files';
+import { dictionaryRoutes } from './dictionaries';
 import { jobRoutes } from './jobs';
 import { glossaryRoutes, useRoutes } from './glossaries';
 import { bind, errorHandler, headers, knownHost, nothingHere, sameOrigin } from './http';
@@ -107,6 +108,7 @@ export function makeApp(context: Context): Express {
     usageRoutes,
     practiceRoutes,
     stepRoutes,
+    dictionaryRoutes,
     glossaryRoutes,
     useRoutes,
     joiningRoutes,

@@ -77,6 +77,16 @@ export class OfferService {
     return words.map(isWord);
   }
 
+  /** Whether a list that is here knows each as a word or as one of the words of a term, whatever is in reach. */
+  areKnown(words: readonly string[]): boolean[] {
+    return words.map((word) => this.offering.isKnown(word));
+  }
+
+  /** How usual each word is by the lists that are here, 0 to 100; 0 for one that none of them has. */
+  usualness(words: readonly string[]): number[] {
+    return words.map((word) => this.offering.usualness(word));
+  }
+
   setEntries(entries: readonly OfferEntry[]): void {
     this.offering.setEntries(entries);
   }

@@ -10,6 +10,6 @@ export { LookAlikes } from './lookAlikes';
 export { endingsOf } from './endings';
 export { dateOffers } from './dateShorthand';
 export { folded } from './keys';
-export { DEFAULT_PREFERENCES, MOST_REACH_SETS, PreferencesSchema } from './preferences';
+export { DEFAULT_PREFERENCES, MOST_REACH_SETS, MOST_RIGHT_WORDS, PreferencesSchema } from './preferences';
 export type { OwnReach, Preferences, ReachSet } from './preferences';
 export { broughtTogether, isInReach, switchedIn, switchedTo, withReachSet } from './reach';

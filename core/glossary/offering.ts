@@ -78,6 +78,8 @@ export interface OffersAnswer {
 
 interface Held {
   source: OfferSource;
+  /** The words of its terms of several words. */
+  within: ReadonlySet<string>;
   notes: Map<string, string>;
   /** Null where nothing is read back. */
   lookAlikes: LookAlikes | null;
@@ -95,6 +97,16 @@ const ENTRIES = 'entries';
 /** Entries are offered before terms where a sentence begins, as they do; after them where one is being written. */
 const ENTRY_PRIORITY = { first: 10, within: -1 };
 const STARTS = /(?:^|[.!?:]\s+)[^\s.!?:]*$/;
+
+/** The words that terms of several words are made of, as they are compared. */
+function wordsWithin(terms: readonly Term[]): Set<string> {
+  const words = new Set<string>();
+  for (const { text } of terms) {
+    if (!/[\s/-]/.test(text)) continue;
+    for (const word of folded(text).split(/[\s/-]+/)) words.add(word);
+  }
+  return words;
+}
 
 /** All that can be offered to one person on one leaf, and the answer to each key. */
 export class Offering {
@@ -122,6 +134,7 @@ export class Offering {
         ...{ id, kind: 'term', priority, index, used: this.usedOf(index, id) },
         goesFirst: id === OWN_LIST,
       },
+      within: wordsWithin(terms),
       notes: new Map(terms.flatMap(({ text, note }) => (note ? [[text, note] as const] : []))),
       lookAlikes: careful ? new LookAlikes(terms.map(({ text }) => text)) : null,
     });
@@ -193,6 +206,24 @@ export class Offering {
       longer: (beginning) => first((index) => index.longer(beginning)),
       endingIn: (end) => first((index) => index.endingIn(end)),
     };
+  }
+
+  /** Whether a list knows a word, by itself or within a term; also of those that are out of reach just now. */
+  isKnown(word: string): boolean {
+    const plain = folded(word);
+    return [...this.lists.values()].some(
+      ({ source, within }) => within.has(plain) || source.index.idOf(plain) !== undefined,
+    );
+  }
+
+  /** How usual a word is: the highest weight that a list gives it, 100 at the most; 0 where none has it. */
+  usualness(word: string): number {
+    const plain = folded(word);
+    const weights = [...this.lists.values()].map(({ source: { index } }) => {
+      const id = index.idOf(plain);
+      return id === undefined ? 0 : index.terms[id]!.weight;
+    });
+    return Math.min(100, Math.max(0, ...weights));
   }
 
   private missed(line: string): string | null {

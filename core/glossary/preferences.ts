@@ -9,6 +9,9 @@ const ReachSchema = z.object({
 });
 export type OwnReach = z.infer<typeof ReachSchema>;
 
+/** So many words a member counts as right at the most. */
+export const MOST_RIGHT_WORDS = 2000;
+
 /** So many sets of lists a member keeps at the most. */
 export const MOST_REACH_SETS = 40;
 const ReachSetSchema = z.object({
@@ -44,6 +47,13 @@ export const PreferencesSchema = z.object({
   reachSets: z.array(ReachSetSchema).max(MOST_REACH_SETS).optional(),
   // Words that count as fillers in a transcript, by language, where they are others than the usual.
   fillers: z.record(z.string().max(20), z.array(z.string().min(1).max(120)).max(200)).optional(),
+  // Whether spelling is left unchecked, and words that are right whatever a dictionary says.
+  spelling: z
+    .object({
+      isOff: z.boolean().optional(),
+      right: z.array(z.string().min(1).max(60)).max(MOST_RIGHT_WORDS),
+    })
+    .optional(),
   // By kind of work.
   reach: z.record(z.string().max(40), ReachSchema),
 });

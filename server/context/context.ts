@@ -25,6 +25,13 @@ export interface Context {
   version: string;
   settings: Pick<
     Settings,
-    'demo' | 'secureCookies' | 'webFolder' | 'atHand' | 'fileBytes' | 'proxies' | 'address'
+    | 'demo'
+    | 'secureCookies'
+    | 'webFolder'
+    | 'atHand'
+    | 'fileBytes'
+    | 'proxies'
+    | 'address'
+    | 'dictionaryFolder'
   >;
 }

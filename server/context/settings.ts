@@ -4,6 +4,8 @@ import path from 'node:path';
 export interface Settings {
   port: number;
   dataFolder: string;
+  /** Where a team puts dictionaries of its own for spelling. */
+  dictionaryFolder: string;
   databaseUrl: string | null;
   /** The demo's team on its first day, or as it is after twelve weeks; null for a team's own store. */
   demo: 'first-day' | 'lived' | null;
@@ -53,9 +55,11 @@ export function readSettings(env: NodeJS.ProcessEnv, webFolder: string | null): 
       `ELDERLEAF_URL must be an address such as https://bank.hollin.example, and is "${address}".`,
     );
   const demo = demoOf(env.ELDERLEAF_DEMO);
+  const dataFolder = path.resolve(env.ELDERLEAF_DATA ?? (demo ? '.data/demo' : '.data/team'));
   return {
     port,
-    dataFolder: path.resolve(env.ELDERLEAF_DATA ?? (demo ? '.data/demo' : '.data/team')),
+    dataFolder,
+    dictionaryFolder: path.resolve(env.ELDERLEAF_DICTIONARIES ?? `${dataFolder}-dictionaries`),
     databaseUrl: env.DATABASE_URL || null,
     demo,
     webFolder,

@@ -358,6 +358,7 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
     await world.imke.post(`/api/members/${await member()}/password`);
     return { params: { letter: world.server.context.post.waiting()[0]!.id } };
   },
+  dictionary: async () => Promise.resolve({ params: { language: 'cy' } }),
   makeGlossary: async () =>
     Promise.resolve({
       body: { name: name(), language: 'en-GB', kindsOfWork: [], priority: 1, careful: false },

@@ -172,6 +172,8 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   importTerms: owners,
   keepTerm: members,
   dropTerm: owners,
+  dictionaries: members,
+  dictionary: members,
   ownUses: members,
   countUses: members,
   preferences: members,

@@ -84,6 +84,7 @@ interface Start {
   log?: Logger;
   atHand?: number;
   fileBytes?: number;
+  dictionaryFolder?: string;
 }
 
 /** The application on a database of its own, with the demo's team, or with nobody. A clock that stands still. */
@@ -92,6 +93,7 @@ export async function startTestServer({
   log = pino({ level: 'silent' }),
   atHand = 5000,
   fileBytes = 1_000_000,
+  dictionaryFolder = path.join(import.meta.dirname, 'dictionaries'),
 }: Start = {}): Promise<TestServer> {
   const store = await openTestStore(demo);
   const paused: number[] = [];
@@ -114,6 +116,7 @@ export async function startTestServer({
       webFolder: null,
       atHand,
       fileBytes,
+      dictionaryFolder,
       proxies: 0,
       address: null,
     },

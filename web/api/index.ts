@@ -22,6 +22,7 @@ export {
   useRevision,
   useRevisions,
   houseWordsQuery,
+  dictionariesQuery,
   useAllowedDetails,
   useOwnUses,
   useNewerWordings,

@@ -51,6 +51,7 @@ export const KEYS = {
   notes: ['notes'],
   newerWordings: ['newer-wordings'],
   houseWords: ['house-words'],
+  dictionaries: ['dictionaries'],
   knownNames: ['known-names'],
   placed: ['placed'],
   usual: (kind: string) => ['usual', kind],
@@ -133,6 +134,14 @@ export const useSharing = (collection: string) =>
     queryKey: [...KEYS.sharing, collection],
     queryFn: () => call('sharing', { params: { collection } }),
   });
+
+/** The languages for which the team has a dictionary of its own. */
+export const dictionariesQuery = queryOptions({
+  queryKey: KEYS.dictionaries,
+  queryFn: () => call('dictionaries'),
+  // Files that whoever runs the server puts there, once in a while.
+  staleTime: Infinity,
+});
 
 /** What the house says, instead of what. Others may change it at any time: it is asked for wherever it is shown. */
 export const houseWordsQuery = queryOptions({

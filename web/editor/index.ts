@@ -98,6 +98,7 @@ export {
   unmarkDisfluencies,
 } from './disfluencies';
 export type { FoundPlace } from './placesInLines';
+export { eachWord, misspeltPlaces, respell, type MisspeltPlace } from './spelling';
 export { spokenPlaces, writeSpokenMarks } from './spokenMarks';
 export type { SpokenPlace } from './spokenMarks';
 export { turnsInto } from './turnsCopied';

@@ -175,6 +175,7 @@ function Wordings({
       <WordingEditor
         key={`${place.wording} ${place.part}`}
         passage={at(content, place).part.passage}
+        language={at(content, place).wording.language}
         fields={content.fields}
         conditions={content.conditions ?? NONE}
         entries={entries}

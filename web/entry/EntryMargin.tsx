@@ -17,6 +17,7 @@ import { Theirs } from './Theirs';
 import { VariationPanel } from './VariationPanel';
 import type { EntryEditing } from './useEntryEditing';
 import { Doubts } from './workbench/Doubts';
+import { Misspelt } from './workbench/Misspelt';
 import { PointedOut } from './workbench/PointedOut';
 import { Preview } from './workbench/Preview';
 import { useReading } from './workbench/useReading';
@@ -83,6 +84,7 @@ function Workbench({ index, editing }: Pick<Props, 'index' | 'editing'>) {
         change={editing.editable ? editing.put : null}
         show={show}
       />
+      <Misspelt content={content} change={editing.editable ? editing.put : null} show={show} />
       <Doubts request={request} wording={place.wording} show={show} answer={answer} />
     </>
   );

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { Notice, Picks, TextField, Tick } from '../ui';
 import { inWords } from '#client/api';
 import { useSavePreferences } from '../offers';
+import { RightWords } from '../spelling';
 
 const SHOWN: [Preferences['offers'], string][] = [
   ['margin', 'in the margin, level with the line'],
@@ -70,6 +71,7 @@ export function PreferencesPanel() {
           }))
         }
       />
+      <RightWords />
       {error && <Notice tone="warning" title={inWords(error)} />}
     </section>
   );

@@ -29,6 +29,10 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
       ['Alt + C', 'Opens the record at the head of the leaf, and folds it'],
       ['Alt + B', 'Goes to the margin; Escape comes back'],
       ['Alt + G', 'Finds and changes words of this draft'],
+      [
+        'Alt + -',
+        'Goes to the next word that no dictionary and no glossary knows, and what was likely meant',
+      ],
       ['Alt + R', 'Switches collections and glossaries in and out of reach'],
       ['Alt + Shift + Up, Down', 'Moves the paragraph; numbers and references follow'],
       ['Left, Right', 'Step onto a blank and off it again, to change its answer'],

@@ -21,6 +21,7 @@ import {
   useLeafState,
   documentOf,
   useLeafParts,
+  useSpelling,
   UnderCaret,
   giveKeys,
 } from '../writing';
@@ -173,6 +174,7 @@ export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props)
     say,
   });
   const { record, marks, isBeside } = useLeafLook(given);
+  const spelling = useSpelling(editor, one, placing.index, finishing.state === 'open');
   const leaf = useLeafState(editor);
   useFollowRecord(editor, given.record, finishing.state === 'open', say);
   const { selected, setSelected, keepWords } = useKeptWords(draft.id, editor, say);
@@ -236,9 +238,10 @@ export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props)
         gapsShown,
         slip,
         questions,
+        openSlip,
+        spelling,
       }}
       hideGaps={hideGaps}
-      closeSlip={() => openSlip(null)}
     />
   );
   return (

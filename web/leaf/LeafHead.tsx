@@ -7,7 +7,7 @@ import { FormatMenu } from '../format';
 import { AboutCase } from '../record';
 import { Button, Key } from '../ui';
 import type { Keeping } from '#client/drafts';
-import { giveKeys, KeepingLine, LengthLine, type LeafSlip } from '../writing';
+import { giveKeys, KeepingLine, LengthLine, SPELLING_KEY, type LeafSlip } from '../writing';
 import { LeavesOfCase, NameOfLeaf, type useAnotherLeaf } from './LeavesOfCase';
 
 interface Props {
@@ -48,6 +48,12 @@ function Ways({
               hint: 'Alt + G',
               part: 'more',
               onSelect: () => openSlip({ kind: 'find' }),
+            },
+            {
+              label: 'Check the spelling…',
+              hint: SPELLING_KEY,
+              part: 'more',
+              onSelect: () => openSlip({ kind: 'spelling' }),
             },
             { label: 'Texts of this leaf…', part: 'more', onSelect: () => openSlip({ kind: 'texts' }) },
             {

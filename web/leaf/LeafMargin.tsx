@@ -35,6 +35,8 @@ import {
   ReachSlip,
   TermSlip,
   TextsSlip,
+  SpellingSlip,
+  type Spelling,
   StatementPanel,
   ReachList,
   type useFinishing,
@@ -70,16 +72,27 @@ export interface LeafMarginProps {
   say: (words: string | null) => void;
   gapsShown: boolean;
   slip: LeafSlip | null;
-  closeSlip: () => void;
+  openSlip: (slip: LeafSlip | null) => void;
   hideGaps: () => void;
   /** Whether the questions of the leaf are listed beside it. */
   questions: { isListed: boolean };
+  spelling: Spelling;
 }
 
 /** The slip that was asked for. */
-function AskedFor({ one, editor, placing, offering, keeper, slip, closeSlip, say }: LeafMarginProps) {
+function AskedFor({
+  one,
+  editor,
+  placing,
+  offering,
+  keeper,
+  slip,
+  openSlip,
+  spelling,
+  say,
+}: LeafMarginProps) {
   const close = (said?: string | null) => {
-    closeSlip();
+    openSlip(null);
     if (said !== undefined) say(said);
     giveKeys(editor.view);
   };
@@ -93,6 +106,13 @@ function AskedFor({ one, editor, placing, offering, keeper, slip, closeSlip, say
       return <TextsSlip editor={editor} close={close} />;
     case 'find':
       return <FindSlip editor={editor} close={close} />;
+    case 'spelling':
+      return (
+        <SpellingSlip
+          {...{ editor, close, ...spelling }}
+          keepTerm={(text) => openSlip({ kind: 'term', text })}
+        />
+      );
     case 'symbol':
       return <SymbolSlip editor={editor} close={close} />;
     case 'link':

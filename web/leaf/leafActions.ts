@@ -5,7 +5,7 @@ import { FORMATS } from '../format';
 import { RECORD_KEY } from '../record';
 import type { Action } from '../shell';
 import type { useAnotherLeaf } from './LeavesOfCase';
-import { answerWithSelected, type LeafSlip, goToMargin, SELECTION_KEY } from '../writing';
+import { answerWithSelected, type LeafSlip, goToMargin, SELECTION_KEY, SPELLING_KEY } from '../writing';
 
 /** What the acts of a leaf need. */
 interface OnLeaf {
@@ -78,6 +78,7 @@ export function leafActions(leaf: OnLeaf): Action[] {
     },
     ...formatting(leaf),
     { label: 'Find and change words of this draft', run: () => openSlip({ kind: 'find' }) },
+    { label: 'Check the spelling', key: SPELLING_KEY, run: () => openSlip({ kind: 'spelling' }) },
     { label: 'Insert a symbol', run: () => openSlip({ kind: 'symbol' }) },
     { label: 'Make the selected words a link', run: () => openSlip({ kind: 'link' }) },
     { label: 'Refer to a number', run: () => openSlip({ kind: 'reference' }) },

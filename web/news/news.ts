@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 21,
+    day: '2026-11-29',
+    title: 'Spelling is checked in drafts, in entries and on the slip',
+    words:
+      'Words that neither the dictionary, nor a glossary, nor the record of the case knows are marked while you write; nothing you write is sent anywhere for it. Alt + - goes from one to the next with what was likely meant: Enter changes it, or say that it is right for you, or save it in a glossary for everybody. British English comes along; whoever runs the server can add dictionaries for other languages.',
+    at: { label: 'Glossaries', to: '/glossaries' },
+  },
+  {
     number: 20,
     day: '2026-11-29',
     title: 'Transcripts: names of one recording, fillers, a pedal on the screen',

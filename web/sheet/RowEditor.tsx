@@ -141,6 +141,7 @@ export function RowEditor({ entry, index, close }: Props) {
       <Heads content={content} leadIn={collection?.leadIn ?? ''} put={put} />
       <WordingEditor
         passage={mainPassage(content)}
+        language={content.wordings[0]!.language}
         fields={content.fields}
         conditions={content.conditions ?? []}
         entries={row.titles}

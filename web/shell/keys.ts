@@ -40,7 +40,7 @@ export function useLiveKeys(keys: LiveKey[]): void {
 /** Keys without a letter that go by their place on the keyboard too: letters are few beside those that browsers and offers use. */
 const MARKS: Readonly<Record<string, string>> = {
   ...{ Comma: ',', Period: '.', Slash: '/', Quote: "'", BracketLeft: '[', BracketRight: ']' },
-  Enter: 'Enter',
+  ...{ Enter: 'Enter', Minus: '-' },
 };
 
 /** What a live key is called: with Alt a letter or mark goes by its place on the keyboard. Null for what is none. */

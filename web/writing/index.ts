@@ -31,6 +31,8 @@ export { PlacementActions } from './placements/PlacementActions';
 export { PlacementPanel } from './placements/PlacementPanel';
 export { useFollowRecord } from './placements/useFollowRecord';
 export type { usePlacing } from './placements/usePlacing';
+export { SpellingSlip, SPELLING_KEY } from './spelling/SpellingSlip';
+export { useSpelling, type Spelling } from './spelling/useSpelling';
 export { TextsSlip } from './texts/TextsSlip';
 export { Level } from './surface/Level';
 export { UnderCaret } from './surface/UnderCaret';

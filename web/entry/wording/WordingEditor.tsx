@@ -6,6 +6,7 @@ import { conditionInWords, type Condition, type Field, type NamedCondition } fro
 import type { Passage } from '#core/passage';
 import { passageExtensions } from '../../editor';
 import { addressPasted } from '../../format';
+import { useDictionary, useMisspeltMarks, useSpellChecker } from '../../spelling';
 import { conditionLabels, tellConditions } from './conditionLabels';
 import { goOnBehind } from './optionalPassages';
 import { shownSpaces } from './shownSpaces';
@@ -15,6 +16,8 @@ import { WordingStrip, type StripAsked } from './WordingStrip';
 
 interface Props {
   passage: Passage;
+  /** Of the wording, as a BCP 47 tag. */
+  language: string;
   fields: readonly Field[];
   conditions: readonly NamedCondition[];
   /** Titles of the entries that may be put in, by id. */
@@ -88,6 +91,8 @@ export function WordingEditor(props: Props) {
     const words = new Map(conditions.map(({ id, when }) => [id, conditionInWords(when, fields)]));
     tellConditions(editor.view, (id) => `when ${words.get(id) ?? 'its condition is found again'}`);
   }, [editor, conditions, fields]);
+  const checker = useSpellChecker(useDictionary(editable ? props.language : ''));
+  useMisspeltMarks(editor, checker, props.language);
   useEffect(() => editorReady(editor), [editor, editorReady]);
   useEffect(() => editor.setEditable(editable, false), [editor, editable]);
   useEffect(() => {

@@ -10,7 +10,7 @@ import { WrittenClashes } from '../../cues';
 import { Button, Key, Notice, TextField } from '../../ui';
 import { CapturePlace } from './CapturePlace';
 import { InPlaceOf } from '../placements/InPlaceOf';
-import { findingKey, houseKey, useCaptureSlip, type CaptureProps } from './useCaptureSlip';
+import { findingKey, houseKey, respellingKey, useCaptureSlip, type CaptureProps } from './useCaptureSlip';
 
 interface Ticks {
   turnedBack: ReadonlySet<string>;
@@ -72,6 +72,21 @@ const House = ({ places, turnedBack, toggle }: Ticks & { places: readonly HouseP
       told: put === '' ? 'left out' : `becomes “${put}”`,
       flip: () => toggle(key),
     }))}
+  />
+);
+
+/** What is in no dictionary: changed where it is ticked, since it may be a name. */
+const Respellings = ({
+  respellings,
+  turnedBack,
+  toggle,
+}: Ticks & { respellings: ReturnType<typeof useCaptureSlip>['respellings'] }) => (
+  <TickList
+    legend="Not in the dictionary. Tick to change it"
+    rows={respellings.map(({ word, put }) => {
+      const key = respellingKey(word, put);
+      return { key, words: word, told: `to “${put}”`, on: turnedBack.has(key), flip: () => toggle(key) };
+    })}
   />
 );
 
@@ -147,6 +162,7 @@ export function CaptureSlip(props: CaptureProps) {
         <Particulars captured={captured} turnedBack={slip.turnedBack} toggle={slip.toggle} />
         <Personal personal={captured.personal} turnedBack={slip.turnedBack} toggle={slip.toggle} />
         <House places={slip.places} turnedBack={slip.turnedBack} toggle={slip.toggle} />
+        <Respellings respellings={slip.respellings} turnedBack={slip.turnedBack} toggle={slip.toggle} />
         <Findings findings={slip.findings} turnedBack={slip.turnedBack} toggle={slip.toggle} />
         <div
           className="book max-h-48 overflow-y-auto border-l border-hair pl-3 text-[15px]"

@@ -1,4 +1,4 @@
-/** A slip that was asked for by a key or in the finder: a number to refer to, what is in reach, earlier texts, the texts of the leaf, a symbol, words to find, where a link leads, a term to keep. */
+/** A slip that was asked for by a key or in the finder: a number to refer to, what is in reach, earlier texts, the texts of the leaf, a symbol, words to find, where a link leads, a term to keep, words nobody knows. */
 export type LeafSlip =
   | { kind: 'reference' }
   | { kind: 'reach' }
@@ -7,4 +7,5 @@ export type LeafSlip =
   | { kind: 'symbol' }
   | { kind: 'find' }
   | { kind: 'link' }
+  | { kind: 'spelling' }
   | { kind: 'term'; text: string };

@@ -13,7 +13,9 @@ import {
 } from '#core/entry';
 import type { Passage } from '#core/passage';
 import { captureForBank, type Captured } from '#core/privacy';
+import { respelt } from '#core/spelling';
 import { editTexts, HouseFinder, type HousePlace, type HouseWord } from '#core/terms';
+import { useRespellings } from '../../spelling';
 import { useAtHand, houseWordsQuery, usePersonalFinder } from '../../api';
 import { isProblem } from '#client/api';
 import { type BankIndex, takenCues } from '#core/bank';
@@ -46,15 +48,27 @@ const withWords = (content: EntryContent, passage: Passage): EntryContent => ({
 });
 
 /** What the captured words claim, and where they say something else than the house does; each by a key of its own among the ticks. */
-function useSaid(captured: Captured, content: EntryContent, isShared: boolean) {
+function useSaid(passage: Passage, content: EntryContent, isShared: boolean) {
   const words = useQuery(houseWordsQuery).data?.words ?? NO_HOUSE_WORDS;
   const house = useMemo(() => new HouseFinder(words), [words]);
-  const findings = useMemo(() => findingsIn(captured.passage), [captured.passage]);
+  const findings = useMemo(() => findingsIn(passage), [passage]);
   const places = useMemo(() => (isShared ? house.in(content) : []), [house, content, isShared]);
   return { findings, places };
 }
 
+/** The captured words as they are spelt once what is ticked is changed, and what can be ticked. */
+function useSpelt({ passage }: Captured, language: string, ticked: ReadonlySet<string>) {
+  const written = useMemo(() => newEntry('', language, passage), [language, passage]);
+  const respellings = useRespellings(written, language);
+  const spelt = useMemo(() => {
+    const wanted = respellings.filter(({ word, put }) => ticked.has(respellingKey(word, put)));
+    return mainPassage(respelt(written, new Map(wanted.map(({ word, put }) => [word.toLowerCase(), put]))));
+  }, [written, respellings, ticked]);
+  return { passage: spelt, respellings };
+}
+
 export const houseKey = ({ words, put }: Pick<HousePlace, 'words' | 'put'>) => `house ${words} ${put}`;
+export const respellingKey = (word: string, put: string) => `spelling ${word} ${put}`;
 export const findingKey = (words: string) => `finding ${words}`;
 
 /** What stands on the slip of captured words, as it is changed; and keeping it. */
@@ -73,8 +87,9 @@ export function useCaptureSlip(props: CaptureProps) {
   // Beside what is being kept stand its neighbours: their cues must not be taken.
   useAtHand(collection ? [collection.id] : []);
   const leadIn = collection?.leadIn ?? '';
+  const { passage, respellings } = useSpelt(captured, collection?.language ?? 'en-GB', turnedBack);
   // Until one is written, of what has become no field: nobody's details get into a title, nor into the cue made of it.
-  const title = fields.title ?? proposeTitle(captured.passage);
+  const title = fields.title ?? proposeTitle(passage);
   const isWord = (word: string) => index.ordinary.has(word);
   const cue =
     fields.cue ??
@@ -85,13 +100,13 @@ export function useCaptureSlip(props: CaptureProps) {
   );
   const plain = useMemo<EntryContent>(
     () => ({
-      ...newEntry(title.trim(), collection?.language ?? 'en-GB', captured.passage),
+      ...newEntry(title.trim(), collection?.language ?? 'en-GB', passage),
       fields: captured.fields,
       cues,
     }),
-    [title, collection, captured, cues],
+    [title, collection, passage, captured.fields, cues],
   );
-  const { findings, places } = useSaid(captured, plain, collection?.own === false);
+  const { findings, places } = useSaid(passage, plain, collection?.own === false);
   // A claim is asked about only where it is ticked; what the house says otherwise is mended unless its tick is taken away.
   const content = useMemo(() => {
     const mended = editTexts(
@@ -124,6 +139,7 @@ export function useCaptureSlip(props: CaptureProps) {
     captured,
     findings,
     places,
+    respellings,
     turnedBack,
     toggle,
     put,

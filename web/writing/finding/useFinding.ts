@@ -10,19 +10,13 @@ import {
   type FoundWords,
   type Search,
 } from '../../editor';
-
-/** Brings the line of a place into sight while the keys are in the slip. */
-function showPlace(editor: Editor, { from }: FoundWords): void {
-  const { node } = editor.view.domAtPos(from);
-  const element = node instanceof Element ? node : node.parentElement;
-  element?.scrollIntoView({ block: 'nearest' });
-}
+import { showPlace } from './showPlace';
 
 function goTo(editor: Editor, at: number): void {
   const tr = goToFound(editor.state, at);
   if (!tr) return;
   editor.view.dispatch(tr);
-  showPlace(editor, findingIn(editor.state)!.places[at]!);
+  showPlace(editor, findingIn(editor.state)!.places[at]!.from);
 }
 
 const placesIn = (editor: Editor) => findingIn(editor.state)?.places ?? [];
@@ -50,7 +44,7 @@ export function useFinding(editor: Editor, search: Search) {
     editor.view.dispatch(lookFor(editor.state, { words, wholeWords, sameCase }));
     const found = findingIn(editor.state);
     const first = found?.places[found.at];
-    if (first) showPlace(editor, first);
+    if (first) showPlace(editor, first.from);
   }, [editor, words, wholeWords, sameCase]);
   useEffect(
     () => () => {

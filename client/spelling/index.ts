@@ -1,0 +1,2 @@
+export { SpellChecker } from './spellChecker';
+export { areRight, spellingsFor, type Dictionary } from './spellingService';
