@@ -17,6 +17,11 @@ export class SpellChecker {
   /** @param ask tells of each word whether it is right; a rejection is told by `failed` and asked again by `again` */
   constructor(private readonly ask: (words: readonly string[]) => Promise<boolean[]>) {}
 
+  /** Has the dictionary read before anything is asked, so that it is there should the connection go. */
+  begin(): void {
+    this.askFor([]);
+  }
+
   /** Words that are right besides, whatever their capitals. */
   setRight(words: Iterable<string>): void {
     this.right = new Set([...words].map((word) => word.toLowerCase()));

@@ -17,6 +17,7 @@ export function useSpellChecker(
     () => (dictionary && isWanted ? new SpellChecker((words) => areRight(dictionary, words)) : null),
     [dictionary, isWanted],
   );
+  useEffect(() => checker?.begin(), [checker]);
   useEffect(() => checker?.setRight([...own, ...right]), [checker, own, right]);
   const loaded = useGlossaryLists(useGlossaries().data);
   useEffect(() => checker?.again(), [checker, loaded]);
