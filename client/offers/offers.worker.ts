@@ -71,6 +71,11 @@ export class OfferService {
     else this.offering.dropList(OWN_LIST);
   }
 
+  /** Offers the small words that go together in a language; none for null. */
+  setSmallWords(language: string | null): void {
+    this.offering.setSmallWords(language);
+  }
+
   /** Whether a list that is here knows each as a word, whatever is in reach. */
   areWords(words: readonly string[]): boolean[] {
     const { isWord } = this.offering.lexicon;

@@ -1,86 +1,30 @@
-import type { CalendarDate } from '#core/calendar';
 import { nearCues, type Lexicon, type ResolvedCue } from '#core/cue';
 import { dateOffers } from './dateShorthand';
 import { endingsOf } from './endings';
+import { Families, familiesOf, hasChoices, membersOf, type Member } from './families';
+import { familyOffers, SMALL_WORDS, withFamilies, type FamilySource } from './familyOffers';
 import { folded } from './keys';
-import { LookAlikes, type ReadBack } from './lookAlikes';
+import { LookAlikes } from './lookAlikes';
+import {
+  OWN_LIST,
+  type Offer,
+  type OfferEntry,
+  type OfferList,
+  type OffersAnswer,
+  type OffersAsked,
+  type UsedThing,
+} from './offer';
 import { offersFor, usedOf, type OfferSource } from './offers';
-import { bestFirst, TermIndex, type FoundBy, type Offerable } from './termIndex';
+import { bestFirst, TermIndex, type Offerable } from './termIndex';
 import type { Term } from './wordList';
-
-/** Why something is offered. */
-export type OfferedBy = FoundBy | 'date' | 'ending' | 'mistyped' | 'no-lead-in';
-
-/** Something offered at the caret, ready to be shown and taken. */
-export interface Offer {
-  kind: 'entry' | 'term' | 'date';
-  /** What is put down; of an entry, its title. */
-  text: string;
-  /** The entry's id, or the glossary's; '' for a date. */
-  list: string;
-  by: OfferedBy;
-  /** Where in the line what it replaces begins. */
-  from: number;
-  /** How often this person has used it. */
-  times: number;
-  /** What must be read back before it stands; null for nothing. */
-  readBack: (ReadBack & { note: string }) | null;
-}
-
-/** Stands for a glossary where a term is of the text alone that is written on. */
-export const OWN_LIST = 'this-text';
-
-/** A glossary as it is offered from. */
-export interface OfferList {
-  id: string;
-  priority: number;
-  /** Whether look-alikes are read back. */
-  careful: boolean;
-  terms: readonly Term[];
-}
-
-/** An entry in reach as it is offered. */
-export interface OfferEntry {
-  id: string;
-  title: string;
-  cues: ResolvedCue[];
-  leadIn: string;
-  /** The first words of its wordings. */
-  beginnings: string[];
-  /** All its words, where they are one paragraph without blanks; null otherwise. */
-  whole: string | null;
-}
-
-/** What a member has used, by glossary and term, or by entry. */
-export interface UsedThing {
-  source: 'entry' | 'term';
-  list: string;
-  term: string;
-  times: number;
-}
-
-/** What stands before the caret, and where. */
-export interface OffersAsked {
-  line: string;
-  today: CalendarDate;
-  language: string;
-  /** A term was taken right here: its endings are what is wanted. */
-  taken: boolean;
-}
-
-/** What comes of a question. */
-export interface OffersAnswer {
-  offers: Offer[];
-  isWord: boolean;
-  /** The entry whose words were just typed in full, though a cue would have brought them; null for none. */
-  missed: string | null;
-}
 
 interface Held {
   source: OfferSource;
   /** The words of its terms of several words. */
   within: ReadonlySet<string>;
   notes: Map<string, string>;
+  /** Null where none of its terms is a family. */
+  families: Families | null;
   /** Null where nothing is read back. */
   lookAlikes: LookAlikes | null;
 }
@@ -102,11 +46,17 @@ const STARTS = /(?:^|[.!?:]\s+)[^\s.!?:]*$/;
 function wordsWithin(terms: readonly Term[]): Set<string> {
   const words = new Set<string>();
   for (const { text } of terms) {
-    if (!/[\s/-]/.test(text)) continue;
-    for (const word of folded(text).split(/[\s/-]+/)) words.add(word);
+    if (!/[\s/{-]/.test(text)) continue;
+    for (const word of folded(text).split(/[\s/{|}-]+/)) words.add(word);
   }
   return words;
 }
+
+/** What the terms that are families stand for: of one family in the order in which its choices are written. */
+const membersIn = (terms: readonly Term[]): Member[] =>
+  terms.flatMap(({ text, weight }) =>
+    membersOf(text).map((member, at, all) => ({ text: member, weight: weight + 1 - at / all.length })),
+  );
 
 /** All that can be offered to one person on one leaf, and the answer to each key. */
 export class Offering {
@@ -120,9 +70,13 @@ export class Offering {
   private whole = new Map<string, { words: string; entry: string }[]>();
   private used: readonly UsedThing[] = [];
   private inReach: ReadonlySet<string> = new Set();
+  private smallWords: Families | null = null;
+  /** How often what was used, by list and folded term. */
+  private times = new Map<string, Map<string, number>>();
 
   /** Puts a glossary in, or in the place of the one with its id. */
-  setList({ id, priority, careful, terms }: OfferList): void {
+  setList({ id, priority, careful, terms: all }: OfferList): void {
+    const terms = all.filter(({ text }) => !hasChoices(text));
     const offerables = bestFirst(
       terms.map(({ text, cue, weight }): Offerable =>
         cue ? { text, weight, cues: [cue] } : { text, weight },
@@ -134,7 +88,9 @@ export class Offering {
         ...{ id, kind: 'term', priority, index, used: this.usedOf(index, id) },
         goesFirst: id === OWN_LIST,
       },
-      within: wordsWithin(terms),
+      within: wordsWithin(all),
+      families:
+        terms.length < all.length ? new Families(membersIn(all.filter((one) => !terms.includes(one)))) : null,
       notes: new Map(terms.flatMap(({ text, note }) => (note ? [[text, note] as const] : []))),
       lookAlikes: careful ? new LookAlikes(terms.map(({ text }) => text)) : null,
     });
@@ -142,6 +98,11 @@ export class Offering {
 
   dropList(id: string): void {
     this.lists.delete(id);
+  }
+
+  /** Offers the small words that go together in a language (BCP 47); none for null. */
+  setSmallWords(language: string | null): void {
+    this.smallWords = language === null ? null : new Families(familiesOf(language));
   }
 
   /** Says which glossaries are in reach; the others keep their index but offer nothing. */
@@ -178,6 +139,12 @@ export class Offering {
   /** What this person has used in this kind of work; told anew when it has changed much. */
   setUsed(used: readonly UsedThing[]): void {
     this.used = used;
+    this.times = new Map();
+    for (const { source, list, term, times } of used) {
+      if (source !== 'term') continue;
+      const known = this.times.get(list) ?? new Map<string, number>();
+      this.times.set(list, known.set(folded(term), times));
+    }
     for (const [id, held] of this.lists) held.source.used = this.usedOf(held.source.index, id);
     if (this.entries) this.entries.used = this.usedOf(this.entries.index, null);
   }
@@ -249,10 +216,20 @@ export class Offering {
       const { kind, text, by, from, times } = offer;
       return { kind, text, list, by, from, times, readBack: isEntry ? null : this.readBackOf(list, text) };
     });
-    const offers = [...dates, ...found, ...this.endings(line)];
+    const isWord = this.isWord(/\S*$/.exec(line)![0]);
+    const withSmall = withFamilies(found, familyOffers(line, this.familySources()), isWord);
+    const offers = [...dates, ...withSmall, ...this.endings(line)];
     const isCue = this.beginsLikeCue(line) && !found.some(({ by }) => by === 'cue');
     const near = isCue || offers.length === 0 ? this.near(line) : [];
     return [...near, ...offers].slice(0, MOST);
+  }
+
+  private familySources(): FamilySource[] {
+    const none = new Map<string, number>();
+    const of = (id: string, families: Families | null) =>
+      families ? [{ id, families, times: this.times.get(id) ?? none }] : [];
+    const lists = [...this.lists].filter(([id]) => this.inReach.has(id));
+    return [...lists.flatMap(([id, { families }]) => of(id, families)), ...of(SMALL_WORDS, this.smallWords)];
   }
 
   private sources(line: string): OfferSource[] {

@@ -47,6 +47,8 @@ export const PreferencesSchema = z.object({
   reachSets: z.array(ReachSetSchema).max(MOST_REACH_SETS).optional(),
   // Words that count as fillers in a transcript, by language, where they are others than the usual.
   fillers: z.record(z.string().max(20), z.array(z.string().min(1).max(120)).max(200)).optional(),
+  // Whether small words that go together are offered by their first letters; they are when left out.
+  smallWords: z.boolean().optional(),
   // Whether spelling is left unchecked, and words that are right whatever a dictionary says.
   spelling: z
     .object({

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { memberCount, MOST_MEMBERS } from './families';
 
 /** A term of a glossary as it is kept and exchanged. */
 export const TermSchema = z.object({
@@ -8,7 +9,8 @@ export const TermSchema = z.object({
     .min(1, 'a term needs a word')
     .max(120, 'a term may have 120 characters at the most')
     .regex(/^[^\t\n\r]*$/, 'a term is one line, without tabs')
-    .regex(/^[^#]/, 'a term does not begin with #'),
+    .regex(/^[^#]/, 'a term does not begin with #')
+    .refine((text) => memberCount(text) <= MOST_MEMBERS, `a family has ${MOST_MEMBERS} members at the most`),
   /** Typed to bring it; '' for none. */
   cue: z
     .string()

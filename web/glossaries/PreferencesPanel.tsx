@@ -62,6 +62,12 @@ export function PreferencesPanel() {
         value={preferences.data?.firstBy ?? null}
         pick={(firstBy) => save.mutate((before) => ({ ...before, firstBy }))}
       />
+      <Tick
+        on={preferences.data?.smallWords !== false}
+        toggle={() => save.mutate((before) => ({ ...before, smallWords: before.smallWords === false }))}
+      >
+        Small words that go together, by their first letters: hw for “he was”
+      </Tick>
       <CommandLeadIn
         value={preferences.data?.commandLeadIn ?? ''}
         save={(commandLeadIn) =>

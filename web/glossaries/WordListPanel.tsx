@@ -41,7 +41,8 @@ export function WordListPanel({ glossary, terms }: Props) {
       {glossary.right === 'keep' && glossary.shipped === null && (
         <>
           <label className="grid gap-1 text-[13px] text-soft">
-            One term a line; or term, cue, rank and a note to ask about, separated by tabs
+            One term a line; or term, cue, rank and a note to ask about, separated by tabs. Small words that
+            go together are one term with choices, found by their first letters: {'{he|she} {was|is}'}
             <textarea
               className="input min-h-24 font-cue text-[13px] text-ink"
               value={pasted}

@@ -23,6 +23,7 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
       ['F9', 'Finishes the draft, or walks you through its gaps'],
       ['Ctrl + Enter', 'Confirms the statement at the cursor, and goes to the next one'],
       ['Alt + J', 'Takes the first offer; Alt with K, L, ; and U, I, O, P, N takes the others'],
+      ['first letters', 'Of small words that go together: hw offers “he was”, twn “that was not”'],
       ['Alt + Down', 'Goes into the list of offers: Up, Down, then Enter takes one, Escape leaves'],
       ['Alt + M', 'Saves the selected words, or the word before the cursor, in a glossary'],
       ['Alt + Y', 'Lists the questions of the leaf beside it, answered ones ticked'],

@@ -45,6 +45,7 @@ import {
   documentOf,
   type LeafState,
   type usePlacing,
+  useSmallWords,
   useTyped,
 } from '../writing';
 import type { DraftKeeper, Keeping } from '#client/drafts';
@@ -336,6 +337,7 @@ function OfTheLine(props: LeafMarginProps) {
 /** The margin of a leaf: everything about the line at hand, level with it, beneath what stands there anyway. */
 export function LeafMargin(props: LeafMarginProps) {
   const { editor, leaf, selected, finishing } = props;
+  useSmallWords(props.spelling.language);
   return (
     <div
       className="pt-6"

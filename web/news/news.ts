@@ -14,9 +14,9 @@ export const NEWS: readonly News[] = [
   {
     number: 21,
     day: '2026-11-29',
-    title: 'Spelling is checked in drafts, in entries and on the slip',
+    title: 'Spelling is checked; small words come by their first letters',
     words:
-      'Words that neither the dictionary, nor a glossary, nor the record of the case knows are marked while you write; nothing you write is sent anywhere for it. Alt + - goes from one to the next with what was likely meant: Enter changes it, or say that it is right for you, or save it in a glossary for everybody. British English comes along; whoever runs the server can add dictionaries for other languages.',
+      'Words that neither the dictionary, nor a glossary, nor the record of the case knows are marked while you write; nothing you write is sent anywhere for it. Alt + - goes from one to the next with what was likely meant: Enter changes it, or say that it is right for you, or save it in a glossary for everybody. British English comes along; whoever runs the server can add dictionaries for other languages. Small words that go together are offered by their first letters, in English and Welsh: hw for “he was”, twn for “that was not”, wnh for “wasn’t he”; what you take comes first the next time. A glossary can have families of its own: {the swan|the gull} {was|is}.',
     at: { label: 'Glossaries', to: '/glossaries' },
   },
   {

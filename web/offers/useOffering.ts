@@ -4,6 +4,7 @@ import {
   DEFAULT_PREFERENCES,
   isInReach,
   OWN_LIST,
+  SMALL_WORDS,
   type Offer,
   type OfferEntry,
   type UsedThing,
@@ -81,6 +82,7 @@ export function useOffering(index: BankIndex | null, reach: Reach | null, { kind
   const sourceOf = (offer: Offer): string => {
     if (offer.kind === 'date') return 'date';
     if (offer.list === OWN_LIST) return 'this recording';
+    if (offer.list === SMALL_WORDS) return 'small words';
     if (offer.kind === 'term') return names.get(offer.list) ?? '';
     const entry = index?.entries.get(offer.list);
     return (entry && index?.collections.get(entry.collection)?.name) ?? '';

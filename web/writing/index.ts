@@ -25,6 +25,7 @@ export { useDropDraft } from './keeping/useDropDraft';
 export { useFinishing } from './keeping/useFinishing';
 export { useKeeping } from './keeping/useKeeping';
 export { OffersPanel } from './offers/OffersPanel';
+export { useSmallWords } from './offers/useSmallWords';
 export { takeOffer, type OfferHost } from './offers/offering';
 export { NewerWording } from './placements/NewerWording';
 export { PlacementActions } from './placements/PlacementActions';

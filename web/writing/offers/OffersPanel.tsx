@@ -10,6 +10,7 @@ const WHY: Record<Offer['by'], string> = {
   beginning: 'it begins so',
   initials: 'these are its initials',
   consonants: 'these are its consonants',
+  family: 'small words that go together, by their first letters',
   date: 'the day this shorthand means',
   ending: 'the same word with another ending',
   mistyped: 'its cue is one slip away',

@@ -5,6 +5,7 @@ import { readCommand } from '#core/command';
 import type { Way } from '#core/savings';
 import type { PlaceRequest } from '#core/fill';
 import type { OffersAnswer, OffersAsked, Offer } from '#core/glossary';
+import { withCapital } from '#core/language';
 import { isCode, lineBefore, placeEntry } from '../../editor';
 import { Asker } from '#client/offers';
 import { broughtBy, isBringing } from '../cues/cueFiring';
@@ -95,6 +96,13 @@ export function inCaseOf(text: string, typed: string): string {
   return text.charAt(0).toLocaleUpperCase() + text.slice(1);
 }
 
+/** What an offer puts down for what was typed. The letters of a family are those of its words: of these only the first has a capital. */
+function wordsOf({ kind, by, text }: Offer, typed: string): string {
+  if (kind !== 'term' || by === 'cue') return text;
+  if (by !== 'family') return inCaseOf(text, typed);
+  return /^\p{Lu}/u.test(typed) ? withCapital(text) : text;
+}
+
 const show = (view: EditorView, offered: Offered | null) =>
   view.dispatch(view.state.tr.setMeta(key, { offered } satisfies Meta));
 
@@ -138,7 +146,7 @@ export function takeOffer(view: EditorView, host: OfferHost, at: number, keys = 
     stepTo(view, broughtBy(placeEntry(state, from, caret, request), from, typed));
     host.brought(request.id, offer.list, typed.length + keys, 'offer');
   } else {
-    const text = offer.kind === 'term' && offer.by !== 'cue' ? inCaseOf(offer.text, typed) : offer.text;
+    const text = wordsOf(offer, typed);
     const tr = broughtBy(state.tr.insertText(text, from, caret), from, typed);
     view.dispatch(tr.setMeta(key, { look: 'taken' } satisfies Meta));
   }
@@ -181,6 +189,8 @@ function spaced(view: EditorView, host: OfferHost, text: string): boolean {
   // What is offered must be for what stands there now, not for a key ago.
   if (offered.lookedAt !== lineBefore(view.state, view.state.selection.from)) return false;
   if (offered.isWord || first.kind !== 'term' || first.by === 'ending' || first.readBack) return false;
+  // Two letters may be an abbreviation: only what this person has taken before is meant by them.
+  if (first.by === 'family' && first.times === 0) return false;
   // The space itself is the word's own: no key was spent.
   if (!takeOffer(view, host, 0, 0)) return false;
   view.dispatch(view.state.tr.insertText(' '));
