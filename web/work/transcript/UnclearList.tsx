@@ -4,6 +4,8 @@ import { timesIn, turnsIn } from '../../editor';
 import { Button, Key } from '../../ui';
 import type { TurnActs } from './turnActs';
 
+/** So many of each are listed; the next come once these are mended. */
+const SHOWN = 60;
 /** So many letters on either side are shown of the line that something unclear is in. */
 const AROUND = 40;
 
@@ -48,14 +50,24 @@ interface Props {
 
 /** What is still to be heard again, and times that cannot be right; nothing where all is clear. */
 export function UnclearList({ editor, acts, length }: Props) {
-  const unclear = useEditorState({ editor, selector: () => unclearIn(editor) });
-  const faults = useEditorState({ editor, selector: () => faultsIn(editor, length) });
+  const { unclear, faults, ...count } = useEditorState({
+    editor,
+    selector: () => {
+      const [allUnclear, allFaults] = [unclearIn(editor), faultsIn(editor, length)];
+      return {
+        unclear: allUnclear.slice(0, SHOWN),
+        faults: allFaults.slice(0, SHOWN),
+        unclearCount: allUnclear.length,
+        more: Math.max(0, allUnclear.length - SHOWN) + Math.max(0, allFaults.length - SHOWN),
+      };
+    },
+  });
   if (unclear.length === 0 && faults.length === 0) return null;
   return (
     <section aria-label="To hear again">
       <div className="flex items-baseline gap-3">
         <h2 className="section-head">To hear again</h2>
-        <span className="text-[13px] text-soft">{unclear.length > 0 && unclear.length}</span>
+        <span className="text-[13px] text-soft">{count.unclearCount > 0 && count.unclearCount}</span>
         {unclear.length > 0 && (
           <Button look="text" className="ml-auto text-[13px]" onClick={() => acts.nextUnclear()}>
             Next <Key>Alt + '</Key>
@@ -63,8 +75,9 @@ export function UnclearList({ editor, acts, length }: Props) {
         )}
       </div>
       <ul className="mt-1 grid max-h-56 gap-1 overflow-y-auto text-[14px]">
-        {unclear.map(({ pos, at, words }) => (
-          <li key={pos}>
+        {unclear.map(({ pos, at, words }, place) => (
+          // By their order: with each letter typed before them all places change, and the rows stay.
+          <li key={place}>
             <button
               type="button"
               className="flex w-full items-baseline gap-2 text-left hover:text-elder"
@@ -75,8 +88,8 @@ export function UnclearList({ editor, acts, length }: Props) {
             </button>
           </li>
         ))}
-        {faults.map(({ pos, at, kind }) => (
-          <li key={`fault ${pos}`}>
+        {faults.map(({ pos, at, kind }, place) => (
+          <li key={`fault ${place}`}>
             <button
               type="button"
               className="flex w-full items-baseline gap-2 text-left text-rust"
@@ -88,6 +101,9 @@ export function UnclearList({ editor, acts, length }: Props) {
           </li>
         ))}
       </ul>
+      {count.more > 0 && (
+        <p className="text-[13px] text-soft">{count.more} more follow once these are done.</p>
+      )}
     </section>
   );
 }
