@@ -11,6 +11,7 @@ import type { Measured } from './measure';
 import { benchSigns } from './signs';
 import { benchStart } from './start';
 import { benchTeam } from './team';
+import { benchTranscript } from './transcript';
 import { benchTyping } from './typing';
 import { benchWaits } from './waits';
 
@@ -23,6 +24,7 @@ const SECTIONS: Record<string, () => Measured[] | Promise<Measured[]>> = {
   likeness: benchLikeness,
   phrases: benchPhrases,
   typing: benchTyping,
+  transcript: benchTranscript,
   team: benchTeam,
   bank: benchLargeBank,
   signs: benchSigns,

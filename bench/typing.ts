@@ -4,6 +4,7 @@ import path from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { RunningServer } from '../e2e/runningServer';
 import type { Measured } from './measure';
+import { keysIn, measured, watch, type Timed } from './watchTyping';
 
 const KEYS = 1000;
 /** As quick as a quick hand: some 130 words a minute. */
@@ -11,71 +12,8 @@ const BETWEEN_MS = 90;
 const TEXT =
   'The hedgehog was found near the harbour and brought to the ward; its breathing was laboured and the wound had been cleaned before admission. ';
 
-interface Timed {
-  text: number[];
-  offers: number[];
-}
-
-/** In the page: from each key to the next frame that shows its text, and to the one that shows its offers. */
-function watch(): void {
-  const timed: Timed = { text: [], offers: [] };
-  (window as unknown as { timed: Timed }).timed = timed;
-  let pressed = 0;
-  let isAwaited = false;
-  // A frame is painted when a task that was asked for within it runs.
-  const afterThisFrame = (then: () => void) => {
-    const { port1, port2 } = new MessageChannel();
-    port1.onmessage = then;
-    port2.postMessage(null);
-  };
-  // What changes while the frame of a key is drawn is painted with it, anything else with the next.
-  let isDrawing = false;
-  const painted = (then: () => void) =>
-    isDrawing ? afterThisFrame(then) : requestAnimationFrame(() => afterThisFrame(then));
-  window.addEventListener(
-    'keydown',
-    (event) => {
-      const start = event.timeStamp;
-      pressed = start;
-      isAwaited = true;
-      requestAnimationFrame(() => {
-        isDrawing = true;
-        afterThisFrame(() => {
-          isDrawing = false;
-          timed.text.push(performance.now() - start);
-        });
-      });
-    },
-    true,
-  );
-  new MutationObserver(() => {
-    if (!isAwaited) return;
-    isAwaited = false;
-    const start = pressed;
-    painted(() => timed.offers.push(performance.now() - start));
-  }).observe(document.querySelector('aside')!, { subtree: true, childList: true, characterData: true });
-}
-
-const at = (sorted: readonly number[], share: number) =>
-  sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))]! * 1e6;
-
 const ON_LEAF = 'a key on the leaf in Chromium, 62,000 terms in reach';
 const IN_ENTRY = 'a key in an entry of 100,000 characters in Chromium';
-
-function measured(contender: string, where: string, times: number[]): Measured {
-  const sorted = [...times].sort((a, b) => a - b);
-  const work = `${where} (${times.length} keys measured)`;
-  const mean = times.reduce((sum, time) => sum + time, 0) / times.length;
-  return {
-    section: 'typing',
-    work,
-    contender,
-    perSecond: 1000 / mean,
-    p50: at(sorted, 0.5),
-    p95: at(sorted, 0.95),
-    p99: at(sorted, 0.99),
-  };
-}
 
 const LONG = 100_000;
 const KEYS_IN_ENTRY = 300;
@@ -137,9 +75,9 @@ export async function benchTyping(): Promise<Measured[]> {
     const { text, offers } = await page.evaluate(() => (window as unknown as { timed: Timed }).timed);
     const inEntry = await typeInEntry(page);
     return [
-      measured('Elderleaf, to painted text', ON_LEAF, text),
-      measured('Elderleaf, to painted offers', ON_LEAF, offers),
-      measured('Elderleaf, to painted text', IN_ENTRY, inEntry),
+      measured('typing', 'Elderleaf, to painted text', keysIn(ON_LEAF, text), text),
+      measured('typing', 'Elderleaf, to painted offers', keysIn(ON_LEAF, offers), offers),
+      measured('typing', 'Elderleaf, to painted text', keysIn(IN_ENTRY, inEntry), inEntry),
     ];
   } finally {
     await browser.close();
