@@ -8,6 +8,7 @@ import { toHtml, toMarkdown, withAddresses } from '#core/exchange';
 import { gapsOf } from '#core/fill';
 import { findable, nearest, wordsToFind } from '#core/finder';
 import { readWordList } from '#core/glossary';
+import { messageParts, plainSubject } from '#core/mail';
 import { readEntry } from '#core/notation';
 import { canonical, excerpt, plainPassage, plainText, tidyInlines, type Inline } from '#core/passage';
 import { repeatedPhrases, worthBanking } from '#core/phrases';
@@ -21,6 +22,7 @@ import {
   personalInCaptured,
 } from '#core/privacy';
 import { detailsInText, emptyRecord, type CaseRecord } from '#core/record';
+import { checkedWords } from '#core/spelling';
 import { HouseFinder, TermFinder } from '#core/terms';
 import { correctionOf, disfluenciesIn, fillersOf, spokenMarksIn } from '#core/transcript';
 import { titleFromText } from '#core/work';
@@ -93,6 +95,10 @@ const READERS: Record<string, (text: string) => unknown> = {
   exports: (text) => [toHtml(plainPassage(text)), toMarkdown(plainPassage(text))],
   disfluencies: (text) => disfluenciesIn(text, fillersOf('en')),
   spokenMarks: (text) => spokenMarksIn(text, 'en'),
+  checkedWords,
+  messageParts,
+  plainSubject,
+  messageOfLines: (text) => messageParts(text.replaceAll(' ', '\n')),
   correction: (text) => correctionOf(`${text} Gage ${text}`, `${text} Gauge ${text}`),
   gaps: (text) => gapsOf({ ...emptyDraft(), ...plainPassage(text) }),
   commands: (text) => {

@@ -60,6 +60,7 @@ export const DETAILS = [
   { path: 'stopped medicines', label: 'Stopped medicines', kind: 'list' },
   { path: 'since last note', label: 'New since the last note', kind: 'list' },
   { path: 'customer', label: "Enquirer's name", kind: 'text' },
+  { path: 'email', label: "Enquirer's email", kind: 'text' },
   { path: 'topic', label: 'Topic', kind: 'text' },
   { path: 'place', label: 'Place', kind: 'text' },
   { path: 'date', label: 'Date of the case', kind: 'date' },

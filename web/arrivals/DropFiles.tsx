@@ -180,7 +180,7 @@ export function DropFiles() {
       <div className="mt-2">
         <FileDrop
           label="Files"
-          hint={`Drop files here. A document (Word, Markdown, text) begins a leaf${asksForWork ? '; Word, OpenDocument and PDF can be commented on' : ''}; files of a record system (HL7 FHIR R4) become cases; any other file is saved with a case. A zip is taken file by file.`}
+          hint={`Drop files here. A document (Word, Markdown, text) begins a leaf${asksForWork ? '; Word, OpenDocument and PDF can be commented on' : ''}; email messages, and files of a record system (HL7 FHIR R4), become cases; any other file is saved with a case. A zip is taken file by file.`}
           isReading={isReading}
           isMany
           take={(files) => void take(files)}

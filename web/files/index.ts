@@ -1,3 +1,4 @@
+export { bytesOfFile } from './bytesOfFile';
 export { FilesAlong } from './FilesAlong';
 export { FilesOfCase } from './FilesOfCase';
 export { FilesOnTheirWay } from './FilesOnTheirWay';

@@ -82,6 +82,13 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
     ],
   },
   {
+    title: 'On the answer to a message',
+    keys: [
+      ['Alt + .', 'Places the entry nearest to the message; again, the next one'],
+      ['Alt + T', 'Quotes the words selected in the message'],
+    ],
+  },
+  {
     title: 'On a recording, while you write',
     keys: [
       ['Alt + .', 'Plays, or pauses and goes back a little'],

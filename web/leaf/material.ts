@@ -54,7 +54,8 @@ export interface Material {
 /** Gives the material of a leaf; a hook, the same one for as long as the leaf is open. */
 export type UseMaterial = (leaf: LeafWithMaterial) => Material;
 
-const NONE: Material = {
+/** Of a case that brings nothing. */
+export const NO_MATERIAL: Material = {
   above: null,
   leafClass: '',
   textName: null,
@@ -70,4 +71,4 @@ const NONE: Material = {
 };
 
 /** Of a leaf on which nothing but the text is. */
-export const useNoMaterial: UseMaterial = () => NONE;
+export const useNoMaterial: UseMaterial = () => NO_MATERIAL;

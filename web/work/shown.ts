@@ -7,6 +7,7 @@ import { KEYS } from '../api';
 import { bundleArrival } from './admission/bundleArrival';
 import type { Arrival, DocumentWork } from './arrival';
 import type { CaseGroup } from './caseGroup';
+import { messageArrival } from './reply/messageArrival';
 import { subtitlesArrival } from './transcript/subtitlesArrival';
 import { recordingWork } from './transcript/recordingWork';
 import { submissionWork } from './feedback/submissionWork';
@@ -58,7 +59,10 @@ export const SHOWN: Record<KindId, Shown> = {
     arrivals: [subtitlesArrival],
     documents: recordingWork,
   },
-  reply: { load: onLeaf, arrivals: [] },
+  reply: {
+    load: () => import('./reply/ReplyLeaf').then(({ ReplyLeaf }) => ReplyLeaf),
+    arrivals: [messageArrival],
+  },
   leaf: { load: onLeaf, arrivals: [] },
 };
 

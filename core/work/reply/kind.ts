@@ -4,6 +4,6 @@ import type { Kind } from '../kind';
 export const REPLY: Kind = {
   work: 'Replies',
   caseName: 'Enquiry',
-  details: ['customer', 'topic', 'species', 'place', 'language'],
+  details: ['customer', 'email', 'topic', 'species', 'place', 'language'],
   reachesAll: false,
 };

@@ -20,7 +20,7 @@ import {
   type Submission,
 } from '#core/submission';
 import { cameAlong } from './cameAlong';
-import { fileHandedIn } from './fileHandedIn';
+import { bytesOfFile } from '../../files';
 import { documentKind, pdfWriter, withParts, xmlParts } from '../../documents';
 
 const DOCX = 'application/vnd.openxmlformats-officedocument.wordprocessingml.document';
@@ -177,7 +177,7 @@ export interface CommentedFile {
  */
 export async function commentedFile(commented: Commented): Promise<CommentedFile> {
   const { file, name } = commented.handed;
-  const bytes = file === null ? null : await fileHandedIn(commented.of, file, name);
+  const bytes = file === null ? null : await bytesOfFile(commented.of, file, name);
   const kind = bytes && (await documentKind(bytes, name));
   if (kind === 'pdf') return { blob: await annotated(bytes!, commented), ending: 'pdf' };
   const docx = kind === 'docx' ? bytes! : await docxMadeOf(commented);

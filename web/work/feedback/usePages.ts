@@ -1,11 +1,11 @@
 import { useEffect, useMemo } from 'react';
 import type { Case, CaseSubmission } from '#contracts';
 import { pdfReader } from '../../documents';
-import { fileHandedIn } from './fileHandedIn';
+import { bytesOfFile } from '../../files';
 import type { DrawPage } from './pagePicture';
 
 async function picturesOf(of: string, file: string, name: string) {
-  const [{ PdfPictures }, bytes] = await Promise.all([pdfReader(), fileHandedIn(of, file, name)]);
+  const [{ PdfPictures }, bytes] = await Promise.all([pdfReader(), bytesOfFile(of, file, name)]);
   return PdfPictures.of(bytes, name);
 }
 

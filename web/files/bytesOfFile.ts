@@ -2,7 +2,7 @@ import { pathFor } from '#contracts';
 import { ForPeople, Unreachable } from '#client/api';
 
 /** The bytes of a file of a case. `name`: what it is called, for what is said. Throws in words where they cannot be had. */
-export async function fileHandedIn(of: string, file: string, name: string): Promise<Uint8Array> {
+export async function bytesOfFile(of: string, file: string, name: string): Promise<Uint8Array> {
   const response = await fetch(pathFor('caseFile', { case: of, file })).catch(() => null);
   if (response?.status === 404)
     throw new ForPeople(

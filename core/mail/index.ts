@@ -1,0 +1,2 @@
+export { messageParts, type MessagePart } from './messageParts';
+export { plainSubject } from './subject';

@@ -1,0 +1,55 @@
+import { useMemo } from 'react';
+import { messageParts, type MessagePart } from '#core/mail';
+import type { Mailbox, Message } from './readMessage';
+
+const named = ({ name, address }: Mailbox) => (name ? `${name} <${address}>` : address);
+
+/** What is folded away is told by what it is. */
+const FOLDED: Record<Exclude<MessagePart['kind'], 'said'>, string> = {
+  quoted: 'Earlier messages',
+  signature: 'Signature',
+};
+
+function Part({ kind, text }: MessagePart) {
+  const words = text.replace(/^\n+|\n+$/g, '');
+  if (words === '') return null;
+  const shown = <div className="break-words whitespace-pre-wrap">{words}</div>;
+  if (kind === 'said') return shown;
+  return (
+    <details className="text-soft">
+      <summary className="cursor-pointer font-face text-[13px] text-elder underline">{FOLDED[kind]}</summary>
+      <div className="border-l-2 border-hair pl-3">{shown}</div>
+    </details>
+  );
+}
+
+/** A message as it is read: who it is from, when it was sent, and what it says; what is quoted in it and its signature are folded. */
+export function MessageRead({ message, isLast }: { message: Message; isLast: boolean }) {
+  const { from, to, cc, subject, sentAt, text } = message;
+  const parts = useMemo(() => messageParts(text), [text]);
+  const who = from ? named(from) : 'Nobody is named as its sender';
+  return (
+    <details open={isLast} className="border-t border-hair py-3 first:border-t-0">
+      <summary className="flex cursor-pointer flex-wrap items-baseline gap-x-4 text-[14px]">
+        <strong className="font-semibold">{who}</strong>
+        <span className="min-w-0 break-words text-soft">{subject || 'no subject'}</span>
+        {sentAt && (
+          <time dateTime={sentAt.toISOString()} className="ml-auto text-[13px] text-soft">
+            {sentAt.toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}
+          </time>
+        )}
+      </summary>
+      <p className="pt-1 text-[13px] text-soft">
+        To {to.length > 0 ? to.map(named).join(', ') : 'nobody that is named'}
+        {cc.length > 0 && `; copy to ${cc.map(named).join(', ')}`}
+      </p>
+      <div className="book grid gap-3 pt-2" data-message-text>
+        {text === '' ? (
+          <p className="text-soft">It has no text.</p>
+        ) : (
+          parts.map((part, at) => <Part key={at} {...part} />)
+        )}
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,70 @@
+import PostalMime, { type Address, type Email } from 'postal-mime';
+import { UnreadableFile } from '#client/api';
+import { wordsOfHtml } from './wordsOfHtml';
+
+/** One of those a message is from or to. */
+export interface Mailbox {
+  name: string;
+  address: string;
+}
+
+/** A message as it is read and answered. */
+export interface Message {
+  from: Mailbox | null;
+  to: readonly Mailbox[];
+  cc: readonly Mailbox[];
+  subject: string;
+  /** When it was sent, by its own head; null where that says nothing that can be read. */
+  sentAt: Date | null;
+  /** What is written in it, as plain text. */
+  text: string;
+  /** What was sent along, as it is: nothing of it is run or opened. */
+  attachments: readonly File[];
+}
+
+const mailboxes = (all: readonly Address[] | undefined): Mailbox[] =>
+  (all ?? []).flatMap((one) => one.group ?? [one]).map(({ name, address }) => ({ name, address }));
+
+function sentAt({ date }: Email): Date | null {
+  const at = new Date(date ?? '');
+  return Number.isNaN(at.getTime()) ? null : at;
+}
+
+const MOST_NAME = 200;
+
+/** A name for what came without one: by its kind. */
+const nameOf = (name: string | null, type: string, at: number) =>
+  (name ?? '').replace(/[\\/]/g, '_').trim().slice(0, MOST_NAME) ||
+  `attachment-${at + 1}.${type.split('/')[1] ?? 'bin'}`;
+
+/**
+ * Reads a message (RFC 5322 with MIME). Of one with a plain text that is its text, else the words of its HTML; pictures from
+ * elsewhere are never fetched. Throws an UnreadableFile where it is no message.
+ * @param called the name of its file, for what is said
+ */
+export async function readMessage(bytes: Uint8Array, called: string): Promise<Message> {
+  const mail = await PostalMime.parse(bytes).catch(() => null);
+  const hasHead = mail && (mail.from ?? mail.to ?? mail.subject ?? mail.date) !== undefined;
+  if (!hasHead)
+    throw new UnreadableFile(
+      `${called} is no email message: it has no sender, no subject and no date. Nothing was made of it.`,
+    );
+  const plain = mail.text?.trim() ? mail.text : mail.html ? wordsOfHtml(mail.html) : '';
+  const attachments = mail.attachments
+    // A picture within the text goes with it.
+    .filter(({ related, disposition }) => !(related && disposition !== 'attachment'))
+    .map(
+      ({ filename, mimeType, content }, at) =>
+        new File([content as ArrayBuffer], nameOf(filename, mimeType, at), { type: mimeType }),
+    );
+  const [from] = mailboxes(mail.from ? [mail.from] : (mail.replyTo ?? []));
+  return {
+    from: from ?? null,
+    to: mailboxes(mail.to),
+    cc: mailboxes(mail.cc),
+    subject: mail.subject ?? '',
+    sentAt: sentAt(mail),
+    text: plain.replace(/\r\n?/g, '\n').trim(),
+    attachments,
+  };
+}
