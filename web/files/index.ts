@@ -1,4 +1,3 @@
-export { bytesOfFile } from './bytesOfFile';
 export { FilesAlong } from './FilesAlong';
 export { FilesOfCase } from './FilesOfCase';
 export { FilesOnTheirWay } from './FilesOnTheirWay';

@@ -20,7 +20,7 @@ import {
   type Submission,
 } from '#core/submission';
 import { cameAlong } from './cameAlong';
-import { bytesOfFile } from '../../files';
+import { bytesOfFile } from '#client/files';
 import { documentKind, pdfWriter, withParts, xmlParts } from '../../documents';
 
 const DOCX = 'application/vnd.openxmlformats-officedocument.wordprocessingml.document';

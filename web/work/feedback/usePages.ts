@@ -1,7 +1,7 @@
 import { useEffect, useMemo } from 'react';
 import type { Case, CaseSubmission } from '#contracts';
 import { pdfReader } from '../../documents';
-import { bytesOfFile } from '../../files';
+import { bytesOfFile } from '#client/files';
 import type { DrawPage } from './pagePicture';
 
 async function picturesOf(of: string, file: string, name: string) {

@@ -3,7 +3,7 @@ import { useEditorState } from '@tiptap/react';
 import type { Case } from '#contracts';
 import { inWords } from '#client/api';
 import { placementsOf } from '../../editor';
-import { bytesOfFile } from '../../files';
+import { bytesOfFile } from '#client/files';
 import { NO_MATERIAL, type LeafWithMaterial, type Material } from '../../leaf';
 import { Button, Key, Notice } from '../../ui';
 import { MessageRead } from './MessageRead';

@@ -1,8 +1,8 @@
 import type { Editor } from '@tiptap/react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { Offer, OffersAnswer, OffersAsked } from '#core/glossary';
 import { Asker } from '#client/offers';
-import { inCaseOf, OFFER_KEYS, stillFits, type Offered, type OfferHost } from '../offers/offering';
+import { OFFER_KEYS, stillFits, wordsOf, type Offered, type OfferHost } from '../offers/offering';
 import { OffersPanel } from '../offers/OffersPanel';
 import { lineOfBlank } from '../surface/whereKeysGo';
 
@@ -22,8 +22,7 @@ function offeredFor({ offers, isWord }: OffersAnswer, lookedAt: string): Offered
 
 /** Puts an offer in the place of what was typed for it, as typing it would. */
 function putOn(line: Line, offer: Offer, typed: string): void {
-  const words = offer.kind === 'term' && offer.by !== 'cue' ? inCaseOf(offer.text, typed) : offer.text;
-  line.setRangeText(words, offer.from, line.selectionStart ?? line.value.length, 'end');
+  line.setRangeText(wordsOf(offer, typed), offer.from, line.selectionStart ?? line.value.length, 'end');
   line.dispatchEvent(new Event('input', { bubbles: true }));
   line.focus({ preventScroll: true });
 }
@@ -32,7 +31,8 @@ function putOn(line: Line, offer: Offer, typed: string): void {
 function useBlankOffers(editor: Editor, blank: number, host: Host) {
   const [offered, setOffered] = useState<Offered | null>(null);
   const latest = useRef<{ offered: Offered | null; host: Host }>({ offered, host });
-  useEffect(() => {
+  // As soon as it is seen: the key that takes it may be pressed before effects that wait have run.
+  useLayoutEffect(() => {
     latest.current = { offered, host };
   });
   const take = (at: number): boolean => {
@@ -53,7 +53,7 @@ function useBlankOffers(editor: Editor, blank: number, host: Host) {
     return true;
   };
   const taking = useRef(take);
-  useEffect(() => {
+  useLayoutEffect(() => {
     taking.current = take;
   });
   useEffect(() => {

@@ -97,7 +97,7 @@ export function inCaseOf(text: string, typed: string): string {
 }
 
 /** What an offer puts down for what was typed. The letters of a family are those of its words: of these only the first has a capital. */
-function wordsOf({ kind, by, text }: Offer, typed: string): string {
+export function wordsOf({ kind, by, text }: Offer, typed: string): string {
   if (kind !== 'term' || by === 'cue') return text;
   if (by !== 'family') return inCaseOf(text, typed);
   return /^\p{Lu}/u.test(typed) ? withCapital(text) : text;

@@ -1,5 +1,5 @@
 import { pathFor } from '#contracts';
-import { ForPeople, Unreachable } from '#client/api';
+import { ForPeople, Unreachable } from '../api';
 
 /** The bytes of a file of a case. `name`: what it is called, for what is said. Throws in words where they cannot be had. */
 export async function bytesOfFile(of: string, file: string, name: string): Promise<Uint8Array> {
