@@ -170,13 +170,18 @@ async function transcript(page: Page): Promise<void> {
   await page.screenshot({ path: path.join(OUT, 'transcript.png') });
 }
 
-/** A reply in the enquirer's language, its subject in a box of its own. */
+/** A message that was dropped, with the nearest wording placed beneath it. */
 async function reply(page: Page): Promise<void> {
-  await page.getByRole('link', { name: /Draenog/ }).click();
-  await draftOf(page).waitFor();
-  await page.keyboard.type(';reply ');
-  await pressKeys(page, ['y']);
+  await page
+    .getByRole('region', { name: 'From a file' })
+    .getByLabel('Files', { exact: true })
+    .setInputFiles('demo/to-drop/owlet.eml');
+  await page.getByRole('link', { name: 'Open it' }).click();
+  await page.getByRole('list', { name: 'Near to the message' }).waitFor();
+  await draftOf(page).click();
+  await pressKeys(page, ['Alt+.']);
   await page.waitForLoadState('networkidle');
+  await page.evaluate(() => window.scrollTo(0, 0));
   await page.screenshot({ path: path.join(OUT, 'reply.png') });
 }
 
