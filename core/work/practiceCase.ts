@@ -4,7 +4,15 @@ import { KINDS, type KindId } from './kinds';
 
 /** Made-up details to try wordings with, by the path of the detail; days are counted from today. */
 const SAMPLES: Readonly<Record<string, string | number>> = {
-  ...{ name: 'Rowan', customer: 'Perran Oake', email: 'perran.oake@marsh.example', species: 'hedgehog', sex: 'female', born: -80, admitted: -3 },
+  ...{
+    name: 'Rowan',
+    customer: 'Perran Oake',
+    email: 'perran.oake@marsh.example',
+    species: 'hedgehog',
+    sex: 'female',
+    born: -80,
+    admitted: -3,
+  },
   ...{ reason: 'Found beside a road', ward: 'Ward 2', clinician: 'Isolde Marren', number: 'P-001' },
   ...{ topic: 'Birds of the reed bed', place: 'The north marsh', date: -1, language: 'English' },
 };

@@ -16,7 +16,7 @@ export const NEWS: readonly News[] = [
     day: '2026-11-29',
     title: 'Messages are dropped on the desk and answered beneath',
     words:
-      'Drop an email message (.eml) on your desk: it becomes an enquiry, with its sender and subject in the record and what came along among its files. The message is shown above your reply, earlier ones and its signature folded; pictures from elsewhere are never fetched. The entries nearest to it are listed with the words they share: Alt + . places the first. Select words of the message and press Alt + T to quote them.',
+      'Drop an email message (.eml) on your desk: it becomes an enquiry, with its sender, subject and language in the record and what came along among its files. The message is shown above your reply, earlier ones and its signature folded; pictures from elsewhere are never fetched. The entries nearest to it are listed with the words they share: Alt + . places the first. Select words of the message and press Alt + T to quote them.',
     at: { label: 'Desk', to: '/' },
   },
   {

@@ -3,7 +3,7 @@ import { call, inWords } from '#client/api';
 import { newLeaf } from '#client/cases';
 import { sendFile } from '#client/files';
 import { cutTo } from '#core/language';
-import { plainSubject } from '#core/mail';
+import { languageOfText, messageParts, plainSubject } from '#core/mail';
 import { mustFit } from '../../files';
 import { endsIn, titleFrom, type Arrival } from '../arrival';
 import type { Message } from './readMessage';
@@ -15,13 +15,16 @@ const HEADS =
 
 const text = (words: string) => ({ kind: 'text' as const, text: words });
 
-/** What the head of a message tells of who asks, and of what. */
-function detailsOf({ from, subject }: Message): NewCase['details'] {
+/** What a message tells of who asks, of what, and in which language where that is plain: the answer is in it. */
+function detailsOf({ from, subject, text: written }: Message): NewCase['details'] {
   const about = plainSubject(subject);
+  const said = messageParts(written).filter(({ kind }) => kind === 'said');
+  const spoken = languageOfText(said.map((part) => part.text).join('\n'));
   return [
     ...(from?.name ? [{ path: 'customer' as const, value: text(from.name) }] : []),
     ...(from?.address ? [{ path: 'email' as const, value: text(from.address) }] : []),
     ...(about ? [{ path: 'topic' as const, value: text(about) }] : []),
+    ...(spoken?.isSure ? [{ path: 'language' as const, value: text(spoken.language) }] : []),
   ];
 }
 
