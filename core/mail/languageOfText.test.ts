@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { MESSAGE_SENTENCES } from '../testing/messageSentences';
+import { MESSAGE_SENTENCES } from '#core/testing';
 import { languageOfText } from '.';
 
 const sentences = Object.entries(MESSAGE_SENTENCES).flatMap(([language, all]) =>
