@@ -148,12 +148,36 @@ describe('a date as it is typed on 25 November 2026', () => {
     expect(readDate('4 mawrth', '2026-11-25', 'cy')).toBe('2027-03-04');
   });
 
+  test.each([
+    ['4/3/26', 'en-US', '2026-04-03'],
+    ['4/3/26', 'en-GB', '2026-03-04'],
+    ['12/25', 'en-US', '2026-12-25'],
+    ['25/12', 'en-US', null],
+    ['2026-03-04', 'en-US', '2026-03-04'],
+    ['4 mar 2026', 'en-US', '2026-03-04'],
+    ['march 4, 2026', 'en-GB', '2026-03-04'],
+    ['mar4', 'en-GB', '2027-03-04'],
+    ['feb 31', 'en-GB', null],
+    ['ward 12', 'en-GB', null],
+    ['14', 'en-US', '2026-11-14'],
+  ])(
+    '“%s” in %s: figures as the language has them, a month in words wherever it is',
+    (typed, language, date) => {
+      expect(readDate(typed, '2026-11-25', language)).toBe(date);
+    },
+  );
+
   test('each form that names a whole day is read back', () => {
     const day = fc.integer({ min: 0, max: 20_000 }).map((days) => addDays('1990-01-01', days));
     fc.assert(
-      fc.property(day, fc.constantFrom('long', 'short', 'dots', 'iso', 'underscores'), (date, form) => {
-        expect(readDate(dateInWords(date, form, 'en-GB'), '2026-11-25', 'en-GB')).toBe(date);
-      }),
+      fc.property(
+        day,
+        fc.constantFrom('long', 'short', 'dots', 'iso', 'underscores'),
+        fc.constantFrom('en-GB', 'en-US', 'de', 'cy'),
+        (date, form, language) => {
+          expect(readDate(dateInWords(date, form, language), '2026-11-25', language)).toBe(date);
+        },
+      ),
     );
   });
 });

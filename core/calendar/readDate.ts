@@ -32,6 +32,19 @@ function monthBy(letters: string, language: string): number | null {
   return null;
 }
 
+const orders = new Map<string, boolean>();
+
+/** Whether a language writes the month before the day, as American English does. */
+export function isMonthFirst(language: string): boolean {
+  let is = orders.get(language);
+  if (is === undefined) {
+    const parts = new Intl.DateTimeFormat(language).formatToParts(new Date(0)).map(({ type }) => type);
+    is = parts.indexOf('month') < parts.indexOf('day') && parts.indexOf('day') < parts.indexOf('year');
+    orders.set(language, is);
+  }
+  return is;
+}
+
 const made = (year: number, month: number, day: number): CalendarDate | null => {
   const pad = (value: number, width: number) => String(value).padStart(width, '0');
   const date = `${pad(year, 4)}-${pad(month, 2)}-${pad(day, 2)}`;
@@ -75,8 +88,9 @@ function fromToday(text: string, today: CalendarDate): CalendarDate | null {
 /**
  * A date as people type one, or null when it is none: 4 mar, 4 march 2026, 4/3, 4.3.26, 2026-03-04, 20260304,
  * a day of this month (14), today, yesterday, tomorrow, or from today by days, weeks, months or years (+3,
- * -2w, +1m). Day before month; months by their first letters, in English or the language given; without a
- * year the nearest such day.
+ * -2w, +1m). Day before month, and month before day in figures where the language writes them so (4/3, 4/3/26), or
+ * where a word tells (march 4, mar4); months by their first letters, in English or the language given; without a year the
+ * nearest such day.
  */
 export function readDate(typed: string, today: CalendarDate, language: string): CalendarDate | null {
   const text = plain(typed.trim());
@@ -89,11 +103,16 @@ export function readDate(typed: string, today: CalendarDate, language: string): 
     /^(\d{1,2})(?:st|nd|rd|th|\.)?[\s-]*(?:de\s+)?(\p{L}+)\.?(?:[\s,-]*(?:de\s+)?(\d{2}|\d{4}))?$/u.exec(
       text,
     );
-  const match = numbers ?? words;
+  const turned = /^(\p{L}+)\.?[\s-]*(\d{1,2})(?:st|nd|rd|th)?(?:[\s,-]+(\d{2}|\d{4}))?$/u.exec(text);
+  const match = numbers ?? words ?? turned;
   if (!match) return null;
-  const day = Number(match[1]);
-  const month = numbers ? Number(match[2] ?? today.slice(5, 7)) : monthBy(match[2]!, language);
+  const [, first, second, year] = match;
+  if (second === undefined) return made(Number(today.slice(0, 4)), Number(today.slice(5, 7)), Number(first));
+  // With dots the day is first everywhere.
+  const isTurned = match === turned || (match === numbers && /[-/]/.test(text) && isMonthFirst(language));
+  const [dayTyped, monthTyped] = isTurned ? [second, first!] : [first!, second];
+  const month = numbers ? Number(monthTyped) : monthBy(monthTyped, language);
   if (month === null) return null;
-  if (match[2] === undefined) return made(Number(today.slice(0, 4)), month, day);
-  return match[3] === undefined ? nearest(month, day, today) : made(fullYear(match[3], today), month, day);
+  const day = Number(dayTyped);
+  return year === undefined ? nearest(month, day, today) : made(fullYear(year, today), month, day);
 }

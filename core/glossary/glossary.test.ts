@@ -247,6 +247,18 @@ describe('dates in shorthand', () => {
   });
 });
 
+test.each([
+  ['Seen on mar4', ['March 4, 2027', '03/04/2027', '2027-03-04'], 'en-US'],
+  ['born mar4,57', ['March 4, 1957', '03/04/1957', '1957-03-04'], 'en-US'],
+  ['4mar', ['March 4, 2027', '03/04/2027', '2027-03-04'], 'en-US'],
+  ['ma4', [], 'en-US'],
+  ['feb31', [], 'en-US'],
+  ['room12', [], 'en-US'],
+  ['mar4', [], 'en-GB'],
+])('the month comes first where the language has it so: %s in %s', (line, texts, language) => {
+  expect(dateOffers(line, '2026-11-25', language).map(({ text }) => text)).toEqual(texts);
+});
+
 describe('a word list', () => {
   test('comes back as it was written', () => {
     const column = fc.string().map((text) => text.replace(/[\t\r\n]/g, ' ').trim());
