@@ -4,20 +4,16 @@ import type { Dispatch, ReactNode, SetStateAction } from 'react';
 import type { Case, Draft, Entry, Member } from '#contracts';
 import { filesAlong, languageOf } from '#core/draft';
 import { finishedPassage } from '#core/fill';
-import { isInReach } from '#core/glossary';
 import { inWords } from '#client/api';
 import { entryIn, keysOfEntry } from '#core/bank';
 import { placementsOf, replaceDraft } from '../editor';
-import { LinkSlip, SymbolSlip } from '../format';
 import { Notice } from '../ui';
 import {
   BlankOffers,
   BlankPanel,
   giveKeys,
   CaptureSlip,
-  EarlierStates,
   CommandPanel,
-  FindSlip,
   FinishedPanel,
   GapsPanel,
   LettersPanel,
@@ -31,11 +27,6 @@ import {
   PlacementActions,
   PlacementPanel,
   QuestionList,
-  ReferenceSlip,
-  ReachSlip,
-  TermSlip,
-  TextsSlip,
-  SpellingSlip,
   type Spelling,
   StatementPanel,
   ReachList,
@@ -50,6 +41,7 @@ import {
 } from '../writing';
 import type { DraftKeeper, Keeping } from '#client/drafts';
 import { NewSince } from './NewSince';
+import { SlipAskedFor } from './SlipAskedFor';
 import type { Material } from './material';
 import type { NoteDownload } from './noteDownload';
 import type { useOffering } from '../offers';
@@ -78,57 +70,6 @@ export interface LeafMarginProps {
   /** Whether the questions of the leaf are listed beside it. */
   questions: { isListed: boolean };
   spelling: Spelling;
-}
-
-/** The slip that was asked for. */
-function AskedFor({
-  one,
-  editor,
-  placing,
-  offering,
-  keeper,
-  slip,
-  openSlip,
-  spelling,
-  say,
-}: LeafMarginProps) {
-  const close = (said?: string | null) => {
-    openSlip(null);
-    if (said !== undefined) say(said);
-    giveKeys(editor.view);
-  };
-  const { preferences, glossaries } = offering;
-  switch (slip?.kind) {
-    case 'reference':
-      return <ReferenceSlip editor={editor} close={close} />;
-    case 'earlier':
-      return <EarlierStates editor={editor} draft={keeper.draftId} close={close} />;
-    case 'texts':
-      return <TextsSlip editor={editor} close={close} />;
-    case 'find':
-      return <FindSlip editor={editor} close={close} />;
-    case 'spelling':
-      return (
-        <SpellingSlip
-          {...{ editor, close, ...spelling }}
-          keepTerm={(text) => openSlip({ kind: 'term', text })}
-        />
-      );
-    case 'symbol':
-      return <SymbolSlip editor={editor} close={close} />;
-    case 'link':
-      return <LinkSlip editor={editor} close={close} />;
-    case 'reach':
-      return <ReachSlip kind={one.kind} index={placing.index} glossaries={glossaries} close={close} />;
-    case 'term': {
-      const inReach = glossaries
-        .filter((list) => !list.shipped && isInReach(list, one.kind, preferences.reach[one.kind]))
-        .sort((a, b) => b.priority - a.priority);
-      return <TermSlip text={slip.text} glossaries={inReach} needs={placing.caseToday} close={close} />;
-    }
-    case undefined:
-      return null;
-  }
 }
 
 /** What can be done with the finished text, with what this kind of work has besides. */
@@ -325,7 +266,7 @@ function OfTheText({ one, editor, leaf, placing, offering, keeper, material }: L
 /** What speaks of the caret's line: the slip for selected words or asked for by a key, else the text. */
 function OfTheLine(props: LeafMarginProps) {
   if (props.selected && props.placing.index) return <Capture {...props} />;
-  if (props.slip) return <AskedFor {...props} />;
+  if (props.slip) return <SlipAskedFor {...props} slip={props.slip} />;
   if (props.material.isReading) return null;
   return (
     <OfTheTyped {...props}>
