@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { storedDay } from './limits';
 import { LanguageTagSchema } from '#core/language';
-import { TermSchema } from '#core/glossary';
+import { LETTERS_COUNTED, TermSchema } from '#core/glossary';
 import { WAYS } from '#core/savings';
 
 const settings = z.object({
@@ -12,6 +12,11 @@ const settings = z.object({
   priority: z.number().int().min(0).max(9),
   // Whether its terms are read back where another is much alike.
   careful: z.boolean(),
+  // Which letters of a term find it as one types; none for its cue alone.
+  letters: z
+    .array(z.enum(LETTERS_COUNTED))
+    .max(LETTERS_COUNTED.length)
+    .default([...LETTERS_COUNTED]),
 });
 
 /** What is set of a glossary by who made it. */

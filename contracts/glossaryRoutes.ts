@@ -35,7 +35,7 @@ export const GLOSSARY_ROUTES = define({
     method: 'put',
     path: '/api/glossaries/:glossary',
     access: 'listKeeper',
-    summary: "Changes a glossary's name, reach, priority and care.",
+    summary: "Changes a glossary's name, reach, priority, care and the letters its terms are found by.",
     status: 200,
     guarded: true,
     body: GlossarySettingsSchema,

@@ -5,6 +5,7 @@ import {
   Offering,
   OWN_LIST,
   readWordList,
+  type LettersCounted,
   type OffersAnswer,
   type OffersAsked,
   type OfferEntry,
@@ -17,6 +18,7 @@ export interface ListPlace {
   id: string;
   priority: number;
   careful: boolean;
+  letters: readonly LettersCounted[];
   /** Changes whenever the terms do: a list that is here already is not fetched again. */
   version: number;
   /** The address of the terms: a word list, or the API's answer that holds one. */
@@ -37,14 +39,14 @@ export class OfferService {
   private readonly held = new Map<string, string>();
 
   /** Fetches and indexes a list, unless it is here as it is. Throws when its terms cannot be had; it is asked for again then. */
-  async setList({ id, priority, careful, version, url }: ListPlace): Promise<void> {
-    const print = `${version} ${priority} ${careful}`;
+  async setList({ id, priority, careful, letters, version, url }: ListPlace): Promise<void> {
+    const print = `${version} ${priority} ${careful} ${letters.join()}`;
     if (this.held.get(id) === print) return;
     this.held.set(id, print);
     try {
       const { terms } = readWordList(await termsAt(url));
       // Another version may have been asked for meanwhile.
-      if (this.held.get(id) === print) this.offering.setList({ id, priority, careful, terms });
+      if (this.held.get(id) === print) this.offering.setList({ id, priority, careful, letters, terms });
     } catch (error) {
       this.held.delete(id);
       throw error;

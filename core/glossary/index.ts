@@ -1,7 +1,7 @@
 export { newTerm, readingWordList, readWordList, TermSchema, writeWordList } from './wordList';
 export type { Term, WordList } from './wordList';
-export { bestFirst, TermIndex } from './termIndex';
-export type { FoundBy, Offerable } from './termIndex';
+export { bestFirst, LETTERS_COUNTED, TermIndex } from './termIndex';
+export type { FoundBy, LettersCounted, Offerable } from './termIndex';
 export { offersFor, usedOf } from './offers';
 export type { OfferSource } from './offers';
 export { Offering } from './offering';

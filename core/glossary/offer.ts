@@ -1,7 +1,7 @@
 import type { CalendarDate } from '#core/calendar';
 import type { ResolvedCue } from '#core/cue';
 import type { ReadBack } from './lookAlikes';
-import type { FoundBy } from './termIndex';
+import type { FoundBy, LettersCounted } from './termIndex';
 import type { Term } from './wordList';
 
 /** Why something is offered. */
@@ -32,6 +32,8 @@ export interface OfferList {
   priority: number;
   /** Whether look-alikes are read back. */
   careful: boolean;
+  /** Which letters of its terms find them; all, where it does not say. */
+  letters?: readonly LettersCounted[];
   terms: readonly Term[];
 }
 

@@ -106,6 +106,31 @@ test('a term of the text alone comes before what was used, and before what other
   expect(offered('the band')[0]).toBe('bandaged');
 });
 
+test.each([
+  { letters: [], found: { melox: [], mlx: [], kfm: [], np: ['neap tide'] } },
+  { letters: ['beginning'], found: { melox: ['meloxicam'], mlx: [], kfm: [], np: ['neap tide'] } },
+  { letters: ['consonants'], found: { melox: [], mlx: ['meloxicam'], kfm: [], np: ['neap tide'] } },
+  { letters: ['initials'], found: { melox: [], mlx: [], kfm: ['ketamine for mammals'], np: ['neap tide'] } },
+] as const)('a list whose terms are found by $letters alone', ({ letters, found }) => {
+  const terms = [
+    ...['meloxicam', 'ketamine for mammals'].map(newTerm),
+    { ...newTerm('neap tide'), cue: 'np' },
+  ];
+  const all = new Offering();
+  all.setList({ id: 'some', priority: 1, careful: false, letters, terms });
+  all.setReach(['some']);
+  // What one has used is found by the same letters.
+  for (const used of [
+    [],
+    terms.map(({ text }) => ({ source: 'term' as const, list: 'some', term: text, times: 2 })),
+  ]) {
+    all.setUsed(used);
+    for (const [typed, texts] of Object.entries(found))
+      expect(all.ask(asked(`gave ${typed}`)).offers.map(({ text }) => text)).toEqual(texts);
+  }
+  expect(all.isKnown('meloxicam')).toBe(true);
+});
+
 test('a careful list tells what a term could be taken for', () => {
   const read = offering().ask(asked('gave ketamine 5')).offers[0]!.readBack;
   expect(read).toEqual({ strengths: ['100 mg/ml'], names: [], note: '' });

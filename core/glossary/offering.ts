@@ -75,14 +75,14 @@ export class Offering {
   private times = new Map<string, Map<string, number>>();
 
   /** Puts a glossary in, or in the place of the one with its id. */
-  setList({ id, priority, careful, terms: all }: OfferList): void {
+  setList({ id, priority, careful, letters, terms: all }: OfferList): void {
     const terms = all.filter(({ text }) => !hasChoices(text));
     const offerables = bestFirst(
       terms.map(({ text, cue, weight }): Offerable =>
         cue ? { text, weight, cues: [cue] } : { text, weight },
       ),
     );
-    const index = new TermIndex(offerables);
+    const index = new TermIndex(offerables, letters);
     this.lists.set(id, {
       source: {
         ...{ id, kind: 'term', priority, index, used: this.usedOf(index, id) },

@@ -204,7 +204,10 @@ export function usedOf(
   if (found.length === 0) return null;
   found.sort((a, b) => b.count - a.count || a.id - b.id);
   return {
-    index: new TermIndex(found.map(({ id }) => index.terms[id]!)),
+    index: new TermIndex(
+      found.map(({ id }) => index.terms[id]!),
+      index.letters,
+    ),
     ids: found.map(({ id }) => id),
     times: found.map(({ count }) => count),
   };

@@ -1,8 +1,12 @@
 import { consonantsOf, folded, initialsOf, isConsonants } from './keys';
 import { KeyTable, type Keyed } from './keyTable';
 
+/** Which letters of a term may find it: its first ones, the first of each word of a phrase, its consonants. */
+export const LETTERS_COUNTED = ['beginning', 'initials', 'consonants'] as const;
+export type LettersCounted = (typeof LETTERS_COUNTED)[number];
+
 /** How a term was found by what is typed. */
-export type FoundBy = 'cue' | 'beginning' | 'initials' | 'consonants';
+export type FoundBy = 'cue' | LettersCounted;
 
 /** Something that can be offered: the words shown, cues of its own, and other words it may be begun by. */
 export interface Offerable {
@@ -36,16 +40,23 @@ export const bestFirst = <T extends Offerable>(terms: readonly T[]): T[] =>
  */
 export class TermIndex {
   private readonly tables: Record<FoundBy, KeyTable>;
+  private readonly ways: ReadonlySet<FoundBy>;
   private backwards: KeyTable | null = null;
 
-  constructor(readonly terms: readonly Offerable[]) {
+  /** `letters` says which letters of the terms find them; their cues always do. */
+  constructor(
+    readonly terms: readonly Offerable[],
+    readonly letters: readonly LettersCounted[] = LETTERS_COUNTED,
+  ) {
+    this.ways = new Set<FoundBy>(['cue', ...letters]);
     const keyed: Record<FoundBy, Keyed[]> = { cue: [], beginning: [], initials: [], consonants: [] };
     terms.forEach(({ text, cues, beginnings }, id) => {
       const put = (by: FoundBy, key: string) => void (key !== '' && keyed[by].push({ key, id }));
       const plain = folded(text);
+      // Whole terms are known by it too, whichever letters count.
       put('beginning', plain);
-      put('initials', initialsOf(plain));
-      put('consonants', consonantsOf(plain));
+      if (this.ways.has('initials')) put('initials', initialsOf(plain));
+      if (this.ways.has('consonants')) put('consonants', consonantsOf(plain));
       cues?.forEach((cue) => put('cue', folded(cue)));
       beginnings?.forEach((words) => put('beginning', folded(words)));
     });
@@ -60,7 +71,7 @@ export class TermIndex {
 
   /** Ids (places in `terms`) of the best `most` terms that `typed`, folded already, finds by a rule; best first. */
   find(typed: string, by: FoundBy, most: number): number[] {
-    if (isTooLittle(typed, by)) return [];
+    if (isTooLittle(typed, by) || !this.ways.has(by)) return [];
     if (by === 'consonants' && !isConsonants(typed)) return [];
     const key = by === 'consonants' ? typed.replace(/(.)\1+/g, '$1') : typed;
     return this.tables[by].beginning(key, most);

@@ -196,3 +196,17 @@ test('uses add up for oneself alone, and preferences are kept', async () => {
   expect((await imke.get('/api/preferences')).body).toEqual(liked);
   expect((await ruan.get('/api/preferences')).body).toMatchObject({ offers: 'margin' });
 });
+
+test('all letters of its terms count until its keeper says which', async () => {
+  const own = await make(ruan);
+  expect(own.letters).toEqual(['beginning', 'initials', 'consonants']);
+  const put = (letters: unknown) =>
+    ruan
+      .put(`/api/glossaries/${own.id}`)
+      .set('If-Match', `"${own.version}"`)
+      .send({ ...settings, letters });
+  await put(['endings']).expect(422);
+  await put(['initials', 'initials', 'initials', 'initials']).expect(422);
+  await put([]).expect(200);
+  expect((await list(imke)).find(({ id }) => id === own.id)).toMatchObject({ letters: [], version: 2 });
+});

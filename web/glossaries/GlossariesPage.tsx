@@ -6,6 +6,7 @@ import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useGlossaries, useKinds } from '../api';
 import { Figure } from '../shell';
 import { Failed, Loading, NameForm, Notice } from '../ui';
+import { lettersInWords } from './LettersField';
 import { PreferencesPanel } from './PreferencesPanel';
 import { SavedPanel } from './SavedPanel';
 
@@ -74,6 +75,7 @@ export function GlossariesPage() {
               <span className="text-[13px] text-soft">{countOf(glossary)}</span>
               <span className="col-span-2 text-[13px] text-soft">
                 In reach for {kinds.inWords(glossary.kindsOfWork)}
+                {lettersInWords(glossary.letters) && `; ${lettersInWords(glossary.letters)}`}
                 {glossary.careful && '; asks again before a look-alike'}
               </span>
             </Link>

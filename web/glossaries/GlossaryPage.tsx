@@ -8,15 +8,24 @@ import { KEYS, queryClient, useGlossaries, useTerms } from '../api';
 import { AwaitedScreen, Figure, NothingHere } from '../shell';
 import { Button, Failed, Loading, Notice, SelectField, TextField, Tick } from '../ui';
 import { KindsOfWorkField } from '../reach';
+import { LettersField } from './LettersField';
 import { TermsTable } from './TermsTable';
 import { WordListPanel } from './WordListPanel';
 
-const settingsOf = ({ name, language, kindsOfWork, priority, careful }: Glossary): GlossarySettings => ({
+const settingsOf = ({
   name,
   language,
   kindsOfWork,
   priority,
   careful,
+  letters,
+}: Glossary): GlossarySettings => ({
+  name,
+  language,
+  kindsOfWork,
+  priority,
+  careful,
+  letters,
 });
 
 function Settings({ glossary }: { glossary: Glossary }) {
@@ -68,6 +77,7 @@ function Settings({ glossary }: { glossary: Glossary }) {
         ))}
       </SelectField>
       <KindsOfWorkField kinds={settings.kindsOfWork} change={(kindsOfWork) => put({ kindsOfWork })} />
+      <LettersField letters={settings.letters} change={(letters) => put({ letters })} />
       <Tick on={settings.careful} toggle={() => put({ careful: !settings.careful })}>
         Ask again before placing a look-alike or another strength
       </Tick>

@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 23,
+    day: '2026-11-29',
+    title: 'A glossary says which letters find its terms',
+    words:
+      'Whoever keeps a glossary chooses whether its terms are found by their first letters, by the initials of a phrase, by their consonants, or by their cues alone: a long list of names need not push in where two letters are typed.',
+    at: { label: 'Glossaries', to: '/glossaries' },
+  },
+  {
     number: 22,
     day: '2026-11-29',
     title: 'Messages are dropped on the desk and answered beneath',

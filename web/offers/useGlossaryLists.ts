@@ -17,8 +17,8 @@ export function useGlossaryLists(glossaries: readonly Glossary[] | undefined): n
     const service = offerService();
     void service.keepOnly(glossaries.map(({ id }) => id));
     for (const list of glossaries) {
-      const { id, priority, careful, version } = list;
-      service.setList({ id, priority, careful, version, url: urlOf(list) }).then(
+      const { id, priority, careful, letters, version } = list;
+      service.setList({ id, priority, careful, letters, version, url: urlOf(list) }).then(
         () => setLoaded((count) => count + 1),
         // A list that cannot be had offers nothing; the next change of it asks again.
         () => undefined,

@@ -1,5 +1,6 @@
 /** Glossaries, and what was brought from them and the bank. */
 import { boolean, date, integer, jsonb, pgTable, primaryKey, text } from 'drizzle-orm/pg-core';
+import { LETTERS_COUNTED, type LettersCounted } from '#core/glossary';
 import type { Way } from '#core/savings';
 import { instant } from './instant';
 import { members } from './people';
@@ -14,6 +15,11 @@ export const glossaries = pgTable('glossaries', {
   priority: integer('priority').notNull(),
   // Terms that are easily taken for each other are read back before they stand.
   careful: boolean('careful').notNull(),
+  // Which letters of its terms find them.
+  letters: jsonb('letters')
+    .$type<LettersCounted[]>()
+    .notNull()
+    .default([...LETTERS_COUNTED]),
   // A list that comes with the pages and is not kept here: its name.
   shipped: text('shipped', { enum: ['english'] }),
   // Counts every change of the list or of its terms.

@@ -1,0 +1,1 @@
+ALTER TABLE "glossaries" ADD COLUMN "letters" jsonb DEFAULT '["beginning","initials","consonants"]'::jsonb NOT NULL;
