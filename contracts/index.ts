@@ -14,6 +14,8 @@ export type { Invitation, OwnDetails, Person, Post } from './people';
 export { ACTS_ABOUT } from './trail';
 export type { Act, TrailAsked, TrailLine } from './trail';
 export type { Deletion, Restored, TeamSettings } from './wastebasket';
+export { MOST_LETTER_BYTES, MOST_SENDING_WAIT } from './sendings';
+export type { NewSending, Sending } from './sendings';
 export type { Note } from './notes';
 export type { PractisedNow } from './practice';
 export type { Placed, Usage, Usual } from './usage';

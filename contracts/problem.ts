@@ -11,6 +11,7 @@ export const PROBLEM_TITLES = {
   'cue-taken': 'That cue is taken',
   'moved-on': 'Someone else saved it meanwhile',
   'not-finished': 'The draft is not complete',
+  doubtful: 'There is something to look at before it is sent',
   'link-used': 'This link no longer works',
   'already-begun': 'This team already has an owner',
   'too-large': 'That is too large',

@@ -26,6 +26,7 @@ import { ORDER_ROUTES } from './orderRoutes';
 import { PEOPLE_ROUTES } from './peopleRoutes';
 import { PROPOSAL_ROUTES } from './proposalRoutes';
 import { define } from './route';
+import { SENDING_ROUTES } from './sendingRoutes';
 import { WASTEBASKET_ROUTES } from './wastebasketRoutes';
 import { WORK_ROUTES } from './work';
 
@@ -144,6 +145,7 @@ export const ROUTES = define({
   ...COLLECTION_ROUTES,
   ...PROPOSAL_ROUTES,
   ...PEOPLE_ROUTES,
+  ...SENDING_ROUTES,
   ...WASTEBASKET_ROUTES,
   ...NOTE_ROUTES,
   ...ORDER_ROUTES,

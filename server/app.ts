@@ -22,6 +22,7 @@ import { phraseRoutes } from './phrases';
 import { practiceRoutes } from './practice';
 import { reviewRoutes } from './reviews';
 import { rewordingRoutes } from './rewording';
+import { sendingRoutes } from './sendings';
 import { stepRoutes } from './steps';
 import { usageRoutes } from './usage';
 import { groupRoutes, invitationRoutes, joiningRoutes, ownRoutes, peopleRoutes, trailRoutes } from './people';
@@ -108,6 +109,7 @@ export function makeApp(context: Context): Express {
     usageRoutes,
     practiceRoutes,
     stepRoutes,
+    sendingRoutes,
     dictionaryRoutes,
     glossaryRoutes,
     useRoutes,

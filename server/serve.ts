@@ -16,9 +16,12 @@ import { emptyWastebasket } from './wastebasket';
 import { dropUnusedFiles } from './files';
 import { dropOldJobs } from './jobs';
 import { databaseStore, folderStore } from './fileStore';
-import { PostRoom, smtpOffice } from './post';
+import { outboxCourier, PostRoom, smtpCourier, smtpOffice } from './post';
+import { deliverDue } from './sendings';
 
 const UPKEEP_MS = 3_600_000;
+/** Letters are looked for so often that were not sent at their time by the process which took them. */
+const DELIVERY_MS = 15_000;
 const KEPT_OPEN_MS = 65_000;
 const BEAT_MS = 25_000;
 const SHUTDOWN_MS = 5000;
@@ -69,6 +72,7 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
       ? databaseStore(store.db)
       : folderStore(path.join(settings.dataFolder, 'files')),
     post: settings.smtp ? smtpOffice(settings.smtp) : new PostRoom(),
+    courier: settings.smtp ? smtpCourier(settings.smtp) : outboxCourier,
     address: () => settings.address ?? here,
     now: () => new Date(),
     pause: (ms) => (ms === 0 ? Promise.resolve() : new Promise((resolve) => setTimeout(resolve, ms))),
@@ -111,6 +115,13 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
         .catch((error: unknown) => log.error({ name: (error as Error).name }, 'the store was not kept up'));
     };
     void upkeep();
+    // What was to go while no server ran, and what another process left on its way.
+    const deliver = () =>
+      void deliverDue(context).catch((error: unknown) =>
+        log.error({ name: (error as Error).name }, 'letters could not be delivered'),
+      );
+    deliver();
+    setInterval(deliver, DELIVERY_MS).unref();
     setInterval(() => void upkeep(), UPKEEP_MS).unref();
     closeOnSignal(server, store, events, beat);
     const address = server.address();

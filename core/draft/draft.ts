@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { CalendarDateSchema, TimeOfDaySchema } from '#core/calendar';
 import { EntryFileSchema, FieldSchema, NamedConditionSchema } from '#core/entry';
 import { PERSONS } from '#core/language';
+import { EnvelopeSchema, type Envelope } from '#core/mail';
 import { emptyPassage, KeyIdSchema, PassageSchema, type Passage } from '#core/passage';
 import { ValueSchema } from '#core/record';
 import { TranscriptSchema, type Transcript } from '#core/transcript';
@@ -78,6 +79,8 @@ export interface DraftDocument extends Passage {
     levels?: Record<string, string>;
     /** Of a transcript: who speaks, and how labels and times are written. */
     transcript?: Transcript;
+    /** Of a letter: to whom it goes and what it is called, where its writer said so. */
+    envelope?: Envelope;
   };
 }
 
@@ -86,6 +89,7 @@ const AttrsSchema = z.object({
     placements: z.record(KeyIdSchema, PlacementSchema),
     levels: z.record(KeyIdSchema, z.string().min(1).max(60)).optional(),
     transcript: TranscriptSchema.optional(),
+    envelope: EnvelopeSchema.optional(),
   }),
 });
 

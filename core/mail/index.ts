@@ -1,3 +1,6 @@
+/** Messages as they come and go, and the heads of them. */
 export { messageParts, type MessagePart } from './messageParts';
 export { plainSubject } from './subject';
 export { languageOfText } from './languageOfText';
+export { EnvelopeSchema, type Envelope } from './envelope';
+export { mailboxesOf, mailboxInWords, readAddresses, type Mailbox } from './addresses';

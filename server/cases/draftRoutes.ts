@@ -2,79 +2,16 @@ import { isDeepStrictEqual } from 'node:util';
 import { and, asc, eq, isNull, ne, or } from 'drizzle-orm';
 import type { Router } from 'express';
 import { commentsOf, earlierUses, type DraftDocument } from '#core/draft';
-import { gapsOf, type Gap } from '#core/fill';
-import { isEmptyPassage } from '#core/passage';
 import { kindOf } from '#core/work';
 import type { Context } from '../context';
-import { cases, casesGiven, drafts, type Queries } from '../db';
+import { cases, casesGiven, drafts } from '../db';
 import { bind, notFound, Refusal } from '../http';
-import { countFollowings } from '../usage';
 import { beginDraft, nameDraft, openDraft, toldOf } from './beginDraft';
 import { givenCase, givenTo, ownDraft, toDraft } from './caseAccess';
+import { changeDraft, finishDraft } from './changeDraft';
 import { holdDraftFiles } from './draftFiles';
+import { takeBackWaiting } from './takeBackWaiting';
 import { keepState, stateOf, statesOf } from './draftStates';
-
-type Change = Partial<Pick<typeof drafts.$inferInsert, 'document' | 'excerpt' | 'words' | 'state'>>;
-
-/** Changes a draft that is still at `version`, and does with it what `also` does; throws a `moved-on` Refusal, with the draft as it stands, if not. */
-async function change(
-  context: Context,
-  member: string,
-  id: string,
-  version: number,
-  values: Change,
-  also?: (tx: Queries) => Promise<void>,
-) {
-  const row = await context.db.transaction(async (tx) => {
-    const [changed] = await tx
-      .update(drafts)
-      .set({ ...values, version: version + 1, savedAt: context.now() })
-      .where(
-        and(
-          eq(drafts.id, id),
-          eq(drafts.author, member),
-          eq(drafts.version, version),
-          isNull(drafts.deletion),
-        ),
-      )
-      .returning();
-    if (changed) await also?.(tx);
-    return changed;
-  });
-  if (row) return toDraft(row);
-  const current = toDraft(await ownDraft(context.db, member, id));
-  // The same save sent again, because the answer to the first was lost: it is done already.
-  if (
-    current.version === version + 1 &&
-    values.document &&
-    isDeepStrictEqual(values.document, current.document)
-  )
-    return current;
-  throw new Refusal(
-    'moved-on',
-    'This draft was saved from another window meanwhile. What you wrote here is safe.',
-    { current },
-  );
-}
-
-function refusalWords(gaps: readonly Gap[]): string {
-  const toConfirm = gaps.filter(({ kind }) => kind === 'confirm').length;
-  const lost = gaps.filter(({ kind }) => kind === 'reference').length;
-  const missing = gaps.length - toConfirm - lost;
-  return [
-    ...(missing > 0 ? [`${missing} required answers are missing.`] : []),
-    ...(toConfirm > 0 ? [`${toConfirm} statements are not confirmed yet.`] : []),
-    ...(lost > 0 ? [`${lost} references lead to numbers that are not there.`] : []),
-  ].join(' ');
-}
-
-function mustBeWhole(document: DraftDocument): void {
-  if (isEmptyPassage(document)) throw new Refusal('not-finished', 'There is nothing on the leaf yet.');
-  const gaps = gapsOf(document);
-  if (gaps.length === 0) return;
-  const faults = gaps.map((gap) => ({ place: gap.name, message: gap.question }));
-  throw new Refusal('not-finished', refusalWords(gaps), { faults });
-}
 
 /** Tells those who see each other's comments on a case that some are others now. */
 async function tellOfComments(
@@ -135,7 +72,7 @@ export function draftRoutes(router: Router, context: Context): void {
       throw new Refusal('not-allowed', 'This draft is finished: reopen it to change it.');
     const { document, over } = body;
     const values = { document, ...toldOf(document) };
-    const saved = await change(context, member.id, draft.id, version, values, async (tx) => {
+    const saved = await changeDraft(context, member.id, draft.id, version, values, async (tx) => {
       await holdDraftFiles(tx, member.id, draft.id, document);
       await keepState(context, tx, draft.id, draft.document, over ? 'saved-over' : 'written');
     });
@@ -144,12 +81,7 @@ export function draftRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'finishDraft', async ({ member, params, version }) => {
-    const draft = await ownDraft(db, member.id, params.draft);
-    mustBeWhole(draft.document);
-    return change(context, member.id, draft.id, version, { state: 'finished' }, async (tx) => {
-      await keepState(context, tx, draft.id, draft.document, 'finished');
-      await countFollowings(tx, draft.id, draft.document);
-    });
+    return finishDraft(context, await ownDraft(db, member.id, params.draft), version);
   });
 
   bind(router, context, 'draftStates', async ({ member, params }) =>
@@ -170,6 +102,9 @@ export function draftRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'reopenDraft', async ({ member, params, version }) => {
     const draft = await ownDraft(db, member.id, params.draft);
-    return change(context, member.id, draft.id, version, { state: 'open' });
+    // What is written on again must not go out as it was.
+    return changeDraft(context, member.id, draft.id, version, { state: 'open' }, (tx) =>
+      takeBackWaiting(tx, draft.id, context.now()),
+    );
   });
 }

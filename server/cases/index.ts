@@ -1,6 +1,7 @@
-export { filesOfCase, givenCase, ownDraft, summaryOf, tellOfCase } from './caseAccess';
+export { filesOfCase, givenCase, ownDraft, summaryOf, tellOfCase, toDraft } from './caseAccess';
 export { insertCase, caseRoutes } from './caseRoutes';
 export { othersDrafts } from './othersDrafts';
+export { finishDraft, mustBeWhole } from './changeDraft';
 export { newDraftRow } from './beginDraft';
 export { draftRoutes } from './draftRoutes';
 export { givenDrafts } from './givenDrafts';

@@ -3,7 +3,7 @@ import type { AccountTries } from './accountTries';
 import type { Database } from '../db';
 import type { Announcer } from '../events';
 import type { FileStore } from '../fileStore';
-import type { PostOffice } from '../post';
+import type { Courier, PostOffice } from '../post';
 import type { Settings } from './settings';
 
 /** What every part of the server is given: nothing reaches for a clock, a database or a log by itself. */
@@ -13,6 +13,8 @@ export interface Context {
   /** What files hold. */
   files: FileStore;
   post: PostOffice;
+  /** Hands over what members send. */
+  courier: Courier;
   /** Where the pages are, for links in letters: no slash at its end. */
   address: () => string;
   now: () => Date;

@@ -27,6 +27,7 @@ export {
   departures,
   entryWords,
   entryMoves,
+  sendings,
   noteAnswers,
   notes,
   drafts,

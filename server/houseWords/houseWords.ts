@@ -45,7 +45,7 @@ const toWord = ({ id, language, use, avoid, why, together }: typeof houseWords.$
 });
 
 /** All words of the house, by what is said. */
-async function wordsOfHouse(db: Queries): Promise<HouseWord[]> {
+export async function wordsOfHouse(db: Queries): Promise<HouseWord[]> {
   const rows = await db.select().from(houseWords);
   return rows.map(toWord).sort((a, b) => inOrder(a.use || a.avoid[0]!, b.use || b.avoid[0]!));
 }

@@ -1,1 +1,2 @@
+export { wordsOfHouse } from './houseWords';
 export { houseWordRoutes } from './houseWordRoutes';

@@ -10,6 +10,7 @@ const STATUS: Record<ProblemCode, number> = {
   'cue-taken': 409,
   'moved-on': 412,
   'not-finished': 409,
+  doubtful: 409,
   'link-used': 410,
   'already-begun': 409,
   'too-large': 413,

@@ -122,6 +122,30 @@ const DOCUMENT = {
   attrs: { placements: {} },
   content: [{ type: 'paragraph', content: [{ type: 'text', text: 'All well.' }] }],
 };
+/** A leaf of the keeper's own that can be sent. */
+const letter = async () => {
+  const { keeper } = world.callers;
+  const id = randomUUID();
+  const begun = { id, title: '', copyOf: null, today: '2026-11-24' };
+  const { version } = await bodyOf<Draft>(keeper.post('/api/cases/swan-keel/drafts/new').send(begun));
+  const document = {
+    ...DOCUMENT,
+    attrs: { placements: {}, envelope: { to: 'a@marsh.example', subject: 'S' } },
+  };
+  const saving = keeper.put(`/api/drafts/${id}`).set('If-Match', `"${version}"`).send({ document });
+  return { params: { draft: id }, version: (await bodyOf<Draft>(saving)).version };
+};
+const sent = () => ({
+  ...{ id: randomUUID(), wait: 60, sure: true, today: '2026-11-24' },
+  ...{ inReplyTo: null, references: [] },
+});
+const sending = async () => {
+  const { params, version } = await letter();
+  const asked = world.callers.keeper
+    .post(`/api/drafts/${params.draft}/sendings`)
+    .set('If-Match', `"${version}"`);
+  return { params: { sending: (await bodyOf<{ sending: { id: string } }>(asked.send(sent()))).sending.id } };
+};
 const OTHER_DOCUMENT = {
   ...DOCUMENT,
   content: [{ type: 'paragraph', content: [{ type: 'text', text: 'Other.' }] }],
@@ -343,6 +367,11 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
   draft,
   saveDraft: async () => ({ ...(await draft()), body: { document: DOCUMENT } }),
   finishDraft: draft,
+  sendDraft: async () => ({ ...(await letter()), body: sent() }),
+  draftSendings: draft,
+  sendings: async () => Promise.resolve({}),
+  changeSending: async () => ({ ...(await sending()), body: { do: 'taken-back' } }),
+  sentMessage: sending,
   reopenDraft: draft,
   draftStates: draft,
   draftState: async () => {

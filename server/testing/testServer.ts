@@ -11,7 +11,7 @@ import { openStore, type Store } from '../db';
 import type { Bus } from '../events';
 import { EventHub } from '../streams';
 import { databaseStore } from '../fileStore';
-import { PostRoom } from '../post';
+import { outboxCourier, PostRoom, type Courier } from '../post';
 import { embeddedStore } from './embeddedStore';
 
 /** A signed-in caller. */
@@ -85,6 +85,7 @@ interface Start {
   atHand?: number;
   fileBytes?: number;
   dictionaryFolder?: string;
+  courier?: Courier;
 }
 
 /** The application on a database of its own, with the demo's team, or with nobody. A clock that stands still. */
@@ -94,6 +95,7 @@ export async function startTestServer({
   atHand = 5000,
   fileBytes = 1_000_000,
   dictionaryFolder = path.join(import.meta.dirname, 'dictionaries'),
+  courier = outboxCourier,
 }: Start = {}): Promise<TestServer> {
   const store = await openTestStore(demo);
   const paused: number[] = [];
@@ -103,6 +105,7 @@ export async function startTestServer({
     events: hub,
     files: databaseStore(store.db),
     post: new PostRoom(),
+    courier,
     address: () => 'https://bank.hollin.example',
     now: () => new Date('2026-11-24T10:00:00Z'),
     pause: async (ms) => Promise.resolve(void paused.push(ms)),

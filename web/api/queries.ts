@@ -48,6 +48,8 @@ export const KEYS = {
   earlierCasts: ['earlier-casts'],
   othersTranscripts: (id: string) => ['case', id, 'transcripts'],
   earlier: (draft: string) => ['earlier', draft],
+  sendings: ['sendings'],
+  sendingsOf: (draft: string) => ['sendings', draft],
   notes: ['notes'],
   newerWordings: ['newer-wordings'],
   houseWords: ['house-words'],

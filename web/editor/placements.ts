@@ -1,23 +1,26 @@
 import type { Node as EditorNode } from '@tiptap/pm/model';
 import type { EditorState, Transaction } from '@tiptap/pm/state';
 import type { DraftDocument, Placements } from '#core/draft';
+import type { Envelope } from '#core/mail';
 import type { Block } from '#core/passage';
 import { NEW_TRANSCRIPT, type Transcript } from '#core/transcript';
 
 /**
  * What a draft carries beside its text, as the document's attribute: its placements, the levels given to criteria, the cast of a
- * transcript. The editor compares attributes property by property and draws the whole page anew when the document's own differ; what is carried is private
+ * transcript, the head of a letter. The editor compares attributes property by property and draws the whole page anew when the document's own differ; what is carried is private
  * here, so that an answer redraws its blanks and nothing else. Undo carries it all the same.
  */
 class Carried {
   readonly #placements: Placements;
   readonly #levels: Levels;
   readonly #transcript: Transcript;
+  readonly #envelope: Envelope;
 
-  constructor(placements: Placements, levels: Levels, transcript: Transcript) {
+  constructor(placements: Placements, levels: Levels, transcript: Transcript, envelope: Envelope) {
     this.#placements = placements;
     this.#levels = levels;
     this.#transcript = transcript;
+    this.#envelope = envelope;
   }
 
   get placements(): Placements {
@@ -31,12 +34,18 @@ class Carried {
   get transcript(): Transcript {
     return this.#transcript;
   }
+
+  get envelope(): Envelope {
+    return this.#envelope;
+  }
 }
 
 type Levels = Readonly<Record<string, string>>;
 
+const NO_ENVELOPE: Envelope = {};
+
 /** What a document without placements carries. */
-export const NO_PLACEMENTS: unknown = new Carried({}, {}, NEW_TRANSCRIPT);
+export const NO_PLACEMENTS: unknown = new Carried({}, {}, NEW_TRANSCRIPT, NO_ENVELOPE);
 
 const carriedBy = (doc: EditorNode): Carried => doc.attrs.placements as Carried;
 
@@ -49,10 +58,25 @@ export const levelsOf = (doc: EditorNode): Levels => carriedBy(doc).levels;
 /** Who speaks in a transcript, and how its labels and times are written. */
 export const transcriptOf = (doc: EditorNode): Transcript => carriedBy(doc).transcript;
 
-const carry = (tr: Transaction, now: Partial<Pick<Carried, 'placements' | 'levels' | 'transcript'>>) => {
-  const { placements, levels, transcript } = carriedBy(tr.doc);
-  const next = { placements, levels, transcript, ...now };
-  return tr.setDocAttribute('placements', new Carried(next.placements, next.levels, next.transcript));
+/** To whom a letter goes and what it is called, where its writer said so. */
+export const envelopeOf = (doc: EditorNode): Envelope => carriedBy(doc).envelope;
+
+type Parts = Pick<Carried, 'placements' | 'levels' | 'transcript' | 'envelope'>;
+
+const carried = ({ placements, levels, transcript, envelope }: Parts) =>
+  new Carried(placements, levels, transcript, envelope);
+
+/** What a draft's own attributes say, with what is usual for the rest. */
+const partsOf = ({ placements, levels, transcript, envelope }: DraftDocument['attrs']): Parts => ({
+  placements,
+  levels: levels ?? {},
+  transcript: transcript ?? NEW_TRANSCRIPT,
+  envelope: envelope ?? NO_ENVELOPE,
+});
+
+const carry = (tr: Transaction, now: Partial<Parts>) => {
+  const { placements, levels, transcript, envelope } = carriedBy(tr.doc);
+  return tr.setDocAttribute('placements', carried({ placements, levels, transcript, envelope, ...now }));
 };
 
 /** Gives a draft in the editor other placements, as a part of the transaction. */
@@ -66,10 +90,12 @@ export const setLevels = (tr: Transaction, levels: Levels): Transaction => carry
 export const setTranscript = (tr: Transaction, transcript: Transcript): Transaction =>
   carry(tr, { transcript });
 
+/** Gives a letter in the editor another head, as a part of the transaction. */
+export const setEnvelope = (tr: Transaction, envelope: Envelope): Transaction => carry(tr, { envelope });
+
 /** A draft's document in the form the editor takes. */
 export function toEditor(document: DraftDocument): Record<string, unknown> {
-  const { placements, levels = {}, transcript = NEW_TRANSCRIPT } = document.attrs;
-  return { ...document, attrs: { placements: new Carried(placements, levels, transcript) } };
+  return { ...document, attrs: { placements: carried(partsOf(document.attrs)) } };
 }
 
 /** Of each block: a key changes one of thousands, and what is saved of the others stays the same objects. */
@@ -85,10 +111,11 @@ function jsonOf(block: EditorNode): Block {
 export function fromEditor(doc: EditorNode): DraftDocument {
   const content: Block[] = [];
   doc.forEach((block) => content.push(jsonOf(block)));
-  const { placements, levels, transcript } = carriedBy(doc);
+  const { placements, levels, transcript, envelope } = carriedBy(doc);
   const more = {
     ...(Object.keys(levels).length > 0 && { levels }),
     ...(transcript !== NEW_TRANSCRIPT && { transcript }),
+    ...(Object.keys(envelope).length > 0 && { envelope }),
   };
   return { type: 'doc', content, attrs: { placements, ...more } };
 }
@@ -97,6 +124,5 @@ export function fromEditor(doc: EditorNode): DraftDocument {
 export function replaceDraft(state: EditorState, { content, attrs }: DraftDocument): Transaction {
   const doc = state.schema.nodeFromJSON({ type: 'doc', content });
   const tr = state.tr.replaceWith(0, state.doc.content.size, doc.content);
-  const { placements, levels = {}, transcript = NEW_TRANSCRIPT } = attrs;
-  return carry(tr, { placements, levels, transcript });
+  return carry(tr, partsOf(attrs));
 }

@@ -1,8 +1,6 @@
 import { useMemo } from 'react';
-import { messageParts, type MessagePart } from '#core/mail';
-import type { Mailbox, Message } from './readMessage';
-
-const named = ({ name, address }: Mailbox) => (name ? `${name} <${address}>` : address);
+import { mailboxInWords, messageParts, type MessagePart } from '#core/mail';
+import type { Message } from './readMessage';
 
 /** What is folded away is told by what it is. */
 const FOLDED: Record<Exclude<MessagePart['kind'], 'said'>, string> = {
@@ -27,7 +25,7 @@ function Part({ kind, text }: MessagePart) {
 export function MessageRead({ message, isLast }: { message: Message; isLast: boolean }) {
   const { from, to, cc, subject, sentAt, text } = message;
   const parts = useMemo(() => messageParts(text), [text]);
-  const who = from ? named(from) : 'Nobody is named as its sender';
+  const who = from ? mailboxInWords(from) : 'Nobody is named as its sender';
   return (
     <details open={isLast} className="border-t border-hair py-3 first:border-t-0">
       <summary className="flex cursor-pointer flex-wrap items-baseline gap-x-4 text-[14px]">
@@ -40,8 +38,8 @@ export function MessageRead({ message, isLast }: { message: Message; isLast: boo
         )}
       </summary>
       <p className="pt-1 text-[13px] text-soft">
-        To {to.length > 0 ? to.map(named).join(', ') : 'nobody that is named'}
-        {cc.length > 0 && `; copy to ${cc.map(named).join(', ')}`}
+        To {to.length > 0 ? to.map(mailboxInWords).join(', ') : 'nobody that is named'}
+        {cc.length > 0 && `; copy to ${cc.map(mailboxInWords).join(', ')}`}
       </p>
       <div className="book grid gap-3 pt-2" data-message-text>
         {text === '' ? (

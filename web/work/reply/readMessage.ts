@@ -1,12 +1,7 @@
-import PostalMime, { type Address, type Email } from 'postal-mime';
+import PostalMime, { type Email } from 'postal-mime';
+import { mailboxesOf, type Mailbox } from '#core/mail';
 import { UnreadableFile } from '#client/api';
 import { wordsOfHtml } from './wordsOfHtml';
-
-/** One of those a message is from or to. */
-export interface Mailbox {
-  name: string;
-  address: string;
-}
 
 /** A message as it is read and answered. */
 export interface Message {
@@ -21,9 +16,6 @@ export interface Message {
   /** What was sent along, as it is: nothing of it is run or opened. */
   attachments: readonly File[];
 }
-
-const mailboxes = (all: readonly Address[] | undefined): Mailbox[] =>
-  (all ?? []).flatMap((one) => one.group ?? [one]).map(({ name, address }) => ({ name, address }));
 
 function sentAt({ date }: Email): Date | null {
   const at = new Date(date ?? '');
@@ -57,11 +49,11 @@ export async function readMessage(bytes: Uint8Array, called: string): Promise<Me
       ({ filename, mimeType, content }, at) =>
         new File([content as ArrayBuffer], nameOf(filename, mimeType, at), { type: mimeType }),
     );
-  const [from] = mailboxes(mail.from ? [mail.from] : (mail.replyTo ?? []));
+  const [from] = mailboxesOf(mail.from ? [mail.from] : (mail.replyTo ?? []));
   return {
     from: from ?? null,
-    to: mailboxes(mail.to),
-    cc: mailboxes(mail.cc),
+    to: mailboxesOf(mail.to),
+    cc: mailboxesOf(mail.cc),
     subject: mail.subject ?? '',
     sentAt: sentAt(mail),
     text: plain.replace(/\r\n?/g, '\n').trim(),

@@ -1,0 +1,83 @@
+import nodemailer from 'nodemailer';
+
+/** A message as it is handed over: whom the mail server is told, and the message itself. */
+export interface Parcel {
+  from: string;
+  to: readonly string[];
+  message: string;
+}
+
+/** What came of handing a message over. Only where it is plain that nothing has gone is it `refused`. */
+export interface Delivery {
+  state: 'gone' | 'refused' | 'perhaps-gone';
+  /** What the mail server said, in its words; '' for nothing. */
+  reason: string;
+}
+
+/** Hands over what members send. */
+export interface Courier {
+  /** Whether there is a mail server; without one letters lie in the outbox, to be taken from there. */
+  byServer: boolean;
+  /** The address that letters are from; null for the writer’s own. */
+  from: string | null;
+  deliver(parcel: Parcel): Promise<Delivery>;
+}
+
+/** The stand-in for a mail server: what is handed over lies in the outbox. */
+export const outboxCourier: Courier = {
+  byServer: false,
+  from: null,
+  deliver: () => Promise.resolve({ state: 'gone', reason: '' }),
+};
+
+/** A mail server that says nothing is given up after this long. */
+const PATIENCE_MS = 20_000;
+
+/** What a mail server is asked before it is given a message: where one of these fails, it has nothing (RFC 5321). */
+const BEFORE_THE_MESSAGE = /^(?:CONN|EHLO|HELO|LHLO|STARTTLS|AUTH.*|MAIL FROM|RCPT TO|API)$/;
+
+interface MailError extends Error {
+  responseCode?: number;
+  response?: string;
+  command?: string;
+  code?: string;
+}
+
+/** What became of a message whose handing over failed: an answer that says no, or nothing given yet, is plain; all else is not. */
+export function afterFailure(error: MailError): Delivery {
+  const reason = (error.response ?? error.message).replace(/\s+/g, ' ').trim().slice(0, 500);
+  const isPlain =
+    (error.responseCode ?? 0) >= 400 ||
+    BEFORE_THE_MESSAGE.test(error.command ?? '') ||
+    ['ECONNREFUSED', 'EDNS', 'ENOTFOUND', 'EENVELOPE', 'EAUTH', 'ETLS'].includes(error.code ?? '');
+  return { state: isPlain ? 'refused' : 'perhaps-gone', reason };
+}
+
+/** Hands letters to a mail server, given as an `smtp:` or `smtps:` address. */
+export function smtpCourier({ url, from }: { url: string; from: string }): Courier {
+  const patience = {
+    connectionTimeout: PATIENCE_MS,
+    greetingTimeout: PATIENCE_MS,
+    socketTimeout: PATIENCE_MS,
+  };
+  const transport = nodemailer.createTransport({ url, ...patience } as Parameters<
+    typeof nodemailer.createTransport
+  >[0]);
+  return {
+    byServer: true,
+    from,
+    deliver: async (parcel) => {
+      try {
+        const sent = await transport.sendMail({
+          envelope: { from: parcel.from, to: [...parcel.to] },
+          raw: parcel.message,
+        });
+        const refused = (sent as { rejected?: (string | { address: string })[] }).rejected ?? [];
+        const names = refused.map((one) => (typeof one === 'string' ? one : one.address));
+        return { state: 'gone', reason: names.length > 0 ? `Not taken: ${names.join(', ')}` : '' };
+      } catch (error) {
+        return afterFailure(error as MailError);
+      }
+    },
+  };
+}

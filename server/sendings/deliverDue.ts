@@ -1,0 +1,63 @@
+import { and, asc, eq, inArray, lt, lte, sql } from 'drizzle-orm';
+import type { Context } from '../context';
+import { sendings } from '../db';
+import type { Delivery } from '../post';
+
+/** Whoever had it to hand over has ended long ago: the mail server is given up much sooner. */
+const LOST_MS = 5 * 60_000;
+const LOST_WORDS = 'The server stopped while the letter was going out.';
+
+/** Tells the pages of a letter's writer that it is elsewhere on its way. */
+export const tellOfSending = (context: Context, member: string) =>
+  context.events.tell(member, { type: 'sendings-changed' });
+
+/** Letters that a process had begun to hand over, and of which nothing was heard since: they have perhaps gone, and go no more by themselves. */
+async function giveUpLost(context: Context): Promise<void> {
+  const lostAt = new Date(context.now().getTime() - LOST_MS);
+  const lost = await context.db
+    .update(sendings)
+    .set({ state: 'perhaps-gone', reason: LOST_WORDS, stateAt: context.now() })
+    .where(and(eq(sendings.state, 'going'), lt(sendings.stateAt, lostAt)))
+    .returning({ member: sendings.member });
+  for (const member of new Set(lost.map((one) => one.member))) await tellOfSending(context, member);
+}
+
+/** Takes the letter whose time came first out of those that wait; of two processes one alone gets it. Null for none. */
+async function takeDue({ db, now }: Context) {
+  const due = db
+    .select({ id: sendings.id })
+    .from(sendings)
+    .where(and(eq(sendings.state, 'waiting'), lte(sendings.goesAt, now())))
+    .orderBy(asc(sendings.goesAt), asc(sendings.id))
+    .limit(1)
+    .for('update', { skipLocked: true });
+  const [taken] = await db
+    .update(sendings)
+    .set({ state: 'going', stateAt: now() })
+    .where(and(inArray(sendings.id, sql`(${due})`), eq(sendings.state, 'waiting')))
+    .returning();
+  return taken ?? null;
+}
+
+/**
+ * Hands over the letters whose time has come, one after the other. Each is marked as going before the mail server hears of it, and never
+ * taken again by itself: where a process ends in between, it has perhaps gone, and a person decides.
+ */
+export async function deliverDue(context: Context): Promise<void> {
+  await giveUpLost(context);
+  for (let letter = await takeDue(context); letter; letter = await takeDue(context)) {
+    await tellOfSending(context, letter.member);
+    const { id, from, message } = letter;
+    const to = [...letter.to, ...letter.cc].map(({ address }) => address);
+    const delivery = await context.courier.deliver({ from, to, message }).catch((): Delivery => ({
+      state: 'perhaps-gone',
+      reason: 'The connection ended while the letter was going out.',
+    }));
+    await context.db
+      .update(sendings)
+      .set({ ...delivery, stateAt: context.now() })
+      // Given up by another process meanwhile, it is known now after all.
+      .where(and(eq(sendings.id, id), inArray(sendings.state, ['going', 'perhaps-gone'])));
+    await tellOfSending(context, letter.member);
+  }
+}

@@ -1,0 +1,2 @@
+export { sendingRoutes } from './sendingRoutes';
+export { deliverDue } from './deliverDue';

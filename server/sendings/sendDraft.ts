@@ -1,0 +1,155 @@
+import { and, asc, eq, inArray } from 'drizzle-orm';
+import { MOST_LETTER_BYTES, type Draft, type Member, type NewSending, type Sending } from '#contracts';
+import { readAddresses, type Mailbox } from '#core/mail';
+import { doubtInWords, letterOf, usualHead, type OutgoingLetter } from '#core/sending';
+import type { Context } from '../context';
+import { draftFiles, fileContents, sendings, type Queries } from '../db';
+import { filesOfCase, finishDraft, givenCase, mustBeWhole, ownDraft, toDraft } from '../cases';
+import { Refusal } from '../http';
+import { composeMessage } from './compose';
+import { deliverDue, tellOfSending } from './deliverDue';
+import { doubtsAbout } from './doubtsAbout';
+
+type Row = typeof sendings.$inferSelect;
+
+/** A letter as it is told, without its text. */
+export const toSending = ({ member: _, from: __, message, ...row }: Row): Sending => ({
+  ...row,
+  askedAt: row.askedAt.toISOString(),
+  goesAt: row.goesAt.toISOString(),
+  stateAt: row.stateAt.toISOString(),
+  bytes: message.length,
+});
+
+/** Throws a `not-finished` Refusal where a letter has nobody to go to, or an address that is none. */
+function mustHaveReceiver({ to, notAddresses }: OutgoingLetter): void {
+  const faults = notAddresses.map((words) => ({
+    place: 'To',
+    message: `“${words}” is no address that mail can be sent to.`,
+  }));
+  if (to.length === 0 && faults.length === 0)
+    faults.push({ place: 'To', message: 'Nobody is named to whom it goes.' });
+  if (faults.length > 0)
+    throw new Refusal('not-finished', faults.map(({ message }) => message).join(' '), { faults });
+}
+
+/** What goes along with a draft, as it is. Throws a `too-large` Refusal where that is more than mail takes. */
+async function filesOf({ db, files }: Context, draft: string) {
+  const rows = await db
+    .select({
+      hash: draftFiles.hash,
+      name: draftFiles.name,
+      media: fileContents.media,
+      bytes: fileContents.bytes,
+    })
+    .from(draftFiles)
+    .innerJoin(fileContents, eq(fileContents.hash, draftFiles.hash))
+    .where(eq(draftFiles.draft, draft))
+    .orderBy(asc(draftFiles.name));
+  return {
+    rows,
+    read: async (wanted: readonly string[]) => {
+      const along = rows.filter(({ hash }) => wanted.includes(hash));
+      // In base64 three bytes are four.
+      const bytes = along.reduce((sum, one) => sum + (one.bytes * 4) / 3, 0);
+      if (bytes > MOST_LETTER_BYTES) throw tooLarge();
+      return Promise.all(
+        along.map(async ({ hash, name, media, bytes: length }) => {
+          const pieces: Uint8Array[] = [];
+          if (length > 0) for await (const piece of files.read(hash, 0, length - 1)) pieces.push(piece);
+          return { name, media, content: Buffer.concat(pieces) };
+        }),
+      );
+    },
+  };
+}
+
+const tooLarge = () =>
+  new Refusal(
+    'too-large',
+    `With all that goes along the letter has more than ${MOST_LETTER_BYTES / 1_000_000} MB: mail servers do not take it. It was not sent.`,
+  );
+
+/** Whom a letter is from: its writer, by the address of the house where there is a mail server. */
+function senderOf({ courier }: Context, member: Member): Mailbox {
+  const house = courier.from === null ? null : readAddresses(courier.from).mailboxes[0];
+  return { name: member.name, address: house?.address ?? member.email };
+}
+
+/** The letter of an id, where it is the member's own; undefined where there is none. Throws a Refusal where it is of another draft. */
+async function sentAlready(db: Queries, member: string, draft: string, id: string): Promise<Row | undefined> {
+  const [row] = await db.select().from(sendings).where(eq(sendings.id, id));
+  if (row && (row.member !== member || row.draft !== draft))
+    throw new Refusal('not-valid', 'Another letter has this id.');
+  return row;
+}
+
+async function mustNotBeUnderWay(db: Queries, draft: string): Promise<void> {
+  const under = await db
+    .select({ id: sendings.id })
+    .from(sendings)
+    .where(and(eq(sendings.draft, draft), inArray(sendings.state, ['waiting', 'going'])));
+  if (under.length > 0) throw new Refusal('not-allowed', 'It is on its way already.');
+}
+
+/** Has letters gone at their time, without anybody waiting for it. */
+export function deliverAfter(context: Context, seconds: number): void {
+  void context
+    .pause(seconds * 1000)
+    .then(() => deliverDue(context))
+    .catch((error: unknown) =>
+      context.log.error({ name: (error as Error).name }, 'letters could not be delivered'),
+    );
+}
+
+/**
+ * Finishes a draft and has it sent as a letter, after the seconds in which it can be taken back. Sent again with its id it is the letter it
+ * was. Throws a Refusal where it has a gap, goes to nobody, is too large or on its way, and one that is `doubtful` where there is something
+ * to look at and its writer has not said that they did.
+ */
+export async function sendDraft(
+  context: Context,
+  member: Member,
+  draftId: string,
+  version: number,
+  asked: NewSending,
+): Promise<{ sending: Sending; draft: Draft }> {
+  const { db, now } = context;
+  const draft = await ownDraft(db, member.id, draftId);
+  const one = await givenCase(db, member.id, draft.case);
+  const before = await sentAlready(db, member.id, draft.id, asked.id);
+  if (before) return { sending: toSending(before), draft: toDraft(draft) };
+  const { document } = draft;
+  const isAnswer = (await filesOfCase(db, one.id)).some(({ name }) => name.toLowerCase().endsWith('.eml'));
+  const letter = letterOf(document, usualHead(one.record, asked.today, isAnswer));
+  mustBeWhole(document);
+  mustHaveReceiver(letter);
+  await mustNotBeUnderWay(db, draft.id);
+  const doubts = asked.sure ? [] : await doubtsAbout(db, draft, letter);
+  if (doubts.length > 0) {
+    const faults = doubts.map((doubt) => ({ place: doubt.kind, message: doubtInWords(doubt) }));
+    throw new Refusal('doubtful', faults.map(({ message }) => message).join(' '), { faults });
+  }
+  const along = await filesOf(context, draft.id);
+  const files = await along.read(letter.files.map(({ hash }) => hash));
+  const from = senderOf(context, member);
+  const message = await composeMessage(letter, { ...asked, from, date: now(), files });
+  if (message.length > MOST_LETTER_BYTES) throw tooLarge();
+  const row: Row = {
+    id: asked.id,
+    member: member.id,
+    draft: draft.id,
+    case: draft.case,
+    ...{ to: letter.to, cc: letter.cc, subject: letter.subject, from: from.address, message },
+    ...{ state: 'waiting', reason: '', byServer: context.courier.byServer },
+    ...{ askedAt: now(), stateAt: now(), goesAt: new Date(now().getTime() + asked.wait * 1000) },
+  };
+  const finished = await finishDraft(context, draft, version, async (tx) => {
+    // Beside another of the same moment: the row of the draft is held, so that one of both sees the other.
+    await mustNotBeUnderWay(tx, draft.id);
+    await tx.insert(sendings).values(row);
+  });
+  await tellOfSending(context, member.id);
+  deliverAfter(context, asked.wait);
+  return { sending: toSending(row), draft: finished };
+}
