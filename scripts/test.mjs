@@ -60,6 +60,8 @@ if (wants('browser')) {
   if (!debian(['chromium'], CHROMIUM)) process.exit(1);
   // A reader of docx that is not ours, to hold what goes out against.
   if (!debian(['pandoc'], '/usr/bin/pandoc')) process.exit(1);
+  // And one of mail.
+  if (!debian(['python3'], '/usr/bin/python3')) process.exit(1);
   const shell = spawnSync(CHROMIUM, ['--version'], { encoding: 'utf8' });
   process.stdout.write(`  ${shell.stdout}`);
   run('Browser tests', tool('playwright'), ['test']);

@@ -56,6 +56,8 @@ export const PreferencesSchema = z.object({
       right: z.array(z.string().min(1).max(60)).max(MOST_RIGHT_WORDS),
     })
     .optional(),
+  // Seconds that a letter waits in which it can be taken back; ten when left out.
+  sendingWait: z.number().int().min(0).max(120).optional(),
   // By kind of work.
   reach: z.record(z.string().max(40), ReachSchema),
 });

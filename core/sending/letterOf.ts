@@ -1,6 +1,6 @@
-import { filesAlong, type DraftDocument } from '#core/draft';
+import { filesAlong, languageOf, type DraftDocument } from '#core/draft';
 import type { EntryFile } from '#core/entry';
-import { toHtml, withAddresses } from '#core/exchange';
+import { toHtmlPage, withAddresses } from '#core/exchange';
 import { finishedPassage } from '#core/fill';
 import { mailboxInWords, plainSubject, readAddresses, type Mailbox } from '#core/mail';
 import { plainText, type Block, type Passage } from '#core/passage';
@@ -20,7 +20,7 @@ export interface OutgoingLetter {
   cc: Mailbox[];
   subject: string;
   text: string;
-  /** The words as an HTML fragment. */
+  /** The words as a page of HTML. */
   html: string;
   files: EntryFile[];
   /** What was typed as an address and is none. */
@@ -86,13 +86,14 @@ export function letterOf(document: DraftDocument, usual: Head): OutgoingLetter {
   const head = headOf({ ...document, content: finished.content }, usual);
   const message = messageOf(finished);
   const [to, cc] = [readAddresses(head.to), readAddresses(head.cc)];
+  // No head has a line break in it.
+  const subject = head.subject.replace(/\s+/g, ' ').trim();
   return {
     to: to.mailboxes,
     cc: cc.mailboxes.filter(({ address }) => !to.mailboxes.some((one) => one.address === address)),
-    // No head has a line break in it.
-    subject: head.subject.replace(/\s+/g, ' ').trim(),
+    subject,
     text: plainText(withAddresses(message)),
-    html: toHtml(message),
+    html: toHtmlPage(message, subject, languageOf(document) ?? 'en-GB'),
     files: filesAlong(document),
     notAddresses: [...to.faults, ...cc.faults],
   };

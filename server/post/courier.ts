@@ -33,23 +33,28 @@ export const outboxCourier: Courier = {
 /** A mail server that says nothing is given up after this long. */
 const PATIENCE_MS = 20_000;
 
-/** What a mail server is asked before it is given a message: where one of these fails, it has nothing (RFC 5321). */
-const BEFORE_THE_MESSAGE = /^(?:CONN|EHLO|HELO|LHLO|STARTTLS|AUTH.*|MAIL FROM|RCPT TO|API)$/;
-
 interface MailError extends Error {
   responseCode?: number;
   response?: string;
-  command?: string;
   code?: string;
+  syscall?: string;
 }
 
-/** What became of a message whose handing over failed: an answer that says no, or nothing given yet, is plain; all else is not. */
+/** Where these end the work, the mail server was given nothing yet. */
+const BEFORE_IT_HEARD = ['EDNS', 'EAUTH', 'ETLS', 'EENVELOPE'];
+const NEVER_ANSWERED = /^(?:Connection timeout|Greeting never received)/;
+
+/**
+ * What became of a message whose handing over failed: where the mail server said no, or was never spoken with, it has plainly not gone.
+ * A connection that ends tells nothing of when it did, so that all else has perhaps gone.
+ */
 export function afterFailure(error: MailError): Delivery {
   const reason = (error.response ?? error.message).replace(/\s+/g, ' ').trim().slice(0, 500);
   const isPlain =
     (error.responseCode ?? 0) >= 400 ||
-    BEFORE_THE_MESSAGE.test(error.command ?? '') ||
-    ['ECONNREFUSED', 'EDNS', 'ENOTFOUND', 'EENVELOPE', 'EAUTH', 'ETLS'].includes(error.code ?? '');
+    error.syscall === 'connect' ||
+    BEFORE_IT_HEARD.includes(error.code ?? '') ||
+    NEVER_ANSWERED.test(error.message);
   return { state: isPlain ? 'refused' : 'perhaps-gone', reason };
 }
 
@@ -68,7 +73,7 @@ export function smtpCourier({ url, from }: { url: string; from: string }): Couri
     from,
     deliver: async (parcel) => {
       try {
-        const sent = await transport.sendMail({
+        const sent: unknown = await transport.sendMail({
           envelope: { from: parcel.from, to: [...parcel.to] },
           raw: parcel.message,
         });

@@ -7,18 +7,11 @@ interface About {
   from: Mailbox;
   /** Of its sending: the message is named by it. */
   id: string;
-  /** The place of the sender’s address, in which the message’s name is unique. */
   date: Date;
   inReplyTo: string | null;
   references: readonly string[];
   files: readonly { name: string; media: string; content: Uint8Array }[];
 }
-
-/** The words of a letter as a page of HTML, for mail programs that show it. */
-const page = (html: string, subject: string) =>
-  `<!doctype html><html><head><meta charset="utf-8"><title>${subject
-    .replaceAll('&', '&amp;')
-    .replaceAll('<', '&lt;')}</title></head><body>${html}</body></html>`;
 
 /**
  * A letter as a message of RFC 5322, in ASCII: its words plain and rich, with what goes along. All but its boundaries follows from
@@ -37,7 +30,7 @@ export async function composeMessage(letter: OutgoingLetter, about: About): Prom
     messageId: `<${id}@${from.address.split('@')[1]}>`,
     ...(inReplyTo && { inReplyTo, references: [...new Set([...references, inReplyTo])] }),
     text,
-    html: page(html, subject),
+    html,
     // Nothing in ASCII alone is left as it is: lines of letters are longer than mail allows.
     textEncoding: 'quoted-printable',
     attachments: files.map(({ name, media, content }) => ({
@@ -48,6 +41,6 @@ export async function composeMessage(letter: OutgoingLetter, about: About): Prom
     // Words of a letter are never taken for the name of a file on this machine.
     disableFileAccess: true,
     disableUrlAccess: true,
-  } as Parameters<typeof transport.sendMail>[0]);
+  });
   return (sent as unknown as { message: Buffer }).message.toString('latin1');
 }

@@ -4,7 +4,6 @@ import fc from 'fast-check';
 import PostalMime from 'postal-mime';
 import type { CaseSummary, Draft, NewSending, Problem, Sending } from '#contracts';
 import type { Courier, Delivery, Parcel } from '../post';
-import { afterFailure } from '../post';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 import { deliverDue } from '.';
 
@@ -131,7 +130,7 @@ test('nothing with a gap, to nobody or without words leaves, whatever is said', 
     fields: [{ id: 'f', name: 'Day', kind: 'text', question: 'Which day?' }],
   };
   const gap = document('Come on ', undefined, [blank]);
-  gap.attrs.placements = { p: placement } as object;
+  gap.attrs.placements = { p: placement };
   const cases: [object, object[], RegExp][] = [
     [gap, PETRA, /required answers/],
     [document('Leave it.'), PETRA.slice(0, 1), /Nobody is named/],
@@ -266,22 +265,6 @@ test('a letter never goes twice by itself, and none is forgotten, whatever ends 
   );
 });
 
-test.each([
-  [
-    { responseCode: 550, command: 'RCPT TO', response: '550 no such\r\nmailbox' },
-    'refused',
-    '550 no such mailbox',
-  ],
-  [{ responseCode: 552, command: 'DATA' }, 'refused', 'x'],
-  [{ code: 'ECONNREFUSED', command: 'CONN' }, 'refused', 'x'],
-  [{ code: 'EAUTH', command: 'AUTH PLAIN' }, 'refused', 'x'],
-  [{ code: 'ETIMEDOUT', command: 'MAIL FROM' }, 'refused', 'x'],
-  [{ code: 'ECONNECTION', command: 'DATA' }, 'perhaps-gone', 'x'],
-  [{ code: 'ESOCKET' }, 'perhaps-gone', 'x'],
-])('a mail server that fails with %j: %s', (error, state, reason) => {
-  expect(afterFailure(Object.assign(new Error('x'), error))).toEqual({ state, reason });
-});
-
 test('heads of a message can hold no line of another', async () => {
   const draft = await leaf(
     document('Dear Petra, leave it.', {
@@ -289,8 +272,7 @@ test('heads of a message can hold no line of another', async () => {
       to: '"Petra\r\nBcc: x@marsh.example" <p@marsh.example>',
     }),
   );
-  const problem = (await send(draft, { sure: true, inReplyTo: '<a@b>\r\nBcc: c@d.example' as never }))
-    .body as Problem;
+  const problem = (await send(draft, { sure: true, inReplyTo: '<a@b>\r\nBcc: c@d.example' })).body as Problem;
   expect(problem.code).toBe('not-valid');
   const answered = await send(draft, { sure: true, wait: 0 });
   if (answered.status === 201) {

@@ -30,6 +30,7 @@ export {
   preferencesQuery,
   usePeople,
   usePostRoom,
+  useSendings,
   useOwnSessions,
   usePlaced,
   useUsual,

@@ -120,6 +120,9 @@ export const useOwnSessions = () =>
 export const usePostRoom = (isOwner: boolean) =>
   useQuery({ queryKey: KEYS.post, queryFn: () => call('postRoom'), staleTime: 0, enabled: isOwner });
 
+export const useSendings = () =>
+  useQuery({ queryKey: KEYS.sendings, queryFn: () => call('sendings'), staleTime: 60_000 });
+
 export const useProposals = () => useQuery({ queryKey: KEYS.proposals, queryFn: () => call('proposals') });
 
 /**

@@ -286,6 +286,14 @@ export const SCREENS: readonly Screen[] = [
     load: () => import('../sheet/PrintPage').then(({ PrintPage: Component }) => ({ Component })),
   },
   {
+    paths: ['/outbox'],
+    place: 'desk',
+    lookUp: 'Outbox',
+    menu: 'Outbox',
+    load: () =>
+      import('../work/reply/outbox/OutboxPage').then(({ OutboxPage: Component }) => ({ Component })),
+  },
+  {
     paths: ['/pedal'],
     lookUp: 'On-screen pedal',
     load: () =>

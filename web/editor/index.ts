@@ -36,11 +36,13 @@ export { isCode, lineBefore } from './lineBefore';
 export { moveBlock } from './moving';
 export { numbersIn, referTo, isNumbering, numbering, type Numbered } from './numbering';
 export {
+  envelopeOf,
   levelsOf,
   placementsOf,
   replaceDraft,
   toEditor,
   fromEditor,
+  setEnvelope,
   setLevels,
   setPlacements,
   transcriptOf,

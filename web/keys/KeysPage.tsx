@@ -86,6 +86,8 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
     keys: [
       ['Alt + .', 'Places the entry nearest to the message; again, the next one'],
       ['Alt + T', 'Quotes the words selected in the message'],
+      ['Alt + Enter', 'Sends the letter; with a gap, or something doubtful, it stays and says so'],
+      ['F9', 'Takes the letter back while it waits to go'],
     ],
   },
   {

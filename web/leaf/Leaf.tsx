@@ -130,31 +130,39 @@ function useWorkedOut(one: Case) {
 /** Whether there is anything on the leaf to be finished; where there is not, it is said. */
 function hasSomething(editor: Editor, say: (words: string | null) => void): boolean {
   const isEmpty = isEmptyPassage(documentOf(editor));
-  say(isEmpty ? 'There is nothing on the leaf to finish yet.' : null);
+  say(isEmpty ? 'There is nothing on the leaf yet.' : null);
   return !isEmpty;
 }
 
-interface Finishing {
-  editor: Editor;
-  leaf: ReturnType<typeof useLeafState>;
-  say: (words: string | null) => void;
-  material: Material;
-  finishing: ReturnType<typeof useFinishing>;
-  counts: ReturnType<typeof useLeafParts>['counts'];
+/** Whether a text has words and no gap; where it has one, the gaps are listed and the first gone to. */
+function useWhole(
+  editor: Editor,
+  { gaps }: ReturnType<typeof useLeafState>,
+  say: (words: string | null) => void,
+) {
+  const [gapsShown, showGaps] = useState(false);
+  const isWhole = () => {
+    showGaps(gaps.length > 0);
+    if (gaps.length === 0) return hasSomething(editor, say);
+    const first = stepToFirstGap(editor.state);
+    if (first) stepTo(editor.view, first);
+    return false;
+  };
+  return { isWhole, gapsShown, hideGaps: () => showGaps(false) };
 }
 
-/** Finishes a text that has no gaps and nothing else to be done; else goes to the first that is. */
-function useFinishNow({ editor, leaf: { gaps }, say, material, finishing, counts }: Finishing) {
-  const [gapsShown, showGaps] = useState(false);
-  const finishNow = () => {
-    showGaps(gaps.length > 0);
-    if (gaps.length > 0) {
-      const first = stepToFirstGap(editor.state);
-      if (first) stepTo(editor.view, first);
-    } else if (hasSomething(editor, say) && !material.holdsFinish())
-      finishing.finish.mutate(undefined, { onSuccess: counts.finished });
-  };
-  return { finishNow, gapsShown, hideGaps: () => showGaps(false) };
+/** What can be done on the leaf, by keys and in the look-up, which places an entry on one that is open. */
+function useActs(
+  acts: Omit<Parameters<typeof leafActions>[0], 'goToGap'>,
+  place: (entry: string) => void,
+): void {
+  const { editor, open } = acts;
+  const goToGap = (tr: Transaction | null) => tr && stepTo(editor.view, tr);
+  useLeafActions(
+    leafActions({ ...acts, goToGap }),
+    open ? place : null,
+    () => editor.view.coordsAtPos(editor.state.selection.from).top,
+  );
 }
 
 /** A draft open for writing or finished, with its margin. */
@@ -184,38 +192,31 @@ export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props)
     const placement = placing.placeIn(editor, entry);
     if (placement) counts.brought(placement, entry, counts.keysInFinder(), way);
   };
+  const { isWhole, gapsShown, hideGaps } = useWhole(editor, leaf, say);
   const material = useMaterial({
-    ...{ one, draft, editor, keeper, open, say, tellDetails, bank: placing.host },
+    ...{ one, draft, editor, keeper, open, say, tellDetails, isWhole, bank: placing.host },
     place: (entry) => place(entry, 'offer'),
+    settle: (finished) => {
+      finishing.settle(finished);
+      counts.finished();
+    },
   });
   useWritable(editor, keeper, copy, open, material.takesKeys);
 
-  const goToGap = (tr: Transaction | null) => tr && stepTo(editor.view, tr);
-  const { finishNow, gapsShown, hideGaps } = useFinishNow({ editor, leaf, say, material, finishing, counts });
-  useLeafActions(
-    leafActions({
-      more: material.actions,
-      open,
-      editor,
-      openSlip,
-      keepWords,
-      goToGap,
-      finish: finishNow,
-      reopen: () => finishing.reopen.mutate(),
-      drop: dropDraft,
-      say,
-      another,
-      questions,
-      marks,
+  const finishNow = () => {
+    if (isWhole() && !material.holdsFinish())
+      finishing.finish.mutate(undefined, { onSuccess: counts.finished });
+  };
+  const acts = { openSlip, keepWords, finish: finishNow, reopen: finishing.reopen.mutate, drop: dropDraft };
+  useActs(
+    {
+      ...{ more: material.actions, open, editor, say, another, questions, marks, ...acts },
       record: hasRecord(given) && !isBeside ? record : null,
-    }),
-    open
-      ? (entry) => {
-          material.beforePlacing();
-          place(entry, 'look-up');
-        }
-      : null,
-    () => editor.view.coordsAtPos(editor.state.selection.from).top,
+    },
+    (entry) => {
+      material.beforePlacing();
+      place(entry, 'look-up');
+    },
   );
   const margin = (
     <LeafMargin

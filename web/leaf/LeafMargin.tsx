@@ -88,6 +88,7 @@ function Finished({ one, member, editor, keeper, finishing, downloads, material 
   const note = { title: one.title, passage, language, writtenAt, author: member.name, record: one.record };
   return (
     <>
+      {material.outcome(acts)}
       <FinishedPanel
         draft={keeper.draftId}
         files={filesAlong(document)}
@@ -114,7 +115,10 @@ function Standing(props: LeafMarginProps) {
     say('The other text is on the leaf now. Yours is among the earlier states, and undo brings it back.');
   };
   return (
-    <div className="margin-standing grid gap-4">
+    // Finished, it stays in sight however far down the leaf one is: what goes out can be taken back there.
+    <div
+      className={`margin-standing grid gap-4 ${open ? '' : 'sticky top-3 max-h-[calc(100vh-1.5rem)] overflow-y-auto'}`}
+    >
       <KeepingNotice
         keeping={keeping}
         member={member}
@@ -281,7 +285,7 @@ export function LeafMargin(props: LeafMarginProps) {
   useSmallWords(props.spelling.language);
   return (
     <div
-      className="pt-6"
+      className={`pt-6 ${finishing.state === 'open' ? '' : 'h-full'}`}
       onKeyDown={(event) => {
         if (event.key !== 'Escape' || event.defaultPrevented) return;
         giveKeys(editor.view);

@@ -15,6 +15,10 @@ export interface LeafWithMaterial {
   /** False for a finished draft. */
   open: boolean;
   say: (words: string | null) => void;
+  /** Whether it has words and no gap; where it has one, that is shown and gone to. */
+  isWhole: () => boolean;
+  /** The leaf is finished by other ways than its key. */
+  settle: (finished: Draft) => void;
   /** What the bank has of an entry that was placed, and a placement in another of its wordings. */
   bank: Pick<ReturnType<typeof usePlacing>['host'], 'contentOf' | 'inWording'>;
   /** Places an entry where one writes. */
@@ -45,6 +49,8 @@ export interface Material {
   beforePlacing: () => void;
   /** What is still to be done before the leaf is finished, once it was said: true where finishing waits for it. */
   holdsFinish: () => boolean;
+  /** What became of a finished text, before the ways to take it away. */
+  outcome: (acts: { reopen: () => void }) => ReactNode;
   /** Ways to take the text away besides those of every text, beneath these once it is finished. */
   takeAway: ReactNode;
   /** Ways to take what is finished away, in place of those of the text; null for those. */
@@ -66,6 +72,7 @@ export const NO_MATERIAL: Material = {
   takesKeys: false,
   beforePlacing: () => undefined,
   holdsFinish: () => false,
+  outcome: () => null,
   takeAway: null,
   finished: null,
 };

@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 24,
+    day: '2026-11-29',
+    title: 'Replies are sent from their leaf, and can be taken back',
+    words:
+      'Beneath the message are To, Cc and Subject, filled in from who asked; a wording with a part called Subject fills that too. Alt + Enter sends. A letter with a gap stays, and so does one that names somebody else, speaks of an attachment that is not there, or says what your house style avoids, until you say that it is right. It waits ten seconds (the outbox has the setting), in which F9 takes it back. Without a mail server letters are kept in the outbox, to be downloaded.',
+    at: { label: 'Outbox', to: '/outbox' },
+  },
+  {
     number: 23,
     day: '2026-11-29',
     title: 'A glossary says which letters find its terms',

@@ -1,4 +1,4 @@
-import { useNewerWordings, useNotes, usePostRoom, useProposals } from '../api';
+import { useNewerWordings, useNotes, usePostRoom, useProposals, useSendings } from '../api';
 import { isDue, useReviews } from '../reviews';
 import { useShell } from '../shell';
 import { counted } from '../show';
@@ -22,6 +22,8 @@ export function useWaiting(): readonly Waiting[] {
   const toAnswer = proposals.filter(({ mayAnswer }) => mayAnswer).length;
   const noted = notes.filter(({ keeps, closed }) => keeps && !closed).length;
   const due = reviewed?.reviews.filter((one) => one.keeper === member.id && isDue(one)).length ?? 0;
+  const { data: sendings = [] } = useSendings();
+  const undecided = sendings.filter(({ state }) => state === 'refused' || state === 'perhaps-gone').length;
   const emails = post?.length ?? 0;
   const { data: newer = [] } = useNewerWordings();
   const all: Waiting[] = [
@@ -29,6 +31,12 @@ export function useWaiting(): readonly Waiting[] {
       ...{ count: placements, to: `/cases/${id}`, place: 'desk' as const },
       words: `${counted(placements, 'newer wording', 'newer wordings')} on a leaf of ${title}`,
     })),
+    {
+      count: undecided,
+      words: counted(undecided, 'letter that did not go out', 'letters that did not go out'),
+      to: '/outbox',
+      place: 'desk',
+    },
     { count: toAnswer, words: counted(toAnswer, 'proposal', 'proposals'), to: '/proposals', place: 'team' },
     { count: noted, words: counted(noted, 'note', 'notes'), to: '/proposals', place: 'team' },
     { count: due, words: counted(due, 'review due', 'reviews due'), to: '/order/ageing', place: 'bank' },

@@ -182,6 +182,7 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
     beforePlacing: () => {
       if (has && isReading) acts.begin();
     },
+    outcome: () => null,
     takeAway: null,
     finished: found.data
       ? (finishing) => <FinishedComments {...{ leaf, others }} handed={found.data!} acts={finishing} />

@@ -9,6 +9,10 @@ export interface Message {
   to: readonly Mailbox[];
   cc: readonly Mailbox[];
   subject: string;
+  /** What it is called by mail programs, in angle brackets; null where it has no such name. */
+  id: string | null;
+  /** Those of the messages it answers, the oldest first. */
+  references: readonly string[];
   /** When it was sent, by its own head; null where that says nothing that can be read. */
   sentAt: Date | null;
   /** What is written in it, as plain text. */
@@ -16,6 +20,10 @@ export interface Message {
   /** What was sent along, as it is: nothing of it is run or opened. */
   attachments: readonly File[];
 }
+
+/** Names of messages as a head lists them (RFC 5322, 3.6.4). */
+const idsIn = (head: string | undefined): string[] =>
+  [...(head ?? '').matchAll(/<[^<>\s]{1,900}>/g)].map(([id]) => id).slice(-50);
 
 function sentAt({ date }: Email): Date | null {
   const at = new Date(date ?? '');
@@ -55,6 +63,8 @@ export async function readMessage(bytes: Uint8Array, called: string): Promise<Me
     to: mailboxesOf(mail.to),
     cc: mailboxesOf(mail.cc),
     subject: mail.subject ?? '',
+    id: idsIn(mail.messageId)[0] ?? null,
+    references: idsIn(mail.references ?? mail.inReplyTo),
     sentAt: sentAt(mail),
     text: plain.replace(/\r\n?/g, '\n').trim(),
     attachments,

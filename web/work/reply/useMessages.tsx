@@ -4,17 +4,27 @@ import type { Case } from '#contracts';
 import { inWords } from '#client/api';
 import { placementsOf } from '../../editor';
 import { bytesOfFile } from '#client/files';
+import { useState } from 'react';
 import { NO_MATERIAL, type LeafWithMaterial, type Material } from '../../leaf';
 import { Button, Key, Notice } from '../../ui';
+import { giveKeys } from '../../writing';
 import { MessageRead } from './MessageRead';
 import { messagesOf } from './messagesOf';
 import { NearMessage, NEAR_KEY } from './NearMessage';
 import { quote, selectedInMessage } from './quoting';
+import { AsItGoesOut } from './sending/AsItGoesOut';
+import { Doubtful } from './sending/Doubtful';
+import { Letterhead } from './sending/Letterhead';
+import { OnItsWay } from './sending/OnItsWay';
+import { useHead } from './sending/useHead';
+import { useSending } from './sending/useSending';
 import type { Message } from './readMessage';
 import { useNearMessage } from './useNearMessage';
 
 /** By this key the words selected in a message are quoted in the reply. */
 const QUOTE_KEY = 'Alt + T';
+/** By this key the reply is sent. */
+const SEND_KEY = 'Alt + Enter';
 
 /** The messages of a case, the oldest first; those that cannot be had or read with why. */
 function useRead(one: Case): { id: string; message?: Message; error: Error | null }[] {
@@ -38,26 +48,16 @@ function useRead(one: Case): { id: string; message?: Message; error: Error | nul
   return all.sort((a, b) => when(a) - when(b));
 }
 
-/** The messages that a reply answers, above it, the newest open; words selected in one are quoted by a key. */
-export function useMessages({ one, editor, open, say, place }: LeafWithMaterial): Material {
-  const messages = useRead(one);
-  const { near, index } = useNearMessage(messages.at(-1)?.message ?? null);
-  const placed = useEditorState({
-    editor,
-    selector: ({ editor: { state } }) => Object.values(placementsOf(state.doc)).map(({ entry }) => entry),
-  });
-  if (messages.length === 0) return NO_MATERIAL;
-  const placeNearest = () => {
-    const next = near.find(({ entry }) => !placed.includes(entry.id));
-    if (next) place(next.entry.id);
-    else say('Nothing else in reach is near to the message.');
-  };
-  const quoteSelected = () => {
-    const words = selectedInMessage();
-    say(words === '' ? 'Select words of the message first.' : null);
-    if (words !== '') quote(editor, words);
-  };
-  const above = (
+/** The messages that a reply answers, the newest open, with the way to quote what is selected in one; nothing where there are none. */
+function Messages({
+  messages,
+  quote: quoteSelected,
+}: {
+  messages: ReturnType<typeof useRead>;
+  quote: (() => void) | null;
+}) {
+  if (messages.length === 0) return null;
+  return (
     <section aria-label="Messages" className="px-9 pb-3 max-[899px]:px-4">
       {messages.map(({ id, message, error }, at) => {
         if (message) return <MessageRead key={id} message={message} isLast={at === messages.length - 1} />;
@@ -69,7 +69,7 @@ export function useMessages({ one, editor, open, say, place }: LeafWithMaterial)
           </p>
         );
       })}
-      {open && (
+      {quoteSelected && (
         <p className="text-[13px]" data-print="no">
           <Button look="text" onMouseDown={(event) => event.preventDefault()} onClick={quoteSelected}>
             Quote the selected words <Key>{QUOTE_KEY}</Key>
@@ -78,18 +78,91 @@ export function useMessages({ one, editor, open, say, place }: LeafWithMaterial)
       )}
     </section>
   );
+}
+
+/** What stands above a reply: the messages it answers, then its own head. */
+function useAbove(
+  { one, editor, open }: LeafWithMaterial,
+  messages: ReturnType<typeof useRead>,
+  quoteSelected: () => void,
+) {
+  const written = useHead(editor, one, messages.length > 0);
+  const above = (
+    <>
+      <Messages messages={messages} quote={open ? quoteSelected : null} />
+      <h2 className="section-head border-t border-hair px-9 pt-4 max-[899px]:px-4">Reply</h2>
+      <Letterhead written={written} open={open} giveKeys={() => giveKeys(editor.view)} />
+    </>
+  );
+  return { above, head: written.head };
+}
+
+/** The messages that a reply answers above it, to whom it goes, and what sends it. */
+export function useMessages(leaf: LeafWithMaterial): Material {
+  const { one, draft, editor, open, say, place } = leaf;
+  const messages = useRead(one);
+  const answered = messages.at(-1)?.message ?? null;
+  const { near, index } = useNearMessage(answered);
+  const sending = useSending(leaf, answered);
+  const [isLookedAt, lookAt] = useState(false);
+  const placed = useEditorState({
+    editor,
+    selector: ({ editor: { state } }) => Object.values(placementsOf(state.doc)).map(({ entry }) => entry),
+  });
+  const placeNearest = () => {
+    const next = near.find(({ entry }) => !placed.includes(entry.id));
+    if (next) place(next.entry.id);
+    else say('Nothing else in reach is near to the message.');
+  };
+  const quoteSelected = () => {
+    const words = selectedInMessage();
+    say(words === '' ? 'Select words of the message first.' : null);
+    if (words !== '') quote(editor, words);
+  };
+  const { above, head } = useAbove(leaf, messages, quoteSelected);
+  const backToText = (before: () => void) => () => {
+    before();
+    giveKeys(editor.view);
+  };
+  const ofMessages = [
+    { label: 'Place the entry nearest to the message', key: NEAR_KEY, run: placeNearest },
+    { label: 'Quote the selected words of the message', key: QUOTE_KEY, run: quoteSelected },
+  ];
+  const ofLetter = [
+    { label: 'Send the letter', key: SEND_KEY, run: sending.send },
+    { label: 'Look at the letter as it goes out', run: () => lookAt(true) },
+  ];
   return {
     ...NO_MATERIAL,
     above,
-    textName: 'Reply',
-    beside: open && index && near.length > 0 && (
-      <NearMessage {...{ near, index, place }} placed={new Set(placed)} />
+    beside: open && (
+      <>
+        {sending.error && <Notice tone="warning" title={inWords(sending.error)} />}
+        {sending.doubts.length > 0 && (
+          <Doubtful doubts={sending.doubts} sendSo={sending.sendSo} letBe={backToText(sending.letBe)} />
+        )}
+        {isLookedAt && <AsItGoesOut editor={editor} head={head} close={backToText(() => lookAt(false))} />}
+        <SendingWays {...{ sending }} look={() => lookAt(true)} />
+        {index && near.length > 0 && <NearMessage {...{ near, index, place }} placed={new Set(placed)} />}
+      </>
     ),
-    actions: open
-      ? [
-          { label: 'Place the entry nearest to the message', key: NEAR_KEY, run: placeNearest },
-          { label: 'Quote the selected words of the message', key: QUOTE_KEY, run: quoteSelected },
-        ]
-      : [],
+    outcome: ({ reopen }) => <OnItsWay draft={draft.id} takeBack={reopen} />,
+    actions: open ? [...(messages.length > 0 ? ofMessages : []), ...ofLetter] : [],
   };
 }
+
+/** The way to send a letter, and to look at it before. */
+const SendingWays = ({ sending, look }: { sending: ReturnType<typeof useSending>; look: () => void }) => (
+  <p className="mb-4 flex flex-wrap items-baseline gap-3">
+    <Button
+      disabled={sending.isPending}
+      onMouseDown={(event) => event.preventDefault()}
+      onClick={sending.send}
+    >
+      Send <Key>{SEND_KEY}</Key>
+    </Button>
+    <Button look="text" onMouseDown={(event) => event.preventDefault()} onClick={look}>
+      As it goes out
+    </Button>
+  </p>
+);

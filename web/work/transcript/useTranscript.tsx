@@ -249,6 +249,7 @@ export function useTranscript(leaf: LeafWithMaterial): Material {
     beside: <TranscriptMargin {...{ leaf, player, acts, isChoosing, pedal, asked, ask }} />,
     ...{ listsReach: asked === null, isReading: false, takesKeys: false },
     ...{ beforePlacing: () => undefined, holdsFinish: () => false, finished: null },
+    outcome: () => null,
     takeAway: <TakeAwayFinished {...{ leaf, player }} />,
   };
 }

@@ -46,5 +46,5 @@ export function useFinishing(draft: Draft, keeper: DraftKeeper) {
     mutationFn: () => call('reopenDraft', { params, version: keeper.savedVersion }),
     onSuccess: settle,
   });
-  return { state, finish, reopen, error: finish.error ?? reopen.error };
+  return { state, finish, reopen, settle, error: finish.error ?? reopen.error };
 }
