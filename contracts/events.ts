@@ -32,6 +32,8 @@ export const EventSchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('comments-changed'), case: z.string() }),
   // The member's stand-in pedal, on another page, went down or up.
   z.object({ type: z.literal('pedal-pressed'), rest: z.enum(STAND_IN_RESTS), isDown: z.boolean() }),
+  // An enquiry of the team's queue is another now, or came in.
+  z.object({ type: z.literal('queue-changed') }),
   // A letter that the member sent is elsewhere on its way now.
   z.object({ type: z.literal('sendings-changed') }),
   // What is known in a case is another now.

@@ -6,6 +6,7 @@ import type { Context } from '../server/context';
 import { collectionRevisions, collections, grants, groupMembers, groups, members } from '../server/db';
 import { insertGlossary } from '../server/termLists';
 import { readDemoFiles } from './demoFiles';
+import { demoMessages, takeDemoMessages } from './work/reply/messages';
 import { daysBefore, LIVED_DAYS, loadLived } from './lived';
 
 type Demo = ReturnType<typeof readDemoFiles>;
@@ -72,6 +73,8 @@ export async function loadDemo(context: Context, folder: string, isLived = false
     await insertGlossary(context, context.db, row, terms);
   }
   await loadCases(context, demo);
+  const mail = demoMessages(path.join(folder, 'work', 'reply'), context.now());
+  await takeDemoMessages(context, mail, new Date(0), context.now());
   if (isLived) await loadLived(context, path.join(folder, 'lived'));
   return true;
 }

@@ -4,6 +4,7 @@ import type { Server } from 'node:http';
 import path from 'node:path';
 import pino from 'pino';
 import { loadDemo } from '../demo/loadDemo';
+import { openStandInMailbox } from '../demo/work/reply/standInMailbox';
 import { makeApp } from './app';
 import { AccountTries, type Context, type Settings } from './context';
 import { openAmong } from './auth';
@@ -114,6 +115,7 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
         .upkeep()
         .catch((error: unknown) => log.error({ name: (error as Error).name }, 'the store was not kept up'));
     };
+    if (settings.demo === 'lived') openStandInMailbox(context, path.join(root, 'demo'));
     void upkeep();
     // What was to go while no server ran, and what another process left on its way.
     const deliver = () =>

@@ -2,4 +2,5 @@ export { fileName, offerFile, textFile } from './files';
 export { readCollectionFile } from './readCollectionFile';
 export { collectionToHandOn, sendFilesAlong } from './handedOnFile';
 export { sendEntryFile, sendFile } from './sendFile';
+export { sendMessage } from './sendMessage';
 export { bytesOfFile } from './bytesOfFile';

@@ -28,6 +28,7 @@ import { deleteEntries } from '../../server/wastebasket';
 import { readLivedFiles, type LivedCase } from './livedFiles';
 import { daysBefore } from './daysBefore';
 import { loadFeedback } from './loadFeedback';
+import { loadQueue } from './loadQueue';
 import { loadTranscripts } from './loadTranscripts';
 import { weeksOfUse, type Used } from './weeksOfUse';
 import { writtenDraft } from './writtenDraft';
@@ -190,6 +191,7 @@ export async function loadLived(context: Context, folder: string): Promise<void>
   for (const one of lived.cases) await loadCase(context, one, before);
   await loadFeedback(context, path.join(folder, 'feedback'), (id) => before.get(id));
   await loadTranscripts(context, path.join(folder, 'transcripts'));
+  await loadQueue(context);
   await loadTalk(context, lived);
   const used = weeksOfUse(await usedBy(context, before), { until: context.now(), days: LIVED_DAYS });
   const counted = used.uses.map((row) => ({ ...row, source: 'entry' as const, term: '' }));

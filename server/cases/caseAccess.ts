@@ -132,8 +132,11 @@ const fileColumns = {
   addedBy: members.name,
   addedAt: caseFiles.addedAt,
 };
-const toCaseFile = (row: Omit<CaseFile, 'addedAt'> & { addedAt: Date }): CaseFile => ({
+const toCaseFile = (
+  row: Omit<CaseFile, 'addedAt' | 'addedBy'> & { addedAt: Date; addedBy: string | null },
+): CaseFile => ({
   ...row,
+  addedBy: row.addedBy ?? 'The mailbox',
   addedAt: row.addedAt.toISOString(),
 });
 
@@ -143,7 +146,7 @@ export async function filesOfCase(db: Queries, id: string, only?: string): Promi
     .select(fileColumns)
     .from(caseFiles)
     .innerJoin(fileContents, eq(fileContents.hash, caseFiles.hash))
-    .innerJoin(members, eq(members.id, caseFiles.addedBy))
+    .leftJoin(members, eq(members.id, caseFiles.addedBy))
     .where(
       and(
         eq(caseFiles.case, id),

@@ -1,5 +1,5 @@
 import { and, eq, inArray } from 'drizzle-orm';
-import { sendings, type Queries } from '../db';
+import { enquiries, sendings, type Queries } from '../db';
 import { Refusal } from '../http';
 
 /**
@@ -8,13 +8,15 @@ import { Refusal } from '../http';
  */
 export async function takeBackWaiting(tx: Queries, draft: string, now: Date): Promise<void> {
   const under = await tx
-    .select({ id: sendings.id, state: sendings.state })
+    .select({ case: sendings.case, state: sendings.state })
     .from(sendings)
     .where(and(eq(sendings.draft, draft), inArray(sendings.state, ['waiting', 'going'])))
     .for('update');
   if (under.some(({ state }) => state === 'going'))
     throw new Refusal('not-allowed', 'It is going out at this moment. Look again in a minute.');
   if (under.length === 0) return;
+  const of = under[0]!.case;
+  if (of) await tx.update(enquiries).set({ state: 'open', changedAt: now }).where(eq(enquiries.case, of));
   await tx
     .update(sendings)
     .set({ state: 'taken-back', stateAt: now })

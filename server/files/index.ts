@@ -1,4 +1,4 @@
 export { dropUnusedFiles } from './dropUnusedFiles';
 export { entryFileRoutes } from './entryFileRoutes';
-export { keepFile } from './keepFile';
+export { keepContent, keepFile, stage } from './keepFile';
 export { fileRoutes } from './fileRoutes';

@@ -3,7 +3,7 @@ import { MOST_LETTER_BYTES, type Draft, type Member, type NewSending, type Sendi
 import { readAddresses, type Mailbox } from '#core/mail';
 import { doubtInWords, letterOf, usualHead, type OutgoingLetter } from '#core/sending';
 import type { Context } from '../context';
-import { draftFiles, fileContents, sendings, type Queries } from '../db';
+import { draftFiles, enquiries, fileContents, sendings, type Queries } from '../db';
 import { filesOfCase, finishDraft, givenCase, mustBeWhole, ownDraft, toDraft } from '../cases';
 import { Refusal } from '../http';
 import { composeMessage } from './compose';
@@ -148,8 +148,11 @@ export async function sendDraft(
     // Beside another of the same moment: the row of the draft is held, so that one of both sees the other.
     await mustNotBeUnderWay(tx, draft.id);
     await tx.insert(sendings).values(row);
+    const answered = { state: 'answered' as const, putOffTo: null, changedAt: now() };
+    await tx.update(enquiries).set(answered).where(eq(enquiries.case, draft.case));
   });
   await tellOfSending(context, member.id);
+  await context.events.tellAll({ type: 'queue-changed' });
   deliverAfter(context, asked.wait);
   return { sending: toSending(row), draft: finished };
 }

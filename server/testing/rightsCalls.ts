@@ -146,6 +146,16 @@ const sending = async () => {
     .set('If-Match', `"${version}"`);
   return { params: { sending: (await bodyOf<{ sending: { id: string } }>(asked.send(sent()))).sending.id } };
 };
+/** An enquiry of the keeper's own, which is in the queue of the team. */
+const enquiry = async () =>
+  (
+    await bodyOf<{ case: { id: string } }>(
+      world.callers.keeper
+        .post('/api/messages')
+        .set('Content-Type', 'message/rfc822')
+        .send(Buffer.from(`From: a@marsh.example\r\nSubject: ${name()}\r\n\r\nHello`)),
+    )
+  ).case.id;
 const OTHER_DOCUMENT = {
   ...DOCUMENT,
   content: [{ type: 'paragraph', content: [{ type: 'text', text: 'Other.' }] }],
@@ -298,6 +308,16 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
   earlierSummingsUp: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
   earlierCasts: async () => Promise.resolve({}),
   othersTranscripts: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
+  takeMessage: async () =>
+    Promise.resolve({
+      body: Buffer.from(`From: a@marsh.example\r\nSubject: ${name()}\r\n\r\nHello`),
+      headers: { 'Content-Type': 'message/rfc822' },
+    }),
+  queue: async () => Promise.resolve({}),
+  changeEnquiry: async () => ({
+    params: { case: await enquiry() },
+    body: { do: 'note', text: 'Seen' },
+  }),
   pressPedal: async () => Promise.resolve({ body: { rest: 'left', isDown: true } }),
   assignments: async () => Promise.resolve({}),
   makeAssignment: async () => Promise.resolve({ body: { ...work(), id: randomUUID() } }),

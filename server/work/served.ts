@@ -3,6 +3,7 @@ import type { KindId } from '#core/work';
 import type { Context } from '../context';
 import { feedbackRoutes } from './feedback/feedbackRoutes';
 import { transcriptRoutes } from './transcript/transcriptRoutes';
+import { replyRoutes } from './reply/replyRoutes';
 import { admissionRoutes } from './admission/admissionRoutes';
 
 /** What the server does for one kind of work beside what it does for all cases. */
@@ -18,7 +19,7 @@ const SERVED: Record<KindId, Served> = {
   admission: { routes: admissionRoutes },
   feedback: { routes: feedbackRoutes },
   transcript: { routes: transcriptRoutes },
-  reply: NOTHING_OWN,
+  reply: { routes: replyRoutes },
   leaf: NOTHING_OWN,
 };
 

@@ -48,6 +48,7 @@ export const KEYS = {
   earlierCasts: ['earlier-casts'],
   othersTranscripts: (id: string) => ['case', id, 'transcripts'],
   earlier: (draft: string) => ['earlier', draft],
+  queue: ['queue'],
   sendings: ['sendings'],
   sendingsOf: (draft: string) => ['sendings', draft],
   notes: ['notes'],

@@ -25,6 +25,7 @@ export const LIVE: readonly Key[] = [
   KEYS.sharing,
   KEYS.notes,
   KEYS.sendings,
+  KEYS.queue,
 ];
 
 /** What each event refreshes. A new event is a row here; one that is forgotten does not compile. */
@@ -45,6 +46,7 @@ const REFRESHES: { [Type in LiveEvent['type']]: Refresh<Extract<LiveEvent, { typ
   'people-changed': { asks: [KEYS.team, KEYS.people, KEYS.session, KEYS.teamSettings] },
   'case-added': { asks: [KEYS.cases, KEYS.assignments] },
   'comments-changed': { asks: (event) => [KEYS.othersComments(event.case)] },
+  'queue-changed': { asks: [KEYS.queue] },
   'sendings-changed': { asks: [KEYS.sendings] },
   'case-changed': { asks: (event) => [KEYS.case(event.case)] },
   // Makes nothing out of date: it is heard by the leaf that has a recording.

@@ -44,9 +44,8 @@ export const caseFiles = pgTable(
       .notNull()
       .references(() => fileContents.hash),
     name: text('name').notNull(),
-    addedBy: text('added_by')
-      .notNull()
-      .references(() => members.id),
+    // Nobody's: it came along with a message.
+    addedBy: text('added_by').references(() => members.id),
     addedAt: instant('added_at').notNull(),
     deletion: text('deletion').references(() => deletions.id),
   },

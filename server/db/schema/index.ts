@@ -8,6 +8,7 @@ export { jobs } from './jobs';
 export { caseFiles, draftFiles, entryFiles, fileContents, filePieces, waitingFiles } from './files';
 export { cases, casesGiven, drafts, draftStates, followings, ignoredPhrases } from './cases';
 export { assigned, assignments, assignmentsGiven, submissions } from './feedback';
+export { enquiries, enquiryNotes, messages } from './enquiries';
 export { sendings } from './sendings';
 export { glossaries, termLists, terms, uses, waysBrought } from './glossaries';
 export { houseWords, reviews, practised } from './order';

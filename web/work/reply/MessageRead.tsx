@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { mailboxInWords, messageParts, type MessagePart } from '#core/mail';
-import type { Message } from './readMessage';
+import type { Message } from '#core/message';
 
 /** What is folded away is told by what it is. */
 const FOLDED: Record<Exclude<MessagePart['kind'], 'said'>, string> = {

@@ -1,7 +1,7 @@
 import { useQueries } from '@tanstack/react-query';
 import { useEditorState } from '@tiptap/react';
 import type { Case } from '#contracts';
-import { inWords } from '#client/api';
+import { inWords, UnreadableFile } from '#client/api';
 import { placementsOf } from '../../editor';
 import { bytesOfFile } from '#client/files';
 import { useState } from 'react';
@@ -18,7 +18,7 @@ import { Letterhead } from './sending/Letterhead';
 import { OnItsWay } from './sending/OnItsWay';
 import { useHead } from './sending/useHead';
 import { useSending } from './sending/useSending';
-import type { Message } from './readMessage';
+import type { Message } from '#core/message';
 import { useNearMessage } from './useNearMessage';
 
 /** By this key the words selected in a message are quoted in the reply. */
@@ -34,10 +34,12 @@ function useRead(one: Case): { id: string; message?: Message; error: Error | nul
       queryKey: ['message', one.id, id],
       queryFn: async () => {
         const [{ readMessage }, bytes] = await Promise.all([
-          import('./readMessage'),
+          import('#core/message'),
           bytesOfFile(one.id, id, name),
         ]);
-        return readMessage(bytes, name);
+        const message = await readMessage(bytes);
+        if (message) return message;
+        throw new UnreadableFile(`${name} is no email message: it is among the files of the case.`);
       },
       // What a file holds does not change.
       staleTime: Infinity,

@@ -7,7 +7,7 @@ import { cutTo } from '#core/language';
 import { messageParts } from '#core/mail';
 import { call } from '#client/api';
 import { KEYS, useBankIndex, useReach } from '../../api';
-import type { Message } from './readMessage';
+import type { Message } from '#core/message';
 
 /** So many are offered. */
 const SHOWN = 4;

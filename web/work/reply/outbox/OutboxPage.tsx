@@ -17,11 +17,13 @@ function AsReceived({ id }: { id: string }) {
     queryKey: [...KEYS.sendings, id, 'message'],
     queryFn: async () => {
       const [{ readMessage }, response] = await Promise.all([
-        import('../readMessage'),
+        import('#core/message'),
         fetch(pathFor('sentMessage', { sending: id })).catch(() => null),
       ]);
       if (!response?.ok) throw new Unreachable();
-      return readMessage(new Uint8Array(await response.arrayBuffer()), 'The letter');
+      const message = await readMessage(new Uint8Array(await response.arrayBuffer()));
+      if (!message) throw new Unreachable();
+      return message;
     },
     // What went out does not change.
     staleTime: Infinity,

@@ -4,7 +4,7 @@ import { call, ForPeople, isProblem } from '#client/api';
 import { calendarToday } from '#client/clock';
 import { KEYS, queryClient, usePreferences } from '../../../api';
 import type { LeafWithMaterial } from '../../../leaf';
-import type { Message } from '../readMessage';
+import type { Message } from '#core/message';
 
 /** A letter waits so many seconds before it goes, unless its writer says otherwise. */
 export const USUAL_WAIT = 10;

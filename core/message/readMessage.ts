@@ -1,7 +1,14 @@
 import PostalMime, { type Email } from 'postal-mime';
 import { mailboxesOf, type Mailbox } from '#core/mail';
-import { UnreadableFile } from '#client/api';
 import { wordsOfHtml } from './wordsOfHtml';
+
+/** What was sent along with a message. */
+export interface Attachment {
+  name: string;
+  /** What it says it is, as a media type. */
+  media: string;
+  content: Uint8Array;
+}
 
 /** A message as it is read and answered. */
 export interface Message {
@@ -18,7 +25,7 @@ export interface Message {
   /** What is written in it, as plain text. */
   text: string;
   /** What was sent along, as it is: nothing of it is run or opened. */
-  attachments: readonly File[];
+  attachments: readonly Attachment[];
 }
 
 /** Names of messages as a head lists them (RFC 5322, 3.6.4). */
@@ -39,24 +46,21 @@ const nameOf = (name: string | null, type: string, at: number) =>
 
 /**
  * Reads a message (RFC 5322 with MIME). Of one with a plain text that is its text, else the words of its HTML; pictures from
- * elsewhere are never fetched. Throws an UnreadableFile where it is no message.
- * @param called the name of its file, for what is said
+ * elsewhere are never fetched. Null where it is no message: it has no sender, no subject and no date.
  */
-export async function readMessage(bytes: Uint8Array, called: string): Promise<Message> {
+export async function readMessage(bytes: Uint8Array): Promise<Message | null> {
   const mail = await PostalMime.parse(bytes).catch(() => null);
   const hasHead = mail && (mail.from ?? mail.to ?? mail.subject ?? mail.date) !== undefined;
-  if (!hasHead)
-    throw new UnreadableFile(
-      `${called} is no email message: it has no sender, no subject and no date. Nothing was made of it.`,
-    );
+  if (!hasHead) return null;
   const plain = mail.text?.trim() ? mail.text : mail.html ? wordsOfHtml(mail.html) : '';
   const attachments = mail.attachments
     // A picture within the text goes with it.
     .filter(({ related, disposition }) => !(related && disposition !== 'attachment'))
-    .map(
-      ({ filename, mimeType, content }, at) =>
-        new File([content as ArrayBuffer], nameOf(filename, mimeType, at), { type: mimeType }),
-    );
+    .map(({ filename, mimeType, content }, at) => ({
+      name: nameOf(filename, mimeType, at),
+      media: mimeType,
+      content: new Uint8Array(content as ArrayBuffer),
+    }));
   const [from] = mailboxesOf(mail.from ? [mail.from] : (mail.replyTo ?? []));
   return {
     from: from ?? null,
@@ -64,7 +68,7 @@ export async function readMessage(bytes: Uint8Array, called: string): Promise<Me
     cc: mailboxesOf(mail.cc),
     subject: mail.subject ?? '',
     id: idsIn(mail.messageId)[0] ?? null,
-    references: idsIn(mail.references ?? mail.inReplyTo),
+    references: [...new Set(idsIn(`${mail.references ?? ''} ${mail.inReplyTo ?? ''}`))],
     sentAt: sentAt(mail),
     text: plain.replace(/\r\n?/g, '\n').trim(),
     attachments,
