@@ -58,6 +58,26 @@ function closeOnSignal(server: Server, store: Store, events: EventHub, beat: Nod
   process.on('SIGINT', close);
 }
 
+/** What is done every hour; what fails is logged, and keeps nothing else from being done. */
+async function keepUp(context: Context, store: Store): Promise<void> {
+  const { log } = context;
+  await emptyWastebasket(context).catch((error: unknown) =>
+    log.error({ name: (error as Error).name }, 'the wastebasket could not be emptied'),
+  );
+  await dropListsOfNone(context).catch((error: unknown) =>
+    log.error({ name: (error as Error).name }, 'unused term lists could not be dropped'),
+  );
+  await dropOldJobs(context).catch((error: unknown) =>
+    log.error({ name: (error as Error).name }, 'old jobs could not be dropped'),
+  );
+  await dropUnusedFiles(context).catch((error: unknown) =>
+    log.error({ name: (error as Error).name }, 'unused files could not be dropped'),
+  );
+  await store
+    .upkeep()
+    .catch((error: unknown) => log.error({ name: (error as Error).name }, 'the store was not kept up'));
+}
+
 /**
  * Serves an open store until a signal ends it: demo data where wanted, the API and the pages. Closes the
  * store and throws when it cannot listen.
@@ -98,23 +118,7 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
         () => events.beat(),
       );
     }, BEAT_MS).unref();
-    const upkeep = async () => {
-      await emptyWastebasket(context).catch((error: unknown) =>
-        log.error({ name: (error as Error).name }, 'the wastebasket could not be emptied'),
-      );
-      await dropListsOfNone(context).catch((error: unknown) =>
-        log.error({ name: (error as Error).name }, 'unused term lists could not be dropped'),
-      );
-      await dropOldJobs(context).catch((error: unknown) =>
-        log.error({ name: (error as Error).name }, 'old jobs could not be dropped'),
-      );
-      await dropUnusedFiles(context).catch((error: unknown) =>
-        log.error({ name: (error as Error).name }, 'unused files could not be dropped'),
-      );
-      await store
-        .upkeep()
-        .catch((error: unknown) => log.error({ name: (error as Error).name }, 'the store was not kept up'));
-    };
+    const upkeep = () => keepUp(context, store);
     if (settings.demo === 'lived') openStandInMailbox(context, path.join(root, 'demo'));
     void upkeep();
     // What was to go while no server ran, and what another process left on its way.

@@ -4,4 +4,4 @@ export { plainSubject } from './subject';
 export { languageOfText } from './languageOfText';
 export { EnvelopeSchema, type Envelope } from './envelope';
 export { mailboxesOf, mailboxInWords, readAddresses, type Mailbox } from './addresses';
-export { enquiryOf, type EnquiryBegun } from './enquiryOf';
+export { enquiryOf } from './enquiryOf';

@@ -1,9 +1,2 @@
 export { type PostOffice, type Letter, PostRoom, smtpOffice } from './postOffice';
-export {
-  type Courier,
-  type Delivery,
-  type Parcel,
-  afterFailure,
-  outboxCourier,
-  smtpCourier,
-} from './courier';
+export { type Courier, type Delivery, type Parcel, outboxCourier, smtpCourier } from './courier';

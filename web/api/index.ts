@@ -30,6 +30,7 @@ export {
   preferencesQuery,
   usePeople,
   usePostRoom,
+  useQueue,
   useSendings,
   useOwnSessions,
   usePlaced,

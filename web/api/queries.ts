@@ -121,6 +121,8 @@ export const useOwnSessions = () =>
 export const usePostRoom = (isOwner: boolean) =>
   useQuery({ queryKey: KEYS.post, queryFn: () => call('postRoom'), staleTime: 0, enabled: isOwner });
 
+export const useQueue = () => useQuery({ queryKey: KEYS.queue, queryFn: () => call('queue') });
+
 export const useSendings = () =>
   useQuery({ queryKey: KEYS.sendings, queryFn: () => call('sendings'), staleTime: 60_000 });
 

@@ -286,6 +286,12 @@ export const SCREENS: readonly Screen[] = [
     load: () => import('../sheet/PrintPage').then(({ PrintPage: Component }) => ({ Component })),
   },
   {
+    paths: ['/queue'],
+    place: 'desk',
+    lookUp: 'Queue of enquiries',
+    load: () => import('../work/reply/queue/QueuePage').then(({ QueuePage: Component }) => ({ Component })),
+  },
+  {
     paths: ['/outbox'],
     place: 'desk',
     lookUp: 'Outbox',

@@ -62,6 +62,9 @@ export const SHOWN: Record<KindId, Shown> = {
   reply: {
     load: () => import('./reply/ReplyLeaf').then(({ ReplyLeaf }) => ReplyLeaf),
     arrivals: [messageArrival],
+    onDesk: lazy(() =>
+      import('./reply/queue/QueueOnDesk').then(({ QueueOnDesk }) => ({ default: QueueOnDesk })),
+    ),
   },
   leaf: { load: onLeaf, arrivals: [] },
 };

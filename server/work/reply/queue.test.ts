@@ -156,7 +156,7 @@ test('one alone answers an enquiry: of two who take it the second is told, till 
   await mine.get(`/api/cases/${of}`).expect(404);
   await changed(other, of, { do: 'take' });
   const [me, them] = other === desta ? ['desta', 'anouk'] : ['anouk', 'desta'];
-  const handed = await changed(other, of, { do: 'hand-on', to: them!, word: 'You know toads.' });
+  const handed = await changed(other, of, { do: 'hand-on', to: them, word: 'You know toads.' });
   expect(handed).toMatchObject({
     takenBy: them,
     isMine: false,

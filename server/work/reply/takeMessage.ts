@@ -156,6 +156,15 @@ interface Written {
   by: string | null;
 }
 
+/** What the queue shows of an enquiry is its newest message. */
+const newestOf = ({ from }: Message, { said, language }: Written['begun'], now: Date) => ({
+  fromName: storable(from?.name ?? ''),
+  fromAddress: storable(from?.address ?? ''),
+  excerpt: cutTo(said, MOST_EXCERPT),
+  language,
+  ...{ state: 'open' as const, putOffTo: null, changedAt: now },
+});
+
 async function write(context: Context, tx: Queries, { id, message, begun, coming, by }: Written) {
   const now = context.now();
   const since = message.sentAt && message.sentAt < now ? message.sentAt : now;
@@ -182,13 +191,7 @@ async function write(context: Context, tx: Queries, { id, message, begun, coming
     // By when it was sent, so that a thread is in its order.
     await tx.insert(caseFiles).values({ ...row, addedBy: by, addedAt: now });
   }
-  const newest = {
-    fromName: storable(message.from?.name ?? ''),
-    fromAddress: storable(message.from?.address ?? ''),
-    excerpt: cutTo(begun.said, MOST_EXCERPT),
-    language: begun.language,
-    ...{ state: 'open' as const, putOffTo: null, changedAt: now },
-  };
+  const newest = newestOf(message, begun, now);
   const [before] = await tx.select().from(enquiries).where(eq(enquiries.case, of)).for('update');
   // Whoever waits already waits since their first message that was not answered.
   const waits = before?.state === 'open' && before.since < since ? before.since : since;

@@ -1,6 +1,6 @@
 import { KEYS, queryClient } from '../../api';
 import { MOST_MESSAGE_BYTES, type TakenMessage } from '#contracts';
-import { UnreadableFile } from '#client/api';
+import { isProblem, UnreadableFile } from '#client/api';
 import { sendMessage } from '#client/files';
 import { endsIn, type Arrival, type Arrived } from '../arrival';
 
@@ -31,7 +31,12 @@ export const messageArrival: Arrival = {
       throw new UnreadableFile(
         `${file.name} is larger than ${MOST_MESSAGE_BYTES / 1_000_000} MB. Nothing was made of it.`,
       );
-    const taken = await sendMessage(file);
+    const taken = await sendMessage(file).catch((error: unknown) => {
+      if (!isProblem(error, 'not-valid')) throw error;
+      throw new UnreadableFile(
+        `${file.name} is no email message: it has no sender, no subject and no date. Nothing was made of it.`,
+      );
+    });
     void queryClient.invalidateQueries({ queryKey: KEYS.queue });
     return arrivedOf(file.name, taken);
   },

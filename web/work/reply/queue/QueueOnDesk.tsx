@@ -1,0 +1,36 @@
+import { formatDistanceToNowStrict } from 'date-fns';
+import { Link } from 'react-router';
+import { calendarToday } from '#client/clock';
+import { useQueue } from '../../../api';
+import { useShell } from '../../../shell';
+import { sectionsOf } from './sections';
+
+/** The queue beside the desk: how many wait, and since when. */
+export function QueueOnDesk() {
+  const { member } = useShell();
+  const { data: queue = [] } = useQueue();
+  const sections = sectionsOf(queue, member.id, calendarToday());
+  const listed = (title: string) => sections.find((one) => one.title === title)?.enquiries ?? [];
+  const [fresh, mine] = [listed('New'), listed('Yours')];
+  const [longest] = fresh;
+  return (
+    <section aria-label="Queue" className="pt-6">
+      <h2 className="section-head">
+        <Link to="/queue" className="hover:text-elder">
+          Queue
+        </Link>
+      </h2>
+      <p className="text-[14.5px]">
+        <Link to="/queue" className="text-elder underline">
+          {fresh.length.toLocaleString()} new, {mine.length.toLocaleString()} yours
+        </Link>
+      </p>
+      {longest && (
+        <p className="text-[13px] text-soft">
+          {longest.fromName || longest.fromAddress} waits longest,{' '}
+          {formatDistanceToNowStrict(new Date(longest.since))}.
+        </p>
+      )}
+    </section>
+  );
+}
