@@ -2,10 +2,10 @@ import { z } from 'zod';
 import { CalendarDateSchema, TimeOfDaySchema } from '#core/calendar';
 import { EntryFileSchema, FieldSchema, NamedConditionSchema } from '#core/entry';
 import { PERSONS } from '#core/language';
-import { EnvelopeSchema, type Envelope } from '#core/mail';
 import { emptyPassage, KeyIdSchema, PassageSchema, type Passage } from '#core/passage';
 import { ValueSchema } from '#core/record';
 import { TranscriptSchema, type Transcript } from '#core/transcript';
+import { EnvelopeSchema, type Envelope } from './envelope';
 
 /**
  * What fills a field this time. Values keep their type, so that each blank can write them its own way. A text

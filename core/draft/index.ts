@@ -1,4 +1,5 @@
 export { DraftDocumentSchema, emptyDraft, MOST_PLACED_FILES } from './draft';
+export type { Envelope } from './envelope';
 export { entriesInOrder } from './entriesInOrder';
 export { filesAlong } from './filesAlong';
 export type { DraftDocument, Answer, Answers, Placement, Placements } from './draft';

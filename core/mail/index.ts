@@ -2,6 +2,5 @@
 export { messageParts, type MessagePart } from './messageParts';
 export { plainSubject } from './subject';
 export { languageOfText } from './languageOfText';
-export { EnvelopeSchema, type Envelope } from './envelope';
 export { mailboxesOf, mailboxInWords, readAddresses, type Mailbox } from './addresses';
 export { enquiryOf } from './enquiryOf';

@@ -1,6 +1,6 @@
 import nodemailer from 'nodemailer';
 import type { Mailbox } from '#core/mail';
-import type { OutgoingLetter } from '#core/sending';
+import type { OutgoingLetter } from '#core/letter';
 
 /** What a message says besides the letter itself. */
 interface About {

@@ -2,7 +2,7 @@ import { and, eq, inArray, sql } from 'drizzle-orm';
 import { languageOf, type DraftDocument } from '#core/draft';
 import { newEntry } from '#core/entry';
 import { plainPassage } from '#core/passage';
-import { doubtsOf, type Doubt, type OutgoingLetter } from '#core/sending';
+import { doubtsOf, type Doubt, type OutgoingLetter } from '#core/letter';
 import { HouseFinder } from '#core/terms';
 import { cases, casesGiven, sendings, type Queries } from '../db';
 import { wordsOfHouse } from '../houseWords';

@@ -1,7 +1,7 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
 import { MOST_LETTER_BYTES, type Draft, type Member, type NewSending, type Sending } from '#contracts';
 import { readAddresses, type Mailbox } from '#core/mail';
-import { doubtInWords, letterOf, usualHead, type OutgoingLetter } from '#core/sending';
+import { doubtInWords, letterOf, usualHead, type OutgoingLetter } from '#core/letter';
 import type { Context } from '../context';
 import { draftFiles, enquiries, fileContents, sendings, type Queries } from '../db';
 import { filesOfCase, finishDraft, givenCase, mustBeWhole, ownDraft, toDraft } from '../cases';

@@ -1,7 +1,6 @@
 import type { Node as EditorNode } from '@tiptap/pm/model';
 import type { EditorState, Transaction } from '@tiptap/pm/state';
-import type { DraftDocument, Placements } from '#core/draft';
-import type { Envelope } from '#core/mail';
+import type { DraftDocument, Envelope, Placements } from '#core/draft';
 import type { Block } from '#core/passage';
 import { NEW_TRANSCRIPT, type Transcript } from '#core/transcript';
 

@@ -2,7 +2,7 @@ import { useEditorState, type Editor } from '@tiptap/react';
 import { useState } from 'react';
 import { finishedPassage } from '#core/fill';
 import { mailboxInWords } from '#core/mail';
-import { letterOf, messageOf, type Head } from '#core/sending';
+import { letterOf, messageOf, type Head } from '#core/letter';
 import { PassageView } from '../../../show';
 import { Button, Picks } from '../../../ui';
 import { documentOf } from '../../../writing';

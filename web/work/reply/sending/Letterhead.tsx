@@ -1,5 +1,5 @@
 import { readAddresses } from '#core/mail';
-import type { HeadLine } from '#core/sending';
+import type { HeadLine } from '#core/letter';
 import type { WrittenHead } from './useHead';
 
 const LINES: { line: HeadLine; label: string }[] = [

@@ -2,7 +2,7 @@ import { useEditorState, type Editor } from '@tiptap/react';
 import type { Case } from '#contracts';
 import { calendarToday } from '#client/clock';
 import { isSame } from '#core/difference';
-import { headInText, usualHead, type Head, type HeadLine } from '#core/sending';
+import { headInText, usualHead, type Head, type HeadLine } from '#core/letter';
 import { envelopeOf, setEnvelope } from '../../../editor';
 import { documentOf } from '../../../writing';
 
