@@ -43,6 +43,9 @@ const STORE_ALIKE =
 
 const jestEnv = { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' };
 if (wants('unit')) {
+  // A mailbox to read, by a mail server that is not ours.
+  if (!debian(['dovecot-imapd'], '/usr/sbin/dovecot'))
+    process.stdout.write('• Tests of the mailbox: left out, no Dovecot can be installed here\n');
   run('Unit and HTTP tests', tool('jest'), [], { env: jestEnv });
   const hasPostgres = debian(['postgresql'], '/usr/lib/postgresql');
   if (hasPostgres) {

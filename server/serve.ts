@@ -18,6 +18,7 @@ import { dropUnusedFiles } from './files';
 import { dropOldJobs } from './jobs';
 import { databaseStore, folderStore } from './fileStore';
 import { outboxCourier, PostRoom, smtpCourier, smtpOffice } from './post';
+import { openMailbox } from './mailbox';
 import { deliverDue } from './sendings';
 
 const UPKEEP_MS = 3_600_000;
@@ -119,6 +120,7 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
       );
     }, BEAT_MS).unref();
     const upkeep = () => keepUp(context, store);
+    if (settings.mailbox) openMailbox(context, settings.mailbox);
     if (settings.demo === 'lived') openStandInMailbox(context, path.join(root, 'demo'));
     void upkeep();
     // What was to go while no server ran, and what another process left on its way.

@@ -1,3 +1,3 @@
 /** Where letters are on their way, and what may follow what. */
-export { afterEvent, isUnderWay, SENDING_STATES, SendingStateSchema, statesBefore } from './sending';
+export { afterEvent, SENDING_STATES, SendingStateSchema, statesBefore } from './sending';
 export type { SendingEvent, SendingState } from './sending';

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { afterEvent, isUnderWay, SENDING_STATES, statesBefore, type SendingEvent } from '.';
+import { afterEvent, SENDING_STATES, statesBefore, type SendingEvent } from '.';
 
 describe('a letter on its way', () => {
   const EVENTS: SendingEvent[] = [
@@ -39,6 +39,5 @@ describe('a letter on its way', () => {
       expect([state, next.length > 0]).toEqual([state, state !== 'gone' && state !== 'taken-back']);
     }
     expect(statesBefore('taken-back')).toEqual(['waiting', 'perhaps-gone', 'refused']);
-    expect(SENDING_STATES.filter(isUnderWay)).toEqual(['waiting', 'going', 'gone', 'perhaps-gone']);
   });
 });

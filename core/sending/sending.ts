@@ -28,6 +28,3 @@ export const afterEvent = (state: SendingState, event: SendingEvent): SendingSta
 /** From where an event brings a letter somewhere. */
 export const statesBefore = (event: SendingEvent): SendingState[] =>
   SENDING_STATES.filter((state) => afterEvent(state, event) !== null);
-
-/** Whether a letter is out of its writer's hands, or may be: its text is not sent once more by mistake. */
-export const isUnderWay = (state: SendingState): boolean => state !== 'refused' && state !== 'taken-back';

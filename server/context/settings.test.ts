@@ -4,7 +4,7 @@ import { readSettings } from './settings';
 describe('settings', () => {
   test('what is not set is as docs/OPERATING.md says', () => {
     expect(readSettings({}, null)).toMatchObject({
-      ...{ port: 4780, demo: null, databaseUrl: null, address: null, smtp: null },
+      ...{ port: 4780, demo: null, databaseUrl: null, address: null, smtp: null, mailbox: null },
       ...{ secureCookies: false, proxies: 0, atHand: 5000, fileBytes: 500_000_000 },
     });
   });
@@ -25,6 +25,8 @@ describe('settings', () => {
     [{ PORT: '70000' }, 'PORT must be at most 65535, and is "70000".'],
     [{ ELDERLEAF_FILE_MB: '-1' }, 'ELDERLEAF_FILE_MB must be a whole number from 0'],
     [{ SMTP_URL: 'smtp://mail' }, 'SMTP_FROM must be the email address'],
+    [{ ELDERLEAF_MAILBOX: 'imap.hollin.example' }, 'ELDERLEAF_MAILBOX must be an address'],
+    [{ ELDERLEAF_MAILBOX: 'https://me:pw@hollin.example' }, 'ELDERLEAF_MAILBOX must be an address'],
     [{ ELDERLEAF_URL: 'bank' }, 'ELDERLEAF_URL must be an address'],
   ])('%j cannot be used, and the variable is named', (env, message) => {
     expect(() => readSettings(env, null)).toThrow(message);

@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 25,
+    day: '2026-11-29',
+    title: 'A queue of enquiries for the whole team',
+    words:
+      'Messages wait in one queue, who waits longest first: from a mailbox, which whoever runs the server can set, and those you drop on the desk. T takes the one at hand and opens its leaf; the others see at once that you answer it. Put it back, hand it on with a word, put it off to a day, join it with another of the same sender, or leave a note for colleagues. A message that answers another belongs to the same enquiry, and the same message comes in once.',
+    at: { label: 'Queue', to: '/queue' },
+  },
+  {
     number: 24,
     day: '2026-11-29',
     title: 'Replies are sent from their leaf, and can be taken back',

@@ -1,0 +1,1 @@
+export { openMailbox } from './openMailbox';
