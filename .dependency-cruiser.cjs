@@ -9,7 +9,10 @@ module.exports = {
       comment: 'core imports only core and pure libraries: no React, Express, database or Node module.',
       severity: 'error',
       from: { path: '^core/', pathNot: '^core/testing/|\\.test\\.tsx?$' },
-      to: { pathNot: '^core/|^node_modules/(zod|date-fns|minisearch|docx|re2js|diff|saxes|postal-mime|htmlparser2)/' },
+      to: {
+        pathNot:
+          '^core/|^node_modules/(zod|date-fns|minisearch|docx|re2js|diff|saxes|postal-mime|htmlparser2)/',
+      },
     },
     {
       name: 'contracts-know-the-core-only',

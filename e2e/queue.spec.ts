@@ -34,8 +34,8 @@ test('two at one queue: what one takes the other sees at once; it is handed on w
 
   await toQueue(anouk);
   await line(anouk, 'Seal on the beach').click();
-  await anouk.getByLabel('Hand it on to').selectOption('Desta Wynne');
-  await anouk.getByLabel('With a word').fill('You know the lighthouse.');
+  await anouk.getByLabel('Pass it on to').selectOption('Desta Wynne');
+  await anouk.getByLabel('With a message').fill('You know the lighthouse.');
   await anouk.keyboard.press('Enter');
   await expect(under(desta, 'Yours').getByRole('button', { name: 'Seal on the beach' })).toBeVisible();
   await expect(beside.getByRole('list', { name: 'Notes' })).toContainText('You know the lighthouse.');
@@ -57,4 +57,16 @@ test('two at one queue: what one takes the other sees at once; it is handed on w
   await desta.keyboard.press('Enter');
   await expect(desta.getByRole('list', { name: 'Notes' })).toContainText('The neighbours have a cat.');
   await expectAccessible(desta);
+
+  // A message that asks two things has a tick for each, which is there still when one comes back.
+  await desta.getByRole('searchbox').fill('two questions');
+  await line(desta, 'Two questions').focus();
+  await desta.keyboard.press('t');
+  const questions = desta.getByRole('region', { name: 'Questions' }).getByRole('checkbox');
+  await expect(questions).toHaveCount(2);
+  await questions.first().check();
+  await expectAccessible(desta);
+  await desta.reload();
+  await expect(questions.first()).toBeChecked();
+  await expect(questions.last()).not.toBeChecked();
 });

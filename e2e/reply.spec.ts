@@ -35,7 +35,7 @@ test('a message that is dropped is answered: what came along is saved, the neare
       buffer: Buffer.from(`From: a@marsh.example\r\nSubject: Rich\r\nContent-Type: text/html\r\n\r\n${html}`),
     },
   ]);
-  await expect(told.getByText('no message.eml is no email message', { exact: false })).toBeVisible();
+  await expect(told.getByText('no message.eml is not an email message', { exact: false })).toBeVisible();
   await expect(told.getByText('A case was made: Rich.')).toBeVisible();
   await told.getByRole('link', { name: 'Open it' }).first().press('Enter');
 

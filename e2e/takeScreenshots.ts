@@ -32,7 +32,6 @@ async function write(page: Page, url: string): Promise<void> {
   await type('Bramble weighed 512 g on the ward scales and took broth from a syringe.');
   await pressKeys(page, ['Shift+Home', 'F4']);
   await page.getByRole('form', { name: 'Save wording' }).waitFor();
-  await shoot('capture');
   await pressKeys(page, ['Escape', 'Control+End', 'F9']);
   await page.getByRole('region', { name: 'Finished' }).waitFor();
   await page.goto(`${url}/bank`);
@@ -170,7 +169,7 @@ async function transcript(page: Page): Promise<void> {
   await page.screenshot({ path: path.join(OUT, 'transcript.png') });
 }
 
-/** A message that was dropped, with the nearest wording placed beneath it. */
+/** A message that was dropped, with the nearest wording placed beneath it; and the queue. */
 async function reply(page: Page): Promise<void> {
   await page
     .getByRole('region', { name: 'From a file' })
@@ -183,6 +182,11 @@ async function reply(page: Page): Promise<void> {
   await page.waitForLoadState('networkidle');
   await page.evaluate(() => window.scrollTo(0, 0));
   await page.screenshot({ path: path.join(OUT, 'reply.png') });
+  await page.goto(new URL('/queue', page.url()).href);
+  await page.getByRole('button', { name: 'Otter in the eel trap' }).click();
+  await page.getByRole('list', { name: 'Notes' }).waitFor();
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await page.screenshot({ path: path.join(OUT, 'queue.png') });
 }
 
 const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-pictures-'));

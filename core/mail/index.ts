@@ -4,3 +4,4 @@ export { plainSubject } from './subject';
 export { languageOfText } from './languageOfText';
 export { mailboxesOf, mailboxInWords, readAddresses, type Mailbox } from './addresses';
 export { enquiryOf } from './enquiryOf';
+export { questionsIn } from './questionsIn';

@@ -29,13 +29,11 @@ export async function loadQueue({ db, now, newId }: Context): Promise<void> {
   const [otter] = await db.select({ id: cases.id }).from(cases).where(eq(cases.title, OTTER));
   if (!otter) throw new Error(`The demo has no enquiry called ${OTTER}.`);
   const note = 'Tried to ring at noon, nobody answered. The harbour master knows the boat.';
-  await db
-    .insert(enquiryNotes)
-    .values({
-      id: newId(),
-      case: otter.id,
-      by: 'jory',
-      at: new Date(now().getTime() - 5 * HOUR_MS),
-      text: note,
-    });
+  await db.insert(enquiryNotes).values({
+    id: newId(),
+    case: otter.id,
+    by: 'jory',
+    at: new Date(now().getTime() - 5 * HOUR_MS),
+    text: note,
+  });
 }

@@ -13,7 +13,7 @@ export async function takeBackWaiting(tx: Queries, draft: string, now: Date): Pr
     .where(and(eq(sendings.draft, draft), inArray(sendings.state, ['waiting', 'going'])))
     .for('update');
   if (under.some(({ state }) => state === 'going'))
-    throw new Refusal('not-allowed', 'It is going out at this moment. Look again in a minute.');
+    throw new Refusal('not-allowed', 'It is being sent at this moment. Check again in a minute.');
   if (under.length === 0) return;
   const of = under[0]!.case;
   if (of) await tx.update(enquiries).set({ state: 'open', changedAt: now }).where(eq(enquiries.case, of));

@@ -25,7 +25,7 @@ export const toSending = ({ member: _, from: __, message, ...row }: Row): Sendin
 function mustHaveReceiver({ to, notAddresses }: OutgoingLetter): void {
   const faults = notAddresses.map((words) => ({
     place: 'To',
-    message: `“${words}” is no address that mail can be sent to.`,
+    message: `“${words}” is not an address that mail can be sent to.`,
   }));
   if (to.length === 0 && faults.length === 0)
     faults.push({ place: 'To', message: 'Nobody is named to whom it goes.' });

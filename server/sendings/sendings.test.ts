@@ -134,8 +134,8 @@ test('nothing with a gap, to nobody or without words leaves, whatever is said', 
   const cases: [object, object[], RegExp][] = [
     [gap, PETRA, /required answers/],
     [document('Leave it.'), PETRA.slice(0, 1), /Nobody is named/],
-    [document('Leave it.', { to: 'petra at marsh' }), PETRA, /“petra at marsh” is no address/],
-    [document('Leave it.', { cc: 'a@b.example, Ilse' }), PETRA, /“Ilse” is no address/],
+    [document('Leave it.', { to: 'petra at marsh' }), PETRA, /“petra at marsh” is not an address/],
+    [document('Leave it.', { cc: 'a@b.example, Ilse' }), PETRA, /“Ilse” is not an address/],
     [
       { type: 'doc', attrs: { placements: {} }, content: [{ type: 'paragraph' }] },
       PETRA,

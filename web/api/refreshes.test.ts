@@ -31,7 +31,9 @@ const HEARD: [LiveEvent, readonly (readonly (string | number)[])[]][] = [
   [{ type: 'comments-changed', case: 'report' }, [KEYS.othersComments('report')]],
   [{ type: 'case-changed', case: 'bramble' }, [KEYS.case('bramble')]],
   [{ type: 'pedal-pressed', rest: 'left', isDown: true }, []],
-  [{ type: 'missed' }, LIVE],
+  [{ type: 'queue-changed' }, [KEYS.queue]],
+  [{ type: 'sendings-changed' }, [KEYS.sendings, KEYS.sendingsOf('letter')]],
+  [{ type: 'missed' }, [...LIVE, KEYS.sendingsOf('letter')]],
 ];
 
 /** Shown on the page before an event is heard: of the same thing, and of others. */
@@ -42,6 +44,7 @@ const SHOWN = [
   ...['owl', 'seal'].flatMap((id) => [KEYS.revisions(id), KEYS.revision(id, 1), KEYS.present(id)]),
   ...['bramble', 'keel'].map((id) => KEYS.case(id)),
   KEYS.othersComments('report'),
+  KEYS.sendingsOf('letter'),
 ];
 
 test.each(HEARD.map(([event, stale]) => [event.type, event, stale] as const))(

@@ -16,7 +16,7 @@ export const NEWS: readonly News[] = [
     day: '2026-11-29',
     title: 'A queue of enquiries for the whole team',
     words:
-      'Messages wait in one queue, who waits longest first: from a mailbox, which whoever runs the server can set, and those you drop on the desk. T takes the one at hand and opens its leaf; the others see at once that you answer it. Put it back, hand it on with a word, put it off to a day, join it with another of the same sender, or leave a note for colleagues. A message that answers another belongs to the same enquiry, and the same message comes in once.',
+      'Messages wait in one queue, who waits longest first: from a mailbox, which whoever runs the server can set, and those you drop on the desk. T takes the selected one and opens its leaf; the others see at once that you answer it. Put it back, pass it on with a message, put it off to a day, join it with another of the same sender, or leave a note for colleagues. A message that answers another belongs to the same enquiry, and the same message comes in once.',
     at: { label: 'Queue', to: '/queue' },
   },
   {

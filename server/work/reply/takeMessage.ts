@@ -113,7 +113,7 @@ export async function takeMessage(
   if (!message)
     throw new Refusal(
       'not-valid',
-      'This is no email message: it has no sender, no subject and no date. Nothing was made of it.',
+      'This is not an email message: it has no sender, no subject and no date. Nothing was made of it.',
     );
   const id = storable(message.id ?? `sha256:${createHash('sha256').update(bytes).digest('hex')}`);
   const begun = enquiryOf(

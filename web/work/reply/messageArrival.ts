@@ -34,7 +34,7 @@ export const messageArrival: Arrival = {
     const taken = await sendMessage(file).catch((error: unknown) => {
       if (!isProblem(error, 'not-valid')) throw error;
       throw new UnreadableFile(
-        `${file.name} is no email message: it has no sender, no subject and no date. Nothing was made of it.`,
+        `${file.name} is not an email message: it has no sender, no subject and no date. Nothing was made of it.`,
       );
     });
     void queryClient.invalidateQueries({ queryKey: KEYS.queue });

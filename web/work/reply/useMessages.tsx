@@ -11,6 +11,7 @@ import { giveKeys } from '../../writing';
 import { MessageRead } from './MessageRead';
 import { messagesOf } from './messagesOf';
 import { NearMessage, NEAR_KEY } from './NearMessage';
+import { Questions } from './Questions';
 import { quote, selectedInMessage } from './quoting';
 import { AsItGoesOut } from './sending/AsItGoesOut';
 import { Doubtful } from './sending/Doubtful';
@@ -39,7 +40,7 @@ function useRead(one: Case): { id: string; message?: Message; error: Error | nul
         ]);
         const message = await readMessage(bytes);
         if (message) return message;
-        throw new UnreadableFile(`${name} is no email message: it is among the files of the case.`);
+        throw new UnreadableFile(`${name} is not an email message: it is among the files of the case.`);
       },
       // What a file holds does not change.
       staleTime: Infinity,
@@ -104,7 +105,7 @@ export function useMessages(leaf: LeafWithMaterial): Material {
   const { one, draft, editor, open, say, place } = leaf;
   const messages = useRead(one);
   const answered = messages.at(-1)?.message ?? null;
-  const { near, index } = useNearMessage(answered);
+  const { near, index, error: nearFailed } = useNearMessage(answered);
   const sending = useSending(leaf, answered);
   const [isLookedAt, lookAt] = useState(false);
   const placed = useEditorState({
@@ -145,6 +146,10 @@ export function useMessages(leaf: LeafWithMaterial): Material {
         )}
         {isLookedAt && <AsItGoesOut editor={editor} head={head} close={backToText(() => lookAt(false))} />}
         <SendingWays {...{ sending }} look={() => lookAt(true)} />
+        {answered && <Questions message={answered} of={one.id} place={place} placed={new Set(placed)} />}
+        {nearFailed && (
+          <Notice tone="warning" title={`The nearest entries could not be found: ${inWords(nearFailed)}`} />
+        )}
         {index && near.length > 0 && <NearMessage {...{ near, index, place }} placed={new Set(placed)} />}
       </>
     ),

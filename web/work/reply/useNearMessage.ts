@@ -36,15 +36,15 @@ function wordsShared(message: string, stems: readonly string[]): string[] {
   return [...new Set(words.map((word) => word.toLowerCase()))].slice(0, TOLD);
 }
 
-/** Of the entries in reach those nearest to a message, the nearest first, each with the words they share. */
-export function useNearMessage(message: Message | null): {
+/** Of the entries in reach those nearest to some words, the nearest first, each with the words they share. */
+export function useNear(asked: string): {
   near: Nearest['entries'];
   index: BankIndex | null;
+  error: Error | null;
 } {
   const index = useBankIndex();
   const reach = useReach(index, 'reply');
-  const asked = message ? cutTo(askedBy(message), LONGEST) : '';
-  const { data } = useQuery({
+  const { data, error } = useQuery({
     queryKey: [...KEYS.search, 'nearest', asked],
     queryFn: ({ signal }) => call('nearest', { body: { text: asked }, signal }),
     enabled: asked !== '',
@@ -56,5 +56,9 @@ export function useNearMessage(message: Message | null): {
       .slice(0, SHOWN)
       .map(({ entry, words }) => ({ entry, words: wordsShared(asked, words) }));
   }, [data, reach, asked]);
-  return { near, index };
+  return { near, index, error };
 }
+
+/** The entries nearest to a message. */
+export const useNearMessage = (message: Message | null) =>
+  useNear(message ? cutTo(askedBy(message), LONGEST) : '');

@@ -22,14 +22,14 @@ function HandOn({ act, isPending }: Acting) {
   const [word, setWord] = useState('');
   return (
     <form
-      aria-label="Hand it on"
+      aria-label="Pass it on"
       className="grid gap-2"
       onSubmit={(event) => {
         event.preventDefault();
         if (to !== '') act({ do: 'hand-on', to, word });
       }}
     >
-      <SelectField label="Hand it on to" value={to} onChange={({ target }) => setTo(target.value)}>
+      <SelectField label="Pass it on to" value={to} onChange={({ target }) => setTo(target.value)}>
         <option value="">nobody</option>
         {team?.members
           .filter(({ id, left }) => id !== member.id && !left)
@@ -42,13 +42,13 @@ function HandOn({ act, isPending }: Acting) {
       {to !== '' && (
         <>
           <TextField
-            label="With a word"
+            label="With a message"
             value={word}
             maxLength={2000}
             onChange={({ target }) => setWord(target.value)}
           />
           <Button type="submit" className="justify-self-start" disabled={isPending}>
-            Hand it on
+            Pass it on
           </Button>
         </>
       )}

@@ -118,7 +118,7 @@ export function QueuePage() {
   const { take, error, isPending } = useTake(one);
   return (
     <Figure
-      marginLabel="The enquiry at hand"
+      marginLabel="The selected enquiry"
       margin={
         <div className="h-full pt-6">
           <div className="sticky top-3 max-h-[calc(100vh-1.5rem)] overflow-y-auto pb-4">
