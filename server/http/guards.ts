@@ -20,9 +20,11 @@ export function headers(secure: boolean): RequestHandler {
         fontSrc: ["'self'"],
         connectSrc: ["'self'"],
         workerSrc: ["'self'"],
+        frameSrc: ["'self'"],
         baseUri: ["'none'"],
         formAction: ["'self'"],
-        frameAncestors: ["'none'"],
+        // Our own pages alone: the pocket is in a frame of a window that stays on top.
+        frameAncestors: ["'self'"],
       },
     },
     strictTransportSecurity: secure,

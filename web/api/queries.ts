@@ -84,10 +84,12 @@ export const useBeginning = () => useQuery({ queryKey: KEYS.beginning, queryFn: 
 export const useCases = () => useQuery({ queryKey: KEYS.cases, queryFn: () => call('cases') });
 
 /** What one's own other texts about the person of a draft answered. */
+/** Answers of earlier drafts about the same person; none for a text that is no draft of a case (''). */
 export const useEarlierUses = (draft: string) =>
   useQuery({
     queryKey: KEYS.earlier(draft),
     queryFn: () => call('earlierUses', { params: { draft } }),
+    enabled: draft !== '',
   });
 
 export const useGlossaries = () => useQuery({ queryKey: KEYS.glossaries, queryFn: () => call('glossaries') });

@@ -32,7 +32,7 @@ import {
   useScreenTitle,
 } from '../shell';
 import { MainLine, SecondLine } from './HeadLines';
-import { LOOKED_UP, SCREENS } from './screens';
+import { LOOKED_UP, screenAt, SCREENS } from './screens';
 
 /** What every screen has around it. */
 const AROUND = { finder: <FinderPanel />, doneElsewhere: <DoneElsewhere /> };
@@ -146,8 +146,12 @@ function SignedIn({ member }: { member: Member }) {
   );
   return (
     <ShellContext.Provider value={value}>
-      <Head member={member} openFinder={() => setFinderOpen(true)} />
-      <SecondLine />
+      {!screenAt(pathname)?.ownFrame && (
+        <>
+          <Head member={member} openFinder={() => setFinderOpen(true)} />
+          <SecondLine />
+        </>
+      )}
       <Offline />
       <Outlet />
     </ShellContext.Provider>

@@ -47,6 +47,8 @@ export interface Screen {
   load: () => Promise<LoadedScreen>;
   /** Whether it stands by itself, for who is not signed in. */
   bare?: true;
+  /** Whether it stands in a frame of its own, without the head line: it is for small windows. */
+  ownFrame?: true;
   /** Whether it is fetched before others once the page is idle, since most go there. */
   early?: true;
   /** Which place of the head line is marked on it; none on what is one's own, which the menu of one's name leads to. */
@@ -298,6 +300,13 @@ export const SCREENS: readonly Screen[] = [
     menu: 'Outbox',
     load: () =>
       import('../work/reply/outbox/OutboxPage').then(({ OutboxPage: Component }) => ({ Component })),
+  },
+  {
+    paths: ['/pocket'],
+    ownFrame: true,
+    lookUp: 'Pocket: a small window beside other programs',
+    menu: 'Pocket',
+    load: () => import('../pocket/PocketPage').then(({ PocketPage: Component }) => ({ Component })),
   },
   {
     paths: ['/pedal'],

@@ -91,6 +91,20 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
     ],
   },
   {
+    title: 'In the queue',
+    keys: [
+      ['Up, Down', 'Go from enquiry to enquiry'],
+      ['T', 'Takes the enquiry and opens its leaf'],
+    ],
+  },
+  {
+    title: 'In the pocket',
+    keys: [
+      ['Alt + Enter', 'Copies the text; with a subject, that first, then the message'],
+      ['Alt + N', 'Begins a new text'],
+    ],
+  },
+  {
     title: 'On a recording, while you write',
     keys: [
       ['Alt + .', 'Plays, or pauses and goes back a little'],

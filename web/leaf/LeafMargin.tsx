@@ -1,35 +1,24 @@
 import { closeHistory } from '@tiptap/pm/history';
 import type { Editor } from '@tiptap/react';
-import type { Dispatch, ReactNode, SetStateAction } from 'react';
+import type { Dispatch, SetStateAction } from 'react';
 import type { Case, Draft, Entry, Member } from '#contracts';
 import { filesAlong, languageOf } from '#core/draft';
 import { finishedPassage } from '#core/fill';
 import { inWords } from '#client/api';
-import { entryIn, keysOfEntry } from '#core/bank';
+import { keysOfEntry } from '#core/bank';
 import { placementsOf, replaceDraft } from '../editor';
 import { Notice } from '../ui';
 import {
-  BlankOffers,
-  BlankPanel,
   giveKeys,
   CaptureSlip,
-  CommandPanel,
   FinishedPanel,
   GapsPanel,
-  LettersPanel,
   KeepingNotice,
   Level,
-  OutOfReach,
-  OffersPanel,
-  takeOffer,
   type OfferHost,
   NewerWording,
-  PlacementActions,
-  PlacementPanel,
   QuestionList,
   type Spelling,
-  StatementPanel,
-  ReachList,
   type useFinishing,
   type KeptSlip,
   type LeafSlip,
@@ -37,9 +26,9 @@ import {
   type LeafState,
   type usePlacing,
   useSmallWords,
-  useTyped,
 } from '../writing';
 import type { DraftKeeper, Keeping } from '#client/drafts';
+import { AtCaret } from './AtCaret';
 import { NewSince } from './NewSince';
 import { SlipAskedFor } from './SlipAskedFor';
 import type { Material } from './material';
@@ -171,112 +160,12 @@ function Capture({ one, editor, placing, selected, setSelected, say }: LeafMargi
   );
 }
 
-/** What speaks of what is being typed: a text command, keys begun, offers; with none, of the text at the caret. */
-function OfTheTyped(props: LeafMarginProps & { children: ReactNode }) {
-  const { one, editor, placing, offering, children } = props;
-  const { index, reach, host } = placing;
-  const { command, begun, offered, outside } = useTyped(editor, reach?.outside ?? null);
-  if (command) return <CommandPanel told={command} />;
-  if (begun) return <LettersPanel begun={begun} index={placing.index} />;
-  if (outside && index)
-    return (
-      <>
-        <OutOfReach
-          editor={editor}
-          cue={outside}
-          kind={one.kind}
-          index={index}
-          placeAt={(entry, from, to) => host.placeAt(editor, entry, outside.typed, from, to)}
-        />
-        {children}
-      </>
-    );
-  if (!offered) return children;
-  const take = (at: number) => takeOffer(editor.view, offering.host, at);
-  const { sourceOf, cueOf } = offering;
-  return <OffersPanel {...{ offered, sourceOf, cueOf, take }} />;
-}
-
-/** Whether nothing of the bank is at the caret. */
-const isPlain = ({ blank, placement, statement }: LeafState): boolean => !blank && !placement && !statement;
-
-/** What speaks of the text at the caret: its blank, statement and placement, else what is in reach. */
-function OfTheText({ one, editor, leaf, placing, offering, keeper, material }: LeafMarginProps) {
-  const { index, reach, placeIn, host } = placing;
-  if (isPlain(leaf) && !material.listsReach) return null;
-  if (isPlain(leaf)) {
-    return (
-      <ReachList
-        kind={one.kind}
-        index={index}
-        reach={reach}
-        before={leaf.before}
-        placed={new Set(Object.values(placementsOf(editor.state.doc)).map(({ entry }) => entry))}
-        place={(id) => {
-          const placement = placeIn(editor, id);
-          if (placement) offering.host.brought(placement, id, 1, 'click');
-        }}
-      />
-    );
-  }
-  const entry = leaf.placed && index?.entries.get(leaf.placed.entry);
-  return (
-    <div className="grid gap-4">
-      {leaf.blank && <BlankPanel editor={editor} blank={leaf.blank} record={one.record} />}
-      {leaf.blank && (
-        <BlankOffers
-          key={`${leaf.blank.attrs.placement} ${leaf.blank.attrs.field}`}
-          editor={editor}
-          blank={leaf.blank.pos}
-          host={offering.host}
-          sourceOf={offering.sourceOf}
-          cueOf={offering.cueOf}
-        />
-      )}
-      {leaf.statement && <StatementPanel editor={editor} statement={leaf.statement} />}
-      {leaf.placement && leaf.placed && (
-        <PlacementPanel
-          editor={editor}
-          draft={keeper.draftId}
-          id={leaf.placement}
-          brief={leaf.blank !== null}
-          content={(index && entryIn(index, leaf.placed.entry)?.content) ?? undefined}
-          renew={(id, wording) => host.renew(editor, id, wording)}
-          rivals={host.rivals(leaf.placed).flatMap((id) => {
-            const other = index?.entries.get(id);
-            const collection = other && index?.collections.get(other.collection);
-            return collection ? [{ id, title: other.content.title, collection: collection.name }] : [];
-          })}
-          replace={(entry) => host.replace(editor, leaf.placement!, entry)}
-          actions={
-            entry &&
-            index && (
-              <PlacementActions
-                key={leaf.placement}
-                editor={editor}
-                id={leaf.placement}
-                entry={entry}
-                index={index}
-                changedByHand={host.changedByHand}
-              />
-            )
-          }
-        />
-      )}
-    </div>
-  );
-}
-
 /** What speaks of the caret's line: the slip for selected words or asked for by a key, else the text. */
 function OfTheLine(props: LeafMarginProps) {
   if (props.selected && props.placing.index) return <Capture {...props} />;
   if (props.slip) return <SlipAskedFor {...props} slip={props.slip} />;
   if (props.material.isReading) return null;
-  return (
-    <OfTheTyped {...props}>
-      <OfTheText {...props} />
-    </OfTheTyped>
-  );
+  return <AtCaret {...props} draft={props.keeper.draftId} listsReach={props.material.listsReach} />;
 }
 
 /** The margin of a leaf: everything about the line at hand, level with it, beneath what stands there anyway. */

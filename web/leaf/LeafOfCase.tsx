@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useParams } from 'react-router';
+import { keep } from '#client/kept';
 import type { Case } from '#contracts';
 import { isSame } from '#core/difference';
 import { call } from '#client/api';
@@ -44,6 +45,9 @@ function onLeaf(one: Case, draft: string): Case {
 
 const NONE: readonly NoteDownload[] = [];
 
+/** Under this name the computer keeps which case was opened last: other windows of ours can speak of it. */
+export const OPEN_CASE = 'open-case';
+
 /** A case on its leaf: the record at its head, the draft beneath, everything about a line beside it. */
 export function LeafOfCase({
   id,
@@ -57,6 +61,7 @@ export function LeafOfCase({
   const { draft: draftId } = useParams();
   const { member } = useShell();
   const found = useCase(id);
+  useEffect(() => void keep(OPEN_CASE, id), [id]);
   const draft = useDraft(id, draftId, member.id);
   const bank = useBank();
   const one = useMemo(

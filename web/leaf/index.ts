@@ -1,4 +1,6 @@
-export { LeafOfCase } from './LeafOfCase';
+export { LeafOfCase, OPEN_CASE } from './LeafOfCase';
 export type { NoteDownload } from './noteDownload';
+export { AtCaret } from './AtCaret';
+export { useLeafActions } from './useLeafActions';
 export { NO_MATERIAL } from './material';
 export type { LeafWithMaterial, Material } from './material';

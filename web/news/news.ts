@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 26,
+    day: '2026-11-29',
+    title: 'The pocket: the bank beside chats, calls and other programs',
+    words:
+      'A small window with a text of its own: type a cue or look wording up, answer its blanks, and Alt + Enter copies it, with its formatting or plain; where a wording has a subject, that comes first and the message with the next press. Where the browser can, it stays on top of other windows. It can fill in from the case that you have open, and works while the connection is down.',
+    at: { label: 'Pocket', to: '/pocket' },
+  },
+  {
     number: 25,
     day: '2026-11-29',
     title: 'A queue of enquiries for the whole team',
