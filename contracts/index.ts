@@ -60,7 +60,7 @@ export type { CollectionFile } from '#core/takeover';
 export { MOST_FHIR_BYTES } from './work/admission';
 export type { TakenCase } from './work/admission';
 export { MOST_MESSAGE_BYTES } from './work/reply';
-export type { Enquiry, EnquiryChange, TakenMessage } from './work/reply';
+export type { EarlierEnquiry, Enquiry, EnquiryChange, TakenMessage } from './work/reply';
 export { STAND_IN_RESTS } from './work/transcript';
 export type { EarlierCast, OthersTranscript, StandInRest } from './work/transcript';
 export { AssignedInSchema, AssignmentChangeSchema, MOST_SUBMISSION_BYTES } from './work/feedback';

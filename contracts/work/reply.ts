@@ -43,6 +43,20 @@ const EnquiryChangeSchema = z.discriminatedUnion('do', [
 ]);
 export type EnquiryChange = z.infer<typeof EnquiryChangeSchema>;
 
+/** An earlier enquiry of the same sender, and what was answered. */
+const EarlierEnquirySchema = z.object({
+  case: z.string(),
+  title: z.string(),
+  since: z.iso.datetime(),
+  state: z.enum(['open', 'awaiting', 'answered']),
+  takenByName: z.string().nullable(),
+  /** Whether the member has it, too. */
+  isMine: z.boolean(),
+  /** How the last letter that went from it begins, and who wrote it; null for none. */
+  letter: z.object({ excerpt: z.string(), byName: z.string(), at: z.iso.datetime() }).nullable(),
+});
+export type EarlierEnquiry = z.infer<typeof EarlierEnquirySchema>;
+
 /** What became of a message that was taken in. */
 const TakenMessageSchema = z.object({
   /** Null where somebody else answers it. */
@@ -73,6 +87,14 @@ export const REPLY_ROUTES = define({
       'The enquiries of the team: those that wait, who waits longest first, then what was answered of late.',
     status: 200,
     response: z.array(EnquirySchema),
+  },
+  earlierEnquiries: {
+    method: 'get',
+    path: '/api/cases/:case/earlier-enquiries',
+    access: 'given',
+    summary: 'What the sender of an enquiry asked before, and what was answered, the last first.',
+    status: 200,
+    response: z.array(EarlierEnquirySchema),
   },
   changeEnquiry: {
     method: 'post',

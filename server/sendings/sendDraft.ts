@@ -1,5 +1,6 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
 import { MOST_LETTER_BYTES, type Draft, type Member, type NewSending, type Sending } from '#contracts';
+import { cutTo } from '#core/language';
 import { readAddresses, type Mailbox } from '#core/mail';
 import { doubtInWords, letterOf, usualHead, type OutgoingLetter } from '#core/letter';
 import type { Context } from '../context';
@@ -12,8 +13,11 @@ import { doubtsAbout } from './doubtsAbout';
 
 type Row = typeof sendings.$inferSelect;
 
+/** So much of what a letter says is told to colleagues. */
+const MOST_EXCERPT = 2000;
+
 /** A letter as it is told, without its text. */
-export const toSending = ({ member: _, from: __, message, ...row }: Row): Sending => ({
+export const toSending = ({ member: _, from: __, excerpt: ___, message, ...row }: Row): Sending => ({
   ...row,
   askedAt: row.askedAt.toISOString(),
   goesAt: row.goesAt.toISOString(),
@@ -141,6 +145,7 @@ export async function sendDraft(
     draft: draft.id,
     case: draft.case,
     ...{ to: letter.to, cc: letter.cc, subject: letter.subject, from: from.address, message },
+    excerpt: cutTo(letter.text, MOST_EXCERPT),
     ...{ state: 'waiting', reason: '', byServer: context.courier.byServer },
     ...{ askedAt: now(), stateAt: now(), goesAt: new Date(now().getTime() + asked.wait * 1000) },
   };

@@ -313,6 +313,7 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
       body: Buffer.from(`From: a@marsh.example\r\nSubject: ${name()}\r\n\r\nHello`),
       headers: { 'Content-Type': 'message/rfc822' },
     }),
+  earlierEnquiries: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
   queue: async () => Promise.resolve({}),
   changeEnquiry: async () => ({
     params: { case: await enquiry() },

@@ -135,6 +135,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   pressPedal: members,
   takeMessage: members,
   queue: members,
+  earlierEnquiries: given,
   changeEnquiry: members,
   othersTranscripts: given,
   assignments: members,

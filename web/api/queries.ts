@@ -49,6 +49,7 @@ export const KEYS = {
   othersTranscripts: (id: string) => ['case', id, 'transcripts'],
   earlier: (draft: string) => ['earlier', draft],
   queue: ['queue'],
+  earlierEnquiries: (id: string) => ['case', id, 'earlier-enquiries'],
   sendings: ['sendings'],
   sendingsOf: (draft: string) => ['sendings', draft],
   notes: ['notes'],

@@ -1,5 +1,6 @@
 import { useRef, useState, type DragEvent } from 'react';
 import { Button } from './Button';
+import { droppedFiles } from './droppedFiles';
 
 interface Props {
   /** What the file is, for those who cannot see the box. */
@@ -17,14 +18,16 @@ interface Props {
 export function FileDrop({ label, hint, accept, isReading, isMany = false, take }: Props) {
   const [over, setOver] = useState(false);
   const picker = useRef<HTMLInputElement>(null);
-  const give = (files: FileList | null) => {
+  const give = (files: Iterable<File> | null) => {
     const all = [...(files ?? [])].slice(0, isMany ? undefined : 1);
     if (all.length > 0 && !isReading) take(all);
   };
   const drop = (event: DragEvent) => {
     event.preventDefault();
     setOver(false);
-    give(event.dataTransfer.files);
+    const plain = [...event.dataTransfer.files];
+    // A folder that cannot be read keeps no file beside it out.
+    void droppedFiles(event.nativeEvent).then(give, () => give(plain));
   };
   return (
     <div

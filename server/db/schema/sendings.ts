@@ -21,6 +21,8 @@ export const sendings = pgTable(
     to: jsonb('to').$type<Mailbox[]>().notNull(),
     cc: jsonb('cc').$type<Mailbox[]>().notNull(),
     subject: text('subject').notNull(),
+    // How it begins, in plain words: colleagues see what was answered to the same sender.
+    excerpt: text('excerpt').notNull().default(''),
     // The address it is from, which a mail server is told.
     from: text('from').notNull(),
     // The whole message of RFC 5322, in ASCII.

@@ -213,3 +213,40 @@ test('who waits longest is first, what was answered is last', async () => {
   expect(all.slice(0, open.length)).toEqual(open);
   expect(open.map(({ since }) => since)).toEqual(open.map(({ since }) => since).sort());
 });
+
+test('what the same sender asked before is told with what was answered, to who has the case', async () => {
+  const from = 'Ord <Ord@marsh.example>';
+  const [first, second] = [
+    await delivered({ from, subject: 'Eels' }),
+    await delivered({ from: from.toLowerCase(), subject: 'Newts' }),
+  ];
+  await delivered({ from: 'Ord <other@marsh.example>' });
+  await changed(anouk, first, { do: 'take' });
+  const draft = (await anouk.post(`/api/cases/${first}/drafts`)).body as Draft;
+  const content = [{ type: 'paragraph', content: [{ type: 'text', text: 'Eels are welcome.' }] }];
+  const document = { type: 'doc', attrs: { placements: {} }, content };
+  const saved = await anouk
+    .put(`/api/drafts/${draft.id}`)
+    .set('If-Match', `"${draft.version}"`)
+    .send({ document });
+  await anouk
+    .post(`/api/drafts/${draft.id}/sendings`)
+    .set('If-Match', `"${(saved.body as Draft).version}"`)
+    .send({ id: randomUUID(), wait: 0, sure: true, today: '2026-11-24', inReplyTo: null, references: [] })
+    .expect(201);
+  await desta.get(`/api/cases/${second}/earlier-enquiries`).expect(404);
+  await changed(desta, second, { do: 'take' });
+  const earlier = async () =>
+    (await desta.get(`/api/cases/${second}/earlier-enquiries`).expect(200)).body as { letter: unknown }[];
+  // The letter is handed over by nobody's request.
+  while ((await earlier())[0]?.letter === null) await new Promise((resolve) => setImmediate(resolve));
+  expect(await earlier()).toEqual([
+    expect.objectContaining({
+      ...{ case: first, title: 'Eels', state: 'answered', takenByName: 'Anouk Fell', isMine: false },
+      letter: expect.objectContaining({ excerpt: 'Eels are welcome.', byName: 'Anouk Fell' }),
+    }),
+  ]);
+  expect((await anouk.get(`/api/cases/${first}/earlier-enquiries`)).body).toEqual([
+    expect.objectContaining({ case: second, letter: null }),
+  ]);
+});

@@ -4,6 +4,7 @@ import { summaryOf } from '../../cases';
 import type { Context } from '../../context';
 import { bind, Refusal } from '../../http';
 import { changeEnquiry } from './changeEnquiry';
+import { earlierEnquiries } from './earlierEnquiries';
 import { enquiryFor, queueFor } from './queue';
 import { takeMessage } from './takeMessage';
 
@@ -42,6 +43,10 @@ export function replyRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'queue', ({ member }) => queueFor(context, member.id));
+
+  bind(router, context, 'earlierEnquiries', ({ member, params }) =>
+    earlierEnquiries(db, member.id, params.case),
+  );
 
   bind(router, context, 'changeEnquiry', ({ member, params, body }) =>
     changeEnquiry(context, member, params.case, body),

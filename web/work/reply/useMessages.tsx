@@ -8,6 +8,7 @@ import { useState } from 'react';
 import { NO_MATERIAL, type LeafWithMaterial, type Material } from '../../leaf';
 import { Button, Key, Notice } from '../../ui';
 import { giveKeys } from '../../writing';
+import { AskedBefore } from './AskedBefore';
 import { MessageRead } from './MessageRead';
 import { messagesOf } from './messagesOf';
 import { NearMessage, NEAR_KEY } from './NearMessage';
@@ -92,6 +93,7 @@ function useAbove(
   const written = useHead(editor, one, messages.length > 0);
   const above = (
     <>
+      <AskedBefore of={one.id} />
       <Messages messages={messages} quote={open ? quoteSelected : null} />
       <h2 className="section-head border-t border-hair px-9 pt-4 max-[899px]:px-4">Reply</h2>
       <Letterhead written={written} open={open} giveKeys={() => giveKeys(editor.view)} />

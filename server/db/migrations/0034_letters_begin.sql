@@ -1,0 +1,1 @@
+ALTER TABLE "sendings" ADD COLUMN "excerpt" text DEFAULT '' NOT NULL;
