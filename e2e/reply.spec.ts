@@ -2,6 +2,8 @@ import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { draftOf, expect, expectAccessible, pressKeys, test, words, type Page } from './test';
 
+const DOT =
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
 const OWLET = path.join(process.cwd(), 'demo/to-drop/owlet.eml');
 
 /** Selects words of the message as one does by the mouse, and gives the keys to nothing else. */
@@ -32,7 +34,27 @@ test('a message that is dropped is answered: what came along is saved, the neare
     {
       name: 'rich.eml',
       mimeType: 'message/rfc822',
-      buffer: Buffer.from(`From: a@marsh.example\r\nSubject: Rich\r\nContent-Type: text/html\r\n\r\n${html}`),
+      buffer: Buffer.from(
+        [
+          'From: a@marsh.example',
+          'Subject: Rich',
+          'MIME-Version: 1.0',
+          'Content-Type: multipart/related; boundary=x',
+          '',
+          '--x',
+          'Content-Type: text/html',
+          '',
+          html,
+          '--x',
+          'Content-Type: image/png; name="dot.png"',
+          'Content-ID: <dot@x>',
+          'Content-Disposition: inline; filename="dot.png"',
+          'Content-Transfer-Encoding: base64',
+          '',
+          DOT,
+          '--x--',
+        ].join('\r\n'),
+      ),
     },
   ]);
   await expect(told.getByText('no message.eml is not an email message', { exact: false })).toBeVisible();
@@ -70,5 +92,8 @@ test('a message that is dropped is answered: what came along is saved, the neare
   await page.getByRole('link', { name: 'Rich' }).click();
   await expect(message).toContainText('Hello');
   await expect(page).not.toHaveTitle(/run/);
+  // A picture that came within it is shown.
+  const picture = message.getByRole('img', { name: 'dot.png' });
+  await expect.poll(() => picture.evaluate((one: HTMLImageElement) => one.naturalWidth)).toBe(1);
   expect([...new Set(asked)]).toEqual([new URL(page.url()).host]);
 });

@@ -3,8 +3,8 @@ import supertest from 'supertest';
 import { pathFor, ROUTES, type Problem, type RouteName } from '#contracts';
 import { members } from './db';
 import { Page, settled } from './testing/page';
+import { calls } from './testing/rightsCalls';
 import {
-  calls,
   collection,
   deletion,
   draft,
@@ -15,7 +15,7 @@ import {
   proposal,
   WHO,
   world,
-} from './testing/rightsCalls';
+} from './testing/rightsMade';
 import { CALLERS, HEARD, RIGHTS, type CallerName, type Outcome } from './testing/rightsTable';
 import { startTestServer, type Caller } from './testing/testServer';
 

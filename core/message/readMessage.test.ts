@@ -64,6 +64,25 @@ SGVsbG8=
     ]);
   });
 
+  test('keeps the pictures within its text apart from what was sent along, and none that a page does not show', async () => {
+    const part = (type: string, name: string, disposition = 'inline') =>
+      `--y\nContent-Type: ${type}; name="${name}"\nContent-ID: <${name}@x>\nContent-Disposition: ${disposition}; filename="${name}"\nContent-Transfer-Encoding: base64\n\niVBORw==\n`;
+    const mail = `${HEAD}MIME-Version: 1.0
+Content-Type: multipart/related; boundary=y
+
+--y
+Content-Type: text/html
+
+<p>See <img src="cid:owl.png@x"></p>
+${part('IMAGE/PNG', 'owl.png')}${part('image/svg+xml', 'run.svg')}${part('image/png', 'map.png', 'attachment')}--y--
+`;
+    const { pictures, attachments } = (await readMessage(bytes(mail)))!;
+    expect(pictures.map(({ name, media, content }) => [name, media, content.length])).toEqual([
+      ['owl.png', 'image/png', 4],
+    ]);
+    expect(attachments.map(({ name }) => name)).toEqual(['map.png']);
+  });
+
   test('without a date, a sender’s name or a text is one all the same', async () => {
     const message = (await readMessage(bytes('From: ask@hollin.example\n\n')))!;
     expect(message).toMatchObject({

@@ -26,6 +26,8 @@ export interface Message {
   text: string;
   /** What was sent along, as it is: nothing of it is run or opened. */
   attachments: readonly Attachment[];
+  /** Pictures that stand within its text and came with it. */
+  pictures: readonly Attachment[];
 }
 
 /** Names of messages as a head lists them (RFC 5322, 3.6.4). */
@@ -44,6 +46,12 @@ const nameOf = (name: string | null, type: string, at: number) =>
   (name ?? '').replace(/[\\/]/g, '_').trim().slice(0, MOST_NAME) ||
   `attachment-${at + 1}.${type.split('/')[1] ?? 'bin'}`;
 
+/** Pictures that a page shows without running anything, and that are no larger than one would send to be looked at. */
+const SHOWN = ['image/png', 'image/jpeg', 'image/gif', 'image/webp'];
+const MOST_SHOWN_BYTES = 5_000_000;
+const isShown = ({ media, content }: Attachment) =>
+  SHOWN.includes(media) && content.length > 0 && content.length <= MOST_SHOWN_BYTES;
+
 /**
  * Reads a message (RFC 5322 with MIME). Of one with a plain text that is its text, else the words of its HTML; pictures from
  * elsewhere are never fetched. Null where it is no message: it has no sender, no subject and no date.
@@ -53,14 +61,15 @@ export async function readMessage(bytes: Uint8Array): Promise<Message | null> {
   const hasHead = mail && (mail.from ?? mail.to ?? mail.subject ?? mail.date) !== undefined;
   if (!hasHead) return null;
   const plain = mail.text?.trim() ? mail.text : mail.html ? wordsOfHtml(mail.html) : '';
-  const attachments = mail.attachments
-    // A picture within the text goes with it.
-    .filter(({ related, disposition }) => !(related && disposition !== 'attachment'))
-    .map(({ filename, mimeType, content }, at) => ({
+  const along = mail.attachments.map(({ filename, mimeType, content, related, disposition }, at) => ({
+    one: {
       name: nameOf(filename, mimeType, at),
-      media: mimeType,
+      media: mimeType.toLowerCase(),
       content: new Uint8Array(content as ArrayBuffer),
-    }));
+    },
+    // A picture within the text goes with it.
+    isWithin: related === true && disposition !== 'attachment',
+  }));
   const [from] = mailboxesOf(mail.from ? [mail.from] : (mail.replyTo ?? []));
   return {
     from: from ?? null,
@@ -71,6 +80,7 @@ export async function readMessage(bytes: Uint8Array): Promise<Message | null> {
     references: [...new Set(idsIn(`${mail.references ?? ''} ${mail.inReplyTo ?? ''}`))],
     sentAt: sentAt(mail),
     text: plain.replace(/\r\n?/g, '\n').trim(),
-    attachments,
+    attachments: along.filter(({ isWithin }) => !isWithin).map(({ one }) => one),
+    pictures: along.filter(({ isWithin, one }) => isWithin && isShown(one)).map(({ one }) => one),
   };
 }

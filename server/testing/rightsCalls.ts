@@ -1,177 +1,48 @@
 import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
-import type { Assignment, Collection, Draft, Entry, RouteName } from '#contracts';
-import { DEFAULT_CUE_RULES } from '#core/cue';
-import type { EntryFile } from '#core/entry';
+import type { Entry, RouteName } from '#contracts';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
-import { members } from '../db';
-import { deleting, deletionIn, keep, wording } from './entryCalls';
-import type { CallerName } from './rightsTable';
-import type { Caller, TestServer } from './testServer';
-
-/** Who has which right on the ward's collection, in the demo. Ruan sees nothing of it; Wilma is an owner who sees nothing. */
-export const WHO: Record<Exclude<CallerName, 'nobody'>, string> = {
-  stranger: 'ruan',
-  reader: 'anouk',
-  contributor: 'desta',
-  keeper: 'odile',
-  owner: 'wilma',
-};
-
-/** The server that is asked, and who asks it; filled before each test. */
-export const world = {} as { server: TestServer; callers: Record<CallerName, Caller>; imke: Caller };
-
-/** What a route is called with. */
-interface Asked {
-  params?: Record<string, string>;
-  body?: unknown;
-  version?: number;
-  headers?: Record<string, string>;
-}
-
-const FILE = { 'Content-Type': 'application/octet-stream', 'Elderleaf-Name': 'notes.txt' };
-const caseFile = async (): Promise<Asked> => {
-  const params = { case: 'swan-keel', file: randomUUID() };
-  await world.callers.keeper
-    .put(`/api/cases/swan-keel/files/${params.file}`)
-    .set(FILE)
-    .send(Buffer.from('notes'));
-  return { params };
-};
-
-/** An entry of the ward with which a file goes along. */
-const entryWithFile = async () => {
-  const { keeper } = world.callers;
-  const file = await bodyOf<EntryFile>(keeper.post('/api/files').set(FILE).send(Buffer.from('map')));
-  return bodyOf<Entry>(keep(keeper, 'ward', { ...wording(name(), 'See the map.'), files: [file] }));
-};
-
-const BLOCK = { kind: 'paragraph', spans: [{ text: 'We counted waders.' }] };
-const SUBMISSION = { version: 1, blocks: [BLOCK], comments: [] };
-const work = () => ({
-  ...{ title: name(), due: null, limits: { least: null, most: null } },
-  ...{ criteria: [], people: [], given: [] },
-});
-/** An assignment of the keeper's. */
-const assignment = async (): Promise<Asked> => {
-  const { keeper } = world.callers;
-  const { id, version } = await bodyOf<Assignment>(
-    keeper.post('/api/assignments').send({ ...work(), id: randomUUID() }),
-  );
-  return { params: { assignment: id }, version };
-};
-
-let made = 0;
-const name = () => `Made ${(made += 1)}`;
-const settings = () => ({
-  name: name(),
-  leadIn: ';',
-  cueRules: DEFAULT_CUE_RULES,
-  kindsOfWork: [],
-  language: 'en-GB',
-});
-const bodyOf = async <T>(call: PromiseLike<{ body: unknown }>) => (await call).body as T;
-export const entry = () => bodyOf<Entry>(keep(world.callers.keeper, 'ward', wording(name(), 'Words.')));
-export const collection = () =>
-  bodyOf<Collection>(world.callers.keeper.post('/api/collections').send({ ...settings(), parent: 'ward' }));
-const idOf = async (call: PromiseLike<{ body: unknown }>) => (await bodyOf<{ id: string }>(call)).id;
-export const proposal = async () =>
-  idOf(
-    world.callers.contributor
-      .post(`/api/entries/${(await entry()).id}/proposals`)
-      .send({ content: wording(name(), 'Other words.'), reason: 'why', base: 1 }),
-  );
-const note = async () =>
-  idOf(world.imke.post(`/api/entries/${(await entry()).id}/notes`).send({ text: 'Wrong' }));
-export const deletion = async () => deletionIn(await deleting(world.callers.keeper, [(await entry()).id]));
-const invitation = () =>
-  idOf(
-    world.imke
-      .post('/api/invitations')
-      .send({ name: 'Guest', email: `guest${(made += 1)}@hollin.example`, role: 'member', groups: [] }),
-  );
-export const group = () => idOf(world.imke.post('/api/groups').send({ name: name(), members: [] }));
-export const glossary = async () =>
-  idOf(
-    world.imke
-      .post('/api/glossaries')
-      .send({ name: name(), language: 'en-GB', kindsOfWork: [], priority: 1, careful: false }),
-  );
-const member = async (over: object = {}) => {
-  const id = `m${(made += 1)}`;
-  const row = { id, name: id, email: `${id}@hollin.example`, role: 'member' as const };
-  await world.server.context.db
-    .insert(members)
-    .values({ ...row, createdAt: world.server.context.now(), ...over });
-  return id;
-};
-/** A draft of the keeper's own, empty of gaps. */
-export const draft = async () => {
-  const { id, version } = await bodyOf<Draft>(world.callers.keeper.post('/api/cases/swan-keel/drafts'));
-  const saved = await bodyOf<Draft>(
-    world.callers.keeper
-      .put(`/api/drafts/${id}`)
-      .set('If-Match', `"${version}"`)
-      .send({ document: DOCUMENT }),
-  );
-  return { params: { draft: id }, version: saved.version ?? version };
-};
-const DOCUMENT = {
-  type: 'doc',
-  attrs: { placements: {} },
-  content: [{ type: 'paragraph', content: [{ type: 'text', text: 'All well.' }] }],
-};
-/** A leaf of the keeper's own that can be sent. */
-const letter = async () => {
-  const { keeper } = world.callers;
-  const id = randomUUID();
-  const begun = { id, title: '', copyOf: null, today: '2026-11-24' };
-  const { version } = await bodyOf<Draft>(keeper.post('/api/cases/swan-keel/drafts/new').send(begun));
-  const document = {
-    ...DOCUMENT,
-    attrs: { placements: {}, envelope: { to: 'a@marsh.example', subject: 'S' } },
-  };
-  const saving = keeper.put(`/api/drafts/${id}`).set('If-Match', `"${version}"`).send({ document });
-  return { params: { draft: id }, version: (await bodyOf<Draft>(saving)).version };
-};
-const sent = () => ({
-  ...{ id: randomUUID(), wait: 60, sure: true, today: '2026-11-24' },
-  ...{ inReplyTo: null, references: [] },
-});
-const sending = async () => {
-  const { params, version } = await letter();
-  const asked = world.callers.keeper
-    .post(`/api/drafts/${params.draft}/sendings`)
-    .set('If-Match', `"${version}"`);
-  return { params: { sending: (await bodyOf<{ sending: { id: string } }>(asked.send(sent()))).sending.id } };
-};
-/** An enquiry of the keeper's own, which is in the queue of the team. */
-const enquiry = async () =>
-  (
-    await bodyOf<{ case: { id: string } }>(
-      world.callers.keeper
-        .post('/api/messages')
-        .set('Content-Type', 'message/rfc822')
-        .send(Buffer.from(`From: a@marsh.example\r\nSubject: ${name()}\r\n\r\nHello`)),
-    )
-  ).case.id;
-const OTHER_DOCUMENT = {
-  ...DOCUMENT,
-  content: [{ type: 'paragraph', content: [{ type: 'text', text: 'Other.' }] }],
-};
-const HOUSE_WORD = { language: '', use: 'hedgehog', avoid: ['hog'], why: '', together: false };
-const houseWord = async () =>
-  (await bodyOf<{ id: string }>(world.callers.keeper.post('/api/house-words').send(HOUSE_WORD))).id;
-const TOKEN = 'x'.repeat(43);
-export const PAGE = '6f1c2a52-7d0e-4c55-9d83-0a4b8f8b1a01';
-
-const onEntry = async (body?: unknown): Promise<Asked> => ({ params: { entry: (await entry()).id }, body });
-const onCollection = async (body?: unknown): Promise<Asked> => {
-  const { id, version } = await collection();
-  return { params: { collection: id }, body, version };
-};
-const onMember = async (body?: unknown): Promise<Asked> => ({ params: { member: await member() }, body });
+import { wording } from './entryCalls';
+import {
+  WHO,
+  world,
+  type Asked,
+  FILE,
+  caseFile,
+  entryWithFile,
+  SUBMISSION,
+  work,
+  assignment,
+  name,
+  settings,
+  bodyOf,
+  entry,
+  collection,
+  idOf,
+  proposal,
+  note,
+  deletion,
+  invitation,
+  group,
+  glossary,
+  member,
+  draft,
+  DOCUMENT,
+  letter,
+  sent,
+  sending,
+  enquiry,
+  OTHER_DOCUMENT,
+  HOUSE_WORD,
+  houseWord,
+  TOKEN,
+  PAGE,
+  onEntry,
+  onCollection,
+  onMember,
+  address,
+} from './rightsMade';
 
 /** For every route that needs something: what it is called with. Made anew for each call. */
 export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
@@ -230,7 +101,7 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
   withdrawProposal: async () => ({ params: { proposal: await proposal() } }),
   invite: async () =>
     Promise.resolve({
-      body: { name: 'Guest', email: `g${(made += 1)}@hollin.example`, role: 'member', groups: [] },
+      body: { name: 'Guest', email: address(), role: 'member', groups: [] },
     }),
   inviteAgain: async () => ({ params: { invitation: await invitation() } }),
   withdrawInvitation: async () => ({ params: { invitation: await invitation() } }),

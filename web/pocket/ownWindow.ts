@@ -8,9 +8,6 @@ interface PictureInPicture {
 const inPicture = (): PictureInPicture | undefined =>
   (window as { documentPictureInPicture?: PictureInPicture }).documentPictureInPicture;
 
-/** Whether this browser can keep a window on top of those of other programs. */
-export const canBeOnTop = (): boolean => inPicture() !== undefined;
-
 /**
  * Opens the pocket in a small window: on top of all others where the browser can (Document Picture-in-Picture), else beside this one.
  * Only a click or a key may open one.

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { mailboxInWords, messageParts, type MessagePart } from '#core/mail';
-import type { Message } from '#core/message';
+import type { Attachment, Message } from '#core/message';
 
 /** What is folded away is told by what it is. */
 const FOLDED: Record<Exclude<MessagePart['kind'], 'said'>, string> = {
@@ -21,9 +21,23 @@ function Part({ kind, text }: MessagePart) {
   );
 }
 
+/** Bytes as the text of an address that holds them (RFC 2397). */
+function addressOf({ media, content }: Attachment): string {
+  let signs = '';
+  for (let at = 0; at < content.length; at += 8192)
+    signs += String.fromCharCode(...content.subarray(at, at + 8192));
+  return `data:${media};base64,${btoa(signs)}`;
+}
+
+/** A picture that came within a message: nothing is fetched for it. */
+function Picture({ picture }: { picture: Attachment }) {
+  const address = useMemo(() => addressOf(picture), [picture]);
+  return <img src={address} alt={picture.name} className="max-h-[50vh] max-w-full border border-hair" />;
+}
+
 /** A message as it is read: who it is from, when it was sent, and what it says; what is quoted in it and its signature are folded. */
 export function MessageRead({ message, isLast }: { message: Message; isLast: boolean }) {
-  const { from, to, cc, subject, sentAt, text } = message;
+  const { from, to, cc, subject, sentAt, text, pictures } = message;
   const parts = useMemo(() => messageParts(text), [text]);
   const who = from ? mailboxInWords(from) : 'Nobody is named as its sender';
   return (
@@ -47,6 +61,9 @@ export function MessageRead({ message, isLast }: { message: Message; isLast: boo
         ) : (
           parts.map((part, at) => <Part key={at} {...part} />)
         )}
+        {pictures.map((picture, at) => (
+          <Picture key={at} picture={picture} />
+        ))}
       </div>
     </details>
   );
