@@ -2,6 +2,7 @@ import { and, asc, eq, inArray, lt, lte, sql } from 'drizzle-orm';
 import type { Context } from '../context';
 import { sendings } from '../db';
 import type { Delivery } from '../post';
+import { enquiryFollows } from './enquiryFollows';
 
 /** Whoever had it to hand over has ended long ago: the mail server is given up much sooner. */
 const LOST_MS = 5 * 60_000;
@@ -58,6 +59,8 @@ export async function deliverDue(context: Context): Promise<void> {
       .set({ ...delivery, stateAt: context.now() })
       // Given up by another process meanwhile, it is known now after all.
       .where(and(eq(sendings.id, id), inArray(sendings.state, ['going', 'perhaps-gone'])));
+    await enquiryFollows(context.db, letter.case, delivery.state, context.now());
     await tellOfSending(context, letter.member);
+    await context.events.tellAll({ type: 'queue-changed' });
   }
 }

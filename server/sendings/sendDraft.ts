@@ -4,12 +4,13 @@ import { cutTo } from '#core/language';
 import { readAddresses, type Mailbox } from '#core/mail';
 import { doubtInWords, letterOf, usualHead, type OutgoingLetter } from '#core/letter';
 import type { Context } from '../context';
-import { draftFiles, enquiries, fileContents, sendings, type Queries } from '../db';
+import { draftFiles, fileContents, sendings, type Queries } from '../db';
 import { filesOfCase, finishDraft, givenCase, mustBeWhole, ownDraft, toDraft } from '../cases';
 import { Refusal } from '../http';
 import { composeMessage } from './compose';
 import { deliverDue, tellOfSending } from './deliverDue';
 import { doubtsAbout } from './doubtsAbout';
+import { enquiryFollows } from './enquiryFollows';
 
 type Row = typeof sendings.$inferSelect;
 
@@ -153,8 +154,7 @@ export async function sendDraft(
     // Beside another of the same moment: the row of the draft is held, so that one of both sees the other.
     await mustNotBeUnderWay(tx, draft.id);
     await tx.insert(sendings).values(row);
-    const answered = { state: 'answered' as const, putOffTo: null, changedAt: now() };
-    await tx.update(enquiries).set(answered).where(eq(enquiries.case, draft.case));
+    await enquiryFollows(tx, draft.case, 'waiting', now());
   });
   await tellOfSending(context, member.id);
   await context.events.tellAll({ type: 'queue-changed' });

@@ -6,6 +6,7 @@ import { sendings, type Queries } from '../db';
 import { ownDraft } from '../cases';
 import { bind, notFound, Refusal } from '../http';
 import { tellOfSending } from './deliverDue';
+import { enquiryFollows } from './enquiryFollows';
 import { deliverAfter, sendDraft, toSending } from './sendDraft';
 
 /** So many letters are listed. */
@@ -69,7 +70,9 @@ export function sendingRoutes(router: Router, context: Context): void {
       .returning();
     if (!changed)
       throw new Refusal('moved-on', 'The letter is elsewhere on its way by now. Look at it again.');
+    await enquiryFollows(db, changed.case, changed.state, now());
     await tellOfSending(context, member.id);
+    await context.events.tellAll({ type: 'queue-changed' });
     if (event === 'sent-again') deliverAfter(context, 0);
     return toSending(changed);
   });

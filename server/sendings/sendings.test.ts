@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import PostalMime from 'postal-mime';
-import type { CaseSummary, Draft, NewSending, Problem, Sending } from '#contracts';
+import type { CaseSummary, Draft, Enquiry, NewSending, Problem, Sending, TakenMessage } from '#contracts';
 import type { Courier, Delivery, Parcel } from '../post';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 import { deliverDue } from '.';
@@ -203,6 +203,32 @@ test('what the mail server refuses comes back with its reason and goes again whe
   const open = await anouk.post(`/api/drafts/${draft.id}/reopen`).set('If-Match', `"${draft.version + 1}"`);
   const problem = (await send(open.body as Draft)).body as Problem;
   expect(problem.faults?.map(({ place }) => place)).toEqual(['sent-before']);
+});
+
+test('an enquiry is answered by the letter that goes from it, and open again where that is refused or taken back', async () => {
+  const mail = 'From: Tam <tam@marsh.example>\r\nSubject: Newts\r\n\r\nAre they here?';
+  const came = await anouk
+    .post('/api/messages')
+    .set('Content-Type', 'message/rfc822')
+    .send(Buffer.from(mail));
+  const of = (came.body as TakenMessage).case!.id;
+  const draft = (await anouk.post(`/api/cases/${of}/drafts`)).body as Draft;
+  const saving = anouk.put(`/api/drafts/${draft.id}`).set('If-Match', `"${draft.version}"`);
+  const saved = (await saving.send({ document: document('They are.') })).body as Draft;
+  const state = async () =>
+    ((await anouk.get('/api/queue')).body as Enquiry[]).find((one) => one.case === of)?.state;
+  answer = () => Promise.resolve({ state: 'refused', reason: 'no' });
+  const letter = await sent(saved, { wait: 5 });
+  expect(await state()).toBe('answered');
+  later(5);
+  await deliverDue(server.context);
+  expect(await state()).toBe('open');
+  answer = () => Promise.resolve({ state: 'perhaps-gone', reason: 'lost' });
+  await change(letter, 'sent-again').expect(200);
+  await expectState(letter, { state: 'perhaps-gone' });
+  expect(await state()).toBe('answered');
+  await change(letter, 'taken-back').expect(200);
+  expect(await state()).toBe('open');
 });
 
 async function expectState(letter: Sending, state: object): Promise<void> {
