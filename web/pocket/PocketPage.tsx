@@ -65,7 +65,7 @@ function useCopying(
         if (at === parts.length - 1) counts.finished();
         say(copiedInWords(parts, at));
       },
-      () => say('The browser did not let it be copied. Click into the text, then try again.'),
+      () => say('The browser blocked copying. Click into the text, then try again.'),
     );
   };
   return {
