@@ -85,11 +85,20 @@ test('an answer is offered while it is typed, or is what was selected; collectio
 }) => {
   const page = await signedIn('Imke Tarrow');
   const { keyboard } = page;
+  // The words come late: what was typed before they are there is offered all the same.
+  let giveWords = () => undefined as void;
+  const wordsWanted = new Promise<void>((resolve) => (giveWords = resolve));
+  await page.route('**/english*.tsv', async (route) => {
+    await wordsWanted;
+    await route.continue();
+  });
   await openCase(page, /Keel/);
   await keyboard.type('It came with a torn ear. ,wnd ');
   const margin = page.getByRole('complementary', { name: 'Margin of the leaf' });
   await expect(margin.getByRole('region', { name: 'Current blank' })).toContainText('Where is the wound?');
   await keyboard.type('left abdo');
+  await expect(draftOf(page).getByRole('textbox')).toHaveValue(/left abdo$/);
+  giveWords();
   const offers = margin.getByRole('region', { name: 'Offers' });
   await expect(offers.getByRole('listitem').first()).toContainText('abdomen');
   await keyboard.press('Alt+j');

@@ -6,7 +6,7 @@ import { OFFER_KEYS, stillFits, wordsOf, type Offered, type OfferHost } from '..
 import { OffersPanel } from '../offers/OffersPanel';
 import { lineOfBlank } from '../surface/whereKeysGo';
 
-type Host = Pick<OfferHost, 'ask' | 'now' | 'liked' | 'taken'>;
+type Host = Pick<OfferHost, 'ask' | 'now' | 'liked' | 'onReady' | 'taken'>;
 type Line = NonNullable<ReturnType<typeof lineOfBlank>>;
 
 /** What is typed on a line up to its caret; null while something is selected on it. */
@@ -79,9 +79,12 @@ function useBlankOffers(editor: Editor, blank: number, host: Host) {
     };
     const input = line as HTMLElement;
     input.addEventListener('input', look);
+    // What was typed before a list was there is asked about once it is.
+    const deaf = latest.current.host.onReady(look);
     input.addEventListener('keydown', pressed, true);
     return () => {
       asker.forget();
+      deaf();
       input.removeEventListener('input', look);
       input.removeEventListener('keydown', pressed, true);
     };
