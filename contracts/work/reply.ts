@@ -101,7 +101,7 @@ export const REPLY_ROUTES = define({
     path: '/api/enquiries/:case/changes',
     access: 'member',
     summary:
-      'Takes an enquiry, puts it back, hands it on, puts it off, says where it stands, joins it with another, or notes something for colleagues.',
+      'Takes an enquiry, puts it back, hands it on, puts it off, says whether it is answered, joins it with another, or notes something for colleagues.',
     status: 200,
     body: EnquiryChangeSchema,
     response: EnquirySchema,

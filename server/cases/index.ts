@@ -1,6 +1,7 @@
 export { filesOfCase, givenCase, ownDraft, summaryOf, tellOfCase, toDraft } from './caseAccess';
 export { insertCase, caseRoutes } from './caseRoutes';
 export { othersDrafts } from './othersDrafts';
+export { enquiryFollows } from './enquiryFollows';
 export { finishDraft, mustBeWhole } from './changeDraft';
 export { newDraftRow } from './beginDraft';
 export { draftRoutes } from './draftRoutes';

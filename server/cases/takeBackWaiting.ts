@@ -1,6 +1,7 @@
 import { and, eq, inArray } from 'drizzle-orm';
-import { enquiries, sendings, type Queries } from '../db';
+import { sendings, type Queries } from '../db';
 import { Refusal } from '../http';
+import { enquiryFollows } from './enquiryFollows';
 
 /**
  * Takes a letter back that waits to go from a draft which is opened again. Throws a Refusal where it is with the mail server just now: then
@@ -15,8 +16,7 @@ export async function takeBackWaiting(tx: Queries, draft: string, now: Date): Pr
   if (under.some(({ state }) => state === 'going'))
     throw new Refusal('not-allowed', 'It is being sent at this moment. Check again in a minute.');
   if (under.length === 0) return;
-  const of = under[0]!.case;
-  if (of) await tx.update(enquiries).set({ state: 'open', changedAt: now }).where(eq(enquiries.case, of));
+  await enquiryFollows(tx, under[0]!.case, 'taken-back', now);
   await tx
     .update(sendings)
     .set({ state: 'taken-back', stateAt: now })

@@ -1,4 +1,4 @@
-import nodemailer from 'nodemailer';
+import { mailTransport } from './mailTransport';
 
 /** A message as it is handed over: whom the mail server is told, and the message itself. */
 export interface Parcel {
@@ -60,14 +60,7 @@ export function afterFailure(error: MailError): Delivery {
 
 /** Hands letters to a mail server, given as an `smtp:` or `smtps:` address. */
 export function smtpCourier({ url, from }: { url: string; from: string }): Courier {
-  const patience = {
-    connectionTimeout: PATIENCE_MS,
-    greetingTimeout: PATIENCE_MS,
-    socketTimeout: PATIENCE_MS,
-  };
-  const transport = nodemailer.createTransport({ url, ...patience } as Parameters<
-    typeof nodemailer.createTransport
-  >[0]);
+  const transport = mailTransport(url, PATIENCE_MS);
   return {
     byServer: true,
     from,

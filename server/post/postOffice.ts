@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import nodemailer from 'nodemailer';
 import type { Post } from '#contracts';
+import { mailTransport } from './mailTransport';
 
 /** What is sent to someone. */
 export interface Letter {
@@ -65,14 +65,7 @@ const PATIENCE_MS = 6000;
 
 /** Sends by a mail server, given as an `smtp:` or `smtps:` address. */
 export function smtpOffice({ url, from }: { url: string; from: string }): PostOffice {
-  const patience = {
-    connectionTimeout: PATIENCE_MS,
-    greetingTimeout: PATIENCE_MS,
-    socketTimeout: PATIENCE_MS,
-  };
-  const transport = nodemailer.createTransport({ url, ...patience } as Parameters<
-    typeof nodemailer.createTransport
-  >[0]);
+  const transport = mailTransport(url, PATIENCE_MS);
   return {
     byEmail: true,
     send: async ({ to, subject, text }) => void (await transport.sendMail({ from, to, subject, text })),

@@ -2,7 +2,7 @@ import { and, asc, eq, inArray, lt, lte, sql } from 'drizzle-orm';
 import type { Context } from '../context';
 import { sendings } from '../db';
 import type { Delivery } from '../post';
-import { enquiryFollows } from './enquiryFollows';
+import { enquiryFollows } from '../cases';
 
 /** Whoever had it to hand over has ended long ago: the mail server is given up much sooner. */
 const LOST_MS = 5 * 60_000;

@@ -5,12 +5,19 @@ import { readAddresses, type Mailbox } from '#core/mail';
 import { doubtInWords, letterOf, usualHead, type OutgoingLetter } from '#core/letter';
 import type { Context } from '../context';
 import { draftFiles, fileContents, sendings, type Queries } from '../db';
-import { filesOfCase, finishDraft, givenCase, mustBeWhole, ownDraft, toDraft } from '../cases';
+import {
+  enquiryFollows,
+  filesOfCase,
+  finishDraft,
+  givenCase,
+  mustBeWhole,
+  ownDraft,
+  toDraft,
+} from '../cases';
 import { Refusal } from '../http';
 import { composeMessage } from './compose';
 import { deliverDue, tellOfSending } from './deliverDue';
 import { doubtsAbout } from './doubtsAbout';
-import { enquiryFollows } from './enquiryFollows';
 
 type Row = typeof sendings.$inferSelect;
 

@@ -3,10 +3,9 @@ import type { Router } from 'express';
 import { statesBefore, afterEvent } from '#core/sending';
 import type { Context } from '../context';
 import { sendings, type Queries } from '../db';
-import { ownDraft } from '../cases';
+import { enquiryFollows, ownDraft } from '../cases';
 import { bind, notFound, Refusal } from '../http';
 import { tellOfSending } from './deliverDue';
-import { enquiryFollows } from './enquiryFollows';
 import { deliverAfter, sendDraft, toSending } from './sendDraft';
 
 /** So many letters are listed. */
