@@ -28,7 +28,10 @@ function Line({ one, isHere, go }: LineProps) {
         data-enquiry={one.case}
         aria-current={isHere}
         onFocus={go}
-        onClick={go}
+        onClick={() => {
+          go();
+          showBeside();
+        }}
         className={`grid w-full grid-cols-[1fr_auto] items-baseline gap-x-4 border-b border-hair px-9 py-2.5 text-left max-[899px]:px-4 ${isHere ? 'bg-flower' : 'hover:text-elder'}`}
       >
         <span className="min-w-0 truncate font-semibold">{title}</span>
@@ -47,6 +50,14 @@ function Line({ one, isHere, go }: LineProps) {
     </li>
   );
 }
+
+const BESIDE = 'enquiry-beside';
+
+/** Where the margin is beneath the list, as on a phone, what can be done is brought into sight. */
+const showBeside = () => {
+  if (window.matchMedia('(max-width: 899px)').matches)
+    requestAnimationFrame(() => document.getElementById(BESIDE)?.scrollIntoView());
+};
 
 /** Moves from line to line by the arrows; T takes the enquiry of the line. */
 function keysOfList(list: HTMLElement, key: string, take: () => void): boolean {
@@ -120,7 +131,7 @@ export function QueuePage() {
     <Figure
       marginLabel="The selected enquiry"
       margin={
-        <div className="h-full pt-6">
+        <div id={BESIDE} className="h-full pt-6">
           <div className="sticky top-3 max-h-[calc(100vh-1.5rem)] overflow-y-auto pb-4">
             {error && <Notice tone="warning" title={inWords(error)} />}
             {one && (
@@ -139,7 +150,7 @@ export function QueuePage() {
       <header className="px-9 pt-6 pb-3 max-[899px]:px-4">
         <h1 className="font-book text-[26px] leading-tight">Queue</h1>
         <TextField
-          label={`Find among ${(queue.data ?? []).length.toLocaleString()} enquiries`}
+          label={queue.data ? `Find among ${queue.data.length.toLocaleString()} enquiries` : 'Find'}
           type="search"
           value={words}
           onChange={({ target }) => setWords(target.value)}
