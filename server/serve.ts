@@ -23,7 +23,8 @@ import { deliverDue } from './sendings';
 
 const UPKEEP_MS = 3_600_000;
 /** Letters are looked for so often that were not sent at their time by the process which took them. */
-const DELIVERY_MS = 15_000;
+/** Letters of a batch go one behind the other: it is looked often enough that their pace is kept. */
+const DELIVERY_MS = 3000;
 const KEPT_OPEN_MS = 65_000;
 const BEAT_MS = 25_000;
 const SHUTDOWN_MS = 5000;

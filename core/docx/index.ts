@@ -1,1 +1,1 @@
-export { toDocx } from './toDocx';
+export { toDocx, toDocxPages } from './toDocx';

@@ -6,6 +6,7 @@ import {
   HeadingLevel,
   LevelFormat,
   PageNumber,
+  SectionType,
   Paragraph,
   Tab,
   Table,
@@ -195,6 +196,27 @@ const numberedFoot = () => ({
 export function toDocx(passage: Passage, title: string, { hanging, pageNumbers }: DocxLook = {}): Document {
   const writer = new Writer();
   const children = writer.blocks(passage.content, { hanging });
+  return documentOf(writer, title, [{ children, ...(pageNumbers && numberedFoot()) }]);
+}
+
+/** Finished passages as one Word-processing document, each on a page of its own. `tell` hears after each how many are there. */
+export function toDocxPages(
+  passages: readonly Passage[],
+  title: string,
+  tell: (done: number) => void = () => undefined,
+): Document {
+  const writer = new Writer();
+  const sections = passages.map(({ content }, at) => {
+    const children = writer.blocks(content, {});
+    tell(at + 1);
+    return { children, ...(at > 0 && { properties: { type: SectionType.NEXT_PAGE } }) };
+  });
+  return documentOf(writer, title, sections);
+}
+
+type Sections = ConstructorParameters<typeof Document>[0]['sections'];
+
+function documentOf(writer: Writer, title: string, sections: Sections): Document {
   const bullets = levels((level) => ({ format: LevelFormat.BULLET, text: BULLETS[level % 3]! }));
   const numbers = writer.numberings.map(({ reference, start }) => ({
     reference,
@@ -207,6 +229,6 @@ export function toDocx(passage: Passage, title: string, { hanging, pageNumbers }
   return new Document({
     title,
     numbering: { config: [{ reference: 'bullets', levels: bullets }, ...numbers] },
-    sections: [{ children, ...(pageNumbers && numberedFoot()) }],
+    sections,
   });
 }

@@ -19,7 +19,7 @@ export type {
   AlternatesField,
   ChoiceOption,
 } from './field';
-export { NamedConditionSchema, fieldsOfCondition, MEASURES } from './condition';
+export { ConditionSchema, NamedConditionSchema, fieldsOfCondition, MEASURES } from './condition';
 export type { Condition, NamedCondition, Measure } from './condition';
 export { formulaOf, STEPS } from './calculation';
 export type { Calculation, DayRef, AmountRef } from './calculation';

@@ -1,4 +1,4 @@
-export { place } from './place';
+export { place, preparedEntry } from './place';
 export type { PlacedWording } from './place';
 export type { PlaceRequest } from './placeRequest';
 export { refillLine, refillPassage } from './refill';
@@ -10,7 +10,7 @@ export type { AnswerProblem, Clock } from './readAnswer';
 export { answersFromRecord } from './answersFromRecord';
 export { followedAnswers } from './followedAnswers';
 export { copiedDraft } from './copiedDraft';
-export { knowledgeOf } from './knowledge';
+export { Knowledge, knowledgeOf } from './knowledge';
 export { wordingToRead } from './wordingToRead';
 export type { FindEntry } from './includes';
 export {

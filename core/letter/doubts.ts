@@ -20,8 +20,9 @@ const ownWords = (text: string) =>
 
 const escaped = (words: string) => words.replace(/[.*+?^${}()|[\]\\]/g, String.raw`\$&`);
 
-/** Whether a name stands in a text, as words of it, in any case. */
+/** Whether a name stands in a text, as words of it, in any case. Most do not begin to, and are not looked for. */
 const isNamed = (name: string, text: string) =>
+  text.toLowerCase().includes(name.trim().split(/\s/, 1)[0]!.toLowerCase()) &&
   new RegExp(`(?<![\\p{L}\\p{N}])${escaped(name).replace(/\s+/g, '\\s+')}(?![\\p{L}\\p{N}])`, 'iu').test(
     text,
   );

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { ADMISSION } from './admission/kind';
+import { BATCH } from './batch/kind';
 import { FEEDBACK } from './feedback/kind';
 import type { Kind } from './kind';
 import { LEAF } from './leaf/kind';
@@ -12,6 +13,7 @@ export const KINDS = {
   feedback: FEEDBACK,
   transcript: TRANSCRIPT,
   reply: REPLY,
+  batch: BATCH,
   leaf: LEAF,
 } as const satisfies Record<string, Kind>;
 

@@ -1,4 +1,5 @@
 import { ADMISSION_STARTER } from './admission/starter';
+import { BATCH_STARTER } from './batch/starter';
 import { FEEDBACK_STARTER } from './feedback/starter';
 import type { StarterText } from './kind';
 import type { KindId } from './kinds';
@@ -11,5 +12,6 @@ export const STARTER_TEXTS: Record<KindId, StarterText | null> = {
   feedback: FEEDBACK_STARTER,
   transcript: TRANSCRIPT_STARTER,
   reply: REPLY_STARTER,
+  batch: BATCH_STARTER,
   leaf: null,
 };

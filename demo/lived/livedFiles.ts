@@ -3,7 +3,7 @@ import path from 'node:path';
 import { z } from 'zod';
 import { KIND_IDS, type KindId } from '#core/work';
 import { MemberFile } from '../memberFile';
-import { entriesInRows, tableIn } from './rowsFile';
+import { entriesInNotation, entriesInRows, tableIn } from './rowsFile';
 
 /** Reads the files of what the demo's team did in twelve weeks. They are checked, so that a slip shows at once. */
 
@@ -76,10 +76,15 @@ export function readLivedFiles(folder: string) {
   const read = (file: string): unknown => JSON.parse(fs.readFileSync(path.join(folder, file), 'utf8'));
   const collections = Collections.parse(read('collections.json'));
   const rows = (id: string) => entriesInRows(path.join(folder, 'bank', `${id}.tsv`), id);
+  // Rows for entries of one wording; the notation for what has several, or parts.
+  const entries = (id: string) => {
+    const file = path.join(folder, 'bank', `${id}.txt`);
+    return fs.existsSync(file) ? entriesInNotation(file, id) : rows(id);
+  };
   return {
     members: MemberFile.parse(read('members.json')),
     grants: z.record(z.string(), Grants).parse(read('grants.json')),
-    collections: collections.map((one) => ({ ...one, entries: rows(one.id) })),
+    collections: collections.map((one) => ({ ...one, entries: entries(one.id) })),
     more: { ward: rows('ward') },
     cases: casesIn(folder),
     talk: Talk.parse(read('talk.json')),

@@ -28,6 +28,7 @@ import { deleteEntries } from '../../server/wastebasket';
 import { readLivedFiles, type LivedCase } from './livedFiles';
 import { daysBefore } from './daysBefore';
 import { loadFeedback } from './loadFeedback';
+import { loadBatch } from './loadBatch';
 import { loadQueue } from './loadQueue';
 import { loadTranscripts } from './loadTranscripts';
 import { weeksOfUse, type Used } from './weeksOfUse';
@@ -192,6 +193,7 @@ export async function loadLived(context: Context, folder: string): Promise<void>
   await loadFeedback(context, path.join(folder, 'feedback'), (id) => before.get(id));
   await loadTranscripts(context, path.join(folder, 'transcripts'));
   await loadQueue(context);
+  await loadBatch(context, path.join(folder, '../to-drop/volunteers.csv'));
   await loadTalk(context, lived);
   const used = weeksOfUse(await usedBy(context, before), { until: context.now(), days: LIVED_DAYS });
   const counted = used.uses.map((row) => ({ ...row, source: 'entry' as const, term: '' }));

@@ -25,6 +25,18 @@ function fieldNotation(field: string): string {
   return [`field ${head}`, ...lines.map((line) => `  ${line}`), ''].join('\n');
 }
 
+/** The entries of a file in the compact notation, a line of ==== between two; the id of each is `collection` with its cue. Throws where one cannot be read. */
+export function entriesInNotation(file: string, collection: string): { id: string; content: EntryContent }[] {
+  return fs
+    .readFileSync(file, 'utf8')
+    .split('\n====\n')
+    .map((notation) => {
+      const read = readEntry(notation.trim());
+      if (!read.ok) throw new Error(`${file}: ${notationErrorInWords(read.error)}`);
+      return { id: `${collection}-${read.value.cues[0]!.text}`, content: read.value };
+    });
+}
+
 /** The entries of a table in rows; the id of each is `collection` with its cue. Throws where one cannot be read. */
 export function entriesInRows(file: string, collection: string): { id: string; content: EntryContent }[] {
   return tableIn(file).map(({ cue, title, purpose, tags, fields, wording, comment = '', short = '' }) => {

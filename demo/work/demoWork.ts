@@ -10,6 +10,7 @@ const DEMO_WORK: Record<KindId, ReadDemoCases | null> = {
   feedback: casesFile,
   transcript: casesFile,
   reply: casesFile,
+  batch: null,
   leaf: null,
 };
 

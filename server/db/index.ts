@@ -28,6 +28,8 @@ export {
   entryWords,
   entryMoves,
   sendings,
+  batches,
+  batchRows,
   enquiries,
   enquiryNotes,
   messages,

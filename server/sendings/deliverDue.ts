@@ -1,8 +1,8 @@
-import { and, asc, eq, inArray, lt, lte, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNotNull, lt, lte, min, sql } from 'drizzle-orm';
 import type { Context } from '../context';
 import { sendings } from '../db';
 import type { Delivery } from '../post';
-import { enquiryFollows } from '../cases';
+import { enquiryFollows, tellOfCase } from '../cases';
 
 /** Whoever had it to hand over has ended long ago: the mail server is given up much sooner. */
 const LOST_MS = 5 * 60_000;
@@ -19,8 +19,32 @@ async function giveUpLost(context: Context): Promise<void> {
     .update(sendings)
     .set({ state: 'perhaps-gone', reason: LOST_WORDS, stateAt: context.now() })
     .where(and(eq(sendings.state, 'going'), lt(sendings.stateAt, lostAt)))
-    .returning({ member: sendings.member });
+    .returning({ member: sendings.member, case: sendings.case, row: sendings.row });
   for (const member of new Set(lost.map((one) => one.member))) await tellOfSending(context, member);
+  const inBatches = lost.filter(({ row }) => row !== null).map((one) => one.case);
+  for (const of of new Set(inBatches)) if (of !== null) await tellOfCase(context, of);
+}
+
+/** So far behind their time letters of a batch may be without the others having to wait longer. */
+const LATE_MS = 10_000;
+
+/** Letters of a batch that are late, as after a night without a server, do not go all at once: all that wait for the batch move by as much. */
+async function keepPace({ db, now }: Context): Promise<void> {
+  const isWaiting = and(eq(sendings.state, 'waiting'), isNotNull(sendings.row));
+  const behind = await db
+    .select({ case: sendings.case, first: min(sendings.goesAt) })
+    .from(sendings)
+    .where(isWaiting)
+    .groupBy(sendings.case)
+    .having(lt(min(sendings.goesAt), new Date(now().getTime() - LATE_MS)));
+  for (const { case: of, first } of behind) {
+    if (of === null || first === null) continue;
+    const seconds = (now().getTime() - first.getTime()) / 1000;
+    await db
+      .update(sendings)
+      .set({ goesAt: sql`${sendings.goesAt} + make_interval(secs => ${seconds})` })
+      .where(and(isWaiting, eq(sendings.case, of)));
+  }
 }
 
 /** Takes the letter whose time came first out of those that wait; of two processes one alone gets it. Null for none. */
@@ -35,7 +59,8 @@ async function takeDue({ db, now }: Context) {
   const [taken] = await db
     .update(sendings)
     .set({ state: 'going', stateAt: now() })
-    .where(and(inArray(sendings.id, sql`(${due})`), eq(sendings.state, 'waiting')))
+    // By `=`, which is asked once: within `in` a planner may ask again for every row, and each time another is the first.
+    .where(and(eq(sendings.id, sql`(${due})`), eq(sendings.state, 'waiting')))
     .returning();
   return taken ?? null;
 }
@@ -46,6 +71,8 @@ async function takeDue({ db, now }: Context) {
  */
 export async function deliverDue(context: Context): Promise<void> {
   await giveUpLost(context);
+  await keepPace(context);
+  const inBatches = new Set<string>();
   for (let letter = await takeDue(context); letter; letter = await takeDue(context)) {
     await tellOfSending(context, letter.member);
     const { id, from, message } = letter;
@@ -61,6 +88,9 @@ export async function deliverDue(context: Context): Promise<void> {
       .where(and(eq(sendings.id, id), inArray(sendings.state, ['going', 'perhaps-gone'])));
     await enquiryFollows(context.db, letter.case, delivery.state, context.now());
     await tellOfSending(context, letter.member);
-    await context.events.tellAll({ type: 'queue-changed' });
+    if (letter.row === null) await context.events.tellAll({ type: 'queue-changed' });
+    else if (letter.case !== null) inBatches.add(letter.case);
   }
+  // Once for all of a batch that went: its page asks for the whole table.
+  for (const of of inBatches) await tellOfCase(context, of);
 }

@@ -29,9 +29,15 @@ async function namesAround(db: Queries, member: string, of: string) {
   return { own: here?.names ?? [], others: rows.flatMap(({ id, names }) => (id === of ? [] : names)) };
 }
 
-/** Words of a letter that the house avoids. */
-async function houseDoubts(db: Queries, text: string, language: string): Promise<Doubt[]> {
+/** What finds words that the house avoids in the texts of letters. */
+export async function houseDoubts(
+  db: Queries,
+): Promise<(letter: OutgoingLetter, document: DraftDocument) => Doubt[]> {
   const finder = new HouseFinder(await wordsOfHouse(db));
+  return ({ text }, document) => avoidedIn(finder, text, languageOf(document) ?? 'en-GB');
+}
+
+function avoidedIn(finder: HouseFinder, text: string, language: string): Doubt[] {
   const entry = newEntry('-', language);
   const [wording] = entry.wordings;
   const parts = [{ ...wording!.parts[0]!, passage: plainPassage(text) }];
@@ -54,6 +60,6 @@ export async function doubtsAbout(
   return [
     ...(before.length > 0 ? [{ kind: 'sent-before' as const, words: '' }] : []),
     ...doubtsOf(letter, [...own, ...letter.to.map(({ name }) => name).filter((name) => name !== '')], others),
-    ...(await houseDoubts(db, letter.text, languageOf(draft.document) ?? 'en-GB')),
+    ...(await houseDoubts(db))(letter, draft.document),
   ];
 }

@@ -1,7 +1,5 @@
 import { and, asc, eq, inArray } from 'drizzle-orm';
-import { MOST_LETTER_BYTES, type Draft, type Member, type NewSending, type Sending } from '#contracts';
-import { cutTo } from '#core/language';
-import { readAddresses, type Mailbox } from '#core/mail';
+import type { Draft, Member, NewSending, Sending } from '#contracts';
 import { doubtInWords, letterOf, usualHead, type OutgoingLetter } from '#core/letter';
 import type { Context } from '../context';
 import { draftFiles, fileContents, sendings, type Queries } from '../db';
@@ -15,17 +13,21 @@ import {
   toDraft,
 } from '../cases';
 import { Refusal } from '../http';
-import { composeMessage } from './compose';
 import { deliverDue, tellOfSending } from './deliverDue';
 import { doubtsAbout } from './doubtsAbout';
+import { readySending, receiverFaults, type FileAlong } from './readySending';
 
 type Row = typeof sendings.$inferSelect;
 
-/** So much of what a letter says is told to colleagues. */
-const MOST_EXCERPT = 2000;
-
 /** A letter as it is told, without its text. */
-export const toSending = ({ member: _, from: __, excerpt: ___, message, ...row }: Row): Sending => ({
+export const toSending = ({
+  member: _,
+  from: __,
+  excerpt: ___,
+  row: ____,
+  message,
+  ...row
+}: Row): Sending => ({
   ...row,
   askedAt: row.askedAt.toISOString(),
   goesAt: row.goesAt.toISOString(),
@@ -34,20 +36,15 @@ export const toSending = ({ member: _, from: __, excerpt: ___, message, ...row }
 });
 
 /** Throws a `not-finished` Refusal where a letter has nobody to go to, or an address that is none. */
-function mustHaveReceiver({ to, notAddresses }: OutgoingLetter): void {
-  const faults = notAddresses.map((words) => ({
-    place: 'To',
-    message: `“${words}” is not an address that mail can be sent to.`,
-  }));
-  if (to.length === 0 && faults.length === 0)
-    faults.push({ place: 'To', message: 'Nobody is named to whom it goes.' });
+function mustHaveReceiver(letter: OutgoingLetter): void {
+  const faults = receiverFaults(letter).map((message) => ({ place: 'To', message }));
   if (faults.length > 0)
     throw new Refusal('not-finished', faults.map(({ message }) => message).join(' '), { faults });
 }
 
-/** What goes along with a draft, as it is. Throws a `too-large` Refusal where that is more than mail takes. */
-async function filesOf({ db, files }: Context, draft: string) {
-  const rows = await db
+/** The files that are held with a draft. */
+const filesHeld = ({ db }: Context, draft: string): Promise<FileAlong[]> =>
+  db
     .select({
       hash: draftFiles.hash,
       name: draftFiles.name,
@@ -58,35 +55,6 @@ async function filesOf({ db, files }: Context, draft: string) {
     .innerJoin(fileContents, eq(fileContents.hash, draftFiles.hash))
     .where(eq(draftFiles.draft, draft))
     .orderBy(asc(draftFiles.name));
-  return {
-    rows,
-    read: async (wanted: readonly string[]) => {
-      const along = rows.filter(({ hash }) => wanted.includes(hash));
-      // In base64 three bytes are four.
-      const bytes = along.reduce((sum, one) => sum + (one.bytes * 4) / 3, 0);
-      if (bytes > MOST_LETTER_BYTES) throw tooLarge();
-      return Promise.all(
-        along.map(async ({ hash, name, media, bytes: length }) => {
-          const pieces: Uint8Array[] = [];
-          if (length > 0) for await (const piece of files.read(hash, 0, length - 1)) pieces.push(piece);
-          return { name, media, content: Buffer.concat(pieces) };
-        }),
-      );
-    },
-  };
-}
-
-const tooLarge = () =>
-  new Refusal(
-    'too-large',
-    `With all that goes along the letter has more than ${MOST_LETTER_BYTES / 1_000_000} MB: mail servers do not take it. It was not sent.`,
-  );
-
-/** Whom a letter is from: its writer, by the address of the house where there is a mail server. */
-function senderOf({ courier }: Context, member: Member): Mailbox {
-  const house = courier.from === null ? null : readAddresses(courier.from).mailboxes[0];
-  return { name: member.name, address: house?.address ?? member.email };
-}
 
 /** The letter of an id, where it is the member's own; undefined where there is none. Throws a Refusal where it is of another draft. */
 async function sentAlready(db: Queries, member: string, draft: string, id: string): Promise<Row | undefined> {
@@ -142,21 +110,13 @@ export async function sendDraft(
     const faults = doubts.map((doubt) => ({ place: doubt.kind, message: doubtInWords(doubt) }));
     throw new Refusal('doubtful', faults.map(({ message }) => message).join(' '), { faults });
   }
-  const along = await filesOf(context, draft.id);
-  const files = await along.read(letter.files.map(({ hash }) => hash));
-  const from = senderOf(context, member);
-  const message = await composeMessage(letter, { ...asked, from, date: now(), files });
-  if (message.length > MOST_LETTER_BYTES) throw tooLarge();
-  const row: Row = {
-    id: asked.id,
-    member: member.id,
-    draft: draft.id,
-    case: draft.case,
-    ...{ to: letter.to, cc: letter.cc, subject: letter.subject, from: from.address, message },
-    excerpt: cutTo(letter.text, MOST_EXCERPT),
-    ...{ state: 'waiting', reason: '', byServer: context.courier.byServer },
-    ...{ askedAt: now(), stateAt: now(), goesAt: new Date(now().getTime() + asked.wait * 1000) },
-  };
+  const held = await filesHeld(context, draft.id);
+  const along = held.filter(({ hash }) => letter.files.some((file) => file.hash === hash));
+  const row = await readySending(context, member, letter, {
+    ...asked,
+    ...{ draft: draft.id, case: draft.case, row: null, along },
+    goesAt: new Date(now().getTime() + asked.wait * 1000),
+  });
   const finished = await finishDraft(context, draft, version, async (tx) => {
     // Beside another of the same moment: the row of the draft is held, so that one of both sees the other.
     await mustNotBeUnderWay(tx, draft.id);

@@ -5,6 +5,10 @@ import type { Entry, RouteName } from '#contracts';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
 import { wording } from './entryCalls';
 import {
+  BARE,
+  batchRow,
+  caseOfOwn,
+  SETUP,
   WHO,
   world,
   type Asked,
@@ -169,6 +173,29 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
         ),
       ) as unknown,
     }),
+  batch: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
+  keepBatch: async () => Promise.resolve({ params: await caseOfOwn(), body: { setup: SETUP }, version: 0 }),
+  addBatchRows: async () => ({
+    params: (await batchRow()).params,
+    body: { rows: [{ id: randomUUID(), cells: ['Petra'] }] },
+  }),
+  changeBatchRows: async () => {
+    const { params, row } = await batchRow();
+    return { params, body: { changes: [{ row, isHeld: true }] } };
+  },
+  batchLetter: async () => {
+    const { params, row } = await batchRow();
+    return { params: { ...params, row } };
+  },
+  sendBatchLetters: async () => {
+    const { params, row } = await batchRow();
+    return { params, body: { letters: [{ row, document: BARE }], wait: 0, sure: [], today: '2026-11-24' } };
+  },
+  stopBatch: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
+  batchMessages: async () => {
+    const { params, row } = await batchRow();
+    return { params, body: { letters: [{ row, document: BARE }], today: '2026-11-24' } };
+  },
   handIn: async () =>
     Promise.resolve({
       params: { case: 'swan-keel' },

@@ -60,6 +60,24 @@ export const assignment = async (): Promise<Asked> => {
   return { params: { assignment: id }, version };
 };
 
+/** A case of the keeper's own. */
+export const caseOfOwn = async () => {
+  const body = { id: randomUUID(), kind: 'batch', title: name(), number: null, details: [], given: [] };
+  await world.callers.keeper.post('/api/cases').send(body);
+  return { case: body.id };
+};
+export const SETUP = { columns: [], rules: [], day: '2026-11-24', fileNames: '{n}', pace: 30 };
+export const BARE = { type: 'doc', attrs: { placements: {} }, content: [{ type: 'paragraph' }] };
+/** A batch of the keeper's with a row. */
+export const batchRow = async () => {
+  const params = await caseOfOwn();
+  const { keeper } = world.callers;
+  const row = randomUUID();
+  await keeper.put(`/api/cases/${params.case}/batch`).set('If-Match', '"0"').send({ setup: SETUP });
+  await keeper.post(`/api/cases/${params.case}/batch/rows`).send({ rows: [{ id: row, cells: ['Petra'] }] });
+  return { params, row };
+};
+
 let made = 0;
 export const name = () => `Made ${(made += 1)}`;
 /** An address that nobody has. */

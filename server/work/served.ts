@@ -3,6 +3,7 @@ import type { KindId } from '#core/work';
 import type { Context } from '../context';
 import { feedbackRoutes } from './feedback/feedbackRoutes';
 import { transcriptRoutes } from './transcript/transcriptRoutes';
+import { batchRoutes } from './batch/batchRoutes';
 import { replyRoutes } from './reply/replyRoutes';
 import { admissionRoutes } from './admission/admissionRoutes';
 
@@ -20,6 +21,7 @@ const SERVED: Record<KindId, Served> = {
   feedback: { routes: feedbackRoutes },
   transcript: { routes: transcriptRoutes },
   reply: { routes: replyRoutes },
+  batch: { routes: batchRoutes },
   leaf: NOTHING_OWN,
 };
 

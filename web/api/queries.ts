@@ -43,6 +43,7 @@ export const KEYS = {
   // Within their case: asked again with it.
   submission: (id: string) => ['case', id, 'submission'],
   othersComments: (id: string) => ['case', id, 'comments'],
+  batch: (id: string) => ['case', id, 'batch'],
   earlierSummingsUp: (id: string) => ['case', id, 'summings-up'],
   assignments: ['assignments'],
   earlierCasts: ['earlier-casts'],

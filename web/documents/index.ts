@@ -3,6 +3,11 @@ export { documentKind } from './documentKind';
 export { decodedText } from './decodedText';
 export type { ReadDocument } from './readers';
 
+export { isWorkbook } from './isWorkbook';
+
+/** What reads tables, with its libraries: fetched only by those who bring one. */
+export const tableReader = () => import('./tables');
+
 /** What reads documents, with the editor's schema and the libraries for it: fetched only by those who drop one. */
 export const documentReaders = () => import('./readers');
 

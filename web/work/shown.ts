@@ -7,6 +7,7 @@ import { KEYS } from '../api';
 import { bundleArrival } from './admission/bundleArrival';
 import type { Arrival, DocumentWork } from './arrival';
 import type { CaseGroup } from './caseGroup';
+import { tableArrival } from './batch/tableArrival';
 import { messageArrival } from './reply/messageArrival';
 import { subtitlesArrival } from './transcript/subtitlesArrival';
 import { recordingWork } from './transcript/recordingWork';
@@ -65,6 +66,10 @@ export const SHOWN: Record<KindId, Shown> = {
     onDesk: lazy(() =>
       import('./reply/queue/QueueOnDesk').then(({ QueueOnDesk }) => ({ default: QueueOnDesk })),
     ),
+  },
+  batch: {
+    load: () => import('./batch/BatchLeaf').then(({ BatchLeaf }) => BatchLeaf),
+    arrivals: [tableArrival],
   },
   leaf: { load: onLeaf, arrivals: [] },
 };

@@ -9,6 +9,7 @@ export { caseFiles, draftFiles, entryFiles, fileContents, filePieces, waitingFil
 export { cases, casesGiven, drafts, draftStates, followings, ignoredPhrases } from './cases';
 export { assigned, assignments, assignmentsGiven, submissions } from './feedback';
 export { enquiries, enquiryNotes, messages } from './enquiries';
+export { batches, batchRows } from './batches';
 export { sendings } from './sendings';
 export { glossaries, termLists, terms, uses, waysBrought } from './glossaries';
 export { houseWords, reviews, practised } from './order';

@@ -1,7 +1,9 @@
 /** Letters on their way out. */
-import { boolean, index, jsonb, pgTable, text } from 'drizzle-orm/pg-core';
+import { sql } from 'drizzle-orm';
+import { boolean, index, jsonb, pgTable, text, uniqueIndex } from 'drizzle-orm/pg-core';
 import type { Mailbox } from '#core/mail';
 import type { SendingState } from '#core/sending';
+import { batchRows } from './batches';
 import { cases, drafts } from './cases';
 import { instant } from './instant';
 import { members } from './people';
@@ -18,6 +20,8 @@ export const sendings = pgTable(
     // What it was written on may go away; that it was sent does not.
     draft: text('draft').references(() => drafts.id, { onDelete: 'set null' }),
     case: text('case').references(() => cases.id, { onDelete: 'set null' }),
+    // The row of a batch that it is the letter of.
+    row: text('row').references(() => batchRows.id, { onDelete: 'set null' }),
     to: jsonb('to').$type<Mailbox[]>().notNull(),
     cc: jsonb('cc').$type<Mailbox[]>().notNull(),
     subject: text('subject').notNull(),
@@ -37,6 +41,11 @@ export const sendings = pgTable(
   (table) => [
     index('sendings_by_member').on(table.member, table.askedAt),
     index('sendings_by_draft').on(table.draft),
+    // Of a row one letter goes out, whatever two servers, two people or a page that tries again would have.
+    uniqueIndex('sendings_of_a_row')
+      .on(table.row)
+      .where(sql`${table.state} <> 'taken-back'`),
+    index('sendings_by_case').on(table.case),
     index('sendings_by_state').on(table.state, table.goesAt),
   ],
 );

@@ -1,0 +1,243 @@
+import { useMemo, useState } from 'react';
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import type { BatchRow, Case } from '#contracts';
+import { calendarToday } from '#client/clock';
+import { columnFields, Decider, valuesOf, type BatchSetup, type Rule } from '#core/batch';
+import { entryIn, type BankIndex } from '#core/bank';
+import { fullWordings } from '#core/entry';
+import { languageName } from '#core/language';
+import { ConditionEditor, firstTest } from '../../entry';
+import { Figure } from '../../shell';
+import { Button, SelectField } from '../../ui';
+import { BatchHead } from './BatchHead';
+import { EntryPick } from './EntryPick';
+
+interface RuleProps {
+  rule: Rule;
+  place: number;
+  last: number;
+  setup: BatchSetup;
+  index: BankIndex;
+  /** How many rows get it. */
+  rows: number;
+  change: (rule: Rule) => void;
+  move: (by: 1 | -1) => void;
+  remove: () => void;
+}
+
+/** A rule: when it holds, and which entry the row then gets, in which wording. */
+function RuleLine({ rule, place, last, setup, index, rows, change, move, remove }: RuleProps) {
+  const fields = useMemo(() => columnFields(setup.columns), [setup.columns]);
+  const wordings =
+    rule.entry === '' ? [] : fullWordings(entryIn(index, rule.entry)?.content ?? { wordings: [] });
+  const name = `Rule ${place + 1}`;
+  return (
+    <li aria-label={name} className="grid gap-2 border-b border-hair py-3">
+      <div className="flex flex-wrap items-baseline gap-x-2">
+        <span className="eyebrow">Where</span>
+        <ConditionEditor
+          condition={rule.when}
+          fields={fields}
+          today={calendarToday()}
+          change={(when) => change({ ...rule, when })}
+        />
+        <span className="ml-auto flex items-center gap-1">
+          {[
+            { words: `Move ${name} up`, by: -1 as const, Icon: ArrowUp, isOff: place === 0 },
+            { words: `Move ${name} down`, by: 1 as const, Icon: ArrowDown, isOff: place === last },
+          ].map(({ words, by, Icon, isOff }) => (
+            <button
+              key={by}
+              type="button"
+              aria-label={words}
+              disabled={isOff}
+              className="rounded-[3px] p-1.5 hover:text-elder disabled:opacity-40"
+              onClick={() => move(by)}
+            >
+              <Icon size={14} aria-hidden />
+            </button>
+          ))}
+          <button
+            type="button"
+            aria-label={`Remove ${name}`}
+            className="rounded-[3px] p-1.5 hover:text-elder"
+            onClick={remove}
+          >
+            <X size={14} aria-hidden />
+          </button>
+        </span>
+      </div>
+      <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1">
+        <span className="eyebrow">goes</span>
+        <EntryPick
+          label={`Entry of ${name}`}
+          index={index}
+          value={rule.entry === '' ? null : rule.entry}
+          pick={(entry) => change({ ...rule, entry, wording: null })}
+        />
+        {wordings.length > 1 && (
+          <select
+            aria-label={`Wording of ${name}`}
+            className="live-word"
+            value={rule.wording ?? ''}
+            onChange={({ target }) => change({ ...rule, wording: target.value === '' ? null : target.value })}
+          >
+            <option value="">in the language of the row</option>
+            {wordings.map(({ id, name: called, language }) => (
+              <option key={id} value={id}>
+                {called} ({languageName(language)})
+              </option>
+            ))}
+          </select>
+        )}
+        <span className="ml-auto text-[13px] text-soft">
+          {rows.toLocaleString()} {rows === 1 ? 'row' : 'rows'}
+        </span>
+      </div>
+    </li>
+  );
+}
+
+/** So many values of a column make rules at once: one of more is no decision. */
+const MOST_VALUES = 20;
+
+const freshId = (rules: readonly Rule[]): string => {
+  let count = rules.length + 1;
+  while (rules.some(({ id }) => id === `r${count}`)) count += 1;
+  return `r${count}`;
+};
+
+interface Props {
+  one: Case;
+  setup: BatchSetup;
+  rows: readonly BatchRow[];
+  index: BankIndex;
+  keep: (setup: BatchSetup) => void;
+  showUndecided: () => void;
+}
+
+/** Which rows get which entry: by a column, or by rules that are picked together; what fits none is a pile of its own. */
+export function DecisionView({ one, setup, rows, index, keep, showUndecided }: Props) {
+  // Rules that have no entry yet are not kept: nothing could follow from them.
+  const [rules, setRules] = useState<Rule[]>(setup.rules);
+  const put = (changed: Rule[]) => {
+    setRules(changed);
+    keep({ ...setup, rules: changed.filter(({ entry }) => entry !== '') });
+  };
+  const counts = useMemo(() => {
+    const decider = new Decider({ ...setup, rules });
+    const found = new Map<string, number>();
+    for (const row of rows) {
+      const id = row.entry === null ? (decider.ruleFor(row.cells)?.id ?? 'none') : 'hand';
+      found.set(id, (found.get(id) ?? 0) + 1);
+    }
+    return found;
+  }, [setup, rules, rows]);
+  const byColumn = (id: string) => {
+    const column = setup.columns.find((each) => each.id === id);
+    if (!column) return;
+    const values = valuesOf(
+      setup,
+      column,
+      rows.map(({ cells }) => cells),
+    );
+    const made = values.slice(0, MOST_VALUES).reduce<Rule[]>(
+      (all, { value }) => [
+        ...all,
+        {
+          id: freshId(all),
+          when: { test: 'is', field: id, value: value.slice(0, 200) },
+          entry: '',
+          wording: null,
+        },
+      ],
+      [...rules],
+    );
+    put(made);
+  };
+  const left = counts.get('none') ?? 0;
+  return (
+    <Figure
+      marginLabel="What comes of the rules"
+      margin={
+        <div className="pt-6">
+          <section aria-label="What comes of it" className="slip">
+            <h2 className="section-head">What comes of it</h2>
+            <ul className="mt-1 grid gap-1 text-[14px]">
+              <li>
+                {(rows.length - left).toLocaleString()} of {rows.length.toLocaleString()} rows have a letter.
+              </li>
+              {counts.has('hand') && (
+                <li>{counts.get('hand')!.toLocaleString()} of them were decided by hand; they stay so.</li>
+              )}
+            </ul>
+            {left > 0 && (
+              <Button className="mt-3" onClick={showUndecided}>
+                Decide {left === 1 ? 'one row' : `${left.toLocaleString()} rows`} by hand
+              </Button>
+            )}
+            <p className="mt-3 text-[13px] text-soft">
+              The first rule that fits decides. Rows that fit none wait to be decided by hand.
+            </p>
+          </section>
+        </div>
+      }
+    >
+      <BatchHead one={one} view="decision" />
+      <section aria-label="Rules" className="px-9 py-4 max-[899px]:px-4">
+        <ol>
+          {rules.map((rule, place) => (
+            <RuleLine
+              key={rule.id}
+              {...{ rule, place, setup, index }}
+              last={rules.length - 1}
+              rows={counts.get(rule.id) ?? 0}
+              change={(changed) => put(rules.map((each) => (each === rule ? changed : each)))}
+              move={(by) => {
+                const moved = rules.filter((each) => each !== rule);
+                moved.splice(place + by, 0, rule);
+                put(moved);
+              }}
+              remove={() => put(rules.filter((each) => each !== rule))}
+            />
+          ))}
+        </ol>
+        <div className="mt-4 flex flex-wrap items-end gap-4">
+          <div className="w-64">
+            <SelectField
+              label={rules.length === 0 ? 'A column decides' : 'Add rules for each value of a column'}
+              value=""
+              onChange={({ target }) => byColumn(target.value)}
+            >
+              <option value="">Choose a column</option>
+              {setup.columns.map(({ id, head }) => (
+                <option key={id} value={id}>
+                  {head}
+                </option>
+              ))}
+            </SelectField>
+          </div>
+          {setup.columns.length > 0 && (
+            <Button
+              onClick={() => {
+                const [field] = columnFields(setup.columns);
+                put([
+                  ...rules,
+                  { id: freshId(rules), when: firstTest(field!, calendarToday()), entry: '', wording: null },
+                ]);
+              }}
+            >
+              Add a rule
+            </Button>
+          )}
+        </div>
+        {rules.length === 0 && (
+          <p className="mt-4 text-[14px] text-soft">
+            Choose the column that says who gets which letter, such as one called “Decision”. For one letter
+            to all, add a rule that fits every row: “{setup.columns[0]?.head ?? 'Name'} is answered”.
+          </p>
+        )}
+      </section>
+    </Figure>
+  );
+}

@@ -1,0 +1,134 @@
+import { EditorContent } from '@tiptap/react';
+import { useEffect, useMemo, useState, type RefObject } from 'react';
+import type { BatchRow, Case } from '#contracts';
+import type { DraftDocument } from '#core/draft';
+import type { CaseRecord } from '#core/record';
+import { stepToFirstGap } from '../../editor';
+import { AtCaret, useLeafActions } from '../../leaf';
+import type { Action } from '../../shell';
+import { useShell } from '../../shell';
+import { SignInAgain } from '../../account';
+import { Button, Notice } from '../../ui';
+import { documentOf, giveKeys, KeepingLine, stepTo, useLeafParts, useLeafState } from '../../writing';
+import { Letterhead } from '../reply/sending/Letterhead';
+import { useHead } from '../reply/sending/useHead';
+import { createPortal } from 'react-dom';
+import { putRows } from './useBatch';
+import { draftOfLetter, keptCopy, useLetterKeeping } from './useLetterKeeping';
+
+/** What others on the page can have a letter do. */
+export interface LetterHandle {
+  /** Saves what was written; false where it could not be. */
+  flush: () => Promise<boolean>;
+  /** Gives the keys to the text, at its first gap where it has one. */
+  write: () => void;
+}
+
+interface Props {
+  one: Case;
+  row: BatchRow;
+  record: CaseRecord;
+  base: DraftDocument;
+  document: DraftDocument;
+  saved: (document: DraftDocument) => void;
+  handle: RefObject<LetterHandle | null>;
+  actions: readonly Action[];
+  say: (words: string | null) => void;
+  /** Where in the margin what speaks of the caret is drawn. */
+  beside: HTMLElement | null;
+}
+
+/** The letter of a row, alive: written on as any leaf is, and kept as changed by hand. */
+export function LetterText({ one, row, record, base, document, saved, handle, actions, say, beside }: Props) {
+  const { member } = useShell();
+  const [copy] = useState(() => keptCopy(member.id, row.id));
+  const here = useMemo(() => ({ ...one, record }), [one, record]);
+  const { keeper, keeping } = useLetterKeeping({
+    ...{ of: one.id, member: member.id, row, base, document, saved },
+  });
+  const parts = useLeafParts({
+    ...{ one: here, say },
+    document: copy ?? document,
+    draft: { ...draftOfLetter(row, document), id: '' },
+    onChange: () => keeper.changed(),
+  });
+  const { editor, placing, offering, counts } = parts;
+  const leaf = useLeafState(editor);
+  const written = useHead(editor, here, false);
+  useEffect(() => {
+    keeper.readFrom(() => documentOf(editor));
+    // What this computer kept of an earlier time is sent as soon as the letter is open.
+    if (copy) keeper.changed();
+  }, [editor, keeper, copy]);
+  useEffect(() => {
+    handle.current = {
+      flush: async () => {
+        await keeper.flush();
+        return keeper.isSaved;
+      },
+      write: () => {
+        giveKeys(editor.view);
+        const gap = stepToFirstGap(editor.state);
+        if (gap) stepTo(editor.view, gap);
+      },
+    };
+    return () => {
+      handle.current = null;
+    };
+  }, [handle, keeper, editor]);
+  useLeafActions(
+    [...actions],
+    (entry) => {
+      const placement = placing.placeIn(editor, entry);
+      if (placement) counts.brought(placement, entry, counts.keysInFinder(), 'look-up');
+    },
+    () => editor.view.coordsAtPos(editor.state.selection.from).top,
+  );
+  const theirs = keeping.kind === 'moved-on' ? (keeping.current as unknown as BatchRow) : null;
+  return (
+    <>
+      <p className="flex justify-end px-9 pt-3 text-[13px] max-[899px]:px-4">
+        <KeepingLine keeping={keeping} />
+      </p>
+      <Letterhead written={written} open giveKeys={() => giveKeys(editor.view)} />
+      <div className="is-letter relative">
+        <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
+      </div>
+      {beside &&
+        createPortal(
+          <div className="grid gap-3">
+            {theirs && (
+              <Notice tone="warning" title="Somebody else changed this letter meanwhile.">
+                <p>Yours is here, complete.</p>
+                <p className="mt-2 flex flex-wrap gap-2">
+                  <Button onClick={() => keeper.saveOver(theirs.version)}>Keep mine</Button>
+                  <Button
+                    onClick={() => {
+                      keeper.takenOver({ version: theirs.version, savedAt: '' }, documentOf(editor));
+                      putRows(one.id, [theirs]);
+                    }}
+                  >
+                    Take theirs
+                  </Button>
+                </p>
+              </Notice>
+            )}
+            {keeping.kind === 'refused' && (
+              <Notice tone="warning" title="What you wrote could not be saved.">
+                {keeping.problem.detail}
+              </Notice>
+            )}
+            {keeping.kind === 'signed-out' && (
+              <SignInAgain
+                member={member}
+                kept="What you wrote is saved on this computer."
+                goOn={() => keeper.goOnFrom(keeper.savedVersion)}
+              />
+            )}
+            <AtCaret {...{ one: here, editor, leaf, placing, offering }} draft="" listsReach={false} />
+          </div>,
+          beside,
+        )}
+    </>
+  );
+}

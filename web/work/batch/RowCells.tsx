@@ -1,0 +1,64 @@
+import { useState } from 'react';
+import type { BatchRow } from '#contracts';
+import { faultsOfRow, type BatchSetup } from '#core/batch';
+import { TextField } from '../../ui';
+
+interface CellProps {
+  head: string;
+  cell: string;
+  error: string | undefined;
+  put: (cell: string) => void;
+}
+
+/** A cell of a row, corrected in place: taken on Enter, and on leaving; Escape leaves it as it was. */
+function Cell({ head, cell, error, put }: CellProps) {
+  const [words, setWords] = useState<string | null>(null);
+  const settle = () => {
+    if (words !== null && words !== cell) put(words);
+    setWords(null);
+  };
+  return (
+    <TextField
+      label={head}
+      value={words ?? cell}
+      maxLength={5000}
+      {...(error && { error })}
+      onChange={({ target }) => setWords(target.value)}
+      onBlur={settle}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') setWords(null);
+        if (event.key === 'Enter' && !event.nativeEvent.isComposing) settle();
+      }}
+    />
+  );
+}
+
+interface Props {
+  setup: BatchSetup;
+  row: BatchRow;
+  isOpen: boolean;
+  change: (cells: string[]) => void;
+}
+
+/** What a row says, by its columns: corrected by hand where the table was wrong. */
+export function RowCells({ setup, row, isOpen, change }: Props) {
+  const faults = new Map(faultsOfRow(setup, row.cells).map(({ column, words }) => [column, words]));
+  return (
+    <details className="slip" open={isOpen || undefined}>
+      <summary className="section-head cursor-pointer">Its row in the table</summary>
+      <div className="mt-2 grid gap-2">
+        {setup.columns.map((column, at) => (
+          <Cell
+            key={`${row.id} ${column.id}`}
+            head={column.head}
+            cell={row.cells[at] ?? ''}
+            error={faults.get(column.id)}
+            put={(cell) =>
+              change(setup.columns.map((_, index) => (index === at ? cell : (row.cells[index] ?? ''))))
+            }
+          />
+        ))}
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,202 @@
+import type { Case } from '#contracts';
+import { COLUMN_KINDS, faultsOfRow, type BatchSetup, type Column, type ColumnKind } from '#core/batch';
+import { DETAILS } from '#core/record';
+import { Figure } from '../../shell';
+import { BatchHead } from './BatchHead';
+import type { LettersMade } from './useLetters';
+import { TakeTable } from './TakeTable';
+import { useSearchParams } from 'react-router';
+import type { BatchRow } from '#contracts';
+
+const KIND_WORDS: Record<ColumnKind, string> = { text: 'words', number: 'numbers', date: 'days' };
+
+interface ColumnProps {
+  column: Column;
+  /** The first cells that are not empty. */
+  cells: readonly string[];
+  fields: readonly string[];
+  change: (column: Column) => void;
+}
+
+/** A column: what it holds, how that is read, and what it fills. */
+function ColumnLine({ column, cells, fields, change }: ColumnProps) {
+  const { head, kind, fills, monthFirst, decimalComma } = column;
+  const isUsual = fills === null || [...DETAILS.map(({ path }) => path as string), ...fields].includes(fills);
+  return (
+    <tr className="align-baseline">
+      <th scope="row" className="border-b border-hair py-2 pr-3 text-left font-semibold break-words">
+        {head}
+      </th>
+      <td className="max-w-56 truncate border-b border-hair py-2 pr-3 text-[13.5px] text-soft">
+        {cells.join(' · ')}
+      </td>
+      <td className="border-b border-hair py-2 pr-3">
+        <select
+          aria-label={`${head} is read as`}
+          className="live-word"
+          value={kind}
+          onChange={({ target }) => change({ ...column, kind: target.value as ColumnKind })}
+        >
+          {COLUMN_KINDS.map((each) => (
+            <option key={each} value={each}>
+              {KIND_WORDS[each]}
+            </option>
+          ))}
+        </select>{' '}
+        {kind === 'date' && (
+          <select
+            aria-label={`Order in ${head}`}
+            className="live-word"
+            value={monthFirst ? 'month' : 'day'}
+            onChange={({ target }) => change({ ...column, monthFirst: target.value === 'month' })}
+          >
+            <option value="day">day before month</option>
+            <option value="month">month before day</option>
+          </select>
+        )}
+        {kind === 'number' && (
+          <select
+            aria-label={`Decimals in ${head}`}
+            className="live-word"
+            value={decimalComma ? 'comma' : 'point'}
+            onChange={({ target }) => change({ ...column, decimalComma: target.value === 'comma' })}
+          >
+            <option value="point">decimal point</option>
+            <option value="comma">decimal comma</option>
+          </select>
+        )}
+      </td>
+      <td className="border-b border-hair py-2">
+        <select
+          aria-label={`${head} fills`}
+          className="live-word"
+          value={fills ?? ''}
+          onChange={({ target }) => change({ ...column, fills: target.value === '' ? null : target.value })}
+        >
+          <option value="">what is called “{head}”</option>
+          {!isUsual && <option value={fills}>{fills}</option>}
+          {fields.length > 0 && (
+            <optgroup label="Fields of these letters">
+              {fields.map((field) => (
+                <option key={field} value={field}>
+                  {field}
+                </option>
+              ))}
+            </optgroup>
+          )}
+          <optgroup label="Details">
+            {DETAILS.map(({ path, label }) => (
+              <option key={path} value={path}>
+                {label}
+              </option>
+            ))}
+          </optgroup>
+        </select>
+      </td>
+    </tr>
+  );
+}
+
+interface Props {
+  one: Case;
+  setup: BatchSetup | null;
+  rows: readonly BatchRow[];
+  made: LettersMade;
+  /** The names of fields that the letters ask for. */
+  fields: readonly string[];
+  keep: (setup: BatchSetup) => void;
+}
+
+const SAMPLES = 3;
+const MOST_PROBLEMS = 100;
+
+/** What is wrong in rows: each by its number, with what can be done about it. */
+function Problems({ setup, rows }: { setup: BatchSetup; rows: readonly BatchRow[] }) {
+  const [, go] = useSearchParams();
+  const found = rows.flatMap((row) => {
+    const faults = faultsOfRow(setup, row.cells);
+    return faults.length > 0 ? [{ row, words: faults.map(({ words }) => words).join(', ') }] : [];
+  });
+  if (rows.length === 0) return null;
+  return (
+    <section aria-label="Problems" className="slip">
+      <h2 className="section-head">
+        {found.length === 0 ? 'No problems' : `Problems in ${found.length.toLocaleString()} rows`}
+      </h2>
+      {found.length === 0 ? (
+        <p className="text-[14px] text-soft">All {rows.length.toLocaleString()} rows can be read.</p>
+      ) : (
+        <ul className="mt-1 grid text-[14px]">
+          {found.slice(0, MOST_PROBLEMS).map(({ row, words }) => (
+            <li key={row.id} className="border-b border-hair py-1">
+              <button
+                type="button"
+                className="min-h-6 text-left hover:text-elder"
+                onClick={() => go({ show: 'letters', row: row.id })}
+              >
+                <span className="underline">Row {row.position + 1}</span>: {words}
+              </button>
+            </li>
+          ))}
+        </ul>
+      )}
+      {found.length > MOST_PROBLEMS && (
+        <p className="text-[13px] text-soft">The first {MOST_PROBLEMS} are shown.</p>
+      )}
+      {found.length > 0 && <p className="mt-2 text-[13px] text-soft">The other rows go on without them.</p>}
+    </section>
+  );
+}
+
+/** The table of a batch: how its columns are read and what they fill; and what is wrong in rows. */
+export function RowsView({ one, setup, rows, fields, keep }: Omit<Props, 'made'>) {
+  const [, go] = useSearchParams();
+  const columns = setup?.columns ?? [];
+  const samples = (at: number) =>
+    rows
+      .slice(0, 200)
+      .map(({ cells }) => cells[at] ?? '')
+      .filter((cell) => cell !== '')
+      .slice(0, SAMPLES);
+  return (
+    <Figure
+      marginLabel="Problems in the table"
+      margin={<div className="pt-6">{setup && <Problems setup={setup} rows={rows} />}</div>}
+    >
+      <BatchHead one={one} view="rows" />
+      {setup && columns.length > 0 && (
+        <section aria-label="Columns" className="px-9 py-4 max-[899px]:px-4">
+          <h2 className="section-head">
+            {rows.length.toLocaleString()} {rows.length === 1 ? 'row' : 'rows'}, {columns.length}{' '}
+            {columns.length === 1 ? 'column' : 'columns'}
+          </h2>
+          <div className="overflow-x-auto">
+            <table className="w-full text-[14.5px]">
+              <thead>
+                <tr className="eyebrow text-left">
+                  <th scope="col">Column</th>
+                  <th scope="col">Holds</th>
+                  <th scope="col">Read as</th>
+                  <th scope="col">Fills</th>
+                </tr>
+              </thead>
+              <tbody>
+                {columns.map((column, at) => (
+                  <ColumnLine
+                    key={column.id}
+                    {...{ column, fields }}
+                    cells={samples(at)}
+                    change={(changed) =>
+                      keep({ ...setup, columns: columns.map((each) => (each === column ? changed : each)) })
+                    }
+                  />
+                ))}
+              </tbody>
+            </table>
+          </div>
+        </section>
+      )}
+      <TakeTable of={one.id} hasRows={rows.length > 0} taken={() => go({ show: 'decision' })} />
+    </Figure>
+  );
+}

@@ -1,0 +1,136 @@
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { inWords } from '#client/api';
+import type { Table } from '#core/batch';
+import { tableReader } from '../../documents';
+import { Button, FileDrop, Notice } from '../../ui';
+import { addTable } from './addTable';
+
+const SHOWN = 5;
+
+/** The first rows of a table that was read, so that one sees whether it was read rightly. */
+const FirstRows = ({ table: { heads, rows } }: { table: Table }) => (
+  <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="The first rows">
+    <table className="text-[13.5px]">
+      <thead>
+        <tr>
+          {heads.map((head) => (
+            <th key={head} scope="col" className="border-b border-rule px-2 py-1 text-left font-semibold">
+              {head}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.slice(0, SHOWN).map((cells, at) => (
+          <tr key={at}>
+            {cells.map((cell, index) => (
+              <td key={heads[index]} className="max-w-48 truncate border-b border-hair px-2 py-1">
+                {cell}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  </div>
+);
+
+interface Props {
+  of: string;
+  /** Whether the batch has rows already: a table adds to them. */
+  hasRows: boolean;
+  taken: () => void;
+}
+
+/** A table is brought in: dropped, chosen or pasted; what was read of it is shown before it is taken. */
+export function TakeTable({ of, hasRows, taken }: Props) {
+  const [table, setTable] = useState<Table | null>(null);
+  const [pasted, setPasted] = useState('');
+  const [count, setCount] = useState(0);
+  const read = useMutation({
+    mutationFn: async (from: File | string) => {
+      const { tableOfFile, tableOfText } = await tableReader();
+      if (typeof from === 'string') return tableOfText(from);
+      return tableOfFile(new Uint8Array(await from.arrayBuffer()), from.name);
+    },
+    onSuccess: setTable,
+  });
+  const take = useMutation({
+    mutationFn: (which: Table) => addTable(of, which, setCount),
+    onSuccess: () => {
+      setTable(null);
+      setPasted('');
+      taken();
+    },
+  });
+  const failed = read.error ?? take.error;
+  return (
+    <section aria-label="Bring in a table" className="grid gap-4 px-9 py-5 max-[899px]:px-4">
+      <h2 className="section-head">{hasRows ? 'Add rows from another table' : 'Bring in a table'}</h2>
+      {!table && (
+        <>
+          <FileDrop
+            label="A table"
+            hint="Drop a table: a workbook (xlsx), or text with commas, semicolons or tabs (CSV, TSV). Each row becomes a letter."
+            accept=".csv,.tsv,.txt,.xlsx"
+            isReading={read.isPending}
+            take={([file]) => file && read.mutate(file)}
+          />
+          <label className="grid gap-1">
+            <span className="eyebrow">Or paste one</span>
+            <textarea
+              value={pasted}
+              rows={4}
+              spellCheck={false}
+              onChange={({ target }) => setPasted(target.value)}
+              className="input font-cue text-[13px]"
+            />
+          </label>
+          {pasted.trim() !== '' && (
+            <Button
+              className="justify-self-start"
+              onClick={() => read.mutate(pasted)}
+              disabled={read.isPending}
+            >
+              Read what was pasted
+            </Button>
+          )}
+        </>
+      )}
+      {table && (
+        <>
+          <p>
+            {table.rows.length === 1 ? 'One row' : `${table.rows.length.toLocaleString()} rows`} in{' '}
+            {table.heads.length} {table.heads.length === 1 ? 'column' : 'columns'} were read.
+          </p>
+          {table.remarks.length > 0 && (
+            <ul className="list-disc pl-5 text-[14px]">
+              {table.remarks.map((remark) => (
+                <li key={remark}>{remark}</li>
+              ))}
+            </ul>
+          )}
+          <FirstRows table={table} />
+          <p className="flex gap-2">
+            <Button look="main" autoFocus onClick={() => take.mutate(table)} disabled={take.isPending}>
+              {take.isPending ? `Taking in … ${count.toLocaleString()}` : 'Take it in'}
+            </Button>
+            <Button onClick={() => setTable(null)} disabled={take.isPending}>
+              Not this one
+            </Button>
+          </p>
+        </>
+      )}
+      {take.data && (
+        <Notice
+          title={`${take.data.added.toLocaleString()} ${take.data.added === 1 ? 'row was' : 'rows were'} taken in.`}
+        >
+          {take.data.known > 0 &&
+            `${take.data.known.toLocaleString()} ${take.data.known === 1 ? 'was' : 'were'} here already, and stayed as ${take.data.known === 1 ? 'it was' : 'they were'}.`}
+        </Notice>
+      )}
+      {failed && <Notice tone="warning" title={inWords(failed)} />}
+    </section>
+  );
+}

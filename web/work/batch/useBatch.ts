@@ -1,0 +1,76 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { MOST_ROWS_AT_ONCE, type Batch, type BatchRow, type RowChange } from '#contracts';
+import { call } from '#client/api';
+import type { BatchSetup } from '#core/batch';
+import { KEYS, queryClient } from '../../api';
+
+/** A batch with its rows, as the server has it. */
+export const useBatch = (of: string) =>
+  useQuery({ queryKey: KEYS.batch(of), queryFn: () => call('batch', { params: { case: of } }) });
+
+/** Shows rows as they are now, without asking for the table. */
+export function putRows(of: string, changed: readonly BatchRow[]): void {
+  const byId = new Map(changed.map((row) => [row.id, row]));
+  queryClient.setQueryData<Batch>(
+    KEYS.batch(of),
+    (batch) => batch && { ...batch, rows: batch.rows.map((row) => byId.get(row.id) ?? row) },
+  );
+}
+
+/** What is seen of a change before the server has it. */
+const foreseen = (row: BatchRow, { cells, entry, isHeld, checked, byHand }: RowChange): BatchRow => ({
+  ...row,
+  ...(cells && { cells }),
+  ...(entry !== undefined && { entry }),
+  ...(isHeld !== undefined && { isHeld }),
+  ...(checked !== undefined && { checked }),
+  ...(byHand !== undefined && { byHand }),
+});
+
+/** Changes rows, seen at once; where the server refuses them they are as they were. Many go in parts. */
+export function useRowChanges(of: string) {
+  return useMutation({
+    mutationFn: async (changes: readonly RowChange[]) => {
+      for (let at = 0; at < changes.length; at += MOST_ROWS_AT_ONCE) {
+        const part = changes.slice(at, at + MOST_ROWS_AT_ONCE);
+        const { rows } = await call('changeBatchRows', { params: { case: of }, body: { changes: part } });
+        putRows(of, rows);
+      }
+    },
+    onMutate: (changes) => {
+      const byRow = new Map(changes.map((change) => [change.row, change]));
+      queryClient.setQueryData<Batch>(
+        KEYS.batch(of),
+        (batch) =>
+          batch && {
+            ...batch,
+            rows: batch.rows.map((row) => {
+              const change = byRow.get(row.id);
+              return change ? foreseen(row, change) : row;
+            }),
+          },
+      );
+    },
+    onError: () => queryClient.invalidateQueries({ queryKey: KEYS.batch(of) }),
+  });
+}
+
+/** Keeps how letters are made, seen at once. */
+export function useSetupChange(of: string) {
+  return useMutation({
+    mutationFn: (setup: BatchSetup) =>
+      call('keepBatch', {
+        params: { case: of },
+        version: queryClient.getQueryData<Batch>(KEYS.batch(of))?.version ?? 0,
+        body: { setup },
+      }),
+    scope: { id: `setup ${of}` },
+    onMutate: (setup) => {
+      queryClient.setQueryData<Batch>(KEYS.batch(of), (batch) => batch && { ...batch, setup });
+    },
+    onSuccess: ({ version }) => {
+      queryClient.setQueryData<Batch>(KEYS.batch(of), (batch) => batch && { ...batch, version });
+    },
+    onError: () => queryClient.invalidateQueries({ queryKey: KEYS.batch(of) }),
+  });
+}
