@@ -1,7 +1,6 @@
 import { cellIn, type BatchSetup } from './setup';
 
 /** What no system takes in the name of a file, or takes otherwise than it looks. */
-// eslint-disable-next-line no-control-regex
 const NOT_IN_NAMES = /[<>:"/\\|?*\u0000-\u001F\u007F]+/g;
 /** Names that one system keeps for itself, whatever their ending. */
 const RESERVED = /^(?:con|prn|aux|nul|com\d|lpt\d)$/i;

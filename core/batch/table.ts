@@ -15,7 +15,6 @@ export class NotTable extends Error {}
 const clean = (cell: string) =>
   cell
     // What files carry that nobody sees: byte order marks, NULs and other controls but tabs and line ends.
-    // eslint-disable-next-line no-control-regex
     .replace(/[\uFEFF\u0000-\u0008\u000B\u000C\u000E-\u001F]/g, '')
     .replace(/\r\n?/g, '\n')
     .trim();

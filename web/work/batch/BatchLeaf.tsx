@@ -11,7 +11,7 @@ import { Failed, Loading, Notice } from '../../ui';
 import { VIEWS, type View } from './BatchHead';
 import { DecisionView } from './DecisionView';
 import { LettersView } from './LettersView';
-import { OutView } from './OutView';
+import { OutView } from './out/OutView';
 import { RowsView } from './RowsView';
 import { useBatch, useSetupChange } from './useBatch';
 import { useLetters } from './useLetters';

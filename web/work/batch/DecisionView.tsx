@@ -4,11 +4,11 @@ import type { BatchRow, Case } from '#contracts';
 import { calendarToday } from '#client/clock';
 import { columnFields, Decider, valuesOf, type BatchSetup, type Rule } from '#core/batch';
 import { entryIn, type BankIndex } from '#core/bank';
-import { fullWordings } from '#core/entry';
+import { fullWordings, type Condition } from '#core/entry';
 import { languageName } from '#core/language';
 import { ConditionEditor, firstTest } from '../../entry';
 import { Figure } from '../../shell';
-import { Button, SelectField } from '../../ui';
+import { ActingSelect, Button, moved } from '../../ui';
 import { BatchHead } from './BatchHead';
 import { EntryPick } from './EntryPick';
 
@@ -23,6 +23,43 @@ interface RuleProps {
   change: (rule: Rule) => void;
   move: (by: 1 | -1) => void;
   remove: () => void;
+}
+
+/** Moves a rule among the others, and removes it. */
+function RuleButtons({
+  name,
+  place,
+  last,
+  move,
+  remove,
+}: Pick<RuleProps, 'place' | 'last' | 'move' | 'remove'> & { name: string }) {
+  return (
+    <span className="ml-auto flex items-center gap-1">
+      {[
+        { words: `Move ${name} up`, by: -1 as const, Icon: ArrowUp, isOff: place === 0 },
+        { words: `Move ${name} down`, by: 1 as const, Icon: ArrowDown, isOff: place === last },
+      ].map(({ words, by, Icon, isOff }) => (
+        <button
+          key={by}
+          type="button"
+          aria-label={words}
+          disabled={isOff}
+          className="rounded-[3px] p-1.5 hover:text-elder disabled:opacity-40"
+          onClick={() => move(by)}
+        >
+          <Icon size={14} aria-hidden />
+        </button>
+      ))}
+      <button
+        type="button"
+        aria-label={`Remove ${name}`}
+        className="rounded-[3px] p-1.5 hover:text-elder"
+        onClick={remove}
+      >
+        <X size={14} aria-hidden />
+      </button>
+    </span>
+  );
 }
 
 /** A rule: when it holds, and which entry the row then gets, in which wording. */
@@ -41,31 +78,7 @@ function RuleLine({ rule, place, last, setup, index, rows, change, move, remove 
           today={calendarToday()}
           change={(when) => change({ ...rule, when })}
         />
-        <span className="ml-auto flex items-center gap-1">
-          {[
-            { words: `Move ${name} up`, by: -1 as const, Icon: ArrowUp, isOff: place === 0 },
-            { words: `Move ${name} down`, by: 1 as const, Icon: ArrowDown, isOff: place === last },
-          ].map(({ words, by, Icon, isOff }) => (
-            <button
-              key={by}
-              type="button"
-              aria-label={words}
-              disabled={isOff}
-              className="rounded-[3px] p-1.5 hover:text-elder disabled:opacity-40"
-              onClick={() => move(by)}
-            >
-              <Icon size={14} aria-hidden />
-            </button>
-          ))}
-          <button
-            type="button"
-            aria-label={`Remove ${name}`}
-            className="rounded-[3px] p-1.5 hover:text-elder"
-            onClick={remove}
-          >
-            <X size={14} aria-hidden />
-          </button>
-        </span>
+        <RuleButtons {...{ name, place, last, move, remove }} />
       </div>
       <div className="flex flex-wrap items-baseline gap-x-3 gap-y-1">
         <span className="eyebrow">goes</span>
@@ -116,8 +129,8 @@ interface Props {
   showUndecided: () => void;
 }
 
-/** Which rows get which entry: by a column, or by rules that are picked together; what fits none is a pile of its own. */
-export function DecisionView({ one, setup, rows, index, keep, showUndecided }: Props) {
+/** The rules of a batch as they are picked, and how many rows each decides. */
+function useRules({ setup, rows, keep }: Pick<Props, 'setup' | 'rows' | 'keep'>) {
   // Rules that have no entry yet are not kept: nothing could follow from them.
   const [rules, setRules] = useState<Rule[]>(setup.rules);
   const put = (changed: Rule[]) => {
@@ -133,6 +146,23 @@ export function DecisionView({ one, setup, rows, index, keep, showUndecided }: P
     }
     return found;
   }, [setup, rules, rows]);
+  const add = (conditions: readonly Condition[]) =>
+    put(
+      conditions.reduce<Rule[]>(
+        (all, when) => [...all, { id: freshId(all), when, entry: '', wording: null }],
+        rules,
+      ),
+    );
+  return { rules, put, counts, add };
+}
+
+/** Adds rules: one for each value of a column, or one that is picked. */
+function AddRules({
+  setup,
+  rows,
+  isFirst,
+  add,
+}: Pick<Props, 'setup' | 'rows'> & { isFirst: boolean; add: (conditions: readonly Condition[]) => void }) {
   const byColumn = (id: string) => {
     const column = setup.columns.find((each) => each.id === id);
     if (!column) return;
@@ -141,45 +171,83 @@ export function DecisionView({ one, setup, rows, index, keep, showUndecided }: P
       column,
       rows.map(({ cells }) => cells),
     );
-    const made = values.slice(0, MOST_VALUES).reduce<Rule[]>(
-      (all, { value }) => [
-        ...all,
-        {
-          id: freshId(all),
-          when: { test: 'is', field: id, value: value.slice(0, 200) },
-          entry: '',
-          wording: null,
-        },
-      ],
-      [...rules],
+    add(
+      values
+        .slice(0, MOST_VALUES)
+        .map(({ value }) => ({ test: 'is', field: id, value: value.slice(0, 200) })),
     );
-    put(made);
   };
-  const left = counts.get('none') ?? 0;
+  return (
+    <>
+      <div className="mt-4 flex flex-wrap items-end gap-4">
+        <div className="w-64">
+          <ActingSelect
+            label={isFirst ? 'A column decides' : 'Add rules for each value of a column'}
+            value=""
+            act={byColumn}
+          >
+            <option value="">Choose a column</option>
+            {setup.columns.map(({ id, head }) => (
+              <option key={id} value={id}>
+                {head}
+              </option>
+            ))}
+          </ActingSelect>
+        </div>
+        {setup.columns.length > 0 && (
+          <Button onClick={() => add([firstTest(columnFields(setup.columns)[0]!, calendarToday())])}>
+            Add a rule
+          </Button>
+        )}
+      </div>
+      {isFirst && (
+        <p className="mt-4 text-[14px] text-soft">
+          Choose the column that says who gets which letter, such as one called “Decision”. For one letter to
+          all, add a rule that fits every row: “{setup.columns[0]?.head ?? 'Name'} is answered”.
+        </p>
+      )}
+    </>
+  );
+}
+
+interface OutcomeProps {
+  total: number;
+  left: number;
+  byHand: number;
+  showUndecided: () => void;
+}
+
+/** How many rows have a letter by now. */
+const Outcome = ({ total, left, byHand, showUndecided }: OutcomeProps) => (
+  <section aria-label="What comes of it" className="slip">
+    <h2 className="section-head">What comes of it</h2>
+    <ul className="mt-1 grid gap-1 text-[14px]">
+      <li>
+        {(total - left).toLocaleString()} of {total.toLocaleString()} rows have a letter.
+      </li>
+      {byHand > 0 && <li>{byHand.toLocaleString()} of them were decided by hand; they stay so.</li>}
+    </ul>
+    {left > 0 && (
+      <Button className="mt-3" onClick={showUndecided}>
+        Decide {left === 1 ? 'one row' : `${left.toLocaleString()} rows`} by hand
+      </Button>
+    )}
+    <p className="mt-3 text-[13px] text-soft">
+      The first rule that fits decides. Rows that fit none wait to be decided by hand.
+    </p>
+  </section>
+);
+
+/** Which rows get which entry: by a column, or by rules that are picked together; what fits none is a pile of its own. */
+export function DecisionView({ one, setup, rows, index, keep, showUndecided }: Props) {
+  const { rules, put, counts, add } = useRules({ setup, rows, keep });
+  const outcome = { total: rows.length, left: counts.get('none') ?? 0, byHand: counts.get('hand') ?? 0 };
   return (
     <Figure
       marginLabel="What comes of the rules"
       margin={
         <div className="pt-6">
-          <section aria-label="What comes of it" className="slip">
-            <h2 className="section-head">What comes of it</h2>
-            <ul className="mt-1 grid gap-1 text-[14px]">
-              <li>
-                {(rows.length - left).toLocaleString()} of {rows.length.toLocaleString()} rows have a letter.
-              </li>
-              {counts.has('hand') && (
-                <li>{counts.get('hand')!.toLocaleString()} of them were decided by hand; they stay so.</li>
-              )}
-            </ul>
-            {left > 0 && (
-              <Button className="mt-3" onClick={showUndecided}>
-                Decide {left === 1 ? 'one row' : `${left.toLocaleString()} rows`} by hand
-              </Button>
-            )}
-            <p className="mt-3 text-[13px] text-soft">
-              The first rule that fits decides. Rows that fit none wait to be decided by hand.
-            </p>
-          </section>
+          <Outcome {...outcome} showUndecided={showUndecided} />
         </div>
       }
     >
@@ -193,50 +261,12 @@ export function DecisionView({ one, setup, rows, index, keep, showUndecided }: P
               last={rules.length - 1}
               rows={counts.get(rule.id) ?? 0}
               change={(changed) => put(rules.map((each) => (each === rule ? changed : each)))}
-              move={(by) => {
-                const moved = rules.filter((each) => each !== rule);
-                moved.splice(place + by, 0, rule);
-                put(moved);
-              }}
+              move={(by) => put(moved(rules, place, place + by))}
               remove={() => put(rules.filter((each) => each !== rule))}
             />
           ))}
         </ol>
-        <div className="mt-4 flex flex-wrap items-end gap-4">
-          <div className="w-64">
-            <SelectField
-              label={rules.length === 0 ? 'A column decides' : 'Add rules for each value of a column'}
-              value=""
-              onChange={({ target }) => byColumn(target.value)}
-            >
-              <option value="">Choose a column</option>
-              {setup.columns.map(({ id, head }) => (
-                <option key={id} value={id}>
-                  {head}
-                </option>
-              ))}
-            </SelectField>
-          </div>
-          {setup.columns.length > 0 && (
-            <Button
-              onClick={() => {
-                const [field] = columnFields(setup.columns);
-                put([
-                  ...rules,
-                  { id: freshId(rules), when: firstTest(field!, calendarToday()), entry: '', wording: null },
-                ]);
-              }}
-            >
-              Add a rule
-            </Button>
-          )}
-        </div>
-        {rules.length === 0 && (
-          <p className="mt-4 text-[14px] text-soft">
-            Choose the column that says who gets which letter, such as one called “Decision”. For one letter
-            to all, add a rule that fits every row: “{setup.columns[0]?.head ?? 'Name'} is answered”.
-          </p>
-        )}
+        <AddRules {...{ setup, rows, add }} isFirst={rules.length === 0} />
       </section>
     </Figure>
   );

@@ -1,3 +1,4 @@
+import type { Entry } from '#contracts';
 import { useId, useMemo, useState } from 'react';
 import { entryIn, type BankIndex } from '#core/bank';
 import { takeWhole, useFoundAway } from '../../api';
@@ -11,6 +12,39 @@ interface Props {
 }
 
 const SHOWN = 8;
+
+interface FoundProps {
+  id: string;
+  found: readonly Entry[];
+  at: number;
+  choose: (at: number) => void;
+}
+
+/** What was found, beneath the line. */
+const Found = ({ id, found, at, choose }: FoundProps) => (
+  <ul
+    id={`${id}-list`}
+    role="listbox"
+    aria-label="Entries found"
+    className="absolute z-10 w-full border border-rule bg-paper shadow-sm"
+  >
+    {found.map((entry, place) => (
+      <li
+        key={entry.id}
+        id={`${id}-${place}`}
+        role="option"
+        aria-selected={place === at}
+        className={`cursor-pointer px-2 py-1 text-[14px] ${place === at ? 'bg-flower' : ''}`}
+        onMouseDown={(event) => {
+          event.preventDefault();
+          choose(place);
+        }}
+      >
+        {entry.content.title}
+      </li>
+    ))}
+  </ul>
+);
 
 /** Picks an entry of the bank by words of it: a line to type in, and beneath it what is found. */
 export function EntryPick({ label, index, value, pick }: Props) {
@@ -60,30 +94,7 @@ export function EntryPick({ label, index, value, pick }: Props) {
           event.stopPropagation();
         }}
       />
-      {found.length > 0 && (
-        <ul
-          id={`${id}-list`}
-          role="listbox"
-          aria-label="Entries found"
-          className="absolute z-10 w-full border border-rule bg-paper shadow-sm"
-        >
-          {found.map((entry, index) => (
-            <li
-              key={entry.id}
-              id={`${id}-${index}`}
-              role="option"
-              aria-selected={index === at}
-              className={`cursor-pointer px-2 py-1 text-[14px] ${index === at ? 'bg-flower' : ''}`}
-              onMouseDown={(event) => {
-                event.preventDefault();
-                choose(index);
-              }}
-            >
-              {entry.content.title}
-            </li>
-          ))}
-        </ul>
-      )}
+      {found.length > 0 && <Found {...{ id, found, at, choose }} />}
       {words !== null && words.trim() !== '' && found.length === 0 && (
         <p
           role="status"

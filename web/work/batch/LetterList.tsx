@@ -11,15 +11,15 @@ interface Props {
   go: (row: string) => void;
   /** A key that is not the list's own; true where it was used. */
   press: (key: string) => boolean;
-  list: RefObject<HTMLDivElement | null>;
+  listRef: RefObject<HTMLDivElement | null>;
 }
 
 /** All letters of a batch as a narrow list, each with its state: walked by the arrows, acted on by keys. */
-export function LetterList({ letters, here, go, press, list }: Props) {
+export function LetterList({ letters, here, go, press, listRef }: Props) {
   const at = letters.findIndex(({ row }) => row.id === here);
   const lines = useVirtualizer({
     count: letters.length,
-    getScrollElement: () => list.current,
+    getScrollElement: () => listRef.current,
     estimateSize: () => LINE_PX,
     overscan: 12,
   });
@@ -32,7 +32,7 @@ export function LetterList({ letters, here, go, press, list }: Props) {
   }, [at]);
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.altKey || event.metaKey || event.nativeEvent.isComposing) return;
-    const page = Math.max(1, Math.floor((list.current?.clientHeight ?? 0) / LINE_PX) - 1);
+    const page = Math.max(1, Math.floor((listRef.current?.clientHeight ?? 0) / LINE_PX) - 1);
     const steps: Record<string, number> = {
       ...{ ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: letters.length - 1 },
       ...{ PageDown: at + page, PageUp: at - page },
@@ -45,7 +45,7 @@ export function LetterList({ letters, here, go, press, list }: Props) {
   };
   return (
     <div
-      ref={list}
+      ref={listRef}
       role="listbox"
       aria-label="Letters"
       tabIndex={0}

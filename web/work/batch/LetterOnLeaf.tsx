@@ -20,7 +20,7 @@ interface Props {
   one: Case;
   letter: Letter;
   record: CaseRecord;
-  handle: RefObject<LetterHandle | null>;
+  handleRef: RefObject<LetterHandle | null>;
   actions: readonly Action[];
   say: (words: string | null) => void;
   beside: HTMLElement | null;

@@ -1,12 +1,12 @@
-import { EditorContent } from '@tiptap/react';
+import { EditorContent, type Editor } from '@tiptap/react';
 import { useEffect, useMemo, useState, type RefObject } from 'react';
 import type { BatchRow, Case } from '#contracts';
+import type { DraftKeeper, Keeping } from '#client/drafts';
 import type { DraftDocument } from '#core/draft';
 import type { CaseRecord } from '#core/record';
 import { stepToFirstGap } from '../../editor';
 import { AtCaret, useLeafActions } from '../../leaf';
-import type { Action } from '../../shell';
-import { useShell } from '../../shell';
+import { useShell, type Action } from '../../shell';
 import { SignInAgain } from '../../account';
 import { Button, Notice } from '../../ui';
 import { documentOf, giveKeys, KeepingLine, stepTo, useLeafParts, useLeafState } from '../../writing';
@@ -31,15 +31,94 @@ interface Props {
   base: DraftDocument;
   document: DraftDocument;
   saved: (document: DraftDocument) => void;
-  handle: RefObject<LetterHandle | null>;
+  handleRef: RefObject<LetterHandle | null>;
   actions: readonly Action[];
   say: (words: string | null) => void;
   /** Where in the margin what speaks of the caret is drawn. */
   beside: HTMLElement | null;
 }
 
+/** Lets others on the page have the letter do something, for as long as it is on the leaf. */
+function useHandle(handleRef: Props['handleRef'], keeper: DraftKeeper, editor: Editor): void {
+  useEffect(() => {
+    handleRef.current = {
+      flush: async () => {
+        await keeper.flush();
+        return keeper.isSaved;
+      },
+      write: () => {
+        giveKeys(editor.view);
+        const gap = stepToFirstGap(editor.state);
+        if (gap) stepTo(editor.view, gap);
+      },
+    };
+    return () => {
+      handleRef.current = null;
+    };
+  }, [handleRef, keeper, editor]);
+}
+
+interface NoticesProps {
+  of: string;
+  keeper: DraftKeeper;
+  keeping: Keeping;
+  editor: Editor;
+}
+
+/** While a letter cannot be saved: what happened, what was kept, what to do. */
+function LetterNotices({ of, keeper, keeping, editor }: NoticesProps) {
+  const { member } = useShell();
+  switch (keeping.kind) {
+    case 'moved-on': {
+      // Of a letter the server tells the row as it is.
+      const theirs = keeping.current as unknown as BatchRow;
+      return (
+        <Notice tone="warning" title="Somebody else changed this letter meanwhile.">
+          <p>Yours is here, complete.</p>
+          <p className="mt-2 flex flex-wrap gap-2">
+            <Button onClick={() => keeper.saveOver(theirs.version)}>Keep mine</Button>
+            <Button
+              onClick={() => {
+                keeper.takenOver({ version: theirs.version, savedAt: '' }, documentOf(editor));
+                putRows(of, [theirs]);
+              }}
+            >
+              Take theirs
+            </Button>
+          </p>
+        </Notice>
+      );
+    }
+    case 'refused':
+      return (
+        <Notice tone="warning" title="What you wrote could not be saved.">
+          {keeping.problem.detail}
+        </Notice>
+      );
+    case 'unreachable':
+      return (
+        <Notice tone="warning" title="The server cannot be reached.">
+          {keeping.keptHere
+            ? 'What you wrote is saved on this computer, and goes to the server as soon as it is back.'
+            : 'This browser has no room to keep a copy: leave the page open until it is saved.'}
+        </Notice>
+      );
+    case 'signed-out':
+      return (
+        <SignInAgain
+          member={member}
+          kept="What you wrote is saved on this computer."
+          goOn={() => keeper.goOnFrom(keeper.savedVersion)}
+        />
+      );
+    default:
+      return null;
+  }
+}
+
 /** The letter of a row, alive: written on as any leaf is, and kept as changed by hand. */
-export function LetterText({ one, row, record, base, document, saved, handle, actions, say, beside }: Props) {
+export function LetterText(props: Props) {
+  const { one, row, record, base, document, saved, handleRef, actions, say, beside } = props;
   const { member } = useShell();
   const [copy] = useState(() => keptCopy(member.id, row.id));
   const here = useMemo(() => ({ ...one, record }), [one, record]);
@@ -60,22 +139,7 @@ export function LetterText({ one, row, record, base, document, saved, handle, ac
     // What this computer kept of an earlier time is sent as soon as the letter is open.
     if (copy) keeper.changed();
   }, [editor, keeper, copy]);
-  useEffect(() => {
-    handle.current = {
-      flush: async () => {
-        await keeper.flush();
-        return keeper.isSaved;
-      },
-      write: () => {
-        giveKeys(editor.view);
-        const gap = stepToFirstGap(editor.state);
-        if (gap) stepTo(editor.view, gap);
-      },
-    };
-    return () => {
-      handle.current = null;
-    };
-  }, [handle, keeper, editor]);
+  useHandle(handleRef, keeper, editor);
   useLeafActions(
     [...actions],
     (entry) => {
@@ -84,47 +148,19 @@ export function LetterText({ one, row, record, base, document, saved, handle, ac
     },
     () => editor.view.coordsAtPos(editor.state.selection.from).top,
   );
-  const theirs = keeping.kind === 'moved-on' ? (keeping.current as unknown as BatchRow) : null;
   return (
     <>
       <p className="flex justify-end px-9 pt-3 text-[13px] max-[899px]:px-4">
         <KeepingLine keeping={keeping} />
       </p>
       <Letterhead written={written} open giveKeys={() => giveKeys(editor.view)} />
-      <div className="is-letter relative">
+      <div className="is-letter marks-hidden relative">
         <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
       </div>
       {beside &&
         createPortal(
           <div className="grid gap-3">
-            {theirs && (
-              <Notice tone="warning" title="Somebody else changed this letter meanwhile.">
-                <p>Yours is here, complete.</p>
-                <p className="mt-2 flex flex-wrap gap-2">
-                  <Button onClick={() => keeper.saveOver(theirs.version)}>Keep mine</Button>
-                  <Button
-                    onClick={() => {
-                      keeper.takenOver({ version: theirs.version, savedAt: '' }, documentOf(editor));
-                      putRows(one.id, [theirs]);
-                    }}
-                  >
-                    Take theirs
-                  </Button>
-                </p>
-              </Notice>
-            )}
-            {keeping.kind === 'refused' && (
-              <Notice tone="warning" title="What you wrote could not be saved.">
-                {keeping.problem.detail}
-              </Notice>
-            )}
-            {keeping.kind === 'signed-out' && (
-              <SignInAgain
-                member={member}
-                kept="What you wrote is saved on this computer."
-                goOn={() => keeper.goOnFrom(keeper.savedVersion)}
-              />
-            )}
+            <LetterNotices {...{ of: one.id, keeper, keeping, editor }} />
             <AtCaret {...{ one: here, editor, leaf, placing, offering }} draft="" listsReach={false} />
           </div>,
           beside,

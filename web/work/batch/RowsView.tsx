@@ -1,12 +1,10 @@
-import type { Case } from '#contracts';
+import type { BatchRow, Case } from '#contracts';
 import { COLUMN_KINDS, faultsOfRow, type BatchSetup, type Column, type ColumnKind } from '#core/batch';
 import { DETAILS } from '#core/record';
 import { Figure } from '../../shell';
 import { BatchHead } from './BatchHead';
-import type { LettersMade } from './useLetters';
 import { TakeTable } from './TakeTable';
 import { useSearchParams } from 'react-router';
-import type { BatchRow } from '#contracts';
 
 const KIND_WORDS: Record<ColumnKind, string> = { text: 'words', number: 'numbers', date: 'days' };
 
@@ -18,10 +16,85 @@ interface ColumnProps {
   change: (column: Column) => void;
 }
 
+/** How the cells of a column are read. */
+function ReadAs({ column, change }: Pick<ColumnProps, 'column' | 'change'>) {
+  const { head, kind, monthFirst, decimalComma } = column;
+  return (
+    <>
+      <select
+        aria-label={`${head} is read as`}
+        className="live-word"
+        value={kind}
+        onChange={({ target }) => change({ ...column, kind: target.value as ColumnKind })}
+      >
+        {COLUMN_KINDS.map((each) => (
+          <option key={each} value={each}>
+            {KIND_WORDS[each]}
+          </option>
+        ))}
+      </select>{' '}
+      {kind === 'date' && (
+        <select
+          aria-label={`Order in ${head}`}
+          className="live-word"
+          value={monthFirst ? 'month' : 'day'}
+          onChange={({ target }) => change({ ...column, monthFirst: target.value === 'month' })}
+        >
+          <option value="day">day before month</option>
+          <option value="month">month before day</option>
+        </select>
+      )}
+      {kind === 'number' && (
+        <select
+          aria-label={`Decimals in ${head}`}
+          className="live-word"
+          value={decimalComma ? 'comma' : 'point'}
+          onChange={({ target }) => change({ ...column, decimalComma: target.value === 'comma' })}
+        >
+          <option value="point">decimal point</option>
+          <option value="comma">decimal comma</option>
+        </select>
+      )}
+    </>
+  );
+}
+
+/** What the cells of a column fill. */
+function Fills({ column, fields, change }: Pick<ColumnProps, 'column' | 'fields' | 'change'>) {
+  const { head, fills } = column;
+  const isUsual = fills === null || [...DETAILS.map(({ path }) => path as string), ...fields].includes(fills);
+  return (
+    <select
+      aria-label={`${head} fills`}
+      className="live-word"
+      value={fills ?? ''}
+      onChange={({ target }) => change({ ...column, fills: target.value === '' ? null : target.value })}
+    >
+      <option value="">what is called “{head}”</option>
+      {!isUsual && <option value={fills}>{fills}</option>}
+      {fields.length > 0 && (
+        <optgroup label="Fields of these letters">
+          {fields.map((field) => (
+            <option key={field} value={field}>
+              {field}
+            </option>
+          ))}
+        </optgroup>
+      )}
+      <optgroup label="Details">
+        {DETAILS.map(({ path, label }) => (
+          <option key={path} value={path}>
+            {label}
+          </option>
+        ))}
+      </optgroup>
+    </select>
+  );
+}
+
 /** A column: what it holds, how that is read, and what it fills. */
 function ColumnLine({ column, cells, fields, change }: ColumnProps) {
-  const { head, kind, fills, monthFirst, decimalComma } = column;
-  const isUsual = fills === null || [...DETAILS.map(({ path }) => path as string), ...fields].includes(fills);
+  const { head } = column;
   return (
     <tr className="align-baseline">
       <th scope="row" className="border-b border-hair py-2 pr-3 text-left font-semibold break-words">
@@ -31,67 +104,10 @@ function ColumnLine({ column, cells, fields, change }: ColumnProps) {
         {cells.join(' · ')}
       </td>
       <td className="border-b border-hair py-2 pr-3">
-        <select
-          aria-label={`${head} is read as`}
-          className="live-word"
-          value={kind}
-          onChange={({ target }) => change({ ...column, kind: target.value as ColumnKind })}
-        >
-          {COLUMN_KINDS.map((each) => (
-            <option key={each} value={each}>
-              {KIND_WORDS[each]}
-            </option>
-          ))}
-        </select>{' '}
-        {kind === 'date' && (
-          <select
-            aria-label={`Order in ${head}`}
-            className="live-word"
-            value={monthFirst ? 'month' : 'day'}
-            onChange={({ target }) => change({ ...column, monthFirst: target.value === 'month' })}
-          >
-            <option value="day">day before month</option>
-            <option value="month">month before day</option>
-          </select>
-        )}
-        {kind === 'number' && (
-          <select
-            aria-label={`Decimals in ${head}`}
-            className="live-word"
-            value={decimalComma ? 'comma' : 'point'}
-            onChange={({ target }) => change({ ...column, decimalComma: target.value === 'comma' })}
-          >
-            <option value="point">decimal point</option>
-            <option value="comma">decimal comma</option>
-          </select>
-        )}
+        <ReadAs {...{ column, change }} />
       </td>
       <td className="border-b border-hair py-2">
-        <select
-          aria-label={`${head} fills`}
-          className="live-word"
-          value={fills ?? ''}
-          onChange={({ target }) => change({ ...column, fills: target.value === '' ? null : target.value })}
-        >
-          <option value="">what is called “{head}”</option>
-          {!isUsual && <option value={fills}>{fills}</option>}
-          {fields.length > 0 && (
-            <optgroup label="Fields of these letters">
-              {fields.map((field) => (
-                <option key={field} value={field}>
-                  {field}
-                </option>
-              ))}
-            </optgroup>
-          )}
-          <optgroup label="Details">
-            {DETAILS.map(({ path, label }) => (
-              <option key={path} value={path}>
-                {label}
-              </option>
-            ))}
-          </optgroup>
-        </select>
+        <Fills {...{ column, fields, change }} />
       </td>
     </tr>
   );
@@ -101,7 +117,6 @@ interface Props {
   one: Case;
   setup: BatchSetup | null;
   rows: readonly BatchRow[];
-  made: LettersMade;
   /** The names of fields that the letters ask for. */
   fields: readonly string[];
   keep: (setup: BatchSetup) => void;
@@ -149,7 +164,7 @@ function Problems({ setup, rows }: { setup: BatchSetup; rows: readonly BatchRow[
 }
 
 /** The table of a batch: how its columns are read and what they fill; and what is wrong in rows. */
-export function RowsView({ one, setup, rows, fields, keep }: Omit<Props, 'made'>) {
+export function RowsView({ one, setup, rows, fields, keep }: Props) {
   const [, go] = useSearchParams();
   const columns = setup?.columns ?? [];
   const samples = (at: number) =>

@@ -36,6 +36,86 @@ const FirstRows = ({ table: { heads, rows } }: { table: Table }) => (
   </div>
 );
 
+interface SourceProps {
+  pasted: string;
+  setPasted: (text: string) => void;
+  isReading: boolean;
+  read: (from: File | string) => void;
+}
+
+/** Where a table comes from: a file, or what was copied elsewhere. */
+const Source = ({ pasted, setPasted, isReading, read }: SourceProps) => (
+  <>
+    <FileDrop
+      label="A table"
+      hint="Drop a table: a workbook (xlsx), or text with commas, semicolons or tabs (CSV, TSV). Each row becomes a letter."
+      accept=".csv,.tsv,.txt,.xlsx"
+      isReading={isReading}
+      take={([file]) => file && read(file)}
+    />
+    <label className="grid gap-1">
+      <span className="eyebrow">Or paste one</span>
+      <textarea
+        value={pasted}
+        rows={4}
+        spellCheck={false}
+        onChange={({ target }) => setPasted(target.value)}
+        className="input font-cue text-[13px]"
+      />
+    </label>
+    {pasted.trim() !== '' && (
+      <Button className="justify-self-start" onClick={() => read(pasted)} disabled={isReading}>
+        Read what was pasted
+      </Button>
+    )}
+  </>
+);
+
+interface ReadProps {
+  table: Table;
+  /** How many rows the server has by now. */
+  count: number;
+  isTaking: boolean;
+  take: () => void;
+  leave: () => void;
+}
+
+/** What was read, before it is taken in. */
+const ReadTable = ({ table, count, isTaking, take, leave }: ReadProps) => (
+  <>
+    <p>
+      {table.rows.length === 1 ? 'One row' : `${table.rows.length.toLocaleString()} rows`} in{' '}
+      {table.heads.length === 1 ? 'one column' : `${table.heads.length} columns`}.
+    </p>
+    {table.remarks.length > 0 && (
+      <ul className="list-disc pl-5 text-[14px]">
+        {table.remarks.map((remark) => (
+          <li key={remark}>{remark}</li>
+        ))}
+      </ul>
+    )}
+    <FirstRows table={table} />
+    <p className="flex gap-2">
+      <Button look="main" autoFocus onClick={take} disabled={isTaking}>
+        {isTaking ? `Taking in … ${count.toLocaleString()}` : 'Take it in'}
+      </Button>
+      <Button onClick={leave} disabled={isTaking}>
+        Not this one
+      </Button>
+    </p>
+  </>
+);
+
+/** What came of taking a table in. */
+const TakenIn = ({ added, known }: { added: number; known: number }) => (
+  <Notice title={added === 1 ? 'One row was taken in.' : `${added.toLocaleString()} rows were taken in.`}>
+    {known > 0 &&
+      (known === 1
+        ? 'One was here already, and stayed as it was.'
+        : `${known.toLocaleString()} were here already, and stayed as they were.`)}
+  </Notice>
+);
+
 interface Props {
   of: string;
   /** Whether the batch has rows already: a table adds to them. */
@@ -68,68 +148,16 @@ export function TakeTable({ of, hasRows, taken }: Props) {
   return (
     <section aria-label="Bring in a table" className="grid gap-4 px-9 py-5 max-[899px]:px-4">
       <h2 className="section-head">{hasRows ? 'Add rows from another table' : 'Bring in a table'}</h2>
-      {!table && (
-        <>
-          <FileDrop
-            label="A table"
-            hint="Drop a table: a workbook (xlsx), or text with commas, semicolons or tabs (CSV, TSV). Each row becomes a letter."
-            accept=".csv,.tsv,.txt,.xlsx"
-            isReading={read.isPending}
-            take={([file]) => file && read.mutate(file)}
-          />
-          <label className="grid gap-1">
-            <span className="eyebrow">Or paste one</span>
-            <textarea
-              value={pasted}
-              rows={4}
-              spellCheck={false}
-              onChange={({ target }) => setPasted(target.value)}
-              className="input font-cue text-[13px]"
-            />
-          </label>
-          {pasted.trim() !== '' && (
-            <Button
-              className="justify-self-start"
-              onClick={() => read.mutate(pasted)}
-              disabled={read.isPending}
-            >
-              Read what was pasted
-            </Button>
-          )}
-        </>
-      )}
+      {!table && <Source {...{ pasted, setPasted }} isReading={read.isPending} read={read.mutate} />}
       {table && (
-        <>
-          <p>
-            {table.rows.length === 1 ? 'One row' : `${table.rows.length.toLocaleString()} rows`} in{' '}
-            {table.heads.length} {table.heads.length === 1 ? 'column' : 'columns'} were read.
-          </p>
-          {table.remarks.length > 0 && (
-            <ul className="list-disc pl-5 text-[14px]">
-              {table.remarks.map((remark) => (
-                <li key={remark}>{remark}</li>
-              ))}
-            </ul>
-          )}
-          <FirstRows table={table} />
-          <p className="flex gap-2">
-            <Button look="main" autoFocus onClick={() => take.mutate(table)} disabled={take.isPending}>
-              {take.isPending ? `Taking in … ${count.toLocaleString()}` : 'Take it in'}
-            </Button>
-            <Button onClick={() => setTable(null)} disabled={take.isPending}>
-              Not this one
-            </Button>
-          </p>
-        </>
+        <ReadTable
+          {...{ table, count }}
+          isTaking={take.isPending}
+          take={() => take.mutate(table)}
+          leave={() => setTable(null)}
+        />
       )}
-      {take.data && (
-        <Notice
-          title={`${take.data.added.toLocaleString()} ${take.data.added === 1 ? 'row was' : 'rows were'} taken in.`}
-        >
-          {take.data.known > 0 &&
-            `${take.data.known.toLocaleString()} ${take.data.known === 1 ? 'was' : 'were'} here already, and stayed as ${take.data.known === 1 ? 'it was' : 'they were'}.`}
-        </Notice>
-      )}
+      {take.data && <TakenIn {...take.data} />}
       {failed && <Notice tone="warning" title={inWords(failed)} />}
     </section>
   );

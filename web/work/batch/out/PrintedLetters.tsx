@@ -1,7 +1,7 @@
 import { useEffect } from 'react';
 import { createPortal } from 'react-dom';
-import { PassageView } from '../../show';
-import type { Letter } from './letterMaker';
+import { PassageView } from '../../../show';
+import type { Letter } from '../letterMaker';
 import { passageOnPaper } from './writtenLetters';
 
 /** Letters on their way to a printer, each on a page of its own, in one job; seen on paper alone. */

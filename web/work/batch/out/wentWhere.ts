@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
-import type { Letter } from './letterMaker';
-import { STATE_WORDS, WAY_WORDS } from './stateWords';
+import type { Letter } from '../letterMaker';
+import { STATE_WORDS, WAY_WORDS } from '../stateWords';
 
 /** How and when a letter went, in two cells. */
 function wayOf({ row: { gone, goneAt, sending } }: Letter): [string, string] {

@@ -1,6 +1,6 @@
 import { shownByPlacement } from '#core/savings';
-import { countUse } from '../../offers';
-import type { Letter } from './letterMaker';
+import { countUse } from '../../../offers';
+import type { Letter } from '../letterMaker';
 
 /** What letters that go out saved: what their readers see of the bank, less the key by which each was checked. Of those changed by hand nothing is counted. */
 export function countLetters(letters: readonly Letter[]): void {

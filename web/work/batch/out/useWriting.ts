@@ -7,8 +7,8 @@ import { calendarToday } from '#client/clock';
 import { fileName, offerFile } from '#client/files';
 import { startLetterFiles, type LetterForm } from '#client/letters';
 import { addressLabel, fileNamesOf, type BatchSetup } from '#core/batch';
-import { zipped } from '../../documents';
-import type { Letter } from './letterMaker';
+import { zipped } from '../../../documents';
+import type { Letter } from '../letterMaker';
 import { lettersToWrite } from './writtenLetters';
 
 /** What letters can be written as. */
@@ -27,7 +27,7 @@ const TYPES: Record<string, string> = {
 };
 
 /** What came of writing letters. */
-interface Written {
+export interface Written {
   form: Form;
   letters: readonly Letter[];
   remarks: string[];

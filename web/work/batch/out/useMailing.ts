@@ -3,9 +3,9 @@ import { useRef, useState } from 'react';
 import { MOST_LETTERS_AT_ONCE, type LetterFault } from '#contracts';
 import { call } from '#client/api';
 import { calendarToday } from '#client/clock';
-import { KEYS, queryClient } from '../../api';
+import { KEYS, queryClient } from '../../../api';
 import { countLetters } from './countLetters';
-import type { Letter } from './letterMaker';
+import type { Letter } from '../letterMaker';
 
 /** Seconds till the first letter goes: so long all can be stopped. */
 const WAIT = 10;

@@ -4,7 +4,7 @@ import { languageOf } from '#core/draft';
 import { finishedPassage } from '#core/fill';
 import { messageOf } from '#core/letter';
 import type { Passage } from '#core/passage';
-import type { Letter } from './letterMaker';
+import type { Letter } from '../letterMaker';
 
 /** A letter as it stands on paper: what its wording calls it above its words. */
 export function passageOnPaper({ document, head }: Letter): Passage {

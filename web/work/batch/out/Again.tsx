@@ -1,0 +1,39 @@
+import { useMutation } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import type { Case } from '#contracts';
+import { call, inWords } from '#client/api';
+import { calendarToday } from '#client/clock';
+import type { BatchSetup } from '#core/batch';
+import { KEYS, queryClient } from '../../../api';
+import { Button, Notice } from '../../../ui';
+
+/** A batch like this one for other rows, such as those of next month. */
+export function Again({ one, setup }: { one: Case; setup: BatchSetup }) {
+  const navigate = useNavigate();
+  const begin = useMutation({
+    mutationFn: async () => {
+      const id = crypto.randomUUID();
+      const body = { id, kind: 'batch' as const, title: one.title, number: null, details: [], given: [] };
+      const made = await call('makeCase', { body });
+      const fresh = { ...setup, day: calendarToday() };
+      await call('keepBatch', { params: { case: made.id }, version: 0, body: { setup: fresh } });
+      return made.id;
+    },
+    onSuccess: (id) => {
+      void queryClient.invalidateQueries({ queryKey: KEYS.cases });
+      void navigate(`/cases/${id}?show=rows`);
+    },
+  });
+  return (
+    <section aria-label="Once more" className="px-9 py-5 max-[899px]:px-4">
+      <h2 className="section-head">Once more, with other rows</h2>
+      <p className="mt-1 text-[14px] text-soft">
+        A new batch reads its table, decides and writes as this one does. This one stays as it is.
+      </p>
+      <Button className="mt-2" onClick={() => begin.mutate()} disabled={begin.isPending}>
+        New batch like this one
+      </Button>
+      {begin.error && <Notice tone="warning" title={inWords(begin.error)} />}
+    </section>
+  );
+}

@@ -1,0 +1,46 @@
+import type { Batch, Case } from '#contracts';
+import type { BatchSetup } from '#core/batch';
+import { Figure } from '../../../shell';
+import { BatchHead } from '../BatchHead';
+import { FillingIn } from '../FillingIn';
+import type { LettersMade } from '../useLetters';
+import { Again } from './Again';
+import { Files } from './Files';
+import { Mail } from './Mail';
+import { WhereTheyAre } from './WhereTheyAre';
+
+interface Props {
+  one: Case;
+  batch: Batch;
+  setup: BatchSetup;
+  made: LettersMade;
+  keep: (setup: BatchSetup) => void;
+}
+
+/** How the letters of a batch go out; and what went where. */
+export function OutView({ one, batch, setup, made, keep }: Props) {
+  const { letters, isReady, done } = made;
+  const checked = letters.filter(({ state }) => state === 'checked');
+  const of = one.id;
+  return (
+    <Figure
+      marginLabel="What went where"
+      margin={
+        <div className="pt-6">
+          <WhereTheyAre {...{ of, letters }} title={one.title} />
+        </div>
+      }
+    >
+      <BatchHead one={one} view="out" />
+      {isReady ? (
+        <>
+          <Mail {...{ of, setup, checked, keep, letters }} byServer={batch.byServer} />
+          <Files {...{ of, setup, checked, keep }} title={one.title} />
+          <Again {...{ one, setup }} />
+        </>
+      ) : (
+        <FillingIn done={done} />
+      )}
+    </Figure>
+  );
+}
