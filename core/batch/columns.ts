@@ -106,14 +106,12 @@ export function readingOf(
   return { kind: 'text', monthFirst: false, decimalComma: false };
 }
 
-/** What heads of columns are called in tables that people keep, in the languages the house answers in, and the detail each is. */
+/** What heads of columns are called in tables that people keep, in the languages the house answers in, and the detail each is: without hyphens. */
 const CALLED: Readonly<Record<string, string>> = {
   email: 'email',
-  'e-mail': 'email',
   mail: 'email',
-  'e-mail address': 'email',
   'email address': 'email',
-  'e-mail-adresse': 'email',
+  emailadresse: 'email',
   ebost: 'email',
   name: 'customer',
   'full name': 'customer',
@@ -141,7 +139,7 @@ const CALLED: Readonly<Record<string, string>> = {
 export function proposedFill(head: string, fields: readonly string[]): string | null {
   const name = head.trim().toLocaleLowerCase();
   const field = fields.find((one) => one.toLocaleLowerCase() === name);
-  return CALLED[name] ?? field ?? null;
+  return CALLED[name.replaceAll('-', '')] ?? field ?? null;
 }
 
 /** The columns of a table, each as it reads and with what it most likely fills; no two fill the same. */

@@ -1,4 +1,4 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Batch, Case } from '#contracts';
 import { inWords } from '#client/api';
@@ -48,7 +48,9 @@ function OpenBatch({ one, batch }: { one: Case; batch: Batch }) {
   const fields = useFieldNames(batch);
   const { mutate: keep, error } = useSetupChange(one.id);
   const asked = params.get('show') as View | null;
-  const view = asked && VIEWS.includes(asked) ? asked : usualView(batch);
+  // As it was when the batch was opened: the first rule is no reason to go on to the letters.
+  const [usual] = useState(() => usualView(batch));
+  const view = asked && VIEWS.includes(asked) ? asked : usual;
   const { setup, rows } = batch;
   const told = error && (
     <div className="mx-auto max-w-xl py-2">

@@ -140,9 +140,12 @@ function useRules({ setup, rows, keep }: Pick<Props, 'setup' | 'rows' | 'keep'>)
   const counts = useMemo(() => {
     const decider = new Decider({ ...setup, rules });
     const found = new Map<string, number>();
+    const count = (id: string) => found.set(id, (found.get(id) ?? 0) + 1);
     for (const row of rows) {
-      const id = row.entry === null ? (decider.ruleFor(row.cells)?.id ?? 'none') : 'hand';
-      found.set(id, (found.get(id) ?? 0) + 1);
+      const rule = row.entry === null ? decider.ruleFor(row.cells) : null;
+      if (row.entry !== null) count('hand');
+      else if (rule === null || rule.entry === '') count('none');
+      if (rule) count(rule.id);
     }
     return found;
   }, [setup, rules, rows]);

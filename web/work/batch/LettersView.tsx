@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Case, RowChange } from '#contracts';
 import { inWords } from '#client/api';
-import type { BatchSetup, LetterState } from '#core/batch';
+import type { BatchSetup } from '#core/batch';
 import type { BankIndex } from '#core/bank';
 import { Figure } from '../../shell';
 import { Key, Notice } from '../../ui';
@@ -31,9 +31,12 @@ interface Props {
 /** Which letters are listed, and which of them is on the leaf. */
 function useListed(letters: readonly Letter[], say: (words: string | null) => void) {
   const [params, setParams] = useSearchParams();
-  const [shown, show] = useState<Shown>((params.get('state') as LetterState | null) ?? 'all');
   const [sample, setSample] = useState<string[] | null>(null);
-  const wanted = params.get('row');
+  // Held here as well: the address follows later than the next key comes.
+  const [wanted, want] = useState(params.get('row'));
+  const asked = params.get('state') as Shown | null;
+  // A sample is this page's own: opened anew there is none.
+  const shown = asked === null || (asked === 'sample' && !sample) ? 'all' : asked;
   const inList = useMemo(() => shownOf(letters, shown, sample, wanted), [letters, shown, sample, wanted]);
   const letter =
     inList.find(({ row }) => row.id === wanted) ??
@@ -42,10 +45,15 @@ function useListed(letters: readonly Letter[], say: (words: string | null) => vo
   const go = useCallback(
     (row: string) => {
       say(null);
-      setParams({ show: 'letters', row }, { replace: true });
+      want(row);
+      setParams((now) => ({ ...Object.fromEntries(now), show: 'letters', row }), { replace: true });
     },
     [setParams, say],
   );
+  const show = (state: Shown) => {
+    want(null);
+    setParams({ show: 'letters', state }, { replace: true });
+  };
   return { inList, letter, go, shown, show, sample, setSample };
 }
 
@@ -126,8 +134,12 @@ export function LettersView({ one, setup, index, made }: Props) {
         )}
       </BatchHead>
       {!isReady && <FillingIn done={done} />}
-      {isReady && letters.length === 0 && (
-        <p className="px-9 py-8 text-soft max-[899px]:px-4">There are no rows yet: bring in a table first.</p>
+      {isReady && !letter && (
+        <p className="px-9 py-8 text-soft max-[899px]:px-4">
+          {letters.length === 0
+            ? 'There are no rows yet: bring in a table first.'
+            : 'No letter is in this state any more.'}
+        </p>
       )}
       {letter && maker && (
         <LetterOnLeaf

@@ -1,4 +1,4 @@
-import { MOST_ROWS_AT_ONCE, type Batch } from '#contracts';
+import { MOST_ROWS_AT_ONCE } from '#contracts';
 import { call } from '#client/api';
 import { calendarToday } from '#client/clock';
 import { columnsOf, emptySetup, type BatchSetup, type Column, type Table } from '#core/batch';
@@ -40,11 +40,8 @@ export async function addTable(
   table: Table,
   tell: (rows: number) => void,
 ): Promise<{ added: number; known: number }> {
-  const batch = await queryClient.fetchQuery<Batch>({
-    queryKey: KEYS.batch(of),
-    queryFn: () => call('batch', { params: { case: of } }),
-    staleTime: 0,
-  });
+  // As it is now, and kept for no page: what is shown afterwards is asked for then.
+  const batch = await call('batch', { params: { case: of } });
   const setup = batch.setup ?? emptySetup(calendarToday());
   const { columns, rows, known } = fittedTable(
     setup,

@@ -96,14 +96,25 @@ function writeWords(form: Form, count: number, done: number, isPending: boolean)
 const savedWords = (count: number) =>
   count === 1 ? 'One letter was saved.' : `${letterCount(count)} were saved.`;
 
-/** What was saved; letters among it can be marked as gone. */
-function Made({ made, mark }: { made: Written; mark: (way: WayOut) => void }) {
-  const way = made.letters.length > 0 ? WAY_OF[made.form] : null;
+interface MadeProps {
+  made: Written;
+  checked: readonly Letter[];
+  mark: (letters: readonly Letter[], way: WayOut) => void;
+}
+
+/** What was saved; letters of it that have not gone meanwhile can be marked as gone. */
+function Made({ made, checked, mark }: MadeProps) {
+  const way = WAY_OF[made.form];
+  const still = made.letters.filter(({ row }) => checked.some((each) => each.row.id === row.id));
   return (
     <Saved
       title={savedWords(made.letters.length)}
       remarks={made.remarks}
-      mark={way && { words: 'They go out so: mark them as gone', run: () => mark(way) }}
+      mark={
+        way && still.length > 0
+          ? { words: 'They go out so: mark them as gone', run: () => mark(still, way) }
+          : null
+      }
     />
   );
 }
@@ -153,7 +164,11 @@ export function Files({ of, title, setup, checked, keep }: Props) {
         )}
         {isPrinting && <PrintedLetters letters={checked} done={endPrinting} />}
         {write.data && (
-          <Made made={write.data} mark={(way) => gone.mark(write.data.letters, way, write.reset)} />
+          <Made
+            made={write.data}
+            checked={checked}
+            mark={(still, way) => gone.mark(still, way, write.reset)}
+          />
         )}
         {printed.length > 0 && !isPrinting && (
           <Saved

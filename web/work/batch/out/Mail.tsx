@@ -51,7 +51,17 @@ interface StayedProps {
   sendSo: { count: number; run: () => void } | null;
 }
 
-const MOST_TOLD = 50;
+const MOST_NAMED = 5;
+
+/** Letters by what keeps them: many are kept by the same. */
+function byReason(faults: readonly LetterFault[]): [string, string[]][] {
+  const found = new Map<string, string[]>();
+  for (const { row, words } of faults) {
+    const said = words.join(' ');
+    found.set(said, [...(found.get(said) ?? []), row]);
+  }
+  return [...found];
+}
 
 /** Letters that did not go, and why. */
 const Stayed = ({ faults, letters, sendSo }: StayedProps) => (
@@ -60,9 +70,13 @@ const Stayed = ({ faults, letters, sendSo }: StayedProps) => (
       {faults.length === 1 ? 'One letter' : letterCount(faults.length)} did not go:
     </p>
     <ul className="list-disc pl-5">
-      {faults.slice(0, MOST_TOLD).map(({ row, words }) => (
-        <li key={row}>
-          {letters.find((each) => each.row.id === row)?.name}: {words.join(' ')}
+      {byReason(faults).map(([words, rows]) => (
+        <li key={words}>
+          {rows
+            .slice(0, MOST_NAMED)
+            .map((row) => letters.find((each) => each.row.id === row)?.name)
+            .join(', ')}
+          {rows.length > MOST_NAMED && ` and ${(rows.length - MOST_NAMED).toLocaleString()} more`}: {words}
         </li>
       ))}
     </ul>

@@ -3,15 +3,15 @@ import { useRef, useState } from 'react';
 import { MOST_LETTERS_AT_ONCE, type LetterFault } from '#contracts';
 import { call } from '#client/api';
 import { calendarToday } from '#client/clock';
-import { KEYS, queryClient } from '../../../api';
+import { KEYS, queryClient, usePreferences } from '../../../api';
+import { USUAL_WAIT } from '../../reply/sending/useSending';
 import { countLetters } from './countLetters';
 import type { Letter } from '../letterMaker';
 
-/** Seconds till the first letter goes: so long all can be stopped. */
-const WAIT = 10;
-
 /** Has letters sent in parts, till it is stopped: what was handed over goes on by itself, with this page closed too. */
 export function useMailing(of: string) {
+  // So long all can be stopped before the first goes.
+  const wait = usePreferences().data?.sendingWait ?? USUAL_WAIT;
   const isStopped = useRef(false);
   const [done, setDone] = useState(0);
   const [faults, setFaults] = useState<readonly LetterFault[]>([]);
@@ -26,7 +26,7 @@ export function useMailing(of: string) {
           params: { case: of },
           body: {
             letters: part.map(({ row, document }) => ({ row: row.id, document: document! })),
-            ...{ wait: WAIT, today: calendarToday() },
+            ...{ wait, today: calendarToday() },
             sure: sure ? part.map(({ row }) => row.id) : [],
           },
         });
