@@ -25,7 +25,10 @@ module.exports = {
       comment: 'client imports core, contracts and itself: what it does, any page of ours can use.',
       severity: 'error',
       from: { path: '^client/', pathNot: '^client/testing/|\\.test\\.tsx?$' },
-      to: { pathNot: '^(core|contracts|client)/|^node_modules/(zod|comlink|nspell)/' },
+      to: {
+        pathNot:
+          '^(core|contracts|client)/|^node_modules/(zod|comlink|nspell|docx|fflate|pdfmake|@types/pdfmake|@fontsource/literata)/',
+      },
     },
     {
       name: 'server-never-imports-web',

@@ -116,16 +116,17 @@ async function proposal(signInAs: typeof signIn, url: string): Promise<void> {
   await imke.screenshot({ path: path.join(OUT, 'proposal.png') });
 }
 
-/** The team with someone invited. */
-async function people(page: Page, url: string): Promise<void> {
-  await page.goto(`${url}/people`);
-  const invite = page.getByRole('form', { name: 'Invite someone' });
-  await invite.getByLabel('Name').fill('Wilma Reed');
-  await invite.getByLabel('Email').fill('wilma@hollin.example');
-  await invite.getByLabel('Ward staff').check();
-  await invite.getByRole('button', { name: 'Invite' }).click();
-  await page.getByRole('region', { name: 'Invited' }).waitFor();
-  await page.screenshot({ path: path.join(OUT, 'people.png') });
+/** A batch, some of whose letters are checked, and one changed by hand. */
+async function batch(page: Page, url: string): Promise<void> {
+  await page.goto(`${url}/cases/lived-volunteers?show=letters`);
+  const list = page.getByRole('listbox', { name: 'Letters' });
+  await list.waitFor();
+  await pressKeys(page, ['Enter', 'Enter', 'w', 'Control+End']);
+  await page.keyboard.type(' and the whole helpline');
+  await list.getByText('by hand').waitFor();
+  await pressKeys(page, ['Alt+Enter', 'ArrowDown']);
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await page.screenshot({ path: path.join(OUT, 'batch.png') });
 }
 
 /** What was used, and how a team begins. */
@@ -212,7 +213,7 @@ await feedback(await signIn('Desta Wynne'));
 await transcript(await signIn('Ruan Pellow'));
 await words(await signIn('Odile Brandt'), server.url);
 await proposal(signIn, server.url);
-await people(await signIn('Imke Tarrow'), server.url);
+await batch(await signIn('Anouk Fell'), server.url);
 await order(await signIn('Imke Tarrow'), server.url);
 await browser.close();
 await server.kill();

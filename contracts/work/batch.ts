@@ -26,6 +26,8 @@ const BatchRowSchema = z.object({
   position: z.number().int(),
   version: z.number().int(),
   cells,
+  // The case of the enquiry that its letter answers; null for none.
+  enquiry: z.string().nullable(),
   // Decided by hand.
   entry: z.string().nullable(),
   isHeld: z.boolean(),
@@ -107,7 +109,14 @@ export const BATCH_ROUTES = define({
     status: 200,
     body: z.object({
       rows: z
-        .array(z.object({ id: z.uuid(), cells }))
+        .array(
+          z.object({
+            id: z.uuid(),
+            cells,
+            // The case of an enquiry that the letter of the row answers.
+            enquiry: z.string().min(1).max(60).nullable().default(null),
+          }),
+        )
         .min(1)
         .max(MOST_ROWS_AT_ONCE),
     }),

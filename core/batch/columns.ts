@@ -136,7 +136,7 @@ const CALLED: Readonly<Record<string, string>> = {
  * The detail or field that a column most likely fills, by its head; null for none.
  * @param fields the names of fields that entries ask for
  */
-export function proposedFill(head: string, fields: readonly string[]): string | null {
+function proposedFill(head: string, fields: readonly string[]): string | null {
   const name = head.trim().toLocaleLowerCase();
   const field = fields.find((one) => one.toLocaleLowerCase() === name);
   return CALLED[name.replaceAll('-', '')] ?? field ?? null;

@@ -5,12 +5,6 @@ import { valueOfCell } from './rowRecord';
 import { cellIn, type BatchSetup, type Rule } from './setup';
 import type { Column } from './columns';
 
-/** Which entry a row gets, in which of its wordings: null for the one in its language. */
-export interface Decided {
-  entry: string;
-  wording: string | null;
-}
-
 /** The columns of a table as conditions ask them: fields of their names. */
 export const columnFields = (columns: readonly Column[]): Field[] =>
   columns.map(({ id, head, kind }) => ({ ...newField(kind, id, head.slice(0, 60)), required: false }));

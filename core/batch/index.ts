@@ -1,9 +1,9 @@
 export { tableFrom, NotTable, TABLE_LIMITS, type Table } from './table';
-export { COLUMN_KINDS, columnsOf, proposedFill, readingOf, type Column, type ColumnKind } from './columns';
+export { COLUMN_KINDS, columnsOf, readingOf, type Column, type ColumnKind } from './columns';
 export { BatchSetupSchema, cellIn, columnFilling, emptySetup, type BatchSetup, type Rule } from './setup';
-export { faultsOfRow, recordOfRow, valueOfCell, type RowFault } from './rowRecord';
-export { columnFields, Decider, valuesOf, type Decided } from './decision';
-export { hasMovedOn, rowLetter, takenIn, type ChangedLetter, type LetterRequest } from './rowLetter';
+export { faultsOfRow, recordOfRow, type RowFault } from './rowRecord';
+export { columnFields, Decider, valuesOf } from './decision';
+export { hasMovedOn, rowLetter, takenIn } from './rowLetter';
 export { hasChangedSince, LETTER_STATES, letterState, sealOf, type LetterState } from './letterState';
 export { fileNamesOf } from './fileNames';
 export { addressLabel } from './addressLabel';

@@ -20,12 +20,13 @@ const ownWords = (text: string) =>
 
 const escaped = (words: string) => words.replace(/[.*+?^${}()|[\]\\]/g, String.raw`\$&`);
 
-/** Whether a name stands in a text, as words of it, in any case. Most do not begin to, and are not looked for. */
+/** Whether a name stands in a text, as words of it, in any case. */
 const isNamed = (name: string, text: string) =>
-  text.toLowerCase().includes(name.trim().split(/\s/, 1)[0]!.toLowerCase()) &&
   new RegExp(`(?<![\\p{L}\\p{N}])${escaped(name).replace(/\s+/g, '\\s+')}(?![\\p{L}\\p{N}])`, 'iu').test(
     text,
   );
+
+const onOneLine = (words: string) => words.replace(/\s+/g, ' ').trim().toLowerCase();
 
 const GREETED =
   /^\s*(?:[Dd]ear|[Hh]ello|[Hh]i|[Aa]nnwyl|[Hh]elo|[Ll]iebe[rs]?|[Hh]allo|[Gg]uten [Tt]ag|[Ss]ehr geehrte[rs]?|[Cc]her|[Cc]hère|[Bb]onjour|[Bb]este|[Gg]eachte)\s+(?<name>\p{Lu}[^,!:.\n]{0,80})/u;
@@ -70,8 +71,11 @@ export function doubtsOf(
   if (spokenOf && files.length === 0) doubts.push({ kind: 'no-attachment', words: spokenOf[0] });
   const greeted = wronglyGreeted(said, own);
   const isOwn = (name: string) => own.some((one) => isNamed(name, one) || isNamed(one, name));
+  const whole = `${subject}\n${said}`;
+  // Of thousands of names hardly one is there: only for those it is asked where words begin and end.
+  const folded = onOneLine(whole);
   const named = others.filter(
-    (name) => /\s/.test(name) && !isOwn(name) && isNamed(name, `${subject}\n${said}`),
+    (name) => /\s/.test(name) && folded.includes(onOneLine(name)) && isNamed(name, whole) && !isOwn(name),
   );
   for (const words of new Set([...(greeted ? [greeted] : []), ...named]))
     doubts.push({ kind: 'other-name', words });

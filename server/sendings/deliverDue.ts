@@ -1,6 +1,6 @@
 import { and, asc, eq, inArray, isNotNull, lt, lte, min, sql } from 'drizzle-orm';
 import type { Context } from '../context';
-import { sendings } from '../db';
+import { batchRows, sendings } from '../db';
 import type { Delivery } from '../post';
 import { enquiryFollows, tellOfCase } from '../cases';
 
@@ -47,6 +47,15 @@ async function keepPace({ db, now }: Context): Promise<void> {
   }
 }
 
+/** The enquiry that the letter of a batch's row answers; null for none. */
+async function enquiryOfRow({ db }: Context, row: string): Promise<string | null> {
+  const [found] = await db
+    .select({ enquiry: batchRows.enquiry })
+    .from(batchRows)
+    .where(eq(batchRows.id, row));
+  return found?.enquiry ?? null;
+}
+
 /** Takes the letter whose time came first out of those that wait; of two processes one alone gets it. Null for none. */
 async function takeDue({ db, now }: Context) {
   const due = db
@@ -86,10 +95,11 @@ export async function deliverDue(context: Context): Promise<void> {
       .set({ ...delivery, stateAt: context.now() })
       // Given up by another process meanwhile, it is known now after all.
       .where(and(eq(sendings.id, id), inArray(sendings.state, ['going', 'perhaps-gone'])));
-    await enquiryFollows(context.db, letter.case, delivery.state, context.now());
+    const answered = letter.row === null ? letter.case : await enquiryOfRow(context, letter.row);
+    await enquiryFollows(context.db, answered, delivery.state, context.now());
     await tellOfSending(context, letter.member);
-    if (letter.row === null) await context.events.tellAll({ type: 'queue-changed' });
-    else if (letter.case !== null) inBatches.add(letter.case);
+    if (answered !== null) await context.events.tellAll({ type: 'queue-changed' });
+    if (letter.row !== null && letter.case !== null) inBatches.add(letter.case);
   }
   // Once for all of a batch that went: its page asks for the whole table.
   for (const of of inBatches) await tellOfCase(context, of);

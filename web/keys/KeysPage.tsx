@@ -95,6 +95,19 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
     keys: [
       ['Up, Down', 'Go from enquiry to enquiry'],
       ['T', 'Takes the enquiry and opens its leaf'],
+      ['X', 'Ticks the enquiry, to write a letter to each that is ticked'],
+    ],
+  },
+  {
+    title: 'In a batch, in the list of letters',
+    keys: [
+      ['Up, Down', 'Go from letter to letter'],
+      ['Enter', 'The letter is checked; the next one that is not comes onto the leaf'],
+      ['H', 'Holds the letter back, or no more'],
+      ['W', 'Writes on the letter, at its first gap where it has one'],
+      ['1 to 9', 'Decides which letter the row gets; 0 leaves it to the rules'],
+      ['Alt + Enter, Alt + H', 'Checked, held back, while you write on a letter'],
+      ['Alt + L', 'Back to the list'],
     ],
   },
   {

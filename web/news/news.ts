@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 27,
+    day: '2026-11-29',
+    title: 'Batches: a letter for each row of a table',
+    words:
+      'Drop a table (xlsx, CSV, or paste one) on the desk, say which decision gets which letter, and check the letters one by one: Enter goes on, H holds one back, W writes on one by hand, which it keeps when the wording changes. They go out by mail at your pace, as Word documents or PDF, on paper, or as message files, each once; what went where is a table. In the queue X ticks enquiries, to write one letter to each.',
+    at: { label: 'The desk', to: '/' },
+  },
+  {
     number: 26,
     day: '2026-11-29',
     title: 'The pocket: the bank beside chats, calls and other programs',

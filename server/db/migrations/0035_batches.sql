@@ -3,6 +3,7 @@ CREATE TABLE "batch_rows" (
 	"case" text NOT NULL,
 	"position" integer NOT NULL,
 	"cells" jsonb NOT NULL,
+	"enquiry" text,
 	"entry" text,
 	"is_held" boolean NOT NULL,
 	"checked" text,
@@ -21,6 +22,7 @@ CREATE TABLE "batches" (
 --> statement-breakpoint
 ALTER TABLE "sendings" ADD COLUMN "row" text;--> statement-breakpoint
 ALTER TABLE "batch_rows" ADD CONSTRAINT "batch_rows_case_cases_id_fk" FOREIGN KEY ("case") REFERENCES "public"."cases"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "batch_rows" ADD CONSTRAINT "batch_rows_enquiry_cases_id_fk" FOREIGN KEY ("enquiry") REFERENCES "public"."cases"("id") ON DELETE set null ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "batches" ADD CONSTRAINT "batches_case_cases_id_fk" FOREIGN KEY ("case") REFERENCES "public"."cases"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "batch_rows_by_case" ON "batch_rows" USING btree ("case","position");--> statement-breakpoint
 ALTER TABLE "sendings" ADD CONSTRAINT "sendings_row_batch_rows_id_fk" FOREIGN KEY ("row") REFERENCES "public"."batch_rows"("id") ON DELETE set null ON UPDATE no action;--> statement-breakpoint

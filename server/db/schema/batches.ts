@@ -25,6 +25,8 @@ export const batchRows = pgTable(
       .references(() => cases.id, { onDelete: 'cascade' }),
     position: integer('position').notNull(),
     cells: jsonb('cells').$type<string[]>().notNull(),
+    // What its letter answers, where the row is somebody who asked.
+    enquiry: text('enquiry').references(() => cases.id, { onDelete: 'set null' }),
     // Decided by hand, whatever the rules say.
     entry: text('entry'),
     isHeld: boolean('is_held').notNull(),

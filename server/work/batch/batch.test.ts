@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import PostalMime from 'postal-mime';
-import type { Batch, CaseSummary, LetterFault, Problem } from '#contracts';
+import type { Batch, CaseSummary, Enquiry, LetterFault, Problem, TakenMessage } from '#contracts';
 import type { BatchSetup } from '#core/batch';
 import { batchRows, sendings } from '../../db';
 import type { Courier, Delivery, Parcel } from '../../post';
@@ -87,7 +87,7 @@ async function batchOf(people: string[][] = PEOPLE, setup: BatchSetup = SETUP): 
   const { id: of } = (await anouk.post('/api/cases').send(body).expect(201)).body as CaseSummary;
   await anouk.put(`/api/cases/${of}/batch`).set('If-Match', '"0"').send({ setup }).expect(200);
   const rows = people.map((cells) => ({ id: randomUUID(), cells }));
-  await anouk.post(`/api/cases/${of}/batch/rows`).send({ rows }).expect(200);
+  if (rows.length > 0) await anouk.post(`/api/cases/${of}/batch/rows`).send({ rows }).expect(200);
   return { of, rows: rows.map((row) => row.id) };
 }
 const read = async ({ of }: Pick<Made, 'of'>, who = anouk) =>
@@ -295,6 +295,41 @@ describe('letters', () => {
     ]).expect(200);
     const { rows } = await read(made);
     expect(rows.map((row) => row.byHand?.document ?? null)).toEqual([letter('By hand'), null, null]);
+  });
+
+  test('answer enquiries in their threads, which are answered then, and open again where they are stopped', async () => {
+    const handed = taken;
+    const came = await anouk
+      .post('/api/messages')
+      .set('Content-Type', 'message/rfc822')
+      .send(
+        Buffer.from(
+          `From: Petra Lindow <petra@marsh.example>\r\nSubject: Helping\r\nMessage-ID: <${randomUUID()}@marsh.example>\r\n\r\nMay I help?`,
+        ),
+      );
+    const { case: asked } = came.body as TakenMessage;
+    const made = await batchOf([]);
+    const row = { id: randomUUID(), cells: PEOPLE[0], enquiry: asked!.id };
+    await anouk
+      .post(`/api/cases/${made.of}/batch/rows`)
+      .send({ rows: [row] })
+      .expect(200);
+    const state = async () =>
+      ((await anouk.get('/api/queue')).body as Enquiry[]).find((one) => one.case === asked!.id)?.state;
+    const whole = { of: made.of, rows: [row.id] };
+    const document = [letter('Dear Petra Lindow, you may.')];
+    await send(whole, document, { wait: 60 });
+    expect(await state()).toBe('answered');
+    await anouk.post(`/api/cases/${made.of}/batch/stop`).expect(200);
+    expect(await state()).toBe('open');
+    await send(whole, document);
+    await deliverDue(server.context);
+    expect(await state()).toBe('answered');
+    const { inReplyTo, subject } = await PostalMime.parse(handed[0]!.message);
+    expect([inReplyTo, subject]).toEqual([expect.stringContaining('@marsh.example>'), 'Re: Volunteering']);
+    // Of somebody else's case nothing is told, nor made.
+    const others = { rows: [{ id: randomUUID(), cells: ['x'], enquiry: 'owl-sorrel' }] };
+    await anouk.post(`/api/cases/${made.of}/batch/rows`).send(others).expect(404);
   });
 
   test('have no head with a line break in it, whatever a cell holds', async () => {

@@ -106,10 +106,12 @@ export async function addRows(
   context: Context,
   member: string,
   id: string,
-  rows: readonly { id: string; cells: string[] }[],
+  rows: readonly { id: string; cells: string[]; enquiry: string | null }[],
 ): Promise<{ rows: number }> {
   const { db } = context;
   const { id: of } = await givenCase(db, member, id);
+  // What one has not been given cannot be answered.
+  for (const { enquiry } of rows) if (enquiry !== null) await givenCase(db, member, enquiry);
   const total = await db.transaction(async (tx) => {
     // One after the other: two that add at the same moment would give the same places.
     const [own] = await tx.select().from(batches).where(eq(batches.case, of)).for('update');
@@ -129,6 +131,7 @@ export async function addRows(
       await tx.insert(batchRows).values(
         fresh.map((row, at) => ({
           ...{ id: row.id, case: of, position: first + at, cells: row.cells },
+          enquiry: row.enquiry,
           ...{ entry: null, isHeld: false, checked: null, document: null, base: null },
           ...{ gone: null, goneAt: null, version: 1 },
         })),
@@ -174,6 +177,19 @@ function changedRow(row: StoredRow, change: RowChange, now: Date): Partial<Store
   };
 }
 
+/** What of a row changes is written over by what is put in its place. */
+const WRITTEN_OVER = {
+  cells: sql`excluded.cells`,
+  entry: sql`excluded.entry`,
+  isHeld: sql`excluded.is_held`,
+  checked: sql`excluded.checked`,
+  document: sql`excluded.document`,
+  base: sql`excluded.base`,
+  gone: sql`excluded.gone`,
+  goneAt: sql`excluded.gone_at`,
+  version: sql`excluded.version`,
+};
+
 /** Changes rows, all or none. Throws a `moved-on` Refusal with the row as it is where somebody else changed it. */
 export async function changeRows(
   context: Context,
@@ -197,9 +213,13 @@ export async function changeRows(
           current: toRow(row, sent),
         });
       const next = { ...row, ...changedRow(row, change, now()) };
-      await tx.update(batchRows).set(next).where(eq(batchRows.id, row.id));
       before.set(row.id, next);
     }
+    // All by one statement: a plain act lets hundreds go at once.
+    await tx
+      .insert(batchRows)
+      .values([...before.values()])
+      .onConflictDoUpdate({ target: batchRows.id, set: WRITTEN_OVER });
     return [...before.values()].map((row) => toRow(row, sent));
   });
   await tellOfCase(context, of);

@@ -1,15 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { and, desc, eq, inArray, isNotNull, isNull, ne } from 'drizzle-orm';
-import type { LetterFault, Member } from '#contracts';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, ne } from 'drizzle-orm';
+import { MOST_LETTERS_AT_ONCE, type LetterFault, type Member } from '#contracts';
 import { columnFilling, cellIn, recordOfRow, type BatchSetup } from '#core/batch';
 import type { DraftDocument } from '#core/draft';
 import { gapsOf } from '#core/fill';
 import { doubtInWords, doubtsOf, letterOf, usualHead, type OutgoingLetter } from '#core/letter';
 import { isEmptyPassage } from '#core/passage';
 import { filesInSight } from '../../bank';
-import { givenCase, tellOfCase } from '../../cases';
+import { enquiryFollows, givenCase, tellOfCase } from '../../cases';
 import type { Context } from '../../context';
-import { batchRows, fileContents, sendings, type Queries } from '../../db';
+import { batchRows, fileContents, messages, sendings, type Queries } from '../../db';
 import { Refusal } from '../../http';
 import { deliverAfter, houseDoubts, readySending, receiverFaults, type FileAlong } from '../../sendings';
 import { rowsOf, setupOf, type StoredRow } from './batches';
@@ -93,7 +93,10 @@ async function sifted(
   const faults: LetterFault[] = [];
   for (const { row: id, document } of letters) {
     const row = rows.get(id)!;
-    const letter = letterOf(document, usualHead(recordOfRow(setup, row.cells, []), today, false));
+    const letter = letterOf(
+      document,
+      usualHead(recordOfRow(setup, row.cells, []), today, row.enquiry !== null),
+    );
     const words = faultsOf(row, document, letter);
     const isSure = sure === 'all' || sure.includes(id);
     const own = [names.get(id) ?? '', ...letter.to.map(({ name }) => name)].filter((name) => name !== '');
@@ -113,6 +116,22 @@ async function sifted(
     else ready.push({ row, document, letter, along: await alongWith(db, member, letter) });
   }
   return { ready, faults };
+}
+
+/** The messages that the letter of a row answers, so that mail programs show them together. */
+async function threadOf(
+  db: Queries,
+  { enquiry }: StoredRow,
+): Promise<{ inReplyTo: string | null; references: string[] }> {
+  if (enquiry === null) return { inReplyTo: null, references: [] };
+  const rows = await db
+    .select({ id: messages.id })
+    .from(messages)
+    .where(eq(messages.case, enquiry))
+    .orderBy(asc(messages.cameAt), asc(messages.id));
+  // One that had no id of its own is known by what it holds, which no mail program knows.
+  const ids = rows.map(({ id }) => id).filter((id) => /^<[^<>\s]+>$/.test(id));
+  return { inReplyTo: ids.at(-1) ?? null, references: ids.slice(-20) };
 }
 
 const MINUTE_MS = 60_000;
@@ -155,7 +174,7 @@ export async function sendLetters(
   const waiting: (typeof sendings.$inferInsert)[] = [];
   for (const [at, { row, letter, along }] of ready.entries()) {
     const goesAt = new Date(first + (at * MINUTE_MS) / pace);
-    const where = { draft: null, case: of, row: row.id, along, goesAt, inReplyTo: null, references: [] };
+    const where = { draft: null, case: of, row: row.id, along, goesAt, ...(await threadOf(db, row)) };
     waiting.push(await readySending(context, member, letter, { id: randomUUID(), ...where }));
   }
   if (waiting.length > 0)
@@ -177,12 +196,25 @@ export async function sendLetters(
       for (const { row } of put) {
         const { document } = ready.find((one) => one.row.id === row)!;
         await tx.update(batchRows).set({ document }).where(eq(batchRows.id, row!));
+        const { enquiry } = ready.find((one) => one.row.id === row)!.row;
+        await enquiryFollows(tx, enquiry, 'waiting', context.now());
       }
     });
-  await tellOfCase(context, of);
+  // Of parts that others follow pages are not told: each time they would ask for the whole table.
+  if (asked.letters.length < MOST_LETTERS_AT_ONCE) await tellOfCase(context, of);
   await context.events.tell(member.id, { type: 'sendings-changed' });
   if (waiting.length > 0) deliverAfter(context, Math.max(0, (first - context.now().getTime()) / 1000));
   return { sent: [...already, ...ready.map(({ row }) => row.id)], faults };
+}
+
+/** The enquiries that letters of rows answer. */
+async function enquiriesOf(db: Queries, rows: readonly string[]): Promise<string[]> {
+  if (rows.length === 0) return [];
+  const found = await db
+    .select({ enquiry: batchRows.enquiry })
+    .from(batchRows)
+    .where(and(inArray(batchRows.id, [...rows]), isNotNull(batchRows.enquiry)));
+  return found.flatMap(({ enquiry }) => enquiry ?? []);
 }
 
 /** Takes back what waits to go of a batch, whoever had it sent. */
@@ -205,6 +237,7 @@ export async function stopLetters(
       .update(batchRows)
       .set({ document: null })
       .where(and(inArray(batchRows.id, rows.slice(at, at + 500)), isNull(batchRows.base)));
+  for (const row of await enquiriesOf(db, rows)) await enquiryFollows(db, row, 'taken-back', now());
   await tellOfCase(context, of);
   return { stopped: stopped.length };
 }
@@ -221,7 +254,7 @@ export async function lettersAsMessages(
   const { ready, faults } = await sifted(db, member.id, of, letters, { today, sure: 'all' });
   const messages: { row: string; message: string }[] = [];
   for (const { row, letter, along } of ready) {
-    const where = { draft: null, case: of, row: row.id, along, inReplyTo: null, references: [] };
+    const where = { draft: null, case: of, row: row.id, along, ...(await threadOf(db, row)) };
     const made = await readySending(context, member, letter, {
       id: randomUUID(),
       ...where,

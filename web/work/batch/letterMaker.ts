@@ -51,7 +51,7 @@ const sealOfLetter = (document: DraftDocument, head: Head): string =>
   sealOf(JSON.stringify([head.to, head.cc, head.subject, plainText(messageOf(finishedPassage(document)))]));
 
 interface Source {
-  setup: BatchSetup;
+  setup: Pick<BatchSetup, 'columns' | 'rules' | 'day'>;
   index: BankIndex;
   /** Who signs letters of an entry. */
   writerOf: (entry: string) => Writer;

@@ -1,13 +1,13 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Batch, Case } from '#contracts';
+import { MOST_ROWS_AT_ONCE, type Batch, type Case } from '#contracts';
 import { collectionsAround, entryIn } from '#core/bank';
 import { signatureFor, signedWith } from '#core/signing';
 import { useBankIndex, useEntriesAtHand, usePreferences } from '../../api';
 import { useShell } from '../../shell';
 import { LetterMaker, type Letter } from './letterMaker';
 
-/** So many letters are made at once; more in turns, between which the page draws and hears keys. */
-const AT_ONCE = 300;
+/** So many letters are made at once, as many as one change can touch; more in turns, between which the page draws and hears keys. */
+const AT_ONCE = MOST_ROWS_AT_ONCE;
 const TURN_MS = 20;
 
 /** Letters that are made, or on their way to be. */
@@ -25,27 +25,25 @@ export function useLetters(one: Case, batch: Batch | undefined): LettersMade {
   const index = useBankIndex();
   const sets = usePreferences().data;
   const rows = useMemo(() => batch?.rows ?? [], [batch]);
-  const setup = batch?.setup ?? null;
+  const { columns, rules, day } = batch?.setup ?? {};
   const wanted = useMemo(
     () => [
-      ...new Set([
-        ...(setup?.rules.map(({ entry }) => entry) ?? []),
-        ...rows.flatMap(({ entry }) => entry ?? []),
-      ]),
+      ...new Set([...(rules?.map(({ entry }) => entry) ?? []), ...rows.flatMap(({ entry }) => entry ?? [])]),
     ],
-    [setup, rows],
+    [rules, rows],
   );
   useEntriesAtHand(wanted);
   const maker = useMemo(() => {
-    if (!setup || !index) return null;
+    if (!columns || !rules || !day || !index) return null;
     const writerOf = (entry: string) => {
       const found = entryIn(index, entry);
       const around = found ? collectionsAround(found.collection, index.collections) : [];
       const set = signatureFor(sets ?? {}, { case: one.id, kind: one.kind, collections: around });
       return signedWith(member, set);
     };
-    return new LetterMaker({ setup, index, writerOf });
-  }, [setup, index, sets, member, one.id, one.kind]);
+    return new LetterMaker({ setup: { columns, rules, day }, index, writerOf });
+    // Of the setup what letters are made by: neither the names of files nor the pace.
+  }, [columns, rules, day, index, sets, member, one.id, one.kind]);
   const [, drawn] = useState(0);
   const open = maker ? rows.filter((row) => !maker.has(row)).length : rows.length;
   const isReady = maker !== null && open <= AT_ONCE;

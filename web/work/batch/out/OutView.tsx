@@ -32,15 +32,13 @@ export function OutView({ one, batch, setup, made, keep }: Props) {
       }
     >
       <BatchHead one={one} view="out" />
-      {isReady ? (
-        <>
-          <Mail {...{ of, setup, checked, keep, letters }} byServer={batch.byServer} />
-          <Files {...{ of, setup, checked, keep }} title={one.title} />
-          <Again {...{ one, setup }} />
-        </>
-      ) : (
-        <FillingIn done={done} />
-      )}
+      {!isReady && <FillingIn done={done} />}
+      {/* Not taken away meanwhile: what is being sent or written goes on. */}
+      <div hidden={!isReady}>
+        <Mail {...{ of, setup, checked, keep, letters }} byServer={batch.byServer} />
+        <Files {...{ of, setup, checked, keep }} title={one.title} />
+        <Again {...{ one, setup }} />
+      </div>
     </Figure>
   );
 }

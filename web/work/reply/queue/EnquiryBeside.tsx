@@ -172,10 +172,13 @@ interface Props {
   alike: readonly Enquiry[];
   take: () => void;
   isTaking: boolean;
+  /** Whether it is ticked, to be answered together with others. */
+  isTicked: boolean;
+  tick: () => void;
 }
 
 /** What is known of one enquiry of the queue, and what can be done with it. */
-export function EnquiryBeside({ one, alike, take, isTaking }: Props) {
+export function EnquiryBeside({ one, alike, take, isTaking, isTicked, tick }: Props) {
   const { member } = useShell();
   const change = useEnquiryChange(one.case);
   const acting = { one, act: change.mutate, isPending: change.isPending || isTaking };
@@ -202,6 +205,16 @@ export function EnquiryBeside({ one, alike, take, isTaking }: Props) {
       {!isOthers && (
         <>
           <Standing {...acting} />
+          {one.state !== 'answered' && (
+            <Button
+              look="text"
+              className="justify-self-start text-[14px]"
+              aria-pressed={isTicked}
+              onClick={tick}
+            >
+              {isTicked ? 'Untick it' : 'Tick it, for a batch of letters'} <Key>X</Key>
+            </Button>
+          )}
           <HandOn {...acting} key={`to ${one.takenBy}`} />
           <PutOff {...acting} />
           {alike.map((other) => (

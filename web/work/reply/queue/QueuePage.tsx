@@ -9,16 +9,18 @@ import { Figure, useShell } from '../../../shell';
 import { Failed, Loading, Notice, TextField } from '../../../ui';
 import { EnquiryBeside } from './EnquiryBeside';
 import { foundIn, joinableTo, sectionsOf, type Section } from './sections';
+import { TickedEnquiries } from './TickedEnquiries';
 import { useEnquiryChange } from './useEnquiry';
 
 interface LineProps {
   one: Enquiry;
   isHere: boolean;
+  isTicked: boolean;
   go: () => void;
 }
 
 /** An enquiry in the queue: who asks, since when they wait, and how it begins. */
-function Line({ one, isHere, go }: LineProps) {
+function Line({ one, isHere, isTicked, go }: LineProps) {
   const { member } = useShell();
   const { title, fromName, fromAddress, excerpt, since, state, takenBy, takenByName, notes } = one;
   return (
@@ -42,7 +44,11 @@ function Line({ one, isHere, go }: LineProps) {
           {fromName || fromAddress || 'Nobody is named'}: {excerpt.replace(/\s+/g, ' ').slice(0, 160)}
         </span>
         <span className="text-right text-[13px] text-soft">
-          {[takenBy !== member.id && takenByName, notes.length > 0 && `${notes.length} noted`]
+          {[
+            isTicked && 'ticked',
+            takenBy !== member.id && takenByName,
+            notes.length > 0 && `${notes.length} noted`,
+          ]
             .filter(Boolean)
             .join(', ')}
         </span>
@@ -59,13 +65,14 @@ const showBeside = () => {
     requestAnimationFrame(() => document.getElementById(BESIDE)?.scrollIntoView());
 };
 
-/** Moves from line to line by the arrows; T takes the enquiry of the line. */
-function keysOfList(list: HTMLElement, key: string, take: () => void): boolean {
+/** Moves from line to line by the arrows; T takes the enquiry of the line, X ticks it. */
+function keysOfList(list: HTMLElement, key: string, take: () => void, tick: () => void): boolean {
   const lines = [...list.querySelectorAll<HTMLElement>('[data-enquiry]')];
   const at = lines.indexOf(document.activeElement as HTMLElement);
   const to = { ArrowDown: at + 1, ArrowUp: at - 1, Home: 0, End: lines.length - 1 }[key];
   if (to !== undefined) lines[Math.max(0, Math.min(to, lines.length - 1))]?.focus();
   else if (key.toLowerCase() === 't' && at >= 0) take();
+  else if (key.toLowerCase() === 'x' && at >= 0) tick();
   else return false;
   return true;
 }
@@ -87,17 +94,19 @@ interface LinesProps {
   here: Enquiry | undefined;
   go: (of: string) => void;
   take: () => void;
+  ticked: ReadonlySet<string>;
+  tick: () => void;
 }
 
 /** The queue under its headings, walked by the arrows. */
-function Lines({ sections, here, go, take }: LinesProps) {
+function Lines({ sections, here, go, take, ticked, tick }: LinesProps) {
   const list = useRef<HTMLDivElement>(null);
   return (
     <div
       ref={list}
       onKeyDown={(event) => {
         if (event.ctrlKey || event.altKey || event.metaKey) return;
-        if (keysOfList(list.current!, event.key, take)) event.preventDefault();
+        if (keysOfList(list.current!, event.key, take, tick)) event.preventDefault();
       }}
     >
       {sections.map(({ title, enquiries }) => (
@@ -107,13 +116,31 @@ function Lines({ sections, here, go, take }: LinesProps) {
           </h2>
           <ul>
             {enquiries.map((each) => (
-              <Line key={each.case} one={each} isHere={each === here} go={() => go(each.case)} />
+              <Line
+                key={each.case}
+                one={each}
+                isHere={each === here}
+                isTicked={ticked.has(each.case)}
+                go={() => go(each.case)}
+              />
             ))}
           </ul>
         </section>
       ))}
     </div>
   );
+}
+
+/** Which enquiries are ticked, by their cases. */
+function useTicks() {
+  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
+  const tick = (of: string) =>
+    setTicked((before) => {
+      const now = new Set(before);
+      if (!now.delete(of)) now.add(of);
+      return now;
+    });
+  return { ticked, tick, untick: () => setTicked(new Set()) };
 }
 
 /** The team's queue: what waits for an answer, whoever answers it. */
@@ -127,6 +154,7 @@ export function QueuePage() {
   const shown = sections.flatMap(({ enquiries }) => enquiries);
   const one = shown.find((each) => each.case === here) ?? shown[0];
   const { take, error, isPending } = useTake(one);
+  const { ticked, tick, untick } = useTicks();
   return (
     <Figure
       marginLabel="The selected enquiry"
@@ -134,10 +162,16 @@ export function QueuePage() {
         <div id={BESIDE} className="h-full pt-6">
           <div className="sticky top-3 max-h-[calc(100vh-1.5rem)] overflow-y-auto pb-4">
             {error && <Notice tone="warning" title={inWords(error)} />}
+            <TickedEnquiries
+              ticked={(queue.data ?? []).filter((each) => ticked.has(each.case))}
+              untick={untick}
+            />
             {one && (
               <EnquiryBeside
                 key={one.case}
                 one={one}
+                isTicked={ticked.has(one.case)}
+                tick={() => tick(one.case)}
                 alike={joinableTo(queue.data ?? [], one, member.id)}
                 take={take}
                 isTaking={isPending}
@@ -165,7 +199,7 @@ export function QueuePage() {
             : 'No enquiry has these words.'}
         </p>
       )}
-      <Lines sections={sections} here={one} go={go} take={take} />
+      <Lines {...{ sections, go, take, ticked }} here={one} tick={() => one && tick(one.case)} />
     </Figure>
   );
 }
