@@ -66,11 +66,11 @@ function finishBlock(block: Block, finish: FinishLine): Block | null {
   return content.length === 0 ? null : { ...block, content };
 }
 
-const isBare = (cell: Block) =>
-  'content' in cell &&
-  cell.content?.length === 1 &&
-  cell.content[0]!.type === 'paragraph' &&
-  !('content' in cell.content[0]);
+/** A cell with an empty paragraph alone: an editor writes that without content, filling with none in it. */
+function isBare(cell: Block): boolean {
+  const [only, ...others] = 'content' in cell ? ((cell.content ?? []) as Block[]) : [];
+  return others.length === 0 && only?.type === 'paragraph' && (only.content ?? []).length === 0;
+}
 
 /** True for a row of which all was left out: one that was empty from the start stays. */
 const isEmptied = (before: Block, after: readonly Block[]) =>
