@@ -59,10 +59,12 @@ export function LetterOnLeaf(props: Props) {
   const { document, fresh, row } = letter;
   const [shown, setShown] = useState({ turn: 0, document });
   const [saved, setSaved] = useState<DraftDocument | null>(null);
+  // While something written here is not saved yet, nothing takes its place: what a colleague saved meanwhile is told instead.
+  const [isUnsaved, setUnsaved] = useState(false);
   const isHere = (known: DraftDocument | null) =>
     known !== null && document !== null && isSameLetter(known, document);
   // Changed elsewhere: by its wording, its row, a colleague, or a button beside it. What is written here is what is saved.
-  if (document !== shown.document && !isHere(shown.document) && !isHere(saved))
+  if (!isUnsaved && document !== shown.document && !isHere(shown.document) && !isHere(saved))
     setShown({ turn: shown.turn + 1, document });
   if (isOut(letter.state)) return <AsItWent {...props} />;
   if (!shown.document || !(row.byHand?.base ?? fresh)) return <NoLetter actions={props.actions} />;
@@ -70,7 +72,7 @@ export function LetterOnLeaf(props: Props) {
     <LetterText
       key={shown.turn}
       {...props}
-      {...{ row, saved: setSaved }}
+      {...{ row, saved: setSaved, setUnsaved }}
       document={shown.document}
       base={row.byHand?.base ?? fresh!}
     />

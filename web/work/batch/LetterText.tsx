@@ -31,6 +31,8 @@ interface Props {
   base: DraftDocument;
   document: DraftDocument;
   saved: (document: DraftDocument) => void;
+  /** Tells whether something is written here that the server does not have. */
+  setUnsaved: (isUnsaved: boolean) => void;
   handleRef: RefObject<LetterHandle | null>;
   actions: readonly Action[];
   say: (words: string | null) => void;
@@ -118,7 +120,7 @@ function LetterNotices({ of, keeper, keeping, editor }: NoticesProps) {
 
 /** The letter of a row, alive: written on as any leaf is, and kept as changed by hand. */
 export function LetterText(props: Props) {
-  const { one, row, record, base, document, saved, handleRef, actions, say, beside } = props;
+  const { one, row, record, base, document, saved, setUnsaved, handleRef, actions, say, beside } = props;
   const { member } = useShell();
   const [copy] = useState(() => keptCopy(member.id, row.id));
   const here = useMemo(() => ({ ...one, record }), [one, record]);
@@ -129,7 +131,10 @@ export function LetterText(props: Props) {
     ...{ one: here, say },
     document: copy ?? document,
     draft: { ...draftOfLetter(row, document), id: '' },
-    onChange: () => keeper.changed(),
+    onChange: () => {
+      setUnsaved(true);
+      keeper.changed();
+    },
   });
   const { editor, placing, offering, counts } = parts;
   const leaf = useLeafState(editor);
@@ -139,6 +144,9 @@ export function LetterText(props: Props) {
     // What this computer kept of an earlier time is sent as soon as the letter is open.
     if (copy) keeper.changed();
   }, [editor, keeper, copy]);
+  useEffect(() => {
+    if (keeping.kind === 'saved') setUnsaved(!keeper.isSaved);
+  }, [keeping, keeper, setUnsaved]);
   useHandle(handleRef, keeper, editor);
   useLeafActions(
     [...actions],
