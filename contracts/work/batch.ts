@@ -67,6 +67,8 @@ const RowChangeSchema = z.object({
     .object({ way: z.enum(WAYS_OUT), document: DraftDocumentSchema })
     .nullable()
     .optional(),
+  // It is taken out of the batch, for good.
+  drop: z.literal(true).optional(),
 });
 export type RowChange = z.infer<typeof RowChangeSchema>;
 

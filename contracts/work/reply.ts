@@ -96,6 +96,14 @@ export const REPLY_ROUTES = define({
     status: 200,
     response: z.array(EarlierEnquirySchema),
   },
+  likeEnquiries: {
+    method: 'get',
+    path: '/api/cases/:case/like-enquiries',
+    access: 'given',
+    summary: 'What other senders asked that is like an enquiry, and what was answered; the nearest first.',
+    status: 200,
+    response: z.array(EarlierEnquirySchema),
+  },
   changeEnquiry: {
     method: 'post',
     path: '/api/enquiries/:case/changes',

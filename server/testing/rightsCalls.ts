@@ -212,6 +212,7 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
       headers: { 'Content-Type': 'message/rfc822' },
     }),
   earlierEnquiries: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
+  likeEnquiries: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
   queue: async () => Promise.resolve({}),
   changeEnquiry: async () => ({
     params: { case: await enquiry() },

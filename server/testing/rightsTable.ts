@@ -144,6 +144,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   takeMessage: members,
   queue: members,
   earlierEnquiries: given,
+  likeEnquiries: given,
   changeEnquiry: members,
   othersTranscripts: given,
   assignments: members,

@@ -51,6 +51,7 @@ export const KEYS = {
   earlier: (draft: string) => ['earlier', draft],
   queue: ['queue'],
   earlierEnquiries: (id: string) => ['case', id, 'earlier-enquiries'],
+  likeEnquiries: (id: string) => ['case', id, 'like-enquiries'],
   sendings: ['sendings'],
   sendingsOf: (draft: string) => ['sendings', draft],
   notes: ['notes'],

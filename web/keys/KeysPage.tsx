@@ -88,6 +88,7 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
       ['Alt + T', 'Quotes the words selected in the message'],
       ['Alt + Enter', 'Sends the letter; with a gap, or something doubtful, it stays and says so'],
       ['F9', 'Takes the letter back while it waits to go'],
+      ['Alt + K', 'Copies the message, for a chat or another program'],
     ],
   },
   {

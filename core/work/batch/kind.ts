@@ -5,5 +5,5 @@ export const BATCH: Kind = {
   work: 'Batches of letters',
   caseName: 'Batch',
   details: [],
-  reachesAll: true,
+  reachesAll: false,
 };

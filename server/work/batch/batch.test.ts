@@ -141,6 +141,29 @@ describe('rows', () => {
     expect(rows.map(({ position }) => position)).toEqual([0, 1, 2, 3, 4, 5, 6, 7, 8]);
   });
 
+  test('are taken out, but for those whose letter has gone; what comes later has numbers of its own', async () => {
+    const made = await batchOf();
+    const [a, b, c] = made.rows;
+    await change(made, [{ row: c, gone: { way: 'docx', document: letter('x') } }]).expect(200);
+    await change(made, [
+      { row: a, drop: true },
+      { row: c, drop: true },
+    ]).expect(403);
+    await change(made, [
+      { row: a, drop: true },
+      { row: b, isHeld: true },
+    ]).expect(200);
+    const more = { rows: [{ id: randomUUID(), cells: ['New'] }] };
+    expect((await anouk.post(`/api/cases/${made.of}/batch/rows`).send(more)).body).toEqual({ rows: 3 });
+    expect(
+      (await read(made)).rows.map(({ position, cells, isHeld }) => [position, cells[0], isHeld]),
+    ).toEqual([
+      [1, 'Owen Marl', true],
+      [2, 'Sena Brook', false],
+      [3, 'New', false],
+    ]);
+  });
+
   test('how letters are made is kept once: who comes second is told', async () => {
     const made = await batchOf();
     const keep = (who: Caller, pace: number) =>

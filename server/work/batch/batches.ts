@@ -1,4 +1,4 @@
-import { and, asc, count, eq, inArray, ne, sql } from 'drizzle-orm';
+import { and, asc, count, eq, inArray, max, ne, sql } from 'drizzle-orm';
 import type { Batch, BatchRow, RowChange, WayOut } from '#contracts';
 import { TABLE_LIMITS, type BatchSetup } from '#core/batch';
 import type { DraftDocument } from '#core/draft';
@@ -116,13 +116,18 @@ export async function addRows(
     // One after the other: two that add at the same moment would give the same places.
     const [own] = await tx.select().from(batches).where(eq(batches.case, of)).for('update');
     if (!own) throw notFound();
-    const [before] = await tx.select({ rows: count() }).from(batchRows).where(eq(batchRows.case, of));
-    const first = before?.rows ?? 0;
+    const [before] = await tx
+      .select({ rows: count(), last: max(batchRows.position) })
+      .from(batchRows)
+      .where(eq(batchRows.case, of));
+    const had = before?.rows ?? 0;
+    // Rows that were taken out leave their numbers behind.
+    const first = (before?.last ?? -1) + 1;
     const ids = rows.map((row) => row.id);
     const there = await tx.select({ id: batchRows.id }).from(batchRows).where(inArray(batchRows.id, ids));
     const known = new Set(there.map((row) => row.id));
     const fresh = rows.filter((row) => !known.has(row.id));
-    if (first + fresh.length > TABLE_LIMITS.rows)
+    if (had + fresh.length > TABLE_LIMITS.rows)
       throw new Refusal(
         'too-many',
         `A batch takes ${TABLE_LIMITS.rows.toLocaleString('en-GB')} rows at the most. These were not added.`,
@@ -136,7 +141,7 @@ export async function addRows(
           ...{ gone: null, goneAt: null, version: 1 },
         })),
       );
-    return first + fresh.length;
+    return had + fresh.length;
   });
   await tellOfCase(context, of);
   return { rows: total };
@@ -157,8 +162,8 @@ export async function rowsOf(tx: Queries, of: string, ids: readonly string[]): P
 const GONE_ALREADY = 'This letter has gone out already: it stays as it went. Nothing was changed.';
 
 /** Whether a change is about what a letter says, which one that went out keeps. */
-const isOfWords = ({ cells, entry, byHand, checked, isHeld }: RowChange) =>
-  [cells, entry, byHand, checked, isHeld].some((value) => value !== undefined);
+const isOfWords = ({ cells, entry, byHand, checked, isHeld, drop }: RowChange) =>
+  [cells, entry, byHand, checked, isHeld, drop].some((value) => value !== undefined);
 
 /** What a change makes of a row. */
 function changedRow(row: StoredRow, change: RowChange, now: Date): Partial<StoredRow> {
@@ -215,11 +220,15 @@ export async function changeRows(
       const next = { ...row, ...changedRow(row, change, now()) };
       before.set(row.id, next);
     }
+    const dropped = changes.filter(({ drop }) => drop).map(({ row }) => row);
+    if (dropped.length > 0) await tx.delete(batchRows).where(inArray(batchRows.id, dropped));
+    for (const row of dropped) before.delete(row);
     // All by one statement: a plain act lets hundreds go at once.
-    await tx
-      .insert(batchRows)
-      .values([...before.values()])
-      .onConflictDoUpdate({ target: batchRows.id, set: WRITTEN_OVER });
+    if (before.size > 0)
+      await tx
+        .insert(batchRows)
+        .values([...before.values()])
+        .onConflictDoUpdate({ target: batchRows.id, set: WRITTEN_OVER });
     return [...before.values()].map((row) => toRow(row, sent));
   });
   await tellOfCase(context, of);

@@ -217,7 +217,7 @@ test('who waits longest is first, what was answered is last', async () => {
 test('what the same sender asked before is told with what was answered, to who has the case', async () => {
   const from = 'Ord <Ord@marsh.example>';
   const [first, second] = [
-    await delivered({ from, subject: 'Eels' }),
+    await delivered({ from, subject: 'Eels', body: 'Are eels welcome in your pond?' }),
     await delivered({ from: from.toLowerCase(), subject: 'Newts' }),
   ];
   await delivered({ from: 'Ord <other@marsh.example>' });
@@ -249,4 +249,17 @@ test('what the same sender asked before is told with what was answered, to who h
   expect((await anouk.get(`/api/cases/${first}/earlier-enquiries`)).body).toEqual([
     expect.objectContaining({ case: second, letter: null }),
   ]);
+
+  // Somebody else who asks the like sees what was answered; of something else nothing is told.
+  const like = async (body: string) => {
+    const asked = await taken(anouk, mail({ from: 'Sena <sena@marsh.example>', body }));
+    return (await anouk.get(`/api/cases/${asked.case!.id}/like-enquiries`)).body as unknown[];
+  };
+  expect(await like('Hello! Are eels welcome in the pond at your hospital?')).toEqual([
+    expect.objectContaining({
+      case: first,
+      letter: expect.objectContaining({ excerpt: 'Eels are welcome.', byName: 'Anouk Fell' }),
+    }),
+  ]);
+  expect(await like('When does the bus leave on Sundays?')).toEqual([]);
 });

@@ -4,7 +4,7 @@ import { summaryOf } from '../../cases';
 import type { Context } from '../../context';
 import { bind, Refusal } from '../../http';
 import { changeEnquiry } from './changeEnquiry';
-import { earlierEnquiries } from './earlierEnquiries';
+import { earlierEnquiries, likeEnquiries } from './earlierEnquiries';
 import { enquiryFor, queueFor } from './queue';
 import { takeMessage } from './takeMessage';
 
@@ -44,6 +44,7 @@ export function replyRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'queue', ({ member }) => queueFor(context, member.id));
 
+  bind(router, context, 'likeEnquiries', ({ member, params }) => likeEnquiries(db, member.id, params.case));
   bind(router, context, 'earlierEnquiries', ({ member, params }) =>
     earlierEnquiries(db, member.id, params.case),
   );

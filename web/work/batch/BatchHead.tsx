@@ -1,7 +1,9 @@
 import { Link } from 'react-router';
 import type { Case } from '#contracts';
 import { FilesOfCase } from '../../files';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
+import { AboutCase } from '../../record';
+import { Button } from '../../ui';
 
 /** The parts of a batch, in the order they are worked through. */
 export const VIEWS = ['rows', 'decision', 'letters', 'out'] as const;
@@ -23,12 +25,21 @@ interface Props {
 
 /** What stands above each part of a batch: its name, and the way to the other parts. */
 export function BatchHead({ one, view, children }: Props) {
+  const [about, setAbout] = useState(false);
   return (
     <>
       <header className="flex flex-wrap items-baseline gap-x-4 px-9 pt-5 pb-2 max-[899px]:px-4">
         <h1 className="min-w-0 font-book text-[26px] leading-tight break-words">{one.title}</h1>
         {one.closed && <span className="text-[13px] text-rust">closed</span>}
         <span className="ml-auto flex items-baseline gap-4" data-print="no">
+          <Button
+            look="text"
+            className="text-[13px]"
+            aria-expanded={about}
+            onClick={() => setAbout((now) => !now)}
+          >
+            About this batch
+          </Button>
           {children}
         </span>
       </header>
@@ -51,6 +62,7 @@ export function BatchHead({ one, view, children }: Props) {
         </nav>
         <FilesOfCase one={one} giveKeys={() => document.getElementById('leaf')?.focus()} />
       </div>
+      {about && <AboutCase key={`${one.title} ${one.number}`} one={one} />}
     </>
   );
 }

@@ -147,6 +147,11 @@ export function LetterBeside({ letter, setup, index, choices, check, hold, chang
           <Button onClick={hold}>
             {row.isHeld ? 'Hold back no more' : 'Hold back'} <Key>H</Key>
           </Button>
+          {row.checked !== null && !letter.hasChanged && (
+            <Button look="text" onClick={() => change({ row: row.id, checked: null })}>
+              Not checked after all
+            </Button>
+          )}
         </p>
       )}
       <ByHand {...{ letter, change, say }} />
@@ -157,6 +162,7 @@ export function LetterBeside({ letter, setup, index, choices, check, hold, chang
           {...{ setup, row }}
           isOpen={faults.length > 0}
           change={(cells) => change({ row: row.id, version: row.version, cells })}
+          drop={() => change({ row: row.id, drop: true })}
         />
       )}
     </section>

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { BatchRow } from '#contracts';
 import { faultsOfRow, type BatchSetup } from '#core/batch';
-import { TextField } from '../../ui';
+import { Button, TextField } from '../../ui';
 
 interface CellProps {
   head: string;
@@ -38,10 +38,13 @@ interface Props {
   row: BatchRow;
   isOpen: boolean;
   change: (cells: string[]) => void;
+  /** Takes the row out of the batch. */
+  drop: () => void;
 }
 
 /** What a row says, by its columns: corrected by hand where the table was wrong. */
-export function RowCells({ setup, row, isOpen, change }: Props) {
+export function RowCells({ setup, row, isOpen, change, drop }: Props) {
+  const [isAsked, ask] = useState(false);
   const faults = new Map(faultsOfRow(setup, row.cells).map(({ column, words }) => [column, words]));
   return (
     <details className="slip" open={isOpen || undefined}>
@@ -58,6 +61,19 @@ export function RowCells({ setup, row, isOpen, change }: Props) {
             }
           />
         ))}
+        {isAsked ? (
+          <p role="alert" className="flex flex-wrap items-baseline gap-2 text-[14px]">
+            Take row {row.position + 1} out for good?
+            <Button onClick={drop}>Take it out</Button>
+            <Button look="text" autoFocus onClick={() => ask(false)}>
+              Keep it
+            </Button>
+          </p>
+        ) : (
+          <Button look="text" className="justify-self-start text-[14px]" onClick={() => ask(true)}>
+            Take this row out
+          </Button>
+        )}
       </div>
     </details>
   );

@@ -2,8 +2,12 @@ import type { BatchRow, Case } from '#contracts';
 import { COLUMN_KINDS, faultsOfRow, type BatchSetup, type Column, type ColumnKind } from '#core/batch';
 import { DETAILS } from '#core/record';
 import { Figure } from '../../shell';
+import { Button, Notice } from '../../ui';
+import { useRowChanges } from './useBatch';
 import { BatchHead } from './BatchHead';
 import { TakeTable } from './TakeTable';
+import { inWords } from '#client/api';
+import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 
 const KIND_WORDS: Record<ColumnKind, string> = { text: 'words', number: 'numbers', date: 'days' };
@@ -163,6 +167,44 @@ function Problems({ setup, rows }: { setup: BatchSetup; rows: readonly BatchRow[
   );
 }
 
+/** Takes all rows out whose letters have not gone, as when another table was meant. It asks first. */
+function TakeOut({ of, rows }: { of: string; rows: readonly BatchRow[] }) {
+  const [isAsked, ask] = useState(false);
+  const changes = useRowChanges(of);
+  const open = rows.filter(({ gone, sending }) => gone === null && sending === null);
+  if (open.length === 0) return null;
+  const words = open.length === 1 ? 'the one row' : `all ${open.length.toLocaleString()} rows`;
+  return (
+    <div className="px-9 pb-2 text-[14px] max-[899px]:px-4">
+      {isAsked ? (
+        <p role="alert" className="flex flex-wrap items-baseline gap-3">
+          Take {words} out for good, with what was decided and written about{' '}
+          {open.length === 1 ? 'it' : 'them'}? Letters that have gone stay.
+          <Button
+            disabled={changes.isPending}
+            onClick={() =>
+              changes.mutate(
+                open.map(({ id }) => ({ row: id, drop: true })),
+                { onSettled: () => ask(false) },
+              )
+            }
+          >
+            Take out {words}
+          </Button>
+          <Button look="text" autoFocus onClick={() => ask(false)}>
+            Keep them
+          </Button>
+        </p>
+      ) : (
+        <Button look="text" onClick={() => ask(true)}>
+          Take {words} out
+        </Button>
+      )}
+      {changes.error && <Notice tone="warning" title={inWords(changes.error)} />}
+    </div>
+  );
+}
+
 /** The table of a batch: how its columns are read and what they fill; and what is wrong in rows. */
 export function RowsView({ one, setup, rows, fields, keep }: Props) {
   const [, go] = useSearchParams();
@@ -211,6 +253,7 @@ export function RowsView({ one, setup, rows, fields, keep }: Props) {
           </div>
         </section>
       )}
+      <TakeOut of={one.id} rows={rows} />
       <TakeTable of={one.id} hasRows={rows.length > 0} taken={() => go({ show: 'decision' })} />
     </Figure>
   );

@@ -8,12 +8,20 @@ import { KEYS, queryClient } from '../../api';
 export const useBatch = (of: string) =>
   useQuery({ queryKey: KEYS.batch(of), queryFn: () => call('batch', { params: { case: of } }) });
 
-/** Shows rows as they are now, without asking for the table. */
-export function putRows(of: string, changed: readonly BatchRow[]): void {
+/** Shows rows as they are now, without asking for the table. `gone`: those that were taken out. */
+export function putRows(
+  of: string,
+  changed: readonly BatchRow[],
+  gone: ReadonlySet<string> = new Set(),
+): void {
   const byId = new Map(changed.map((row) => [row.id, row]));
   queryClient.setQueryData<Batch>(
     KEYS.batch(of),
-    (batch) => batch && { ...batch, rows: batch.rows.map((row) => byId.get(row.id) ?? row) },
+    (batch) =>
+      batch && {
+        ...batch,
+        rows: batch.rows.flatMap((row) => (gone.has(row.id) ? [] : (byId.get(row.id) ?? row))),
+      },
   );
 }
 
@@ -34,7 +42,7 @@ export function useRowChanges(of: string) {
       for (let at = 0; at < changes.length; at += MOST_ROWS_AT_ONCE) {
         const part = changes.slice(at, at + MOST_ROWS_AT_ONCE);
         const { rows } = await call('changeBatchRows', { params: { case: of }, body: { changes: part } });
-        putRows(of, rows);
+        putRows(of, rows, new Set(part.filter(({ drop }) => drop).map(({ row }) => row)));
       }
     },
     onMutate: (changes) => {

@@ -35,26 +35,37 @@ function Earlier({ one }: { one: EarlierEnquiry }) {
   );
 }
 
-/** What the sender asked before, and what was answered: folded, above the message. Nothing where they are new. */
+/** Enquiries of before under one line that is folded; nothing where there are none. */
+const Folded = ({ words, enquiries }: { words: string; enquiries: readonly EarlierEnquiry[] }) =>
+  enquiries.length === 0 ? null : (
+    <details className="px-9 pt-3 max-[899px]:px-4" data-print="no">
+      <summary className="w-fit cursor-pointer text-[13px] text-elder underline">
+        {words}, {enquiries.length.toLocaleString()}
+      </summary>
+      <ul>
+        {enquiries.map((one) => (
+          <Earlier key={one.case} one={one} />
+        ))}
+      </ul>
+    </details>
+  );
+
+/** What the sender asked before, and what others asked that is like it, with what was answered: folded, above the message. */
 export function AskedBefore({ of }: { of: string }) {
   const earlier = useQuery({
     queryKey: KEYS.earlierEnquiries(of),
     queryFn: () => call('earlierEnquiries', { params: { case: of } }),
   });
-  if (earlier.isError)
-    return <Notice tone="warning" title={`What they asked before is not known: ${inWords(earlier.error)}`} />;
-  const { data = [] } = earlier;
-  if (data.length === 0) return null;
+  const like = useQuery({
+    queryKey: KEYS.likeEnquiries(of),
+    queryFn: () => call('likeEnquiries', { params: { case: of } }),
+  });
+  const error = earlier.error ?? like.error;
+  if (error) return <Notice tone="warning" title={`What was asked before is not known: ${inWords(error)}`} />;
   return (
-    <details className="px-9 pt-3 max-[899px]:px-4" data-print="no">
-      <summary className="w-fit cursor-pointer text-[13px] text-elder underline">
-        Asked before, {data.length.toLocaleString()}
-      </summary>
-      <ul>
-        {data.map((one) => (
-          <Earlier key={one.case} one={one} />
-        ))}
-      </ul>
-    </details>
+    <>
+      <Folded words="Asked before" enquiries={earlier.data ?? []} />
+      <Folded words="Others asked something like it" enquiries={like.data ?? []} />
+    </>
   );
 }

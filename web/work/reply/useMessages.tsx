@@ -5,9 +5,11 @@ import { inWords, UnreadableFile } from '#client/api';
 import { placementsOf } from '../../editor';
 import { bytesOfFile } from '#client/files';
 import { useState } from 'react';
+import { finishedPassage } from '#core/fill';
+import { messageOf } from '#core/letter';
 import { NO_MATERIAL, type LeafWithMaterial, type Material } from '../../leaf';
 import { Button, Key, Notice } from '../../ui';
-import { giveKeys } from '../../writing';
+import { copyRich, documentOf, giveKeys } from '../../writing';
 import { AskedBefore } from './AskedBefore';
 import { MessageRead } from './MessageRead';
 import { messagesOf } from './messagesOf';
@@ -25,6 +27,8 @@ import { useNearMessage } from './useNearMessage';
 
 /** By this key the words selected in a message are quoted in the reply. */
 const QUOTE_KEY = 'Alt + T';
+/** By this key the message is copied, for a chat or another program. */
+const COPY_KEY = 'Alt + K';
 /** By this key the reply is sent. */
 const SEND_KEY = 'Alt + Enter';
 
@@ -129,6 +133,13 @@ export function useMessages(leaf: LeafWithMaterial): Material {
     before();
     giveKeys(editor.view);
   };
+  const copy = () => {
+    if (!leaf.isWhole()) return;
+    copyRich(messageOf(finishedPassage(documentOf(editor)))).then(
+      () => say('Copied. Where formatting is not taken, it is pasted as plain text.'),
+      () => say('The browser blocked copying. Click into the text, then try again.'),
+    );
+  };
   const ofMessages = [
     { label: 'Place the entry nearest to the message', key: NEAR_KEY, run: placeNearest },
     { label: 'Quote the selected words of the message', key: QUOTE_KEY, run: quoteSelected },
@@ -136,6 +147,7 @@ export function useMessages(leaf: LeafWithMaterial): Material {
   const ofLetter = [
     { label: 'Send the letter', key: SEND_KEY, run: sending.send },
     { label: 'Look at the letter as it goes out', run: () => lookAt(true) },
+    { label: 'Copy the message, for a chat or another program', key: COPY_KEY, run: copy },
   ];
   return {
     ...NO_MATERIAL,
