@@ -28,6 +28,8 @@ const BatchRowSchema = z.object({
   cells,
   // The case of the enquiry that its letter answers; null for none.
   enquiry: z.string().nullable(),
+  // The file of the case that the row is, where it is a document.
+  file: z.string().nullable(),
   // Decided by hand.
   entry: z.string().nullable(),
   isHeld: z.boolean(),
@@ -117,6 +119,8 @@ export const BATCH_ROUTES = define({
             cells,
             // The case of an enquiry that the letter of the row answers.
             enquiry: z.string().min(1).max(60).nullable().default(null),
+            // The file of the batch's case that the row is.
+            file: z.string().min(1).max(60).nullable().default(null),
           }),
         )
         .min(1)

@@ -24,6 +24,8 @@ export const BatchSetupSchema = z.object({
   day: CalendarDateSchema,
   // How files are called: columns between braces, {n} for the number of the row.
   fileNames: z.string().max(200),
+  // Where rows are documents: the paragraph behind which the letter is put; '' for their end.
+  behind: z.string().max(400),
   // So many letters go out in a minute.
   pace: z.number().int().min(1).max(600),
 });
@@ -35,6 +37,7 @@ export const emptySetup = (day: string): BatchSetup => ({
   rules: [],
   day,
   fileNames: '{n} {Name}',
+  behind: '',
   pace: 30,
 });
 

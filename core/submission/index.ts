@@ -10,6 +10,7 @@ export { submissionOfPassage } from './fromPassage';
 export { NotOdt, readOdt } from './fromOdt';
 export { readDocx } from './docx/readDocx';
 export { NotDocx } from './docx/docxParts';
+export { paragraphsOf, withPassage } from './docx/withPassage';
 export { withComments } from './docx/withComments';
 export type { DocxComment } from './docx/commentXml';
 export { readPdf, type ReadPdf } from './pdf/readPdf';

@@ -48,7 +48,16 @@ export async function loadBatch(context: Context, file: string): Promise<void> {
     await tx.insert(batchRows).values(
       table.rows.map((cells, position) => ({
         ...{ id: newId(), case: OF, position, cells, entry: null, isHeld: HELD.includes(cells[0]!) },
-        ...{ enquiry: null, checked: null, document: null, base: null, gone: null, goneAt: null, version: 1 },
+        ...{
+          enquiry: null,
+          file: null,
+          checked: null,
+          document: null,
+          base: null,
+          gone: null,
+          goneAt: null,
+          version: 1,
+        },
       })),
     );
   });

@@ -66,7 +66,7 @@ export const caseOfOwn = async () => {
   await world.callers.keeper.post('/api/cases').send(body);
   return { case: body.id };
 };
-export const SETUP = { columns: [], rules: [], day: '2026-11-24', fileNames: '{n}', pace: 30 };
+export const SETUP = { columns: [], rules: [], day: '2026-11-24', fileNames: '{n}', behind: '', pace: 30 };
 export const BARE = { type: 'doc', attrs: { placements: {} }, content: [{ type: 'paragraph' }] };
 /** A batch of the keeper's with a row. */
 export const batchRow = async () => {

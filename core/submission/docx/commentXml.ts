@@ -75,7 +75,8 @@ function* labelled(blocks: readonly Block[], label = ''): Generator<{ label: str
   }
 }
 
-const paragraphsXml = ({ content }: Passage, w: string): string =>
+/** A passage as paragraphs of WordprocessingML; `w` is its prefix, with its colon. Links have their addresses behind their words, tables their cells one under the other. */
+export const paragraphsXml = ({ content }: Passage, w: string): string =>
   [...labelled(content)]
     .map(({ label, line }) => {
       const sign = label === '' ? '' : `<${w}r><${w}t xml:space="preserve">${escaped(label)}</${w}t></${w}r>`;

@@ -4,6 +4,7 @@ CREATE TABLE "batch_rows" (
 	"position" integer NOT NULL,
 	"cells" jsonb NOT NULL,
 	"enquiry" text,
+	"file" text,
 	"entry" text,
 	"is_held" boolean NOT NULL,
 	"checked" text,

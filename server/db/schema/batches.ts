@@ -27,6 +27,8 @@ export const batchRows = pgTable(
     cells: jsonb('cells').$type<string[]>().notNull(),
     // What its letter answers, where the row is somebody who asked.
     enquiry: text('enquiry').references(() => cases.id, { onDelete: 'set null' }),
+    // The file of the case that the row is, where it is a document.
+    file: text('file'),
     // Decided by hand, whatever the rules say.
     entry: text('entry'),
     isHeld: boolean('is_held').notNull(),

@@ -48,7 +48,7 @@ const column = (id: string, head: string, fills: string | null) => ({
 });
 const SETUP: BatchSetup = {
   columns: [column('c1', 'Name', 'customer'), column('c2', 'Email', 'email'), column('c3', 'About', 'topic')],
-  ...{ rules: [], day: '2026-11-24', fileNames: '{n} {Name}', pace: 60 },
+  ...{ rules: [], day: '2026-11-24', fileNames: '{n} {Name}', behind: '', pace: 60 },
 };
 const PEOPLE = [
   ['Petra Lindow', 'petra.lindow@marsh.example', 'Volunteering'],

@@ -106,7 +106,7 @@ export async function addRows(
   context: Context,
   member: string,
   id: string,
-  rows: readonly { id: string; cells: string[]; enquiry: string | null }[],
+  rows: readonly { id: string; cells: string[]; enquiry: string | null; file: string | null }[],
 ): Promise<{ rows: number }> {
   const { db } = context;
   const { id: of } = await givenCase(db, member, id);
@@ -136,7 +136,7 @@ export async function addRows(
       await tx.insert(batchRows).values(
         fresh.map((row, at) => ({
           ...{ id: row.id, case: of, position: first + at, cells: row.cells },
-          enquiry: row.enquiry,
+          ...{ enquiry: row.enquiry, file: row.file },
           ...{ entry: null, isHeld: false, checked: null, document: null, base: null },
           ...{ gone: null, goneAt: null, version: 1 },
         })),

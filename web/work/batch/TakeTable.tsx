@@ -5,6 +5,7 @@ import type { Table } from '#core/batch';
 import { tableReader } from '../../documents';
 import { Button, FileDrop, Notice } from '../../ui';
 import { addTable } from './addTable';
+import type { DocumentRows } from './takeDocuments';
 
 const SHOWN = 5;
 
@@ -40,7 +41,7 @@ interface SourceProps {
   pasted: string;
   setPasted: (text: string) => void;
   isReading: boolean;
-  read: (from: File | string) => void;
+  read: (from: readonly File[] | string) => void;
 }
 
 /** Where a table comes from: a file, or what was copied elsewhere. */
@@ -48,10 +49,11 @@ const Source = ({ pasted, setPasted, isReading, read }: SourceProps) => (
   <>
     <FileDrop
       label="A table"
-      hint="Drop a table: a workbook (xlsx), or text with commas, semicolons or tabs (CSV, TSV). Each row becomes a letter."
-      accept=".csv,.tsv,.txt,.xlsx"
+      hint="Drop a table: a workbook (xlsx), or text with commas, semicolons or tabs (CSV, TSV). Each row becomes a letter. Or drop Word documents (docx): a letter goes into each."
+      accept=".csv,.tsv,.txt,.xlsx,.docx,.zip"
+      isMany
       isReading={isReading}
-      take={([file]) => file && read(file)}
+      take={read}
     />
     <label className="grid gap-1">
       <span className="eyebrow">Or paste one</span>
@@ -125,19 +127,23 @@ interface Props {
 
 /** A table is brought in: dropped, chosen or pasted; what was read of it is shown before it is taken. */
 export function TakeTable({ of, hasRows, taken }: Props) {
-  const [table, setTable] = useState<Table | null>(null);
+  const [table, setTable] = useState<DocumentRows | null>(null);
   const [pasted, setPasted] = useState('');
   const [count, setCount] = useState(0);
   const read = useMutation({
-    mutationFn: async (from: File | string) => {
+    mutationFn: async (from: readonly File[] | string): Promise<DocumentRows> => {
       const { tableOfFile, tableOfText } = await tableReader();
-      if (typeof from === 'string') return tableOfText(from);
-      return tableOfFile(new Uint8Array(await from.arrayBuffer()), from.name);
+      if (typeof from === 'string') return { table: tableOfText(from), files: [] };
+      const { documentRows } = await import('./takeDocuments');
+      const documents = await documentRows(from);
+      if (documents) return documents;
+      const [file] = from;
+      return { table: await tableOfFile(new Uint8Array(await file!.arrayBuffer()), file!.name), files: [] };
     },
     onSuccess: setTable,
   });
   const take = useMutation({
-    mutationFn: (which: Table) => addTable(of, which, setCount),
+    mutationFn: ({ table: which, files }: DocumentRows) => addTable(of, which, setCount, files),
     onSuccess: () => {
       setTable(null);
       setPasted('');
@@ -151,7 +157,8 @@ export function TakeTable({ of, hasRows, taken }: Props) {
       {!table && <Source {...{ pasted, setPasted }} isReading={read.isPending} read={read.mutate} />}
       {table && (
         <ReadTable
-          {...{ table, count }}
+          {...{ count }}
+          table={table.table}
           isTaking={take.isPending}
           take={() => take.mutate(table)}
           leave={() => setTable(null)}

@@ -3,11 +3,14 @@ import { call } from '#client/api';
 import { calendarToday } from '#client/clock';
 import { columnsOf, emptySetup, type BatchSetup, type Column, type Table } from '#core/batch';
 import { KEYS, queryClient } from '../../api';
+import { keepDocument } from './takeDocuments';
 
 /** A table as it fits a batch: its rows in the order of the batch's columns, and those that are not there yet. */
 interface Fitted {
   columns: Column[];
   rows: string[][];
+  /** For each of them which row of the table it is. */
+  from: number[];
   /** How many rows of the table are in the batch already, cell by cell. */
   known: number;
 }
@@ -30,20 +33,24 @@ export function fittedTable(setup: BatchSetup, before: readonly (readonly string
   const whole = (cells: readonly string[]) => JSON.stringify(columns.map((_, index) => cells[index] ?? ''));
   const there = new Set(before.map(whole));
   const all = table.rows.map((cells) => at.map((index) => (index < 0 ? '' : (cells[index] ?? ''))));
-  const rows = all.filter((cells) => !there.has(whole(cells)));
-  return { columns, rows, known: all.length - rows.length };
+  const from = all.flatMap((cells, index) => (there.has(whole(cells)) ? [] : index));
+  return { columns, rows: from.map((index) => all[index]!), from, known: all.length - from.length };
 }
 
-/** Adds a table to the batch of a case, in parts; `tell` hears how many rows are there. Gives how many were there before. */
+/**
+ * Adds a table to the batch of a case, in parts; `tell` hears how many rows are there. Gives how many were there before.
+ * @param files where its rows are documents: the file of each, which is kept with the case
+ */
 export async function addTable(
   of: string,
   table: Table,
   tell: (rows: number) => void,
+  files: readonly File[] = [],
 ): Promise<{ added: number; known: number }> {
   // As it is now, and kept for no page: what is shown afterwards is asked for then.
   const batch = await call('batch', { params: { case: of } });
   const setup = batch.setup ?? emptySetup(calendarToday());
-  const { columns, rows, known } = fittedTable(
+  const { columns, rows, from, known } = fittedTable(
     setup,
     batch.rows.map(({ cells }) => cells),
     table,
@@ -57,8 +64,14 @@ export async function addTable(
   });
   for (let at = 0; at < rows.length; at += MOST_ROWS_AT_ONCE) {
     const part = rows.slice(at, at + MOST_ROWS_AT_ONCE);
-    const body = { rows: part.map((cells) => ({ id: crypto.randomUUID(), cells })) };
-    await call('addBatchRows', { params: { case: of }, body });
+    const kept: { id: string; cells: string[]; file: string | null }[] = [];
+    for (const [index, cells] of part.entries()) {
+      const document = files[from[at + index]!];
+      const file = document ? await keepDocument(of, document) : null;
+      kept.push({ id: crypto.randomUUID(), cells, file });
+      if (document) tell(at + index + 1);
+    }
+    await call('addBatchRows', { params: { case: of }, body: { rows: kept } });
     tell(at + part.length);
   }
   await queryClient.invalidateQueries({ queryKey: KEYS.batch(of) });

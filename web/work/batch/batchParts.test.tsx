@@ -9,7 +9,17 @@ import { sampleOf } from './sampleOf';
 import { shownOf } from './ShownLetters';
 
 const row = (id: string, position: number, over: Partial<BatchRow> = {}): BatchRow => ({
-  ...{ id, position, version: 1, cells: [], enquiry: null, entry: null, isHeld: false, checked: null },
+  ...{
+    id,
+    position,
+    version: 1,
+    cells: [],
+    enquiry: null,
+    file: null,
+    entry: null,
+    isHeld: false,
+    checked: null,
+  },
   ...{ byHand: null, gone: null, goneAt: null, sending: null },
   ...over,
 });

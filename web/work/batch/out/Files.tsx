@@ -7,6 +7,7 @@ import type { Letter } from '../letterMaker';
 import { useRowChanges } from '../useBatch';
 import { countLetters } from './countLetters';
 import { letterCount } from './letterCount';
+import { PlaceInDocuments } from './PlaceInDocuments';
 import { PrintedLetters } from './PrintedLetters';
 import { useWriting, WAY_OF, type Form, type Written } from './useWriting';
 
@@ -18,6 +19,7 @@ const FORMS: readonly [Form, string][] = [
   ['html-each', 'a web page for each (zip)'],
   ['text-each', 'plain text for each (zip)'],
   ['eml-each', 'a message file for each (zip of eml)'],
+  ['into-docx', 'each in the document of its row (zip of docx)'],
   ['labels', 'address labels (PDF, 21 on a page)'],
 ];
 
@@ -132,18 +134,20 @@ export function Files({ of, title, setup, checked, keep }: Props) {
   }, [checked]);
   const labels = checked.filter(({ row }) => addressLabel(setup, row.cells).length > 1).length;
   const count = form === 'labels' ? labels : checked.length;
+  const areDocuments = checked.some(({ row }) => row.file !== null);
   return (
     <section aria-label="As files and on paper" className="border-b border-hair px-9 py-5 max-[899px]:px-4">
       <h2 className="section-head">As files, and on paper</h2>
       <div className="mt-2 grid max-w-xl gap-3">
         <SelectField label="As" value={form} onChange={({ target }) => setForm(target.value as Form)}>
-          {FORMS.map(([each, words]) => (
+          {FORMS.filter(([each]) => each !== 'into-docx' || areDocuments).map(([each, words]) => (
             <option key={each} value={each}>
               {words}
             </option>
           ))}
         </SelectField>
-        {form.endsWith('each') && <FileNames {...{ setup, keep }} />}
+        {form === 'into-docx' && <PlaceInDocuments {...{ of, setup, keep }} letters={checked} />}
+        {(form.endsWith('each') || form === 'into-docx') && <FileNames {...{ setup, keep }} />}
         <p className="flex flex-wrap items-baseline gap-3">
           <Button
             disabled={count === 0 || write.isPending}

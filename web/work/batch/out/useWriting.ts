@@ -9,15 +9,16 @@ import { startLetterFiles, type LetterForm } from '#client/letters';
 import { addressLabel, fileNamesOf, type BatchSetup } from '#core/batch';
 import { zipped } from '../../../documents';
 import type { Letter } from '../letterMaker';
+import { intoDocuments } from './intoDocuments';
 import { lettersToWrite } from './writtenLetters';
 
 /** What letters can be written as. */
-export type Form = LetterForm | 'eml-each' | 'labels';
+export type Form = LetterForm | 'eml-each' | 'into-docx' | 'labels';
 
 /** As what letters have gone out that went in a form; null where that is no letter. */
 export const WAY_OF: Record<Form, WayOut | null> = {
   ...{ docx: 'docx', 'docx-each': 'docx', pdf: 'pdf', 'pdf-each': 'pdf', 'html-each': 'html' },
-  ...{ 'text-each': 'text', 'eml-each': 'eml', labels: null },
+  ...{ 'text-each': 'text', 'eml-each': 'eml', 'into-docx': 'docx', labels: null },
 };
 
 const TYPES: Record<string, string> = {
@@ -91,8 +92,9 @@ export function useWriting(of: string, title: string, setup: BatchSetup) {
           new Blob([bytes as Uint8Array<ArrayBuffer>], { type: TYPES[ending]! }),
           fileName(title, ending),
         );
-      if (form === 'eml-each') {
-        const work = messagesOf(of, setup, letters, setDone, () => isOver);
+      if (form === 'eml-each' || form === 'into-docx') {
+        const make = form === 'eml-each' ? messagesOf : intoDocuments;
+        const work = make(of, setup, letters, setDone, () => isOver);
         const { bytes, written, remarks } = await Promise.race([work, stopped]);
         if (written.length > 0) save(bytes, 'zip');
         return { form, letters: written, remarks };
