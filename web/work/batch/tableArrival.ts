@@ -3,10 +3,13 @@ import { KEYS, queryClient } from '../../api';
 import { isWorkbook, tableReader } from '../../documents';
 import { endsIn, titleFrom, type Arrival } from '../arrival';
 
+/** One line alone is no table that letters are made of: it is kept with a case. */
+const hasRows = (text: string | null) => text !== null && /[\r\n]/.test(text.trim());
+
 /** A table that is dropped becomes a batch: a letter for each of its rows. */
 export const tableArrival: Arrival = {
   isOf: async (dropped) =>
-    (dropped.text !== null && endsIn(dropped, ['.csv', '.tsv', '.tab'])) ||
+    (hasRows(dropped.text) && endsIn(dropped, ['.csv', '.tsv', '.tab'])) ||
     (endsIn(dropped, ['.xlsx', '.xlsm']) && (await isWorkbook(dropped.bytes, dropped.file.name))),
   take: async ([one]) => {
     const { file, bytes } = one!;
