@@ -100,22 +100,16 @@ async function words(page: Page, url: string): Promise<void> {
   await page.screenshot({ path: path.join(OUT, 'cues.png') });
 }
 
-/** A change that a contributor wrote and its keeper is to answer. */
-async function proposal(signInAs: typeof signIn, url: string): Promise<void> {
-  const desta = await signInAs('Desta Wynne');
-  await desta.goto(`${url}/bank/wound`);
-  await desta.getByRole('textbox', { name: 'Wording', exact: true }).focus();
-  await pressKeys(desta, ['Control+End']);
-  await desta.keyboard.type(' Look at it each morning, and keep it dry.');
-  await desta.getByRole('textbox', { name: /^Reason/ }).fill('Students forget to look');
-  await pressKeys(desta, ['F9']);
-  await desta.getByText('Proposed. Its keepers have been told').waitFor();
-  const imke = await signInAs('Imke Tarrow');
-  await imke.goto(`${url}/proposals`);
-  await imke.getByRole('insertion').first().waitFor();
-  await imke.screenshot({ path: path.join(OUT, 'proposal.png') });
+/** The pocket as wide as it is beside other programs, with wording placed in it. */
+async function pocket(page: Page, url: string): Promise<void> {
+  await page.setViewportSize({ width: 380, height: 640 });
+  await page.goto(`${url}/pocket`);
+  await draftOf(page).click();
+  await page.keyboard.type(';vis ');
+  await page.getByText('open to visitors').waitFor();
+  await page.screenshot({ path: path.join(OUT, 'pocket.png') });
+  await page.setViewportSize({ width: 1280, height: 800 });
 }
-
 /** A batch, some of whose letters are checked, and one changed by hand. */
 async function batch(page: Page, url: string): Promise<void> {
   await page.goto(`${url}/cases/lived-volunteers?show=letters`);
@@ -212,8 +206,9 @@ await reply(await signIn('Anouk Fell'));
 await feedback(await signIn('Desta Wynne'));
 await transcript(await signIn('Ruan Pellow'));
 await words(await signIn('Odile Brandt'), server.url);
-await proposal(signIn, server.url);
-await batch(await signIn('Anouk Fell'), server.url);
+const anouk = await signIn('Anouk Fell');
+await pocket(anouk, server.url);
+await batch(anouk, server.url);
 await order(await signIn('Imke Tarrow'), server.url);
 await browser.close();
 await server.kill();
