@@ -74,8 +74,8 @@ describe('the letter of a row', () => {
     const made = rowLetter(ROWS[2]!, 2, { setup: setupOf(), entry: ENTRY(WORDS), wording: null });
     expect(gapsOf(made).map(({ name }) => name)).toEqual(['Begins', 'Days']);
     expect(faultsOfRow(setupOf(), ROWS[2]!).map((one) => one.words)).toEqual([
-      '“owen@marsh” is no email address',
-      '“soon” is no day',
+      '“owen@marsh” is not an email address',
+      '“soon” is not a date',
     ]);
     expect(faultsOfRow(setupOf(), ['A', '', '', '', '', '', '']).map((one) => one.words)).toEqual([
       'no email address',

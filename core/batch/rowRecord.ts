@@ -93,10 +93,10 @@ function faultOfCell(column: Column, cell: string, today: CalendarDate): string 
   if (cell.trim() === '') return column.fills === 'email' ? 'no email address' : null;
   if (column.fills === 'email') {
     const { mailboxes, faults } = readAddresses(cell);
-    return faults.length > 0 || mailboxes.length === 0 ? `“${cell}” is no email address` : null;
+    return faults.length > 0 || mailboxes.length === 0 ? `“${cell}” is not an email address` : null;
   }
-  if (column.kind === 'date' && dayInCell(cell, column, today) === null) return `“${cell}” is no day`;
-  if (column.kind === 'number' && numberInCell(cell, column) === null) return `“${cell}” is no number`;
+  if (column.kind === 'date' && dayInCell(cell, column, today) === null) return `“${cell}” is not a date`;
+  if (column.kind === 'number' && numberInCell(cell, column) === null) return `“${cell}” is not a number`;
   return null;
 }
 

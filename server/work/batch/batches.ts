@@ -95,7 +95,7 @@ export async function keepSetup(
   if (kept.length === 0)
     throw new Refusal(
       'moved-on',
-      'Somebody else changed this batch meanwhile, and what you did was not saved. What is shown now is theirs.',
+      'Somebody else changed this batch meanwhile, and what you did was not saved. This page now shows theirs.',
     );
   await tellOfCase(context, of);
   return { version: version + 1 };

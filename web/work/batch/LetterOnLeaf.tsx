@@ -61,11 +61,14 @@ export function LetterOnLeaf(props: Props) {
   const [saved, setSaved] = useState<DraftDocument | null>(null);
   // While something written here is not saved yet, nothing takes its place: what a colleague saved meanwhile is told instead.
   const [isUnsaved, setUnsaved] = useState(false);
-  const isHere = (known: DraftDocument | null) =>
-    known !== null && document !== null && isSameLetter(known, document);
+  // What the leaf has: what was saved from it last, else what it was opened with.
+  const here = saved ?? shown.document;
+  const isHere = here !== null && document !== null && isSameLetter(here, document);
   // Changed elsewhere: by its wording, its row, a colleague, or a button beside it. What is written here is what is saved.
-  if (!isUnsaved && document !== shown.document && !isHere(shown.document) && !isHere(saved))
+  if (!isUnsaved && document !== here && !isHere) {
     setShown({ turn: shown.turn + 1, document });
+    setSaved(null);
+  }
   if (isOut(letter.state)) return <AsItWent {...props} />;
   if (!shown.document || !(row.byHand?.base ?? fresh)) return <NoLetter actions={props.actions} />;
   return (

@@ -118,7 +118,7 @@ function LetterNotices({ of, keeper, keeping, editor }: NoticesProps) {
   }
 }
 
-/** The letter of a row, alive: written on as any leaf is, and kept as changed by hand. */
+/** The letter of a row as it is written on: as any leaf is, and kept as changed by hand. */
 export function LetterText(props: Props) {
   const { one, row, record, base, document, saved, setUnsaved, handleRef, actions, say, beside } = props;
   const { member } = useShell();
@@ -147,6 +147,11 @@ export function LetterText(props: Props) {
   useEffect(() => {
     if (keeping.kind === 'saved') setUnsaved(!keeper.isSaved);
   }, [keeping, keeper, setUnsaved]);
+  const { version } = row;
+  useEffect(() => {
+    // Another decision or cell that leaves its words as they are: what is written next is written on that.
+    if (keeper.isSaved && keeper.savedVersion < version) keeper.goOnFrom(version);
+  }, [version, keeper]);
   useHandle(handleRef, keeper, editor);
   useLeafActions(
     [...actions],

@@ -33,6 +33,8 @@ const foreseen = (row: BatchRow, { cells, entry, isHeld, checked, byHand }: RowC
   ...(isHeld !== undefined && { isHeld }),
   ...(checked !== undefined && { checked }),
   ...(byHand !== undefined && { byHand }),
+  // As the server counts it: what is written next is written on this.
+  version: row.version + (cells || entry !== undefined || byHand !== undefined ? 1 : 0),
 });
 
 /** Changes rows, seen at once; where the server refuses them they are as they were. Many go in parts. */
