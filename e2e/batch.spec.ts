@@ -109,7 +109,7 @@ test('a table of forty becomes letters: decided by a column, checked, three by h
     ).toContainText('by hand');
   }
   await expect(page.getByText('3 of 40 are changed by hand; they keep that.')).toBeVisible();
-  await page.keyboard.press('Alt+l');
+  await page.keyboard.press('Alt+v');
   await goTo(page, 10);
   await pressKeys(page, ['Enter']);
   await expect(page.getByText('It has a gap: Work.')).toBeVisible();

@@ -88,7 +88,7 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
       ['Alt + T', 'Quotes the words selected in the message'],
       ['Alt + Enter', 'Sends the letter; with a gap, or something doubtful, it stays and says so'],
       ['F9', 'Takes the letter back while it waits to go'],
-      ['Alt + K', 'Copies the message, for a chat or another program'],
+      ['Alt + V', 'Copies the message, for a chat or another program'],
     ],
   },
   {
@@ -108,7 +108,7 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
       ['W', 'Writes on the letter, at its first gap where it has one'],
       ['1 to 9', 'Decides which letter the row gets; 0 leaves it to the rules'],
       ['Alt + Enter, Alt + H', 'Checked, held back, while you write on a letter'],
-      ['Alt + L', 'Back to the list'],
+      ['Alt + V', 'Back to the list'],
     ],
   },
   {

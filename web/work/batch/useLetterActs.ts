@@ -75,7 +75,7 @@ export function useLetterActs(options: Options) {
   const actions: Action[] = [
     { label: 'This letter is checked: the next one', key: 'Alt + Enter', run: () => void check() },
     { label: 'Hold this letter back, or no more', key: 'Alt + H', run: hold },
-    { label: 'Go to the list of letters', key: 'Alt + L', run: () => listRef.current?.focus() },
+    { label: 'Go to the list of letters', key: 'Alt + V', run: () => listRef.current?.focus() },
   ];
   return { check: () => void check(), hold: () => void hold(), press, actions };
 }

@@ -28,7 +28,7 @@ import { useNearMessage } from './useNearMessage';
 /** By this key the words selected in a message are quoted in the reply. */
 const QUOTE_KEY = 'Alt + T';
 /** By this key the message is copied, for a chat or another program. */
-const COPY_KEY = 'Alt + K';
+const COPY_KEY = 'Alt + V';
 /** By this key the reply is sent. */
 const SEND_KEY = 'Alt + Enter';
 
