@@ -43,7 +43,7 @@ test('the first minute of a new team, by keyboard alone: an account, what it doe
     // A helpline and nothing else; what it does is called as it calls it.
     const form = page.getByRole('form', { name: 'Set up your team' });
     await expect(form.getByRole('checkbox', { name: 'Ward notes' })).toBeChecked();
-    for (const kind of ['Ward notes', 'Feedback', 'Transcripts']) {
+    for (const kind of ['Ward notes', 'Feedback', 'Transcripts', 'Batches of letters']) {
       await tabTo(page, kind);
       await page.keyboard.press('Space');
     }
