@@ -40,7 +40,11 @@ export default {
       ...compiled(true),
       setupFiles: [...setupFiles, '<rootDir>/web/testing/pageGlobals.ts'],
       testEnvironment: 'jsdom',
-      moduleNameMapper: { '\\.(tsv|aff|dic|css)(\\?url)?$': '<rootDir>/web/testing/asset.ts' },
+      moduleNameMapper: {
+        '\\.(tsv|aff|dic|css)(\\?url)?$': '<rootDir>/web/testing/asset.ts',
+        // What pages get of it: within Node it would read files of the disk alone.
+        '^mammoth$': '<rootDir>/node_modules/mammoth/mammoth.browser.js',
+      },
       roots: ['<rootDir>/web'],
       testMatch: ['**/*.test.tsx'],
     },

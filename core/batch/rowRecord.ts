@@ -5,7 +5,7 @@ import { picking, pickablesOf, readAnswer } from '#core/fill';
 import { readAddresses } from '#core/mail';
 import { emptyRecord, type CaseRecord, type Value } from '#core/record';
 import { dayInCell, numberInCell, type Column } from './columns';
-import { tagOfLanguage } from './tagOfLanguage';
+import { tagOfLanguage } from '#core/language';
 import type { BatchSetup } from './setup';
 
 /** Something about a row that keeps its letter from being right. */

@@ -13,3 +13,4 @@ export { timeUnit } from './timeUnits';
 export { inOrder } from './inOrder';
 export { languageName, LANGUAGES } from './languages';
 export { bytesInWords } from './bytesInWords';
+export { tagOfLanguage } from './tagOfLanguage';

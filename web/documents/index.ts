@@ -16,3 +16,7 @@ export const pdfReader = () => import('./pdf/reader');
 
 /** What writes comments into PDFs, with its library: fetched only by those who take one away. */
 export const pdfWriter = () => import('./pdf/annotatePdf');
+
+/** What reads tables, documents and lists that entries are made of, with its libraries: fetched only by those who bring one in. */
+export const intakeReader = () => import('./intake');
+export type { Intake } from './intake';

@@ -10,7 +10,8 @@ export interface ReadDocument {
   remarks: string[];
 }
 
-const leftOut = (pictures: number): string[] => {
+/** What is said of pictures that were left out. */
+export const leftOut = (pictures: number): string[] => {
   if (pictures === 0) return [];
   return [
     pictures === 1 ? 'One picture was left out.' : `${pictures.toLocaleString()} pictures were left out.`,
@@ -43,8 +44,11 @@ export async function readMarkdown(text: string, called: string): Promise<ReadDo
 const isOfWords = (name: string): boolean =>
   /^(\[Content_Types\]\.xml|_rels\/|word\/)[^\s]*\.?(xml|rels)$/.test(name);
 
-/** A docx (Office Open XML). Throws an UnreadableFile where it is broken, or unpacks to too much. */
-export async function readDocx(bytes: Uint8Array, called: string): Promise<ReadDocument> {
+/** A docx (Office Open XML) as a passage, and how many pictures were left out. Throws an UnreadableFile where it is broken, or unpacks to too much. */
+export async function passageOfDocx(
+  bytes: Uint8Array,
+  called: string,
+): Promise<{ passage: Passage; pictures: number }> {
   const words = await repacked(bytes, called, isOfWords);
   const { default: mammoth } = await import('mammoth');
   let pictures = 0;
@@ -61,6 +65,11 @@ export async function readDocx(bytes: Uint8Array, called: string): Promise<ReadD
       throw new UnreadableFile(`${called} cannot be read as a Word document. Nothing was made of it.`);
     });
   // Those whose pictures did not come along are counted here alone.
-  const { passage } = passageOfHtml(read.value);
+  return { passage: passageOfHtml(read.value).passage, pictures };
+}
+
+/** A docx as the text of a leaf. Throws an UnreadableFile. */
+export async function readDocx(bytes: Uint8Array, called: string): Promise<ReadDocument> {
+  const { passage, pictures } = await passageOfDocx(bytes, called);
   return { document: draftOf(passage, called), remarks: leftOut(pictures) };
 }

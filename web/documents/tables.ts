@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { UnreadableFile } from '#client/api';
 import { NotTable, tableFrom, type Table } from '#core/batch';
-import { repacked } from './archive';
+import { repacked, xmlParts } from './archive';
 import { decodedText } from './decodedText';
 import { isWorkbook } from './isWorkbook';
 
@@ -43,10 +43,23 @@ function cellWords(value: unknown): string {
   return typeof value === 'string' ? value : '';
 }
 
-async function workbookCells(
-  bytes: Uint8Array,
-  called: string,
-): Promise<{ cells: string[][]; remark: string }> {
+/** A sheet of a workbook. */
+export interface SheetCells {
+  name: string;
+  cells: string[][];
+}
+
+/** The names of sheets that somebody hid, as a workbook's own part says it. */
+async function hiddenSheets(bytes: Uint8Array, called: string): Promise<Set<string>> {
+  const part =
+    [...(await xmlParts(bytes, called))].find(([name]) => /^xl\/workbook\.xml$/i.test(name))?.[1] ?? '';
+  const sheets = new DOMParser().parseFromString(part, 'text/xml').getElementsByTagName('sheet');
+  const hidden = [...sheets].filter((sheet) => /hidden/i.test(sheet.getAttribute('state') ?? ''));
+  return new Set(hidden.map((sheet) => sheet.getAttribute('name') ?? ''));
+}
+
+/** The sheets of a workbook that have something in them and are not hidden. Throws an UnreadableFile. */
+export async function workbookSheets(bytes: Uint8Array, called: string): Promise<SheetCells[]> {
   // Measured, and packed without compression: its reader then needs no worker, which the page's policy forbids.
   const plain = await repacked(bytes, called, (name) => /\.(xml|rels)$/i.test(name));
   const { default: readWorkbook } = await import('read-excel-file/universal');
@@ -54,13 +67,25 @@ async function workbookCells(
     throw new UnreadableFile(`${called} is broken and cannot be read as a workbook. Nothing was made of it.`);
   });
   const filled = sheets.filter(({ data }) => data.some((row) => row.some((cell) => cell !== null)));
-  const [first] = filled;
-  const others = filled.slice(1).map(({ sheet }) => `“${sheet}”`);
+  const hidden = await hiddenSheets(bytes, called);
+  const shown = filled.filter(({ sheet }) => !hidden.has(sheet));
+  return (shown.length > 0 ? shown : filled).map(({ sheet, data }) => ({
+    name: sheet,
+    cells: data.map((row) => row.map(cellWords)),
+  }));
+}
+
+async function workbookCells(
+  bytes: Uint8Array,
+  called: string,
+): Promise<{ cells: string[][]; remark: string }> {
+  const [first, ...rest] = await workbookSheets(bytes, called);
+  const others = rest.map(({ name }) => `“${name}”`);
   return {
-    cells: (first?.data ?? []).map((row) => row.map(cellWords)),
+    cells: first?.cells ?? [],
     remark:
       others.length > 0
-        ? `“${first!.sheet}” was read; ${others.join(', ')} ${others.length === 1 ? 'was' : 'were'} not.`
+        ? `“${first!.name}” was read; ${others.join(', ')} ${others.length === 1 ? 'was' : 'were'} not.`
         : '',
   };
 }
