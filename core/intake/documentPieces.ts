@@ -87,7 +87,7 @@ function brokenLines(line: Line): Inline[][] {
 
 function itemsIn(block: Block, of: number): Piece[] {
   if (isLine(block)) return [paragraphPiece(block.content ?? [], of)];
-  return 'content' in block ? (block.content as Block[]).flatMap((child) => itemsIn(child, of)) : [];
+  return 'content' in block ? block.content.flatMap((child) => itemsIn(child, of)) : [];
 }
 
 /** Pieces in their single lines: a paragraph parted at its breaks, and lists in their items where `withItems`. */

@@ -12,3 +12,4 @@ export { entriesOfRows, type EntriesOfRows, type LeftRow, type RowEntry } from '
 export { tablesOfData } from './tablesOfData';
 export { NotPropertyList, readPropertyList } from './readPropertyList';
 export { NotRtf, readRtf } from './readRtf';
+export { SIGN_KINDS, signsIn, withSignsTaken, type Sign, type SignKind, type TakenSign } from './signs';

@@ -1,4 +1,4 @@
-import { SECTION_HEAD, type IntakeTable } from './intakeTable';
+import { SECTION_HEAD, wordsOfCell, type IntakeTable } from './intakeTable';
 
 const bareHeads = ({ heads }: IntakeTable): string =>
   heads
@@ -10,7 +10,7 @@ const bareHeads = ({ heads }: IntakeTable): string =>
 function namedRows({ name, heads, rows }: IntakeTable): IntakeTable['rows'] {
   if (heads[0] !== SECTION_HEAD) return rows.map((row) => [name, ...row]);
   return rows.map(([section, ...row]) => [
-    [name, section].filter((words) => typeof words === 'string' && words !== '').join(' > '),
+    [name, wordsOfCell(section)].filter((words) => words !== '').join(' > '),
     ...row,
   ]);
 }

@@ -89,49 +89,72 @@ const MOST_GROUPS = 200;
 /** A control word with its number, a control sign, a byte in figures, a group's edge, or words. */
 const TOKEN = /\\([a-z]+)(-?\d+)? ?|\\'([0-9a-f]{2})|\\([^a-z])|([{}])|([^\\{}\r\n]+)|[\r\n]+/gi;
 
-/** A control word: what it changes of the look, or puts down. */
-function control(word: string, value: number | null, look: Look, out: Writer): void {
-  const isOn = value !== 0;
-  switch (word) {
-    case 'b':
-      look.bold = isOn;
-      return;
-    case 'i':
-      look.italic = isOn;
-      return;
-    case 'ul':
-      look.underline = isOn;
-      return;
-    case 'ulnone':
-      look.underline = false;
-      return;
-    case 'plain':
-      Object.assign(look, { bold: false, italic: false, underline: false });
-      return;
-    case 'uc':
-      look.skip = value ?? 1;
-      return;
-    case 'intbl':
-      out.isInTable = true;
-      return;
-    case 'pard':
-      out.isInTable = false;
-      return;
-    case 'par':
-    case 'sect':
-      if (!look.isBeside) out.paragraph();
-      return;
-    case 'line':
-      if (!look.isBeside) out.lineBreak();
-      return;
-    case 'cell':
-      if (!look.isBeside) out.endCell();
-      return;
-    case 'row':
-      if (!look.isBeside) out.endRow();
-      return;
-    default:
-      out.text(SIGNS[word] ?? '', look);
+/** What control words change of the look of what follows. */
+const LOOKS: Readonly<Record<string, (look: Look, value: number | null) => void>> = {
+  b: (look, value) => (look.bold = value !== 0),
+  i: (look, value) => (look.italic = value !== 0),
+  ul: (look, value) => (look.underline = value !== 0),
+  ulnone: (look) => (look.underline = false),
+  plain: (look) => Object.assign(look, { bold: false, italic: false, underline: false }),
+  uc: (look, value) => (look.skip = value ?? 1),
+};
+
+/** What control words put down, but within a group beside the text. */
+const BREAKS: Readonly<Record<string, (out: Writer) => void>> = {
+  intbl: (out) => (out.isInTable = true),
+  pard: (out) => (out.isInTable = false),
+  par: (out) => out.paragraph(),
+  sect: (out) => out.paragraph(),
+  line: (out) => out.lineBreak(),
+  cell: (out) => out.endCell(),
+  row: (out) => out.endRow(),
+};
+
+/** Reads one piece of the source after the other. */
+class Reader {
+  private readonly decoder = new TextDecoder('windows-1252');
+  private readonly looks: Look[] = [{ ...PLAIN }];
+  private skip = 0;
+  readonly out = new Writer();
+
+  private get look(): Look {
+    return this.looks.at(-1)!;
+  }
+
+  edge(edge: string): void {
+    if (edge === '{') {
+      if (this.looks.length > MOST_GROUPS) throw new NotRtf('it is nested too deeply');
+      this.looks.push({ ...this.look });
+    } else if (this.looks.length > 1) this.looks.pop();
+    this.skip = 0;
+  }
+
+  control(word: string, value: number | null): void {
+    const { look, out } = this;
+    if (BESIDE.has(word)) look.isBeside = true;
+    else if (word === 'u' && value !== null) {
+      out.text(String.fromCharCode(value & 0xffff), look);
+      this.skip = look.skip;
+    } else if (LOOKS[word]) LOOKS[word](look, value);
+    else if (BREAKS[word]) {
+      if (!look.isBeside) BREAKS[word](out);
+    } else out.text(SIGNS[word] ?? '', look);
+  }
+
+  byte(value: number): void {
+    if (this.skip > 0) this.skip -= 1;
+    else this.out.text(this.decoder.decode(Uint8Array.of(value)), this.look);
+  }
+
+  sign(sign: string): void {
+    if (sign === '*') this.look.isBeside = true;
+    else if (sign === '\n' || sign === '\r') this.out.paragraph();
+    else this.out.text(SIGNS[sign] ?? ('\\{}'.includes(sign) ? sign : ''), this.look);
+  }
+
+  words(words: string): void {
+    this.out.text(words.slice(this.skip), this.look);
+    this.skip = Math.max(0, this.skip - words.length);
   }
 }
 
@@ -141,36 +164,13 @@ function control(word: string, value: number | null, look: Look, out: Writer): v
  */
 export function readRtf(source: string): Passage {
   if (!source.startsWith('{\\rtf')) throw new NotRtf('it does not begin as Rich Text Format does');
-  const decoder = new TextDecoder('windows-1252');
-  const out = new Writer();
-  const stack: Look[] = [{ ...PLAIN }];
-  let skip = 0;
+  const reader = new Reader();
   for (const [, word, number, byte, sign, edge, words] of source.matchAll(TOKEN)) {
-    const look = stack.at(-1)!;
-    if (edge === '{') {
-      if (stack.length > MOST_GROUPS) throw new NotRtf('it is nested too deeply');
-      stack.push({ ...look });
-    } else if (edge === '}') {
-      if (stack.length > 1) stack.pop();
-      skip = 0;
-    } else if (word) {
-      const value = number === undefined ? null : Number(number);
-      if (BESIDE.has(word)) look.isBeside = true;
-      else if (word === 'u' && value !== null) {
-        out.text(String.fromCharCode(value & 0xffff), look);
-        skip = look.skip;
-      } else control(word, value, look, out);
-    } else if (byte !== undefined) {
-      if (skip > 0) skip -= 1;
-      else out.text(decoder.decode(Uint8Array.of(parseInt(byte, 16))), look);
-    } else if (sign !== undefined) {
-      if (sign === '*') look.isBeside = true;
-      else if (sign === '\n' || sign === '\r') out.paragraph();
-      else out.text(SIGNS[sign] ?? ('\\{}'.includes(sign) ? sign : ''), look);
-    } else if (words !== undefined) {
-      out.text(words.slice(skip), look);
-      skip = Math.max(0, skip - words.length);
-    }
+    if (edge) reader.edge(edge);
+    else if (word) reader.control(word, number === undefined ? null : Number(number));
+    else if (byte) reader.byte(parseInt(byte, 16));
+    else if (sign) reader.sign(sign);
+    else if (words) reader.words(words);
   }
-  return out.end();
+  return reader.out.end();
 }

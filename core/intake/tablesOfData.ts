@@ -71,61 +71,68 @@ const isNamedRecords = (record: Record<string, Data>): boolean => {
   return keys !== '' && values.every((value) => Object.keys(value).sort().join() === keys);
 };
 
-function collect(data: Data, path: string, around: Fields, tables: Tables, depth: number): void {
-  if (depth > MOST_DEPTH) return;
-  if (Array.isArray(data)) {
-    const rows = data as Data[];
-    for (const one of rows) {
-      if (isRecord(one)) {
-        const own = fieldsOf(one);
-        const lists = Object.entries(one).filter(
-          ([, value]) => Array.isArray(value) && value.some((item) => isRecord(item) || Array.isArray(item)),
-        );
-        // What holds a list says of each of it where it belongs.
-        if (lists.length === 0) tables.add(path, { ...around, ...own });
-        const within = Object.fromEntries(
-          Object.entries(own).map(([key, value]) => [
-            roleOfHead(key) === 'title' ? SECTION_HEAD : `${lastName(path)}${key}`,
-            value,
-          ]),
-        );
-        for (const [key, value] of lists)
-          collect(value, `${path} ${key}`.trim(), { ...around, ...within }, tables, depth + 1);
-      } else if (Array.isArray(one)) {
-        tables.add(path, {
-          ...around,
-          ...Object.fromEntries(one.map((cell, at) => [`Column ${at + 1}`, wordsOf(cell)])),
-        });
-      } else tables.add(path, { ...around, [VALUE]: wordsOf(one) });
-    }
-    return;
+/** Where data stands: the names that lead to it, what is said around it, how deep. */
+interface Place {
+  path: string;
+  around: Fields;
+  depth: number;
+}
+
+const isList = (data: Data): data is Data[] =>
+  Array.isArray(data) && data.some((item) => isRecord(item) || Array.isArray(item));
+
+/** A record of a list: a row, or where it holds lists itself what says of each row of these where it belongs. */
+function collectRecord(record: Record<string, Data>, place: Place, tables: Tables): void {
+  const { path, around, depth } = place;
+  const own = fieldsOf(record);
+  const lists = Object.entries(record).filter(([, value]) => isList(value));
+  if (lists.length === 0) tables.add(path, { ...around, ...own });
+  const within = Object.fromEntries(
+    Object.entries(own).map(([key, value]) => [
+      roleOfHead(key) === 'title' ? SECTION_HEAD : `${lastName(path)}${key}`,
+      value,
+    ]),
+  );
+  for (const [key, value] of lists) {
+    const inner = { path: `${path} ${key}`.trim(), around: { ...around, ...within }, depth: depth + 1 };
+    collect(value, inner, tables);
   }
+}
+
+function collectList(list: readonly Data[], place: Place, tables: Tables): void {
+  const { path, around } = place;
+  for (const one of list) {
+    if (isRecord(one)) collectRecord(one, place, tables);
+    else if (Array.isArray(one)) {
+      const cells = one.map((cell, at) => [`Column ${at + 1}`, wordsOf(cell)]);
+      tables.add(path, { ...around, ...(Object.fromEntries(cells) as Fields) });
+    } else tables.add(path, { ...around, [VALUE]: wordsOf(one) });
+  }
+}
+
+function collect(data: Data, place: Place, tables: Tables): void {
+  const { path, around, depth } = place;
+  if (depth > MOST_DEPTH) return;
+  if (Array.isArray(data)) return collectList(data, place, tables);
   if (!isRecord(data)) return;
+  const all = Object.entries(data);
   if (isDictionary(data)) {
-    for (const [key, value] of Object.entries(data))
-      tables.add(path, { ...around, [KEY]: key, [VALUE]: wordsOf(value) });
+    for (const [key, value] of all) tables.add(path, { ...around, [KEY]: key, [VALUE]: wordsOf(value) });
     return;
   }
   if (isNamedRecords(data)) {
-    for (const [key, value] of Object.entries(data))
+    for (const [key, value] of all)
       tables.add(path, { ...around, [KEY]: key, ...fieldsOf(value as Record<string, Data>) });
     return;
   }
-  const own = Object.fromEntries(
-    Object.entries(data).flatMap(([key, value]) => (isPlain(value) ? [[key, wordsOf(value)]] : [])),
-  );
-  for (const [key, value] of Object.entries(data)) {
-    if (isPlain(value)) continue;
-    // "Ward": [ … ]: what a list is called says where its rows belong, where several stand beside each other.
-    const named =
-      Object.values(data).filter((other) => !isPlain(other)).length > 1 && Object.keys(own).length === 0;
-    collect(
-      value,
-      named ? path : `${path} ${key}`.trim(),
-      named ? { ...around, [SECTION_HEAD]: key } : around,
-      tables,
-      depth + 1,
-    );
+  const within = all.filter(([, value]) => !isPlain(value));
+  // "Ward": [ … ]: what a list is called says where its rows belong, where several stand beside each other and nothing else does.
+  const areNames = within.length > 1 && within.length === all.length;
+  for (const [key, value] of within) {
+    const inner = areNames
+      ? { path, around: { ...around, [SECTION_HEAD]: key } }
+      : { path: `${path} ${key}`.trim(), around };
+    collect(value, { ...inner, depth: depth + 1 }, tables);
   }
 }
 
@@ -141,6 +148,6 @@ const lastName = (path: string): string => {
  */
 export function tablesOfData(data: Data): IntakeTable[] {
   const tables = new Tables();
-  collect(data, '', {}, tables, 0);
+  collect(data, { path: '', around: {}, depth: 0 }, tables);
   return tables.all().sort((a, b) => b.rows.length * b.heads.length - a.rows.length * a.heads.length);
 }

@@ -1,3 +1,4 @@
+export { blankedOut, type BlankedStretch } from './blankedOut';
 export { capture } from './capture';
 export type { Captured } from './capture';
 export { findParticulars } from './findParticulars';

@@ -1,43 +1,7 @@
 import type { Field } from '#core/entry';
-import { mapLines, type BlankInline, type Inline, type Line, type Passage } from '#core/passage';
+import { mapLines, type Passage } from '#core/passage';
+import { blankedOut, type BlankedStretch } from './blankedOut';
 import type { Particular } from './findParticulars';
-
-/** A stretch of a line that becomes a blank. */
-interface Stretch {
-  from: number;
-  to: number;
-  blank: Omit<BlankInline, 'marks'>;
-}
-
-/** Splits a line's inlines so that each stretch, in reading order and apart, becomes one blank with the marks of its first character. */
-function blankOut(line: Line, stretches: readonly Stretch[]): Line {
-  const changed: Inline[] = [];
-  let next = 0;
-  let at = 0;
-  for (const inline of line) {
-    const start = at;
-    at += inline.type === 'text' ? inline.text.length : 1;
-    if (inline.type !== 'text') {
-      changed.push(inline);
-      continue;
-    }
-    let done = start;
-    const keepTo = (end: number) => {
-      if (end > done) changed.push({ ...inline, text: inline.text.slice(done - start, end - start) });
-    };
-    while (next < stretches.length && stretches[next]!.from < at) {
-      const { from, to, blank } = stretches[next]!;
-      keepTo(from);
-      // One that began in an inline before has its blank already.
-      if (from >= start) changed.push({ ...blank, ...(inline.marks ? { marks: inline.marks } : {}) });
-      done = Math.max(done, Math.min(to, at));
-      if (to > at) break;
-      next += 1;
-    }
-    keepTo(at);
-  }
-  return changed;
-}
 
 /** Names that are taken, and from which number on each has still a free one: asked for many, none is tried twice. */
 class Names {
@@ -103,7 +67,7 @@ export function particularsToFields(
   declared: readonly Field[] = [],
 ): { passage: Passage; fields: Field[] } {
   const maker = new FieldMaker(declared);
-  const byLine = new Map<number, Stretch[]>();
+  const byLine = new Map<number, BlankedStretch[]>();
   for (const particular of particulars) {
     const field = maker.fieldFor(particular);
     const { line, from, to, form } = particular;
@@ -124,7 +88,7 @@ export function particularsToFields(
     index += 1;
     const stretches = byLine.get(index);
     return stretches
-      ? blankOut(
+      ? blankedOut(
           line,
           [...stretches].sort((a, b) => a.from - b.from),
         )

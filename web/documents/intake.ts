@@ -95,8 +95,9 @@ function dataIn(text: string, called: string): unknown {
   const all = Array.isArray(documents) ? documents : [];
   const fault = all.flatMap(({ errors }) => errors)[0];
   if (fault) throw new UnreadableFile(`${called} is not YAML: ${fault.message.split('\n')[0]}. ${NOTHING}`);
-  const held = all.map((one): unknown => one.toJS({ maxAliasCount: 100 }));
-  return held.length === 1 ? held[0] : held;
+  const held: unknown[] = all.map((one) => one.toJS({ maxAliasCount: 100 }) as unknown);
+  const [only] = held;
+  return held.length === 1 ? only : held;
 }
 
 async function ofText(text: string, called: string): Promise<Intake> {
