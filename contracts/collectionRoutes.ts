@@ -11,7 +11,6 @@ import {
   TeamSchema,
 } from './collections';
 import { define } from './route';
-import { TakenOverFileSchema, TakeOverSchema } from './takeover';
 
 /** Collections: making, changing, moving and sharing them. */
 export const COLLECTION_ROUTES = define({
@@ -92,14 +91,5 @@ export const COLLECTION_ROUTES = define({
     summary: 'A collection with all in it, to be saved as a file for another team.',
     status: 200,
     response: CollectionFileSchema,
-  },
-  takeOverFile: {
-    method: 'post',
-    path: '/api/bank/taken-over',
-    access: 'member',
-    summary: 'Brings in a collection of another team: all of what is asked for, or nothing.',
-    status: 201,
-    body: TakeOverSchema,
-    response: TakenOverFileSchema,
   },
 });

@@ -31,7 +31,7 @@ export type {
   TypedAgain,
   Uses,
 } from './order';
-export type { TakeOver } from './takeover';
+export type { Import, ImportPiece, ImportUndone } from './importRoutes';
 export type { Proposal } from './proposals';
 export type { Step, Stepped } from './steps';
 export type {

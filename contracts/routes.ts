@@ -15,6 +15,7 @@ import {
 } from './bank';
 import { CASE_ROUTES } from './caseRoutes';
 import { FILE_ROUTES } from './fileRoutes';
+import { IMPORT_ROUTES } from './importRoutes';
 import { JOB_ROUTES } from './jobRoutes';
 import { DICTIONARY_ROUTES } from './dictionaryRoutes';
 import { GLOSSARY_ROUTES } from './glossaryRoutes';
@@ -143,6 +144,7 @@ export const ROUTES = define({
     response: NearestSchema,
   },
   ...COLLECTION_ROUTES,
+  ...IMPORT_ROUTES,
   ...PROPOSAL_ROUTES,
   ...PEOPLE_ROUTES,
   ...SENDING_ROUTES,

@@ -23,6 +23,7 @@ import { practiceRoutes } from './practice';
 import { reviewRoutes } from './reviews';
 import { rewordingRoutes } from './rewording';
 import { sendingRoutes } from './sendings';
+import { importRoutes } from './imports';
 import { stepRoutes } from './steps';
 import { usageRoutes } from './usage';
 import { groupRoutes, invitationRoutes, joiningRoutes, ownRoutes, peopleRoutes, trailRoutes } from './people';
@@ -109,6 +110,7 @@ export function makeApp(context: Context): Express {
     usageRoutes,
     practiceRoutes,
     stepRoutes,
+    importRoutes,
     sendingRoutes,
     dictionaryRoutes,
     glossaryRoutes,

@@ -1,5 +1,6 @@
-import { pathFor, type CollectionFile, type TakeOver } from '#contracts';
+import { pathFor, type CollectionFile } from '#contracts';
 import type { EntryFile } from '#core/entry';
+import type { TakeOverBody } from '#core/takeover';
 import { bytesInWords } from '#core/language';
 import { call, ForPeople, Unreachable } from '#client/api';
 import { sendEntryFile } from './sendFile';
@@ -66,7 +67,10 @@ export async function collectionToHandOn(collection: string): Promise<Collection
  * Sends the files that go along with what is taken over, so that its entries can hold them. Those the file does not bring are
  * left to what is here already. Throws in words where one is not what the file says it is.
  */
-export async function sendFilesAlong({ files = [] }: CollectionFile, { entries }: TakeOver): Promise<void> {
+export async function sendFilesAlong(
+  { files = [] }: Pick<CollectionFile, 'files'>,
+  { entries }: Pick<TakeOverBody, 'entries'>,
+): Promise<void> {
   const data = new Map(files.map((one) => [one.hash, one.data]));
   const never = new AbortController().signal;
   for (const { file } of filesOf(entries)) {

@@ -7,6 +7,9 @@ const MOST_COLLECTIONS = 500;
 /** A file may hold so many, and is taken over in one act. */
 export const MOST_HANDED_ON = 5000;
 
+/** So many of them are sent at once at the most. */
+export const MOST_IN_A_PIECE = 500;
+
 /** A collection within a file: its id and its parent's mean something in that file alone. Around the first there is none. */
 const CollectionInFileSchema = CollectionSettingsSchema.extend({ id, parent: id.nullable() });
 /** The collections of a file, from the top down. */

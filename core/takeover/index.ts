@@ -1,4 +1,17 @@
 export { compareArriving, settleCues } from './compareArriving';
-export { CollectionFileSchema, CollectionsInFileSchema, MOST_HANDED_ON } from './collectionFile';
+export {
+  CollectionFileSchema,
+  CollectionsInFileSchema,
+  MOST_HANDED_ON,
+  MOST_IN_A_PIECE,
+} from './collectionFile';
 export type { CollectionFile } from './collectionFile';
-export { type Choice, type Planned, planTakeOver } from './planTakeOver';
+export { canMerge, mergedInto } from './mergedInto';
+export {
+  allInto,
+  type Choice,
+  type Homes,
+  type Planned,
+  planTakeOver,
+  type TakeOverBody,
+} from './planTakeOver';

@@ -4,7 +4,7 @@ import type { CollectionFile } from './collectionFile';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { newEntry, type EntryContent } from '#core/entry';
 import { plainPassage } from '#core/passage';
-import { planTakeOver, type Choice } from './planTakeOver';
+import { allInto, planTakeOver, type Choice } from './planTakeOver';
 
 const content = (title: string, words: string, cue?: string): EntryContent => ({
   ...newEntry(title, 'en-GB', plainPassage(words)),
@@ -49,7 +49,7 @@ const there = [
 const plan = (into: string | null, choices: [string, Choice][] = []) =>
   planTakeOver(
     file,
-    into === null ? null : { id: into, cuesBy: 'initials' },
+    into === null ? new Map() : allInto(file, { id: into, cuesBy: 'initials' }),
     into === null ? [] : there,
     new Map(choices),
   );

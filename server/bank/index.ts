@@ -2,11 +2,11 @@ export { announceChanges } from './announceEntry';
 export { depart, holdCollections, nextChange } from './bankChanges';
 export { bankRoutes } from './bankRoutes';
 export { changing, changingReach, holdTree, mustBeAt, mustKeepIt } from './changingCollections';
-export { filesInSight } from './entryFiles';
+export { filesInSight, holdEntryFiles } from './entryFiles';
 export { writeWords, writeMissingWords } from './entryWords';
 export { mustSeeHistory } from './history';
 export { leavingNoneUnkept } from './keeping';
-export { keepSettings, makeCollection } from './makeCollection';
+export { insertHidden, keepSettings, makeCollection, settleCollection } from './makeCollection';
 export { makeEntry } from './makeEntry';
 export { changeEntries, heldByKeeper, type ChangeOfOne, moveEntries } from './manyEntries';
 export { noteRoutes } from './noteRoutes';
@@ -18,6 +18,7 @@ export { reachPictures } from './reachPictures';
 export { entriesById, readEntries, readSoFar, findInEntries } from './readEntries';
 export {
   rightOn,
+  mustKeep,
   mustRead,
   rightsFor,
   visibleEntries,
@@ -26,12 +27,12 @@ export {
   visibleEntry,
   rightsAmong,
 } from './rights';
-export { insertEntry, toEntry, typedCues, updateEntry } from './saveEntry';
+export { insertEntry, mustBeSound, tellingClashes, toEntry, typedCues, updateEntry } from './saveEntry';
 export { sharedRights } from './sharedRights';
 export { letKeep, setGrants, sharingOf } from './sharing';
-export { includedIds } from './soundIncludes';
+export { includedIds, mustIncludeSoundly } from './soundIncludes';
 export { mustVaryAlone } from './soundVariations';
-export { handOn, takeOver } from './takeover';
+export { handOn } from './handOn';
 export { unmerge } from './unmerge';
 export { visibleCollections } from './visibleCollections';
-export { indexAll, saveStates } from './writtenTogether';
+export { indexAll, insertCues, keepRevisions, saveStates } from './writtenTogether';

@@ -17,16 +17,24 @@ interface Placed {
 
 const WORDS_AT_ONCE = 100;
 
+/** Writes down the cues that entries are brought by; throws as the store does where one is taken. */
+export async function insertCues(
+  tx: Queries,
+  cues: readonly { collection: string; typed: string; entry: string }[],
+): Promise<void> {
+  if (cues.length === 0) return;
+  await tx.execute(sql`
+    insert into cues (collection, typed, entry)
+    select cue.collection, cue.typed, cue.entry
+    from jsonb_to_recordset(${JSON.stringify(cues)}::jsonb) as cue(collection text, typed text, entry text)`);
+}
+
 /** Writes down the cues and words that entries are brought and found by. They must have none written down. */
 export async function indexAll(tx: Queries, all: readonly Placed[]): Promise<void> {
   const cues = all.flatMap(({ id, collection, content }) =>
     typedCues(content).map((typed) => ({ collection, typed, entry: id })),
   );
-  if (cues.length > 0)
-    await tx.execute(sql`
-      insert into cues (collection, typed, entry)
-      select cue.collection, cue.typed, cue.entry
-      from jsonb_to_recordset(${JSON.stringify(cues)}::jsonb) as cue(collection text, typed text, entry text)`);
+  await insertCues(tx, cues);
   for (let at = 0; at < all.length; at += WORDS_AT_ONCE)
     await writeWords(tx, all.slice(at, at + WORDS_AT_ONCE));
 }

@@ -8,7 +8,6 @@ import { dropHeld } from '../wastebasket';
 import {
   mustFindRoom,
   placeCollection,
-  announceChanges,
   changing,
   changingReach,
   holdTree,
@@ -19,7 +18,6 @@ import {
   makeCollection,
   letKeep,
   handOn,
-  takeOver,
   visibleCollections,
 } from '../bank';
 
@@ -107,11 +105,4 @@ export function collectionRoutes(router: Router, context: Context): void {
   );
 
   bind(router, context, 'handOn', ({ member, params }) => handOn(context, member.id, params.collection));
-
-  bind(router, context, 'takeOverFile', async ({ member, body }) => {
-    const { collection, made, changed, isNew, undo } = await takeOver(context, member.id, body);
-    if (isNew) await context.events.reachChanged();
-    await announceChanges(context, [{ collection }, ...changed]);
-    return { collection, made: made.length, changed: changed.length, undo };
-  });
 }

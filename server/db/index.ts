@@ -57,6 +57,8 @@ export {
   reviews,
   presences,
   deletions,
+  importEntries,
+  imports,
   teamSettings,
   serverClock,
 } from './schema';

@@ -1,1 +1,2 @@
 export { stepRoutes } from './stepRoutes';
+export { takeSteps } from './steps';

@@ -7,6 +7,7 @@ import { wording } from './entryCalls';
 import {
   BARE,
   batchRow,
+  begunImport,
   caseOfOwn,
   SETUP,
   WHO,
@@ -63,10 +64,25 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
   dropCollection: () => onCollection(),
   handOn: () => onCollection(),
   takeSteps: async () => ({ body: { steps: [{ do: 'delete', entries: [(await entry()).id] }] } }),
-  takeOverFile: async () => {
+  beginImport: async () => {
     const { id } = await collection();
     const theirs = { id: 'theirs', parent: null, ...settings() };
-    return { body: { into: id, collections: [theirs], entries: [], known: {} } };
+    return { body: { name: 'Theirs', collections: [theirs], places: { theirs: id } } };
+  },
+  sendImportPiece: async () => ({
+    params: { import: await begunImport() },
+    body: {
+      entries: [{ id: 'one', collection: 'theirs', content: wording('One', 'It came.'), replaces: null }],
+      known: {},
+      coming: [],
+    },
+  }),
+  finishImport: async () => ({ params: { import: await begunImport() } }),
+  dropImport: async () => ({ params: { import: await begunImport() } }),
+  undoImport: async () => {
+    const id = await begunImport();
+    await world.callers.keeper.post(`/api/imports/${id}/finish`).expect(200);
+    return { params: { import: id } };
   },
   alike: async () => Promise.resolve({ body: { least: 0.8 } }),
   termInBank: async () =>

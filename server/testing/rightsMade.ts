@@ -100,6 +100,16 @@ export const proposal = async () =>
       .post(`/api/entries/${(await entry()).id}/proposals`)
       .send({ content: wording(name(), 'Other words.'), reason: 'why', base: 1 }),
   );
+/** An import of the keeper's into a collection of theirs, begun. */
+export const begunImport = async () => {
+  const { id } = await collection();
+  const theirs = { id: 'theirs', parent: null, ...settings() };
+  return idOf(
+    world.callers.keeper
+      .post('/api/imports')
+      .send({ name: 'Theirs', collections: [theirs], places: { theirs: id } }),
+  );
+};
 export const note = async () =>
   idOf(world.imke.post(`/api/entries/${(await entry()).id}/notes`).send({ text: 'Wrong' }));
 export const deletion = async () => deletionIn(await deleting(world.callers.keeper, [(await entry()).id]));

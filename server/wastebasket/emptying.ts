@@ -11,6 +11,7 @@ import {
   drafts,
   entries,
   glossaries,
+  imports,
   revisions,
   teamSettings,
 } from '../db';
@@ -62,6 +63,8 @@ export async function purge(tx: Queries, ids: readonly string[]): Promise<void> 
   // What they hold goes once nothing else needs it (`dropUnusedFiles`).
   await tx.delete(caseFiles).where(inArray(caseFiles.deletion, all));
   await tx.delete(glossaries).where(inArray(glossaries.deletion, all));
+  // Imports that were never finished, of which all that came is gone by now.
+  await tx.delete(imports).where(inArray(imports.id, all));
   await tx.delete(deletions).where(inArray(deletions.id, all));
   await sweep(tx);
 }

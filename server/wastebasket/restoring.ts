@@ -15,7 +15,7 @@ import {
 } from '../bank';
 import type { Context } from '../context';
 import { caseFiles, collections, cues, deletions, drafts, entries, glossaries, type Queries } from '../db';
-import { Refusal } from '../http';
+import { notFound, Refusal } from '../http';
 import { writeTrail, writeTrailLines } from '../trail';
 
 type DeletionRow = typeof deletions.$inferSelect;
@@ -172,6 +172,7 @@ export async function restore(
   row: DeletionRow,
   only: readonly string[] | null,
 ): Promise<Restored> {
+  if (row.what === 'import') throw notFound();
   const restored = await {
     collection: () => restoreCollection(context, tx, member, row),
     draft: () => restoreDraft(tx, row),

@@ -76,6 +76,7 @@ export async function undoable(db: Queries, member: Member, only?: string): Prom
   const lists = await db.select().from(glossaries).where(inArray(glossaries.deletion, ids));
   const settings = await settingsOf(db);
   return rows.flatMap(({ deletion: { id, what, title, at }, by }) => {
+    if (what === 'import') return [];
     const mine = titles.filter(({ deletion }) => deletion === id);
     const seen = {
       entries: mine.length > 0,

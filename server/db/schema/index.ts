@@ -3,6 +3,7 @@ export { collections, collectionRevisions, grants, reachStamp } from './collecti
 export { entryWords, vocabulary } from './finding';
 export { entries, departures, entryMoves, revisions, cues } from './entries';
 export { notes, presences, noteAnswers, proposals, allowedDetails } from './talk';
+export { importEntries, imports } from './imports';
 export { deletions, serverClock } from './wastebasket';
 export { jobs } from './jobs';
 export { caseFiles, draftFiles, entryFiles, fileContents, filePieces, waitingFiles } from './files';

@@ -3,10 +3,13 @@ import { boolean, pgTable, text } from 'drizzle-orm/pg-core';
 import { instant } from './instant';
 import { members } from './people';
 
-/** What was deleted in one act, until the wastebasket is emptied of it: the rows themselves name it, and stay whole. */
+/**
+ * What was deleted in one act, until the wastebasket is emptied of it: the rows themselves name it, and stay whole. An import that is not
+ * finished is one too: what has come of it is not there yet.
+ */
 export const deletions = pgTable('deletions', {
   id: text('id').primaryKey(),
-  what: text('what', { enum: ['entries', 'collection', 'draft', 'glossary', 'file'] }).notNull(),
+  what: text('what', { enum: ['entries', 'collection', 'draft', 'glossary', 'file', 'import'] }).notNull(),
   title: text('title').notNull(),
   by: text('by')
     .notNull()

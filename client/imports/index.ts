@@ -1,0 +1,1 @@
+export { ImportSending } from './importSending';
