@@ -133,8 +133,8 @@ test('a file goes along with an entry: placed, listed with the finished text, ha
   const path = info.outputPath('helpline.json');
   await (await download).saveAs(path);
   const ruan = await signedIn('Ruan Pellow');
-  await ruan.goto(`${server.url}/bank/take-over`);
-  await ruan.getByLabel('Collection file').setInputFiles(path);
+  await ruan.goto(`${server.url}/bank/bring-in`);
+  await ruan.getByLabel('File to bring in').setInputFiles(path);
   await ruan.getByRole('button', { name: /^Bring in \d+ entries/ }).click();
   await expect(ruan.getByRole('link', { name: 'See it in the bank' })).toBeVisible();
   await ruan.getByRole('link', { name: 'Desk' }).click();

@@ -86,7 +86,7 @@ test(
       '/wastebasket',
       '/bank/rows',
       '/bank/nearest',
-      '/bank/take-over',
+      '/bank/bring-in',
       '/order',
       '/usage',
       '/order/words',

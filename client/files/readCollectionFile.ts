@@ -1,4 +1,4 @@
-import { CollectionFileSchema, MOST_SENT_BYTES, type CollectionFile } from '#contracts';
+import { CollectionFileSchema, type CollectionFile } from '#contracts';
 import { UnreadableFile, readJson } from '#client/api';
 
 const SO = 'Nothing was brought in.';
@@ -15,12 +15,7 @@ export async function readCollectionFile(file: File): Promise<CollectionFile> {
   if (version !== 1)
     throw new UnreadableFile(`${file.name} was made by a later Elderleaf than this one. ${SO}`);
   const parsed = CollectionFileSchema.safeParse(held);
-  if (parsed.success) {
-    const { files: _, ...words } = parsed.data;
-    if (JSON.stringify(words).length > MOST_SENT_BYTES)
-      throw new UnreadableFile(`The wording in ${file.name} is larger than 4 MB. ${SO}`);
-    return parsed.data;
-  }
+  if (parsed.success) return parsed.data;
   const faults = parsed.error.issues
     .slice(0, TOLD)
     .map(({ path, message }) => `${path.map(String).join('.')}: ${message}`);

@@ -1,1 +1,2 @@
 export { ImportSending } from './importSending';
+export { startLikenessSearch } from './startLikenessSearch';

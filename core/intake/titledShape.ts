@@ -47,7 +47,15 @@ function titledIn(pieces: readonly Ranked[]): Titled[] {
     open.push({ rank, title: now.title });
     found.push(now);
   }
-  return found.filter(({ body }) => body.length > 0);
+  return withoutOpening(found.filter(({ body }) => body.length > 0));
+}
+
+/** Without what is said under the title of the whole document: it speaks of what comes, and is none of it. */
+function withoutOpening(all: Titled[]): Titled[] {
+  const [first, ...rest] = all;
+  const isOfAll =
+    rest.length > 1 && first!.path.length === 0 && rest.every(({ path }) => path[0] === first!.title);
+  return isOfAll ? rest : all;
 }
 
 /** Lines of a body that name what they say: "Code: wg". What is a title or the wording itself is none of them. */
@@ -56,7 +64,9 @@ const BESIDE_WORDING = new Set(['cue', 'purpose', 'tags', 'note', 'part', 'langu
 function namedLine({ words }: Piece): { head: string; value: string } | null {
   const said = /^(\p{L}[\p{L} -]{1,28}?)\s*:\s+(\S.*)$/su.exec(words);
   if (!said || !BESIDE_WORDING.has(roleOfHead(said[1]!) ?? '')) return null;
-  return { head: said[1]!.trim(), value: said[2]!.trim() };
+  const [head, value] = [said[1]!.trim(), said[2]!.trim()];
+  // A cue is a word: a sentence behind "Key" is none.
+  return roleOfHead(head) === 'cue' && /\s/.test(value) ? null : { head, value };
 }
 
 /** Heads that lines in several bodies have. */
@@ -66,7 +76,10 @@ function headsWithin(all: readonly Titled[]): string[] {
     for (const head of new Set(inLines(body, false).map((piece) => namedLine(piece)?.head ?? '')))
       counts.set(head, (counts.get(head) ?? 0) + 1);
   counts.delete('');
-  return [...counts].filter(([, count]) => count >= 2 && count >= all.length / 4).map(([head]) => head);
+  // One cue alone is one too: nothing else is said so.
+  const isMeant = ([head, count]: [string, number]) =>
+    roleOfHead(head) === 'cue' || (count >= 2 && count >= all.length / 4);
+  return [...counts].filter(isMeant).map(([head]) => head);
 }
 
 /** The names that all paths begin with: what the whole document is called, and no part of where single ones go. */

@@ -10,3 +10,4 @@ export { addOrdinaryWords } from './ordinaryWords';
 export { captureForBank, personalInCaptured } from './personalInCaptured';
 export type { CapturedPersonal } from './personalInCaptured';
 export { KIND_WORDS } from './personalKindWords';
+export { personalToFields } from './personalToFields';

@@ -6,7 +6,7 @@ export {
   MOST_IN_A_PIECE,
 } from './collectionFile';
 export type { CollectionFile } from './collectionFile';
-export { canMerge, mergedInto } from './mergedInto';
+export { canMerge } from './mergedInto';
 export {
   allInto,
   type Choice,
@@ -15,3 +15,4 @@ export {
   planTakeOver,
   type TakeOverBody,
 } from './planTakeOver';
+export { nearlySame, type NearlySame } from './nearlySame';

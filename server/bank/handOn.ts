@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, isNull } from 'drizzle-orm';
+import { and, asc, inArray, isNull } from 'drizzle-orm';
 import { MOST_HANDED_ON, type CollectionFile } from '#contracts';
 import { treeBranches, within } from '#core/rights';
 import type { Context } from '../context';

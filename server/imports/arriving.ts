@@ -15,7 +15,7 @@ import {
   visibleEntries,
 } from '../bank';
 import type { Context } from '../context';
-import { deletions, entries, importEntries, imports, type Queries } from '../db';
+import { deletions, importEntries, imports, type Queries } from '../db';
 import { Refusal } from '../http';
 import { purge } from '../wastebasket';
 import { ownImport, type ImportRow } from './ownImport';

@@ -24,6 +24,7 @@ export const KEYS = {
   beginning: ['beginning'],
   cases: ['cases'],
   fileLimits: ['file-limits'],
+  imports: ['imports'],
   bank: ['bank'],
   loose: ['loose'],
   search: ['search'],

@@ -202,11 +202,11 @@ export const SCREENS: readonly Screen[] = [
     load: () => import('../sheet/rows/RowsPage').then(({ RowsPage: Component }) => ({ Component })),
   },
   {
-    paths: ['/bank/take-over'],
+    paths: ['/bank/bring-in'],
     place: 'bank',
     line: '/bank',
-    lookUp: 'Bring in a collection',
-    load: () => import('../takeover/TakeOverPage').then(({ TakeOverPage: Component }) => ({ Component })),
+    lookUp: 'Bring in a file',
+    load: () => import('../takeover/BringInPage').then(({ BringInPage: Component }) => ({ Component })),
   },
   {
     paths: ['/bank/shelf'],

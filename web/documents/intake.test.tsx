@@ -5,7 +5,8 @@ import 'micromark-extension-gfm';
 import 'mammoth';
 import { entriesOfRows } from '#core/intake';
 import { plainText } from '#core/passage';
-import { CORPUS, type CorpusFile } from './corpus/corpus';
+import { CORPUS } from './corpus/corpus';
+import type { CorpusFile } from './corpus/corpusFile';
 import { WELSH, WORDINGS } from './corpus/wordings';
 import { intakeOf, intakeOfPaste } from './intake';
 
@@ -48,4 +49,50 @@ describe(`${CORPUS.length} tables and documents as people have them`, () => {
     );
   });
 });
-void intakeOfPaste;
+
+test('a table that was copied comes by its cells, and words by theirs', async () => {
+  const html =
+    '<table><tr><td>Code</td><td>Text</td></tr><tr><td>wt</td><td>Weighed <b>today</b>.</td></tr></table>';
+  const [table] = (await intakeOfPaste('Code\tText\nwt\tWeighed today.', html)).shapes;
+  expect(table).toMatchObject({ id: 'table', columns: [{ role: 'cue' }, { role: 'wording' }] });
+  const [lines] = (await intakeOfPaste('wt = Weighed today.\nfl = Fluids given.', '')).shapes;
+  expect(lines).toMatchObject({ id: 'pairs', columns: [{ role: 'cue' }, { role: 'wording' }] });
+});
+
+const text = (words: string) => new TextEncoder().encode(words);
+
+describe('what nothing can be made of is refused in words', () => {
+  test.each<[string, Uint8Array, RegExp]>([
+    ['empty.csv', text(''), /There is no wording in empty\.csv\. Nothing was brought in\./],
+    ['torn.json', text('{"a": '), /torn\.json is not JSON/],
+    ['number.json', text('{"a": 1}'), /There is no list in number\.json/],
+    ['odd.yaml', text('a: [1\nb: }'), /odd\.yaml is not YAML/],
+    [
+      'many.yaml',
+      text(
+        `a: &a [x,x,x,x,x,x,x,x,x,x]\n${'bcdefgh'
+          .split('')
+          .map((name, at) => `${name}: &${name} [${Array(10).fill(`*${'abcdefg'[at]}`).join(',')}]`)
+          .join('\n')}\n`,
+      ),
+      /many\.yaml/,
+    ],
+    [
+      'broken.plist',
+      text('<?xml version="1.0"?><plist><array><dict></array></plist>'),
+      /broken property list/,
+    ],
+    [
+      'unfolds.plist',
+      text(
+        '<!DOCTYPE p [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><plist><array><string>&b;</string></array></plist>',
+      ),
+      /broken property list/,
+    ],
+    ['locked.xlsx', Uint8Array.of(0xd0, 0xcf, 0x11, 0xe0), /locked with a password/],
+    ['picture.png', Uint8Array.of(0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 1, 2, 3), /has no text in it/],
+    ['deep.rtf', text(`{\\rtf1 ${'{'.repeat(500)}`), /nested too deeply/],
+  ])('%s', async (name, bytes, said) => {
+    await expect(intakeOf(bytes, name)).rejects.toThrow(said);
+  });
+});

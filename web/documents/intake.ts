@@ -70,6 +70,22 @@ const isMarkdown = (text: string, called: string) =>
   (text.match(/^\s*\*\*.+\*\*/gm) ?? []).length > 1 ||
   /^\S.*\n(?:={3,}|-{3,})\s*$/m.test(text);
 
+/** The data of YAML, of several documents as a list. Throws an UnreadableFile. */
+function dataOfYaml(text: string, called: string): unknown {
+  const documents = parseAllDocuments(text, { uniqueKeys: false });
+  const all = Array.isArray(documents) ? documents : [];
+  const fault = all.flatMap(({ errors }) => errors)[0];
+  if (fault) throw new UnreadableFile(`${called} is not YAML: ${fault.message.split('\n')[0]}. ${NOTHING}`);
+  try {
+    // Names for what stands elsewhere could make a small file unfold to gigabytes.
+    const held: unknown[] = all.map((one) => one.toJS({ maxAliasCount: 100 }) as unknown);
+    const [only] = held;
+    return held.length === 1 ? only : held;
+  } catch (error) {
+    throw new UnreadableFile(`${called} cannot be read: ${(error as Error).message}. ${NOTHING}`);
+  }
+}
+
 /** Data in the text; undefined where it is none. Throws an UnreadableFile where a file of data is broken. */
 function dataIn(text: string, called: string): unknown {
   const isJson = /\.json$/i.test(called);
@@ -89,15 +105,7 @@ function dataIn(text: string, called: string): unknown {
       throw new UnreadableFile(`${called} is a broken property list: ${error.message}. ${NOTHING}`);
     }
   }
-  if (!/\.ya?ml$/i.test(called)) return undefined;
-  // Names for what stands elsewhere could make a small file unfold to gigabytes.
-  const documents = parseAllDocuments(text, { uniqueKeys: false });
-  const all = Array.isArray(documents) ? documents : [];
-  const fault = all.flatMap(({ errors }) => errors)[0];
-  if (fault) throw new UnreadableFile(`${called} is not YAML: ${fault.message.split('\n')[0]}. ${NOTHING}`);
-  const held: unknown[] = all.map((one) => one.toJS({ maxAliasCount: 100 }) as unknown);
-  const [only] = held;
-  return held.length === 1 ? only : held;
+  return /\.ya?ml$/i.test(called) ? dataOfYaml(text, called) : undefined;
 }
 
 async function ofText(text: string, called: string): Promise<Intake> {

@@ -49,13 +49,13 @@ export interface SheetCells {
   cells: string[][];
 }
 
-/** The names of sheets that somebody hid, as a workbook's own part says it. */
-async function hiddenSheets(bytes: Uint8Array, called: string): Promise<Set<string>> {
+/** Which sheets somebody hid, in the order of the workbook, as its own part says it. */
+async function hiddenSheets(bytes: Uint8Array, called: string): Promise<boolean[]> {
   const part =
     [...(await xmlParts(bytes, called))].find(([name]) => /^xl\/workbook\.xml$/i.test(name))?.[1] ?? '';
-  const sheets = new DOMParser().parseFromString(part, 'text/xml').getElementsByTagName('sheet');
-  const hidden = [...sheets].filter((sheet) => /hidden/i.test(sheet.getAttribute('state') ?? ''));
-  return new Set(hidden.map((sheet) => sheet.getAttribute('name') ?? ''));
+  return (part.match(/<(?:\w+:)?sheet\s[^>]*>/g) ?? []).map((sheet) =>
+    /\sstate\s*=\s*["'](?:veryH|h)idden["']/.test(sheet),
+  );
 }
 
 /** The sheets of a workbook that have something in them and are not hidden. Throws an UnreadableFile. */
@@ -66,9 +66,11 @@ export async function workbookSheets(bytes: Uint8Array, called: string): Promise
   const sheets = await readWorkbook(plain.slice().buffer).catch(() => {
     throw new UnreadableFile(`${called} is broken and cannot be read as a workbook. Nothing was made of it.`);
   });
-  const filled = sheets.filter(({ data }) => data.some((row) => row.some((cell) => cell !== null)));
   const hidden = await hiddenSheets(bytes, called);
-  const shown = filled.filter(({ sheet }) => !hidden.has(sheet));
+  const filled = sheets
+    .map((sheet, at) => ({ ...sheet, isHidden: hidden[at] === true }))
+    .filter(({ data }) => data.some((row) => row.some((cell) => cell !== null)));
+  const shown = filled.filter(({ isHidden }) => !isHidden);
   return (shown.length > 0 ? shown : filled).map(({ sheet, data }) => ({
     name: sheet,
     cells: data.map((row) => row.map(cellWords)),

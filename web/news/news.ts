@@ -201,7 +201,7 @@ export const NEWS: readonly News[] = [
     title: 'A collection goes to another team as a file',
     words:
       'Its keeper saves it as a file. The other team sees first what differs and which cues are taken, and chooses one by one.',
-    at: { label: 'Bring in a collection', to: '/bank/take-over' },
+    at: { label: 'Bring in a file', to: '/bank/bring-in' },
   },
   {
     number: 3,

@@ -76,7 +76,7 @@ const MAIN_LINK =
 /** The ways to add more than one entry, or what others wrote. */
 const ADDING = [
   ['Row by row', '/bank/rows'],
-  ['Bring in a collection', '/bank/take-over'],
+  ['Bring in a file', '/bank/bring-in'],
   ['Starter collections', '/bank/shelf'],
 ] as const;
 

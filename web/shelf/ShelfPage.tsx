@@ -20,7 +20,7 @@ function StarterSection({ starter }: { starter: Starter }) {
         </span>
         <Button
           className="ml-auto"
-          onClick={() => void navigate('/bank/take-over', { state: { starter: starter.id } })}
+          onClick={() => void navigate('/bank/bring-in', { state: { starter: starter.id } })}
         >
           Add it to the bank<span className="sr-only">: {starter.name}</span>
         </Button>

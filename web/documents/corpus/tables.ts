@@ -1,5 +1,5 @@
 import { latin1, utf16 } from './utf16';
-import type { CorpusFile } from './corpus';
+import type { CorpusFile } from './corpusFile';
 import { docxOf, odtOf, type MadeBlock } from './documents';
 import { workbookOf, type MadeSheet } from './workbook';
 import { WELSH, WORDINGS } from './wordings';

@@ -1,4 +1,4 @@
-import type { CorpusFile } from './corpus';
+import type { CorpusFile } from './corpusFile';
 import { docxOf, odtOf, type MadeBlock } from './documents';
 import { WORDINGS } from './wordings';
 
