@@ -31,6 +31,7 @@ export class RunningServer {
     { demo = 'first-day', port = 0, databaseUrl = '', atHand = 5000, livesForSeconds = false }: Start = {},
   ): Promise<RunningServer> {
     const env = {
+      ELDERLEAF_BACKUPS: 'off',
       ELDERLEAF_DATA: folder,
       ELDERLEAF_DEMO: demo ?? '',
       PORT: String(port),

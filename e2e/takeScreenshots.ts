@@ -123,16 +123,20 @@ async function batch(page: Page, url: string): Promise<void> {
   await page.screenshot({ path: path.join(OUT, 'batch.png') });
 }
 
-/** What was used, and how a team begins. */
+/** What was used, and a document that is brought in. */
 async function order(page: Page, url: string): Promise<void> {
   await page.goto(`${url}/usage`);
   await page.getByRole('heading', { name: 'Usage' }).waitFor();
   await page.waitForLoadState('networkidle');
   await page.screenshot({ path: path.join(OUT, 'usage.png') });
-  await page.goto(`${url}/beginning`);
-  await page.getByRole('textbox', { name: 'Try it on this keyboard' }).waitFor();
+  await page.goto(`${url}/bank/bring-in`);
+  await page.getByLabel('File to bring in').setInputFiles('demo/to-drop/stock-answers.docx');
+  await page.getByRole('region', { name: 'Personal details' }).waitFor();
+  await page.getByRole('button', { name: 'Propose cues' }).click();
+  await page.getByRole('textbox', { name: 'Cue of Bat in the house' }).waitFor();
+  await page.mouse.wheel(0, 300);
   await page.waitForLoadState('networkidle');
-  await page.screenshot({ path: path.join(OUT, 'beginning.png') });
+  await page.screenshot({ path: path.join(OUT, 'bring-in.png') });
 }
 
 /** A class, and a report of it with the comments beside its words, one of them being filled. */

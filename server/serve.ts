@@ -8,6 +8,7 @@ import { openStandInMailbox } from '../demo/work/reply/standInMailbox';
 import { makeApp } from './app';
 import { AccountTries, type Context, type Settings } from './context';
 import { openAmong } from './auth';
+import { makeDailyBackup } from './backup';
 import { writeMissingWords } from './bank';
 import type { Store } from './db';
 import { EventHub } from './streams';
@@ -61,7 +62,7 @@ function closeOnSignal(server: Server, store: Store, events: EventHub, beat: Nod
 }
 
 /** What is done every hour; what fails is logged, and keeps nothing else from being done. */
-async function keepUp(context: Context, store: Store): Promise<void> {
+async function keepUp(context: Context, store: Store, settings: Settings): Promise<void> {
   const { log } = context;
   await emptyWastebasket(context).catch((error: unknown) =>
     log.error({ name: (error as Error).name }, 'the wastebasket could not be emptied'),
@@ -74,6 +75,9 @@ async function keepUp(context: Context, store: Store): Promise<void> {
   );
   await dropUnusedFiles(context).catch((error: unknown) =>
     log.error({ name: (error as Error).name }, 'unused files could not be dropped'),
+  );
+  await makeDailyBackup(context, settings).catch((error: unknown) =>
+    log.error({ name: (error as Error).name }, 'the daily backup could not be made'),
   );
   await store
     .upkeep()
@@ -120,7 +124,7 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
         () => events.beat(),
       );
     }, BEAT_MS).unref();
-    const upkeep = () => keepUp(context, store);
+    const upkeep = () => keepUp(context, store, settings);
     if (settings.mailbox) openMailbox(context, settings.mailbox);
     if (settings.demo === 'lived') openStandInMailbox(context, path.join(root, 'demo'));
     void upkeep();

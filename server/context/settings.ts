@@ -6,6 +6,8 @@ export interface Settings {
   dataFolder: string;
   /** Where a team puts dictionaries of its own for spelling. */
   dictionaryFolder: string;
+  /** Where backups go, and the day's is made by itself; null for none. */
+  backupFolder: string | null;
   databaseUrl: string | null;
   /** The demo's team on its first day, or as it is after twelve weeks; null for a team's own store. */
   demo: 'first-day' | 'lived' | null;
@@ -74,6 +76,8 @@ export function readSettings(env: NodeJS.ProcessEnv, webFolder: string | null): 
     port,
     dataFolder,
     dictionaryFolder: path.resolve(env.ELDERLEAF_DICTIONARIES ?? `${dataFolder}-dictionaries`),
+    backupFolder:
+      env.ELDERLEAF_BACKUPS === 'off' ? null : path.resolve(env.ELDERLEAF_BACKUPS || `${dataFolder}-backups`),
     databaseUrl: env.DATABASE_URL || null,
     demo,
     webFolder,

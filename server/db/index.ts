@@ -1,5 +1,6 @@
 export { FolderInUse } from './lockFolder';
-export { openStore, type StorePlace, type Store, type Queries, type Database } from './openStore';
+export { schemaKnown } from './migrationsUpTo';
+export { NewerStore, openStore, type StorePlace, type Store, type Queries, type Database } from './openStore';
 export { prepared } from './prepared';
 export {
   collectionRevisions,

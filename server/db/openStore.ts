@@ -7,6 +7,7 @@ import { localBus, postgresBus, type Bus } from '../events';
 import { keptStatements } from './keptStatements';
 import { lockFolder } from './lockFolder';
 import type * as schema from './schema';
+import { migrationsFolder, migrationsUpTo, schemaKnown } from './migrationsUpTo';
 import { upkeep } from './upkeep';
 
 /** The database, embedded or a server: the same for all who use it. */
@@ -24,17 +25,63 @@ export interface Store {
   bus: Bus;
   /** To be done now and then; a PostgreSQL server does its own. */
   upkeep: () => Promise<unknown>;
+  /** Brings the schema up to date, where the store was opened as an earlier Elderleaf had it. */
+  bringUpToDate: () => Promise<void>;
   close: () => Promise<void>;
 }
 
 /** Where the store is: a PostgreSQL server's URL, a folder, or in memory (from an image of a migrated one). */
 export type StorePlace = { url: string } | { folder: string } | { image: Blob | null };
 
-const migrationsFolder = path.join(import.meta.dirname, 'migrations');
-
 // Drivers are imported only when they are wanted, and the database's own start goes on meanwhile.
 
-async function openServer(url: string): Promise<Store> {
+/** Changes a store's schema by what is in a folder. */
+type Migrate = (config: { migrationsFolder: string }) => Promise<void>;
+
+/** How a store is opened. */
+export interface Opening {
+  /** As it was after so many changes of the schema; up to date when left out. */
+  upTo?: number;
+  /** Done before a store of an earlier Elderleaf is changed, with how many changes its schema has. */
+  beforeUpgrade?: (db: Database, schema: number) => Promise<unknown>;
+}
+
+/** The store is of a later Elderleaf than this one. */
+export class NewerStore extends Error {
+  constructor() {
+    super(
+      'These data were last used by a later Elderleaf than this one, which would spoil them. Nothing was changed. Start the later one, or restore a backup into another folder.',
+    );
+  }
+}
+
+/** How many changes of the schema a store has had; 0 for a new one. */
+async function schemaOf(db: Database): Promise<number> {
+  const { rows } = (await db.execute(
+    sql`select to_regclass('drizzle.__drizzle_migrations') is not null as there`,
+  )) as { rows: { there: boolean }[] };
+  if (!rows[0]!.there) return 0;
+  const counted = (await db.execute(
+    sql`select count(*)::int as count from drizzle.__drizzle_migrations`,
+  )) as { rows: { count: number }[] };
+  return counted.rows[0]!.count;
+}
+
+/** Brings the schema to where it is wanted. Throws a NewerStore where it is beyond what is known here. */
+async function migrateTo(db: Database, migrate: Migrate, { upTo, beforeUpgrade }: Opening): Promise<void> {
+  const now = await schemaOf(db);
+  if (now > schemaKnown()) throw new NewerStore();
+  if (now > 0 && now < (upTo ?? schemaKnown())) await beforeUpgrade?.(db, now);
+  if (upTo === undefined) return migrate({ migrationsFolder });
+  const { folder, drop } = migrationsUpTo(upTo);
+  try {
+    await migrate({ migrationsFolder: folder });
+  } finally {
+    drop();
+  }
+}
+
+async function openServer(url: string, opening: Opening): Promise<Store> {
   const [{ default: pg }, { drizzle }, { migrate }, schema] = await Promise.all([
     import('pg'),
     import('drizzle-orm/node-postgres'),
@@ -43,7 +90,8 @@ async function openServer(url: string): Promise<Store> {
   ]);
   const pool = new pg.Pool({ connectionString: url, max: 10 });
   const db = drizzle(pool, { schema });
-  await migrate(db, { migrationsFolder });
+  const change: Migrate = (config) => migrate(db, config);
+  await migrateTo(db, change, opening);
   const bus = await postgresBus(
     async () => {
       const client = new pg.Client({ connectionString: url });
@@ -56,6 +104,7 @@ async function openServer(url: string): Promise<Store> {
     db,
     bus,
     upkeep: () => Promise.resolve(),
+    bringUpToDate: () => migrateTo(db, change, {}),
     close: async () => {
       await bus.close();
       await pool.end();
@@ -93,12 +142,12 @@ function closeToOthers(folder: string): void {
 }
 
 async function openEmbedded(
-  opening: Promise<PGlite>,
+  loading: Promise<PGlite>,
   release: () => void,
-  secure: () => void = () => undefined,
+  { secure = () => undefined, ...opening }: Opening & { secure?: () => void } = {},
 ): Promise<Store> {
   const [client, { types }, { drizzle }, { migrate }, schema] = await Promise.all([
-    opening,
+    loading,
     import('@electric-sql/pglite'),
     import('drizzle-orm/pglite'),
     import('drizzle-orm/pglite/migrator'),
@@ -108,7 +157,8 @@ async function openEmbedded(
   client.parsers = types.parsers;
   givingTurns(client);
   const db = drizzle(client, { schema });
-  await migrate(db, { migrationsFolder });
+  const change: Migrate = (config) => migrate(db, config);
+  await migrateTo(db, change, opening);
   client.execProtocolStream = keptStatements(client.execProtocolStream.bind(client));
   secure();
   return {
@@ -118,6 +168,7 @@ async function openEmbedded(
       secure();
       await upkeep(db);
     },
+    bringUpToDate: () => migrateTo(db, change, {}),
     close: async () => {
       await client.close();
       release();
@@ -129,17 +180,25 @@ async function openEmbedded(
  * Opens the store and brings its schema up to date. A folder is locked for this process first. What PGlite
  * has acknowledged survives a killed process but not always a power cut: its file system has no fsync.
  * Throws FolderInUse when another process holds the folder, and the driver's own error when a server cannot
- * be reached. `lost` is called should another take the folder over: nothing may be written from then on.
+ * be reached. `lost` is called should another take the folder over: nothing may be written from then on. Throws a
+ * NewerStore where a later Elderleaf used it last.
  */
-export async function openStore(place: StorePlace, lost: () => void = () => undefined): Promise<Store> {
-  if ('url' in place) return openServer(place.url);
+export async function openStore(
+  place: StorePlace,
+  lost: () => void = () => undefined,
+  opening: Opening = {},
+): Promise<Store> {
+  if ('url' in place) return openServer(place.url, opening);
   const { PGlite: Embedded } = await import('@electric-sql/pglite');
   if ('image' in place)
     return openEmbedded(Embedded.create({ loadDataDir: place.image ?? undefined }), () => undefined);
   const release = await lockFolder(place.folder, { lost });
   try {
     const folder = path.join(place.folder, 'database');
-    return await openEmbedded(Embedded.create(folder), release, () => closeToOthers(place.folder));
+    return await openEmbedded(Embedded.create(folder), release, {
+      secure: () => closeToOthers(place.folder),
+      ...opening,
+    });
   } catch (error) {
     release();
     throw error;

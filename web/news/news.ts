@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 28,
+    day: '2026-11-29',
+    title: 'Bring in what you have: tables, documents and lists',
+    words:
+      'Drop a table of comments, a document of stock answers or a list of abbreviations, or paste one. Its layout and columns are recognised, signs such as [name] become fields, personal details are pointed out, and you see what each entry becomes, and what is like one of yours. All of it comes as one act, which you can undo days later.',
+    at: { label: 'Bring in a file', to: '/bank/bring-in' },
+  },
+  {
     number: 27,
     day: '2026-11-29',
     title: 'Batches: a letter for each row of a table',

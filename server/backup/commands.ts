@@ -1,0 +1,167 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { sql } from 'drizzle-orm';
+import { members, openStore, schemaKnown, type Database, type Store } from '../db';
+import { filesOf } from './filesOf';
+import type { Settings } from '../context';
+import { NotBackup, openBackup, type OpenBackup } from './readBackup';
+import { loadBackup } from './restoreBackup';
+import { backupName } from './keptBackups';
+import { writeBackup, type MadeBackup } from './writeBackup';
+
+type Place = Pick<Settings, 'dataFolder' | 'databaseUrl' | 'backupFolder'>;
+
+const openAt = (place: Place, upTo?: number): Promise<Store> =>
+  openStore(
+    place.databaseUrl ? { url: place.databaseUrl } : { folder: place.dataFolder },
+    undefined,
+    upTo === undefined ? {} : { upTo },
+  );
+
+/** Makes a backup of a store that no server has open, or of a PostgreSQL server whoever has. Throws what the store does. */
+export async function backupCommand(
+  place: Place,
+  version: string,
+  file: string | undefined,
+): Promise<MadeBackup> {
+  const store = await openAt(place);
+  try {
+    const now = new Date();
+    const isEmbedded = !place.databaseUrl;
+    const backed = {
+      ...{ db: store.db, isEmbedded, schema: schemaKnown(), version, now: () => now },
+      files: filesOf(store.db, place.dataFolder, isEmbedded),
+    };
+    return await writeBackup(
+      backed,
+      path.resolve(file ?? path.join(place.backupFolder ?? '.', backupName(now, 'by hand'))),
+    );
+  } finally {
+    await store.close();
+  }
+}
+
+const isInUse = async (db: Database): Promise<boolean> =>
+  (await db.select({ id: members.id }).from(members).limit(1)).length > 0;
+
+/** What a restore came to: how many rows, and where what was there before is now. */
+export interface Restored {
+  rows: number;
+  files: number;
+  madeAt: string;
+  before: string | null;
+}
+
+function summary({ manifest }: OpenBackup): Omit<Restored, 'before'> {
+  return {
+    rows: manifest.tables.reduce((sum, { rows }) => sum + rows, 0),
+    files: manifest.parts.filter(({ name }) => name.startsWith('files/')).length,
+    madeAt: manifest.madeAt,
+  };
+}
+
+const isThere = (folder: string): boolean => fs.existsSync(path.join(folder, 'database'));
+
+/**
+ * Puts a restored folder in its place, where a restore was ended before it had done so: what was there before is kept beside it. Does
+ * nothing where there is none.
+ */
+export function settleRestored(dataFolder: string): string | null {
+  const restored = `${dataFolder}.restored`;
+  if (!fs.existsSync(restored)) return null;
+  let before: string | null = null;
+  if (fs.existsSync(dataFolder)) {
+    const day = new Date().toISOString().slice(0, 19).replace(/[:T]/g, '-');
+    before = `${dataFolder}-before-${day}`;
+    fs.renameSync(dataFolder, before);
+  }
+  fs.renameSync(restored, dataFolder);
+  return before;
+}
+
+/** Loads a backup into a fresh folder, which takes the place of the other once it is whole. */
+async function restoreFolder(place: Place, backup: OpenBackup, isReplacing: boolean): Promise<string | null> {
+  const { dataFolder } = place;
+  if (isThere(dataFolder)) {
+    const store = await openAt(place);
+    const used = await isInUse(store.db).finally(() => store.close());
+    if (used && !isReplacing)
+      throw new NotBackup(
+        `The data folder ${dataFolder} has a team in it. Nothing was restored. Add --replace to put the backup in its place; what is there stays beside it.`,
+      );
+  }
+  const making = `${dataFolder}.restoring`;
+  fs.rmSync(making, { recursive: true, force: true });
+  const store = await openStore({ folder: making }, undefined, { upTo: backup.manifest.schema });
+  try {
+    await loadBackup(store.db, filesOf(store.db, making, true), backup);
+    await store.bringUpToDate();
+  } catch (error) {
+    await store.close();
+    fs.rmSync(making, { recursive: true, force: true });
+    throw error;
+  }
+  await store.close();
+  fs.renameSync(making, `${dataFolder}.restored`);
+  return settleRestored(dataFolder);
+}
+
+/** Empties a database of all that Elderleaf made in it. */
+async function emptyServer(place: Place): Promise<void> {
+  const store = await openAt(place);
+  await store.db.transaction(async (tx) => {
+    await tx.execute(sql`drop schema public cascade`);
+    await tx.execute(sql`create schema public`);
+    await tx.execute(sql`drop schema if exists drizzle cascade`);
+  });
+  await store.close();
+}
+
+async function restoreServer(
+  place: Place,
+  backup: OpenBackup,
+  version: string,
+  isReplacing: boolean,
+): Promise<string | null> {
+  const store = await openAt(place);
+  const used = await isInUse(store.db).finally(() => store.close());
+  if (used && !isReplacing)
+    throw new NotBackup(
+      'The database has a team in it. Nothing was restored. Add --replace to put the backup in its place; what is there is backed up first.',
+    );
+  const before = used ? (await backupCommand(place, version, undefined)).file : null;
+  await emptyServer(place);
+  const fresh = await openAt(place, backup.manifest.schema);
+  try {
+    await loadBackup(fresh.db, filesOf(fresh.db, place.dataFolder, false), backup);
+    await fresh.bringUpToDate();
+  } finally {
+    await fresh.close();
+  }
+  return before;
+}
+
+/**
+ * Restores a backup into an empty place, be it a folder or a PostgreSQL server, and whichever of them it was made of; or in place of what is
+ * there, which is kept. Throws a NotBackup, in words, where it cannot be.
+ */
+export async function restoreCommand(
+  place: Place,
+  version: string,
+  file: string,
+  isReplacing: boolean,
+): Promise<Restored> {
+  const backup = await openBackup(path.resolve(file));
+  try {
+    if (backup.manifest.schema > schemaKnown())
+      throw new NotBackup(
+        `${file} was made by a later Elderleaf than this one. Nothing was restored; update Elderleaf first.`,
+      );
+    const before = place.databaseUrl
+      ? await restoreServer(place, backup, version, isReplacing)
+      : await restoreFolder(place, backup, isReplacing);
+    return { ...summary(backup), before };
+  } finally {
+    backup.close();
+  }
+}
