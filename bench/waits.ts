@@ -66,7 +66,8 @@ async function make(imke: Actor, like: Content, collection: string, count: numbe
 
 /** A file of five hundred collections within each other, and a thousand entries. */
 const fileOf = (like: Content, settings: object) => ({
-  into: null,
+  name: 'Of a file',
+  places: {},
   collections: Array.from({ length: 500 }, (_, at) => ({
     ...settings,
     id: `c${at}`,
@@ -133,7 +134,16 @@ async function actsOf(imke: Actor): Promise<[string, () => Promise<unknown>][]> 
       '300,000 terms are imported',
       () => imke.do('POST', `/api/glossaries/${list.id}/import`, { terms, replace: true }, list.version),
     ],
-    ['a file of 500 collections is taken over', () => imke.do('POST', '/api/bank/taken-over', file)],
+    [
+      'a file of 500 collections is brought in',
+      async () => {
+        const { entries, known, ...begun } = file;
+        const { id: came } = await imke.do<{ id: string }>('POST', '/api/imports', begun);
+        for (const piece of [entries.slice(0, 500), entries.slice(500)])
+          await imke.do('POST', `/api/imports/${came}/pieces`, { entries: piece, known, coming: [] });
+        await imke.do('POST', `/api/imports/${came}/finish`, undefined);
+      },
+    ],
     [
       'personal details are sought in an entry of 199,000 characters',
       async () => {

@@ -54,6 +54,17 @@ test('a collection handed on as a file, and taken over: what differs chosen, wha
   const sheet = ruan.getByRole('region', { name: 'Helpline replies' });
   await expect(sheet).toContainText('8 entries');
 
+  // Given back as text files, one for each entry, it comes in as the very same.
+  const saved = ruan.waitForEvent('download');
+  await ruan.getByRole('button', { name: 'Save as a file' }).click();
+  await ruan.getByRole('menuitem', { name: 'Text files' }).click();
+  const zip = info.outputPath('Helpline replies.zip');
+  await (await saved).saveAs(zip);
+  await expect(ruan.getByText('8 entries saved; it leaves out settings of collections.')).toBeVisible();
+  await ruan.goto(`${server.url}/bank/bring-in`);
+  await ruan.getByLabel('File to bring in').setInputFiles(zip);
+  await expect(ruan.getByRole('button', { name: 'Identical: 8' })).toBeVisible();
+
   // The wording goes another way there, and comes back by a file.
   const changed = fs
     .readFileSync(path, 'utf8')

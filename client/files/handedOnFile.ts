@@ -47,7 +47,11 @@ function fromBase64(data: string): Uint8Array<ArrayBuffer> | null {
  * words where that is too much for one file.
  */
 export async function collectionToHandOn(collection: string): Promise<CollectionFile> {
-  const file = await call('handOn', { params: { collection } });
+  return withFilesAlong(await call('handOn', { params: { collection } }));
+}
+
+/** A file of entries with the files that go along with them. Throws in words where that is too much for one file. */
+export async function withFilesAlong(file: CollectionFile): Promise<CollectionFile> {
   const along = filesOf(file.entries);
   const bytes = along.reduce((sum, one) => sum + one.file.bytes, 0);
   if (bytes > MOST_ALONG_BYTES)

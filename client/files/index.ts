@@ -1,6 +1,6 @@
 export { fileName, offerFile, textFile } from './files';
 export { readCollectionFile } from './readCollectionFile';
-export { collectionToHandOn, sendFilesAlong } from './handedOnFile';
+export { collectionToHandOn, sendFilesAlong, withFilesAlong } from './handedOnFile';
 export { sendEntryFile, sendFile } from './sendFile';
 export { sendMessage } from './sendMessage';
 export { bytesOfFile } from './bytesOfFile';

@@ -3,3 +3,12 @@ export { withAddresses } from './withAddresses';
 export { toMarkdown } from './toMarkdown';
 export { sheetTable } from './sheetTable';
 export type { SheetTableRow } from './sheetTable';
+export {
+  abbreviationList,
+  bankCsv,
+  bankHtmlPage,
+  bankMarkdown,
+  bankPassage,
+  type AbbreviationForm,
+} from './bankFiles';
+export type { BankRow } from './bankRows';

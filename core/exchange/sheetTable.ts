@@ -1,4 +1,5 @@
-import { blankLabel, mapLines, plainText, type Inline, type Passage } from '#core/passage';
+import { plainText, type Passage } from '#core/passage';
+import { readable, safeCell } from './bankRows';
 import { escapeHtml, toHtml } from './toHtml';
 
 /** One entry as a row of a table. */
@@ -14,23 +15,6 @@ export interface SheetTableRow {
 }
 
 const HEAD = ['Collection', 'Cue', 'Title', 'Wording', 'When to use it', 'Tags'];
-
-/** A passage as it is read outside the bank: each blank in brackets as the name of its field or the form it has, without signs of the bank's own. */
-function readable(passage: Passage, nameOf: (field: string) => string): Passage {
-  return mapLines(passage, (line) =>
-    line.flatMap((inline): Inline[] => {
-      if (inline.type === 'text' || inline.type === 'hardBreak') return [inline];
-      if (inline.type !== 'blank') return [];
-      return [
-        {
-          type: 'text',
-          text: `[${blankLabel(nameOf(inline.attrs.field), inline.attrs.form)}]`,
-          ...(inline.marks ? { marks: inline.marks } : {}),
-        },
-      ];
-    }),
-  );
-}
 
 /** A cell of tab-separated values: quoted where a tab, a line's end or a quote stands in it (RFC 4180, with tabs). */
 const cell = (text: string) => (/[\t\n\r"]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text);
@@ -52,11 +36,10 @@ export function sheetTable(rows: readonly SheetTableRow[]): { html: string; text
       return `<tr>${inHtml.map((one) => `<td>${one}</td>`).join('')}</tr>`;
     })
     .join('');
-  const safe = (text: string) => (/^[=+\-@\t\r]./s.test(text) ? `'${text}` : text);
   return {
     html: `<table><thead><tr>${HEAD.map((one) => `<th>${one}</th>`).join('')}</tr></thead><tbody>${html}</tbody></table>`,
     text: [HEAD, ...body.map(({ cells }) => cells)]
-      .map((cells) => cells.map(safe).map(cell).join('\t'))
+      .map((cells) => cells.map(safeCell).map(cell).join('\t'))
       .join('\n'),
   };
 }

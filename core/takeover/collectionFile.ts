@@ -5,7 +5,7 @@ import { EntryContentSchema } from '#core/entry';
 const id = z.string().min(1).max(60);
 const MOST_COLLECTIONS = 500;
 /** A file may hold so many, and is taken over in one act. */
-export const MOST_HANDED_ON = 5000;
+export const MOST_HANDED_ON = 20_000;
 
 /** So many of them are sent at once at the most. */
 export const MOST_IN_A_PIECE = 500;

@@ -16,3 +16,4 @@ export {
   type TakeOverBody,
 } from './planTakeOver';
 export { nearlySame, type NearlySame } from './nearlySame';
+export { entryFolder, readEntryFolder, UnreadableEntry, type PlacedEntry } from './entryFolder';

@@ -5,6 +5,7 @@ import { DEFAULT_CUE_RULES } from '#core/cue';
 import { newEntry } from '#core/entry';
 import { entryWords } from '../db';
 import { deleting, deletionIn, moving } from '../testing/entryCalls';
+import { bringIn } from '../testing/importCalls';
 import { startTestServer, type TestServer } from '../testing/testServer';
 import { writeMissingWords } from './entryWords';
 
@@ -111,21 +112,20 @@ test('what stands within an entry comes with it, wherever it is kept', async () 
 
 test('what one may not see hides nothing that one may, however much of it has the words', async () => {
   const settings = { leadIn: '', cueRules: DEFAULT_CUE_RULES, kindsOfWork: [], language: 'en-GB' };
-  const takeOver = async (who: typeof imke, collections: string[], titled: string[]) =>
-    who
-      .post('/api/bank/taken-over')
-      .send({
-        into: null,
-        collections: collections.map((name) => ({ ...settings, id: name, name, parent: null })),
-        entries: titled.map((title, at) => ({
-          id: `e${at}`,
-          collection: collections.at(-1),
-          content: content(title, 'Words.'),
-          replaces: null,
-        })),
-        known: {},
-      })
-      .expect(201);
+  const takeOver = async (who: typeof imke, collections: string[], titled: string[]) => {
+    const came = await bringIn(who, {
+      collections: collections.map((name) => ({
+        ...{ ...settings, cuesBy: 'initials', id: name, name, parent: null },
+      })),
+      places: {},
+      entries: titled.map((title, at) => ({
+        ...{ id: `e${at}`, collection: collections.at(-1)!, replaces: null },
+        content: content(title, 'Words.'),
+      })),
+      known: {},
+    });
+    expect(came.status).toBe(200);
+  };
   const many = (count: number, name: string) => Array.from({ length: count }, (_, at) => `${name} ${at}`);
   await takeOver(desta, ['Tides'], many(250, 'Walrus'));
   await takeOver(imke, many(25, 'Shore'), ['Walrus on the slip']);

@@ -4,6 +4,7 @@ import { DEFAULT_CUE_RULES } from '#core/cue';
 import type { EntryContent } from '#core/entry';
 import type { TakeOverBody } from '#core/takeover';
 import { deleting, keep, problem, saveAs, wording } from '../testing/entryCalls';
+import { bringIn, finishImport, sendImport } from '../testing/importCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
 let here: TestServer;
@@ -45,24 +46,10 @@ const all = (file: CollectionFile, into: string | null): TakeOverBody => ({
   known: {},
 });
 const bankOf = async (who: Caller) => (await who.get('/api/bank').expect(200)).body as Bank;
-/** Sends an import in pieces of two, without finishing it; the answer that refused where one did. */
-async function send(who: Caller, { entries, known, ...begun }: TakeOverBody) {
-  const begins = await who.post('/api/imports').send({ name: 'night.json', ...begun });
-  const { id } = begins.body as Import;
-  const coming = entries.filter(({ replaces }) => replaces === null).map((one) => one.id);
-  for (let at = 0; begins.status === 201 && at < entries.length; at += 2) {
-    const body = { entries: entries.slice(at, at + 2), known, coming };
-    const sent = await who.post(`/api/imports/${id}/pieces`).send(body);
-    if (sent.status !== 200) return { id, refused: sent };
-  }
-  return { id, refused: begins.status === 201 ? null : begins };
-}
-const finish = (who: Caller, id: string) => who.post(`/api/imports/${id}/finish`);
-/** Brings a file in as its page does; what refused it where something did. */
-async function takeOver(who: Caller, body: TakeOverBody) {
-  const { id, refused } = await send(who, body);
-  return refused ?? finish(who, id);
-}
+const IN_TWOS = { atOnce: 2 };
+const send = (who: Caller, body: TakeOverBody) => sendImport(who, body, IN_TWOS);
+const takeOver = (who: Caller, body: TakeOverBody) => bringIn(who, body, IN_TWOS);
+const finish = finishImport;
 
 /** A file without what its ids are: the same before and after it went through another team. */
 const asRead = ({ collections, entries }: CollectionFile) => {

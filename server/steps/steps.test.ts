@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import type { Deletion, Entry, Step, Stepped } from '#contracts';
+import type { Entry, Step, Stepped } from '#contracts';
 import { keep, keptEntry, problem, saveAs, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
@@ -134,55 +134,6 @@ test('deleted and brought back; moved and moved back to several places; proposed
   expect((await send(imke, [{ do: 'withdraw', proposal: proposals[0]! }])).status).toBe(403);
   await take(desta, [{ do: 'withdraw', proposal: proposals[0]! }]);
   expect((await send(desta, [{ do: 'withdraw', proposal: proposals[0]! }])).status).toBe(412);
-});
-
-test('a file that was taken over goes again with all that came, and what it changed is as it was', async () => {
-  const there = await keptEntry(imke, 'ward', 'There', 'It ate.', 'th');
-  const file = (into: string | null) => ({
-    into,
-    collections: [
-      {
-        id: 'theirs',
-        parent: null,
-        name: 'Theirs',
-        leadIn: ';',
-        kindsOfWork: [],
-        language: 'en-GB',
-        cueRules: {
-          before: 'boundary',
-          fires: 'closing',
-          closers: ['space'],
-          keepCloser: false,
-          letters: 'ignored',
-        },
-      },
-    ],
-    entries: [
-      { id: 'a', collection: 'theirs', content: wording('New', 'It swam.', 'nw'), replaces: null },
-      ...(into === null
-        ? []
-        : [
-            {
-              id: 'b',
-              collection: 'theirs',
-              content: wording('There', 'It ate well.', 'th'),
-              replaces: { entry: there.id, revision: 1 },
-            },
-          ]),
-    ],
-    known: {},
-  });
-  type Took = { collection: string; undo: Step[] };
-  const into = (await imke.post('/api/bank/taken-over').send(file('ward')).expect(201)).body as Took;
-  expect((await entryNow(there.id)).revision).toBe(2);
-  await take(imke, into.undo);
-  expect((await entryNow(there.id)).content).toEqual(there.content);
-  const whole = (await imke.post('/api/bank/taken-over').send(file(null)).expect(201)).body as Took;
-  await take(imke, whole.undo);
-  const { collections } = (await imke.get('/api/bank')).body as { collections: { id: string }[] };
-  expect(collections.map(({ id }) => id)).not.toContain(whole.collection);
-  const basket = (await imke.get('/api/wastebasket')).body as Deletion[];
-  expect(basket.some(({ what, title }) => what === 'collection' && title === 'Theirs')).toBe(true);
 });
 
 test('two things made by one name, no steps, and a step of no kind are refused in words', async () => {

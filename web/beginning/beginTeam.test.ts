@@ -20,10 +20,11 @@ function server(refused: { name: string; times: number } = { name: '', times: 0 
       const given = (body as { grants?: unknown[] } | null)?.grants ?? [];
       return { json: { version: 1, grants: given, passedDown: [] } };
     }
-    const [root] = (body as { collections: { name: string }[] }).collections;
-    if (root!.name === refused.name && times++ < refused.times)
+    const [root] = (body as { collections?: { name: string }[] } | null)?.collections ?? [];
+    if (root?.name === refused.name && times++ < refused.times)
       return refusal('disk-full', 'The disk is full.');
-    return { json: { collection: 'made', made: 10, changed: 0, undo: [] } };
+    const came = { id: 'i1', name: 'x', at: '2026-11-29T08:00:00.000Z', collection: 'made' };
+    return { json: { ...came, state: 'here', made: 10, changed: 0 } };
   });
   restore = stood.restore;
   return stood.sent;

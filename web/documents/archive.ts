@@ -132,6 +132,13 @@ export async function xmlParts(bytes: Uint8Array, called: string): Promise<Map<s
   return new Map(Object.entries(files).map(([name, content]) => [name, decoder.decode(content)]));
 }
 
+/** The text files of an archive by their paths, but for what programs put beside them. Throws an UnreadableFile. */
+export async function textFiles(bytes: Uint8Array, called: string): Promise<Map<string, string>> {
+  const files = await unpackedWithin(bytes, called, (name) => /\.txt$/i.test(name) && !isBeside(name));
+  const decoder = new TextDecoder();
+  return new Map(Object.entries(files).map(([name, content]) => [name, decoder.decode(content)]));
+}
+
 /** An archive with some of its files written anew, or added, and all others as they are. Throws an UnreadableFile. */
 export async function withParts(
   bytes: Uint8Array,

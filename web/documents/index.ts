@@ -1,4 +1,4 @@
-export { filesPacked, isArchive, listArchive, withParts, xmlParts, zipped } from './archive';
+export { filesPacked, isArchive, listArchive, textFiles, withParts, xmlParts, zipped } from './archive';
 export { documentKind } from './documentKind';
 export { decodedText } from './decodedText';
 export type { ReadDocument } from './readers';

@@ -1,7 +1,10 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { sheetTable } from '#core/exchange';
-import { Button } from '../ui';
+import { Button, Menu } from '../ui';
+import { inWords } from '#client/api';
+import { fileName, offerFile } from '#client/files';
+import { BANK_FORMS, type BankForm } from './bankForms';
 import { keysOfEntry, setFilters, type BankIndex } from '#core/bank';
 import { wordingToRead, type FindEntry } from '#core/fill';
 import type { SheetAsked } from './asked';
@@ -55,6 +58,22 @@ export function SheetOut({ asked, lines, index }: Props) {
       setSaid('The browser did not allow copying. Nothing was copied; allow the clipboard and try again.');
     }
   };
+  const save = async (form: BankForm) => {
+    const { ending, loses } = BANK_FORMS[form];
+    const all = lines.flatMap((line) => (line.kind === 'entry' ? [line.entry] : []));
+    const title = (asked.collection && index.collections.get(asked.collection)?.name) || 'The bank';
+    try {
+      const { bankFile } = await import('./bankFile');
+      offerFile(await bankFile(form, all, index, title), fileName(title, ending));
+      setSaid(
+        `${entries.toLocaleString()} entries saved; it leaves out ${loses}.${
+          waiting > 0 ? ` ${waiting.toLocaleString()} are not loaded: choose one collection.` : ''
+        }`,
+      );
+    } catch (error) {
+      setSaid(inWords(error));
+    }
+  };
   const ids =
     asked.query.trim() === '' && setFilters(asked.narrowing) === 0
       ? null
@@ -71,6 +90,18 @@ export function SheetOut({ asked, lines, index }: Props) {
       <Button look="text" disabled={entries === 0} onClick={() => void copy()}>
         Copy as a table
       </Button>
+      <Menu
+        align="start"
+        trigger={
+          <Button look="text" disabled={entries === 0}>
+            Save as a file
+          </Button>
+        }
+        items={(Object.keys(BANK_FORMS) as BankForm[]).map((form) => ({
+          label: BANK_FORMS[form].label,
+          onSelect: () => void save(form),
+        }))}
+      />
       <span role="status" className="text-soft empty:hidden">
         {said}
       </span>

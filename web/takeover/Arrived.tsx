@@ -106,7 +106,7 @@ function Sending({ take, sent, of, stop }: ReturnType<typeof useSending> & { of:
 
 /** What arrives, where it goes, and the act that brings it in. */
 export function Arrived({ index, name, file, intake, done }: Props) {
-  const isFlat = intake === null || intake.groups === 'tags';
+  const isFlat = intake?.groups === 'tags';
   const arriving = useArriving(file, index, { isFlat });
   const { lines, choose, body, isHere } = arriving;
   const sending = useSending(name, file, body, done);

@@ -3,9 +3,9 @@ import { readCollectionFile } from '#client/files';
 import type { CollectionFile } from '#contracts';
 import { CollectionSettingsSchema } from '#core/bank';
 import { DEFAULT_CUE_RULES } from '#core/cue';
-import { INTAKE_ROOT, rowKey } from '#core/intake';
-import { notationErrorInWords, readEntry } from '#core/notation';
-import { decodedText, intakeReader, type Intake } from '../documents';
+import { intakeFile } from '#core/intake';
+import { readEntryFolder, UnreadableEntry, type PlacedEntry } from '#core/takeover';
+import { decodedText, intakeReader, isArchive, textFiles, type Intake } from '../documents';
 
 /** What somebody brought: a collection as it was saved for another team, or what entries are yet to be made of. */
 export type Source =
@@ -25,24 +25,50 @@ export const newSettings = (name: string, language: string, leadIn = ',') =>
     language,
   });
 
+/** Entries with where they are as a collection: their own collections within one that has the name of the file. */
+function ofEntries(entries: readonly PlacedEntry[], name: string): Source {
+  const language = entries[0]?.content.wordings[0]?.language ?? 'en-GB';
+  // What is around all of them is what comes in.
+  const [first] = entries;
+  let shared = 0;
+  while (
+    first?.path[shared] !== undefined &&
+    entries.every(({ path }) => path[shared] === first.path[shared])
+  )
+    shared += 1;
+  const rows = entries.map(({ path, content }, row) => ({
+    row,
+    path: path.slice(shared),
+    content,
+    isTitled: false,
+  }));
+  const called = first?.path[shared - 1] ?? name;
+  const { collections, entries: placed } = intakeFile(rows, newSettings(called, language), 'collections');
+  // By their own ids, since entries within entries name each other by these.
+  const all = placed.map((one, at) => ({ ...one, id: entries[at]!.id }));
+  return { kind: 'collection', name, file: { collections, entries: all } };
+}
+
 /** Entries in the compact notation, parted by lines of equals signs. Throws an UnreadableFile that says where one is wrong. */
 function ofNotation(text: string, name: string): Source {
   const all = text.split(/^={4,}\s*$/m).filter((one) => one.trim() !== '');
-  const entries = all.map((one, at) => {
-    const read = readEntry(one.trim());
-    if (!read.ok)
-      throw new UnreadableFile(
-        `${name}, entry ${at + 1}, line ${read.error.line}: ${notationErrorInWords(read.error)} ${SO}`,
-      );
-    return { id: rowKey(at), collection: INTAKE_ROOT, content: read.value };
-  });
-  const language = entries[0]?.content.wordings[0]?.language ?? 'en-GB';
-  return {
-    kind: 'collection',
+  return ofFolder(
+    all.map((one, at) => [`entry ${at + 1}`, one.trim()] as const),
     name,
-    file: { collections: [{ ...newSettings(name, language), id: INTAKE_ROOT, parent: null }], entries },
-  };
+  );
 }
+
+/** Entries of a folder, one a file. Throws an UnreadableFile that says where one is wrong. */
+function ofFolder(files: Iterable<readonly [string, string]>, name: string): Source {
+  try {
+    return ofEntries(readEntryFolder(files), name);
+  } catch (error) {
+    if (!(error instanceof UnreadableEntry)) throw error;
+    throw new UnreadableFile(`${name}, ${error.message} ${SO}`);
+  }
+}
+
+const isNotation = (text: string): boolean => /^title: /m.test(text) && /^== wording /m.test(text);
 
 /** What a file holds that can be brought in. Throws an UnreadableFile in words. */
 export async function readSource(file: File): Promise<Source> {
@@ -53,15 +79,18 @@ export async function readSource(file: File): Promise<Source> {
   if (/"format"\s*:\s*"elderleaf-collection"/.test(start))
     return { kind: 'collection', name: file.name, file: await readCollectionFile(file) };
   const text = /^(?:title|#):? /m.test(start) ? decodedText(bytes) : null;
-  if (text !== null && /^title: /m.test(text) && /^== wording /m.test(text))
-    return ofNotation(text, file.name);
+  if (text !== null && isNotation(text)) return ofNotation(text, file.name);
+  if (/\.zip$/i.test(file.name) && isArchive(bytes)) {
+    const files = await textFiles(bytes, file.name);
+    if (files.size > 0 && [...files.values()].every(isNotation)) return ofFolder(files, file.name);
+  }
   const { intakeOf } = await intakeReader();
   return { kind: 'intake', name: file.name, intake: await intakeOf(bytes, file.name) };
 }
 
 /** What was pasted. Throws an UnreadableFile in words. */
 export async function readPaste(text: string, html: string): Promise<Source> {
-  if (/^title: /m.test(text) && /^== wording /m.test(text)) return ofNotation(text, 'What was pasted');
+  if (isNotation(text)) return ofNotation(text, 'What was pasted');
   const { intakeOfPaste } = await intakeReader();
   return { kind: 'intake', name: 'Pasted', intake: await intakeOfPaste(text, html) };
 }
