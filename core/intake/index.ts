@@ -7,4 +7,4 @@ export { tablesOfData } from './tablesOfData';
 export { NotPropertyList, readPropertyList } from './readPropertyList';
 export { NotRtf, readRtf } from './readRtf';
 export { SIGN_KINDS, signsIn, withSignsTaken, type Sign, type SignKind, type TakenSign } from './signs';
-export { INTAKE_ROOT, intakeFile, rowKey, type IntakeFile } from './intakeFile';
+export { intakeFile, rowKey, type IntakeFile } from './intakeFile';

@@ -9,7 +9,7 @@ export interface IntakeFile {
 }
 
 /** The collection that all of it goes into, or is in. */
-export const INTAKE_ROOT = 'root';
+const INTAKE_ROOT = 'root';
 
 /** What an entry of a row is known by while it is looked at. */
 export const rowKey = (row: number): string => `row ${row}`;
