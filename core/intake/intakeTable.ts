@@ -50,12 +50,16 @@ const canBeHead = (words: string): boolean =>
 /** Which row gives the heads; -1 for none. `isKnown`: whether a head is one that tables of wordings have. */
 function headRow(rows: readonly (readonly Cell[])[], isKnown: (head: string) => boolean): number {
   const first = rows.slice(0, MOST_ABOVE + 1);
-  const known = first.map((row) => row.filter((cell) => isKnown(wordsOfCell(cell))).length);
+  const known = first.map(
+    (row) => row.filter((cell) => canBeHead(wordsOfCell(cell)) && isKnown(wordsOfCell(cell))).length,
+  );
   const most = Math.max(...known);
   const most1 = known.indexOf(most);
   const fits = (at: number) =>
     rows.length > at + 1 && first[at]!.filter(isFilled).every((cell) => canBeHead(wordsOfCell(cell)));
-  if (most >= 2 && fits(most1)) return most1;
+  // Where two are known, one more may be called as no column should be.
+  const odd = first[most1]!.filter((cell) => isFilled(cell) && !canBeHead(wordsOfCell(cell))).length;
+  if (most >= 2 && rows.length > most1 + 1 && odd < most) return most1;
   const widest = Math.max(...rows.slice(0, 50).map(filledIn));
   const filled = first.findIndex((row) => filledIn(row) > 1 || widest === 1);
   if (most === 1 && most1 === filled && fits(most1)) return most1;

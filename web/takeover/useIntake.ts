@@ -1,5 +1,5 @@
 import { useCallback, useMemo, useState } from 'react';
-import { mainPassage, type EntryContent } from '#core/entry';
+import { mainPassage, proposeTitle, type EntryContent } from '#core/entry';
 import {
   entriesOfRows,
   intakeFile,
@@ -181,7 +181,16 @@ function useSigns(rows: readonly RowEntry[]) {
   );
   const taken = useMemo(() => takingSigns(JSON.parse(decision) as TakenSign[]), [decision]);
   const turned = useMemo(
-    () => rows.map((one): RowEntry => ({ ...one, content: taken(one.content) })),
+    () =>
+      rows.map((one): RowEntry => {
+        const content = taken(one.content);
+        if (!one.isTitled || content === one.content) return { ...one, content };
+        // A title that is made of the wording has no signs in it either.
+        return {
+          ...one,
+          content: { ...content, title: proposeTitle(mainPassage(content)) || content.title },
+        };
+      }),
     [rows, taken],
   );
   const decideSign: IntakeState['decideSign'] = (key, change) =>

@@ -49,6 +49,19 @@ export const TABLES: readonly CorpusFile[] = [
     ),
     has: ['cue', 'topic'],
   },
+  {
+    name: 'odd-head.csv',
+    bytes: utf8(
+      lines(
+        [
+          ['Group', 'Code', 'Title', 'Comment', 'English only?'],
+          ...WORDINGS.map(({ title, cue, words, topic }) => [topic, cue, title, words, 'yes']),
+        ],
+        ',',
+      ),
+    ),
+    has: ['cue', 'topic'],
+  },
   { name: 'no-heads.csv', bytes: utf8(lines(ROWS, ',')), has: ['cue'] },
   {
     name: 'no-heads-two-columns.csv',
