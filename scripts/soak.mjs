@@ -1,6 +1,7 @@
 /**
  * `npm run soak -- fuzz [requests] [seed]`: requests of every shape to the built server, on both stores.
  * `npm run soak -- properties [rounds]`: all properties with other seeds than `npm test` takes.
+ * `npm run soak -- kills [rounds]`: what brings in, backs up and restores is killed at any moment: before or after, never between.
  * `npm run soak -- linear`: whatever reads text, on 85 kinds of text, takes time in proportion to their length.
  */
 import { build, install, run, tool } from './steps.mjs';
@@ -18,9 +19,12 @@ if (what === 'fuzz') {
       env: { NODE_OPTIONS: '--experimental-vm-modules --no-warnings', SEED: seed },
     });
   }
+} else if (what === 'kills') {
+  build();
+  run('Killed at any moment', tool('tsx'), ['soak/kills.ts', ...rest]);
 } else if (what === 'linear') {
   run('Time in proportion to the length of a text', tool('tsx'), ['soak/linear.ts']);
 } else {
-  process.stdout.write('Say what to soak: fuzz, properties or linear.\n');
+  process.stdout.write('Say what to soak: fuzz, properties, kills or linear.\n');
   process.exit(1);
 }

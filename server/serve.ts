@@ -8,7 +8,7 @@ import { openStandInMailbox } from '../demo/work/reply/standInMailbox';
 import { makeApp } from './app';
 import { AccountTries, type Context, type Settings } from './context';
 import { openAmong } from './auth';
-import { makeDailyBackup } from './backup';
+import { dropBefore, makeDailyBackup } from './backup';
 import { writeMissingWords } from './bank';
 import type { Store } from './db';
 import { EventHub } from './streams';
@@ -113,6 +113,8 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
     if (settings.demo) await mustBeForTheDemo(store.db);
     if (settings.demo && (await loadDemo(context, path.join(root, 'demo'), settings.demo === 'lived')))
       say('The demo data is loaded.');
+    // A backup that was ended by a kill goes on noting what it no longer needs.
+    if (!settings.databaseUrl) await dropBefore(store.db);
     await writeMissingWords(store.db);
     const server = await listen(context, settings.port);
     // Longer than browsers and proxies leave a connection unused: one closed just as it is used again loses a save.

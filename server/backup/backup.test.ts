@@ -12,6 +12,7 @@ import { folderStore } from '../fileStore';
 import { keep, saveAs, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 import { backupCommand, restoreCommand } from './commands';
+import { makeDailyBackup } from './dailyBackup';
 import { openBackup } from './readBackup';
 import { embeddedSnapshot, serverSnapshot, type Snapshot } from './snapshot';
 import { storedTables } from './tables';
@@ -277,4 +278,23 @@ test('a store of an earlier Elderleaf is backed up before it is changed; one of 
   await opened('again', async ({ db }) =>
     expect((await storedTables(db)).map(({ name }) => name)).toContain('imports'),
   );
+});
+
+test('the daily backup is made once a day; older ones go, and so does what is left of one that was ended', async () => {
+  const daily = path.join(folder, 'daily');
+  fs.mkdirSync(daily);
+  const old = ['elderleaf-2024-01-02-010000-daily.zip', 'elderleaf-2024-01-02-030000-daily.zip'];
+  for (const name of [...old, 'mine.zip', 'elderleaf-2026-11-01-030000-daily.zip.part'])
+    fs.writeFileSync(path.join(daily, name), '');
+  fs.utimesSync(path.join(daily, 'elderleaf-2026-11-01-030000-daily.zip.part'), 0, 0);
+  const context = { ...here.context, now: () => new Date('2026-11-29T10:00:00.000Z') };
+  const settings = { backupFolder: daily, databaseUrl: process.env.TEST_DATABASE_URL ?? null };
+  expect(await makeDailyBackup(context, settings)).not.toBeNull();
+  expect(await makeDailyBackup(context, settings)).toBeNull();
+  expect(fs.readdirSync(daily).sort()).toEqual([
+    'elderleaf-2024-01-02-030000-daily.zip',
+    'elderleaf-2026-11-29-100000-daily.zip',
+    'mine.zip',
+  ]);
+  expect(await makeDailyBackup(context, { ...settings, backupFolder: null })).toBeNull();
 });

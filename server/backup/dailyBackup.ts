@@ -21,7 +21,7 @@ export async function makeDailyBackup(
     now: () => now,
   };
   const made = await writeBackup(backed, path.join(folder, backupName(now, 'daily')));
-  dropOldBackups(folder, USUAL_KEEPING);
+  dropOldBackups(folder, USUAL_KEEPING, now);
   return made;
 }
 

@@ -1,3 +1,4 @@
 export { backupCommand, restoreCommand, settleRestored } from './commands';
 export { backupBeforeUpgrade, makeDailyBackup } from './dailyBackup';
-export { NotBackup } from './readBackup';
+export { NotBackup, openBackup } from './readBackup';
+export { dropBefore } from './snapshot';

@@ -70,8 +70,12 @@ export function backupsToDrop(all: readonly KeptBackup[], { days, weeks, months 
 export const isBackupDue = (all: readonly KeptBackup[], now: Date): boolean =>
   !all.some(({ at, why }) => why === 'daily' && now.getTime() - at.getTime() < DAY_MS - 3_600_000);
 
-/** Deletes those that may go. */
-export function dropOldBackups(folder: string, keeping: Keeping): void {
+/** Deletes those that may go, and what is left of one that was ended in the middle a day ago or longer. */
+export function dropOldBackups(folder: string, keeping: Keeping, now: Date): void {
   for (const { name } of backupsToDrop(keptBackups(folder), keeping))
     fs.rmSync(path.join(folder, name), { force: true });
+  for (const name of fs.readdirSync(folder).filter((one) => one.endsWith('.zip.part'))) {
+    const at = path.join(folder, name);
+    if (now.getTime() - fs.statSync(at).mtimeMs > DAY_MS) fs.rmSync(at, { force: true });
+  }
 }
