@@ -1,9 +1,8 @@
 import type { Block, Passage } from '#core/passage';
-import { readable, safeCell, wordsOfRow, type BankRow } from './bankRows';
+import { readable, safeCell, TABLE_HEADS, wordsOfRow, type BankRow } from './bankRows';
 import { escapeHtml, toHtml } from './toHtml';
 import { toMarkdown } from './toMarkdown';
 
-const HEAD = ['Collection', 'Cue', 'Title', 'Wording', 'When to use it', 'Tags'];
 const placeOf = ({ path }: BankRow): string => path.join(' > ');
 
 const csvCell = (text: string) => (/[",\r\n]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text);
@@ -18,7 +17,7 @@ export function bankCsv(rows: readonly BankRow[]): string {
     row.purpose,
     row.tags.join(', '),
   ]);
-  return `\uFEFF${[HEAD, ...body].map((cells) => cells.map(safeCell).map(csvCell).join(',')).join('\r\n')}\r\n`;
+  return `\uFEFF${[TABLE_HEADS, ...body].map((cells) => cells.map(safeCell).map(csvCell).join(',')).join('\r\n')}\r\n`;
 }
 
 /** Rows by where they are, in the order in which they come. */

@@ -35,5 +35,15 @@ export function readable(passage: Passage, nameOf: (field: string) => string): P
 export const wordsOfRow = ({ passage, nameOf }: Pick<BankRow, 'passage' | 'nameOf'>): string =>
   plainText(readable(passage, nameOf));
 
+/** What the columns of a table of entries are called. */
+export const TABLE_HEADS: readonly string[] = [
+  'Collection',
+  'Cue',
+  'Title',
+  'Wording',
+  'When to use it',
+  'Tags',
+];
+
 /** A cell that no spreadsheet computes with: one that begins with a sign of a formula gets an apostrophe before it. */
 export const safeCell = (text: string): string => (/^[=+\-@\t\r]./s.test(text) ? `'${text}` : text);

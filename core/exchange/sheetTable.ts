@@ -1,20 +1,9 @@
-import { plainText, type Passage } from '#core/passage';
-import { readable, safeCell } from './bankRows';
+import { plainText } from '#core/passage';
+import { readable, safeCell, TABLE_HEADS, type BankRow } from './bankRows';
 import { escapeHtml, toHtml } from './toHtml';
 
-/** One entry as a row of a table. */
-export interface SheetTableRow {
-  collection: string;
-  cue: string;
-  title: string;
-  purpose: string;
-  tags: readonly string[];
-  /** Its wording, and the name of a field for its blanks. */
-  passage: Passage;
-  nameOf: (field: string) => string;
-}
-
-const HEAD = ['Collection', 'Cue', 'Title', 'Wording', 'When to use it', 'Tags'];
+/** One entry as a row of a table, by the name of the collection that it is in. */
+export type SheetTableRow = Omit<BankRow, 'path'> & { collection: string };
 
 /** A cell of tab-separated values: quoted where a tab, a line's end or a quote stands in it (RFC 4180, with tabs). */
 const cell = (text: string) => (/[\t\n\r"]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text);
@@ -37,8 +26,8 @@ export function sheetTable(rows: readonly SheetTableRow[]): { html: string; text
     })
     .join('');
   return {
-    html: `<table><thead><tr>${HEAD.map((one) => `<th>${one}</th>`).join('')}</tr></thead><tbody>${html}</tbody></table>`,
-    text: [HEAD, ...body.map(({ cells }) => cells)]
+    html: `<table><thead><tr>${TABLE_HEADS.map((one) => `<th>${one}</th>`).join('')}</tr></thead><tbody>${html}</tbody></table>`,
+    text: [TABLE_HEADS, ...body.map(({ cells }) => cells)]
       .map((cells) => cells.map(safeCell).map(cell).join('\t'))
       .join('\n'),
   };

@@ -8,6 +8,7 @@ import {
   BARE,
   batchRow,
   begunImport,
+  importPiece,
   caseOfOwn,
   SETUP,
   WHO,
@@ -71,11 +72,7 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
   },
   sendImportPiece: async () => ({
     params: { import: await begunImport() },
-    body: {
-      entries: [{ id: 'one', collection: 'theirs', content: wording('One', 'It came.'), replaces: null }],
-      known: {},
-      coming: [],
-    },
+    body: importPiece(),
   }),
   finishImport: async () => ({ params: { import: await begunImport() } }),
   dropImport: async () => ({ params: { import: await begunImport() } }),

@@ -110,6 +110,11 @@ export const begunImport = async () => {
       .send({ name: 'Theirs', collections: [theirs], places: { theirs: id } }),
   );
 };
+/** An entry of an import that was begun so. */
+export const importPiece = () => ({
+  entries: [{ id: 'one', collection: 'theirs', content: wording('One', 'It came.'), replaces: null }],
+  ...{ known: {}, coming: [] },
+});
 export const note = async () =>
   idOf(world.imke.post(`/api/entries/${(await entry()).id}/notes`).send({ text: 'Wrong' }));
 export const deletion = async () => deletionIn(await deleting(world.callers.keeper, [(await entry()).id]));

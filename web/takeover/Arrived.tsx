@@ -1,11 +1,12 @@
 import { useMutation } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
 import type { CollectionFile, Import } from '#contracts';
+import { inWords, Unreachable } from '#client/api';
 import { sendFilesAlong } from '#client/files';
 import { ImportSending } from '#client/imports';
 import type { BankIndex } from '#core/bank';
 import { KEYS, queryClient, renewCollection } from '../api';
-import { Button, Loading, Refused, SelectField } from '../ui';
+import { Button, Loading, Notice, Refused, SelectField } from '../ui';
 import { ArrivalList } from './ArrivalList';
 import { useArriving } from './useArriving';
 import type { IntakeState } from './useIntake';
@@ -88,6 +89,12 @@ function WhereTo({
 
 /** How far the sending is, with its stops; or what came of it. */
 function Sending({ take, sent, of, stop }: ReturnType<typeof useSending> & { of: number }) {
+  if (take.error instanceof Unreachable)
+    return (
+      <Notice tone="warning" title={inWords(take.error)}>
+        What was sent is not lost. Press the button again to go on where it stopped.
+      </Notice>
+    );
   if (take.error) return <Refused error={take.error} />;
   if (take.isPending)
     return (

@@ -37,7 +37,7 @@ function homesOf(file: Arriving, into: string, index: BankIndex, isFlat: boolean
   return homes;
 }
 
-/** The collection that one keeps by the name of the file's own: of one brought in before only what is new is added. '' for none. */
+/** The collection that one keeps by the name of the file's own, which was brought in before; '' for none. */
 const sameInBank = ({ bank }: BankIndex, { collections: [root] }: Arriving): string =>
   bank.collections.find(({ name, right }) => right === 'keep' && name === root!.name)?.id ?? '';
 
