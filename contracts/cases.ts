@@ -152,8 +152,8 @@ export const SavedDraftSchema = z.object({
   over: z.literal(true).optional(),
 });
 
-/** Why a state of a draft was kept: some minutes of writing, a finish, another window's writing saved over or set aside. */
-const DraftStateWhySchema = z.enum(['written', 'finished', 'saved-over', 'set-aside']);
+/** Why a state of a draft was kept: some minutes of writing, a finish, another window's writing saved over or set aside, a backup. */
+const DraftStateWhySchema = z.enum(['written', 'finished', 'saved-over', 'set-aside', 'from-backup']);
 export type DraftStateWhy = z.infer<typeof DraftStateWhySchema>;
 
 /** An earlier state of a draft, in a list. */

@@ -13,7 +13,10 @@ export type { CollectionRevision, GrantedTo, Group, Sharing, Team } from './coll
 export type { Invitation, OwnDetails, Person, Post } from './people';
 export { ACTS_ABOUT } from './trail';
 export type { Act, TrailAsked, TrailLine } from './trail';
-export type { Deletion, Restored, TeamSettings } from './wastebasket';
+export { USUAL_KEEPING } from './wastebasket';
+export type { BackupKeeping, Deletion, Restored, TeamSettings } from './wastebasket';
+export { BACKUP_WHYS } from './backupRoutes';
+export type { Backup, BackupWhy, BringingBack, BroughtBack, Compared, Room } from './backupRoutes';
 export { MOST_LETTER_BYTES, MOST_SENDING_WAIT } from './sendings';
 export type { NewSending, Sending } from './sendings';
 export type { Note } from './notes';

@@ -13,6 +13,7 @@ import {
   RevisionSummarySchema,
   SavedEntrySchema,
 } from './bank';
+import { BACKUP_ROUTES } from './backupRoutes';
 import { CASE_ROUTES } from './caseRoutes';
 import { FILE_ROUTES } from './fileRoutes';
 import { IMPORT_ROUTES } from './importRoutes';
@@ -145,6 +146,7 @@ export const ROUTES = define({
   },
   ...COLLECTION_ROUTES,
   ...IMPORT_ROUTES,
+  ...BACKUP_ROUTES,
   ...PROPOSAL_ROUTES,
   ...PEOPLE_ROUTES,
   ...SENDING_ROUTES,

@@ -39,6 +39,7 @@ export const ACTS_ABOUT = {
     'wastebasket-emptied',
   ],
   settings: ['collection-made', 'collection-changed', 'settings-changed'],
+  backups: ['backup-made', 'backup-downloaded', 'backup-deleted', 'brought-back'],
 } as const;
 
 const ACTS = [
@@ -46,6 +47,7 @@ const ACTS = [
   ...ACTS_ABOUT.rights,
   ...ACTS_ABOUT.wording,
   ...ACTS_ABOUT.settings,
+  ...ACTS_ABOUT.backups,
 ] as const;
 const ActSchema = z.enum(ACTS);
 /** Something the trail tells of. */

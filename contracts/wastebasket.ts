@@ -50,6 +50,13 @@ export const ChangedEntriesSchema = z.object({
   reason: z.string().trim().max(300).default(''),
 });
 
+const spans = z.number().int().min(0).max(120);
+
+/** Of how many of the last days, weeks and months one backup each is kept. */
+const BackupKeepingSchema = z.object({ days: spans, weeks: spans, months: spans });
+export type BackupKeeping = z.infer<typeof BackupKeepingSchema>;
+export const USUAL_KEEPING: BackupKeeping = { days: 7, weeks: 4, months: 12 };
+
 /** What is set for the whole team. */
 export const TeamSettingsSchema = z.object({
   /** Days after which the wastebasket is emptied of a thing; null for never. */
@@ -58,6 +65,8 @@ export const TeamSettingsSchema = z.object({
   kinds: TeamKindsSchema.nullable(),
   /** What the team has settled on for the records of its cases; null for the usual. */
   records: RecordRulesSchema.nullable(),
+  /** Which of the day's backups are kept; null for the usual. */
+  backups: BackupKeepingSchema.nullable(),
 });
 
 /** Some of what is set: the rest stays as it is. */

@@ -11,6 +11,8 @@ interface Start {
   databaseUrl?: string;
   atHand?: number;
   livesForSeconds?: boolean;
+  /** The folder of backups; none are made otherwise. */
+  backups?: string;
 }
 
 /** A server process of a test: where it answers, and the means to stop, kill and start it again. */
@@ -28,10 +30,17 @@ export class RunningServer {
    */
   static async start(
     folder: string,
-    { demo = 'first-day', port = 0, databaseUrl = '', atHand = 5000, livesForSeconds = false }: Start = {},
+    {
+      demo = 'first-day',
+      port = 0,
+      databaseUrl = '',
+      atHand = 5000,
+      livesForSeconds = false,
+      backups = 'off',
+    }: Start = {},
   ): Promise<RunningServer> {
     const env = {
-      ELDERLEAF_BACKUPS: 'off',
+      ELDERLEAF_BACKUPS: backups,
       ELDERLEAF_DATA: folder,
       ELDERLEAF_DEMO: demo ?? '',
       PORT: String(port),

@@ -5,6 +5,7 @@ import expressStaticGzip from 'express-static-gzip';
 import { pinoHttp } from 'pino-http';
 import { openApi } from '#contracts';
 import { authRoutes } from './account';
+import { backupRoutes } from './backup';
 import { bankRoutes, noteRoutes, proposalRoutes } from './bank';
 import { collectionRoutes, sharingRoutes } from './collections';
 import { caseRoutes, draftRoutes } from './cases';
@@ -111,6 +112,7 @@ export function makeApp(context: Context): Express {
     practiceRoutes,
     stepRoutes,
     importRoutes,
+    backupRoutes,
     sendingRoutes,
     dictionaryRoutes,
     glossaryRoutes,

@@ -1,3 +1,6 @@
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import supertest from 'supertest';
 import { pathFor, ROUTES, type Problem, type RouteName } from '#contracts';
@@ -19,8 +22,11 @@ import {
 import { CALLERS, HEARD, RIGHTS, type CallerName, type Outcome } from './testing/rightsTable';
 import { startTestServer, type Caller } from './testing/testServer';
 
+let backups: string;
+
 beforeAll(async () => {
-  world.server = await startTestServer();
+  backups = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-rights-'));
+  world.server = await startTestServer({ backupFolder: backups });
   world.imke = await world.server.as('imke');
   const wilma = { id: 'wilma', name: 'Wilma Reed', email: 'wilma@hollin.example', role: 'owner' as const };
   await world.server.context.db.insert(members).values({ ...wilma, createdAt: world.server.context.now() });
@@ -35,7 +41,10 @@ beforeEach(async () => {
     Caller
   >;
 });
-afterAll(() => world.server.close());
+afterAll(async () => {
+  await world.server.close();
+  fs.rmSync(backups, { recursive: true, force: true });
+});
 
 /** Refused for what was sent, or done already: the caller as such was let through. */
 const LET_THROUGH = new Set(['already-begun', 'wrong-password', 'not-valid', 'too-many']);

@@ -62,7 +62,7 @@ function closeOnSignal(server: Server, store: Store, events: EventHub, beat: Nod
 }
 
 /** What is done every hour; what fails is logged, and keeps nothing else from being done. */
-async function keepUp(context: Context, store: Store, settings: Settings): Promise<void> {
+async function keepUp(context: Context, store: Store): Promise<void> {
   const { log } = context;
   await emptyWastebasket(context).catch((error: unknown) =>
     log.error({ name: (error as Error).name }, 'the wastebasket could not be emptied'),
@@ -76,7 +76,7 @@ async function keepUp(context: Context, store: Store, settings: Settings): Promi
   await dropUnusedFiles(context).catch((error: unknown) =>
     log.error({ name: (error as Error).name }, 'unused files could not be dropped'),
   );
-  await makeDailyBackup(context, settings).catch((error: unknown) =>
+  await makeDailyBackup(context).catch((error: unknown) =>
     log.error({ name: (error as Error).name }, 'the daily backup could not be made'),
   );
   await store
@@ -126,7 +126,7 @@ export async function serve(store: Store, settings: Settings): Promise<void> {
         () => events.beat(),
       );
     }, BEAT_MS).unref();
-    const upkeep = () => keepUp(context, store, settings);
+    const upkeep = () => keepUp(context, store);
     if (settings.mailbox) openMailbox(context, settings.mailbox);
     if (settings.demo === 'lived') openStandInMailbox(context, path.join(root, 'demo'));
     void upkeep();

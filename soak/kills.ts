@@ -46,7 +46,7 @@ async function contentsOf(dataFolder: string, scratch: string): Promise<string> 
   fs.rmSync(file, { force: true });
   const { code, said } = await program(['backup', file], dataFolder);
   if (code !== 0) throw new Error(`${dataFolder} could not be read: ${said}`);
-  const { manifest, close } = await openBackup(file);
+  const { manifest, close } = await openBackup(file, null);
   close();
   const parts = manifest.parts.map(({ name, sha256 }) => `${name} ${sha256}`).sort();
   return parts.join('\n');
@@ -202,7 +202,7 @@ async function oneRound(act: Act, world: World, share: number, whole: number): P
     const file = path.join(scratch, 'killed.zip');
     fs.rmSync(file, { force: true });
     await program(['backup', file], folder, killAfter);
-    if (fs.existsSync(file)) (await openBackup(file)).close();
+    if (fs.existsSync(file)) (await openBackup(file, null)).close();
     return (await contentsOf(folder, scratch)) === before ? null : 'what was backed up is other than it was';
   }
   if (act === 'upgrade') {

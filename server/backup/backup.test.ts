@@ -12,7 +12,7 @@ import { folderStore } from '../fileStore';
 import { keep, saveAs, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 import { backupCommand, restoreCommand } from './commands';
-import { makeDailyBackup } from './dailyBackup';
+import { makeDailyBackup } from './keepBackup';
 import { openBackup } from './readBackup';
 import { embeddedSnapshot, serverSnapshot, type Snapshot } from './snapshot';
 import { storedTables } from './tables';
@@ -37,7 +37,12 @@ afterAll(async () => {
 
 const backed = (server: TestServer) => ({
   ...{ db: server.context.db, files: server.context.files, isEmbedded },
-  ...{ schema: schemaKnown(), version: '0', now: () => new Date('2026-11-29T10:00:00.000Z') },
+  ...{
+    schema: schemaKnown(),
+    version: '0',
+    passphrase: null,
+    now: () => new Date('2026-11-29T10:00:00.000Z'),
+  },
 });
 
 /** All rows of all tables, each table in one order. */
@@ -56,6 +61,7 @@ const place = (name: string) => ({
   dataFolder: path.join(folder, name),
   databaseUrl: null,
   backupFolder: null,
+  backupPassphrase: null,
 });
 const opened = async <T>(name: string, work: (store: Store) => Promise<T>): Promise<T> => {
   const store = await openStore({ folder: path.join(folder, name) });
@@ -239,7 +245,7 @@ describe('what is no backup, or a damaged one, is refused in words, and nothing 
 
   test('one of which a byte is another, wherever it is', async () => {
     const whole = fs.readFileSync(file);
-    const { manifest: said, close } = await openBackup(file);
+    const { manifest: said, close } = await openBackup(file, null);
     close();
     // Within a file, which lies there as it is, and within a table, which is packed.
     for (const place of ['The way to the hide.', 'tables/entries.ndjson']) {
@@ -287,14 +293,18 @@ test('the daily backup is made once a day; older ones go, and so does what is le
   for (const name of [...old, 'mine.zip', 'elderleaf-2026-11-01-030000-daily.zip.part'])
     fs.writeFileSync(path.join(daily, name), '');
   fs.utimesSync(path.join(daily, 'elderleaf-2026-11-01-030000-daily.zip.part'), 0, 0);
-  const context = { ...here.context, now: () => new Date('2026-11-29T10:00:00.000Z') };
-  const settings = { backupFolder: daily, databaseUrl: process.env.TEST_DATABASE_URL ?? null };
-  expect(await makeDailyBackup(context, settings)).not.toBeNull();
-  expect(await makeDailyBackup(context, settings)).toBeNull();
+  const { settings } = here.context;
+  const context = {
+    ...here.context,
+    settings: { ...settings, backupFolder: daily },
+    now: () => new Date('2026-11-29T10:00:00.000Z'),
+  };
+  expect(await makeDailyBackup(context)).not.toBeNull();
+  expect(await makeDailyBackup(context)).toBeNull();
   expect(fs.readdirSync(daily).sort()).toEqual([
     'elderleaf-2024-01-02-030000-daily.zip',
     'elderleaf-2026-11-29-100000-daily.zip',
     'mine.zip',
   ]);
-  expect(await makeDailyBackup(context, { ...settings, backupFolder: null })).toBeNull();
+  expect(await makeDailyBackup(here.context)).toBeNull();
 });

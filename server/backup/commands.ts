@@ -9,7 +9,7 @@ import { loadBackup } from './restoreBackup';
 import { backupName } from './keptBackups';
 import { writeBackup, type MadeBackup } from './writeBackup';
 
-type Place = Pick<Settings, 'dataFolder' | 'databaseUrl' | 'backupFolder'>;
+type Place = Pick<Settings, 'dataFolder' | 'databaseUrl' | 'backupFolder' | 'backupPassphrase'>;
 
 const openAt = (place: Place, upTo?: number): Promise<Store> =>
   openStore(
@@ -28,13 +28,16 @@ export async function backupCommand(
   try {
     const now = new Date();
     const isEmbedded = !place.databaseUrl;
+    const passphrase = place.backupPassphrase;
     const backed = {
-      ...{ db: store.db, isEmbedded, schema: schemaKnown(), version, now: () => now },
+      ...{ db: store.db, isEmbedded, schema: schemaKnown(), version, passphrase, now: () => now },
       files: filesOf(store.db, place.dataFolder, isEmbedded),
     };
     return await writeBackup(
       backed,
-      path.resolve(file ?? path.join(place.backupFolder ?? '.', backupName(now, 'by hand'))),
+      path.resolve(
+        file ?? path.join(place.backupFolder ?? '.', backupName(now, 'by hand', passphrase !== null)),
+      ),
     );
   } finally {
     await store.close();
@@ -94,7 +97,7 @@ async function restoreFolder(place: Place, backup: OpenBackup, isReplacing: bool
   fs.rmSync(making, { recursive: true, force: true });
   const store = await openStore({ folder: making }, undefined, { upTo: backup.manifest.schema });
   try {
-    await loadBackup(store.db, filesOf(store.db, making, true), backup);
+    await loadBackup(store.db, backup, { files: filesOf(store.db, making, true) });
     await store.bringUpToDate();
   } catch (error) {
     await store.close();
@@ -133,7 +136,7 @@ async function restoreServer(
   await emptyServer(place);
   const fresh = await openAt(place, backup.manifest.schema);
   try {
-    await loadBackup(fresh.db, filesOf(fresh.db, place.dataFolder, false), backup);
+    await loadBackup(fresh.db, backup, { files: filesOf(fresh.db, place.dataFolder, false) });
     await fresh.bringUpToDate();
   } finally {
     await fresh.close();
@@ -151,7 +154,7 @@ export async function restoreCommand(
   file: string,
   isReplacing: boolean,
 ): Promise<Restored> {
-  const backup = await openBackup(path.resolve(file));
+  const backup = await openBackup(path.resolve(file), place.backupPassphrase);
   try {
     if (backup.manifest.schema > schemaKnown())
       throw new NotBackup(

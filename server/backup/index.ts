@@ -1,4 +1,6 @@
 export { backupCommand, restoreCommand, settleRestored } from './commands';
-export { backupBeforeUpgrade, makeDailyBackup } from './dailyBackup';
+export { backupBeforeUpgrade } from './backupBeforeUpgrade';
+export { backupRoutes } from './backupRoutes';
+export { backupBefore, makeDailyBackup } from './keepBackup';
 export { NotBackup, openBackup } from './readBackup';
 export { dropBefore } from './snapshot';

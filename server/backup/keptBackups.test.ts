@@ -1,10 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { backupName, backupsToDrop, isBackupDue, USUAL_KEEPING, type KeptBackup } from './keptBackups';
+import { USUAL_KEEPING } from '#contracts';
+import { backupName, backupsToDrop, isBackupDue, type KeptBackup } from './keptBackups';
 
 const daily = (day: string): KeptBackup => {
   const at = new Date(`${day}T03:00:00Z`);
-  return { name: backupName(at, 'daily'), at, why: 'daily' };
+  return { name: backupName(at, 'daily', false), at, why: 'daily', isEncrypted: false };
 };
 const lastDays = (count: number): KeptBackup[] =>
   Array.from({ length: count }, (_, at) =>
@@ -26,9 +27,10 @@ describe('which backups are kept', () => {
   test('what was made by hand or before an upgrade stays, and the newest never goes', () => {
     const at = new Date('2020-01-01T00:00:00Z');
     const others: KeptBackup[] = (['by hand', 'before upgrade'] as const).map((why) => ({
-      name: backupName(at, why),
+      name: backupName(at, why, false),
       at,
       why,
+      isEncrypted: false,
     }));
     expect(backupsToDrop(others, { days: 0, weeks: 0, months: 0 })).toEqual([]);
     fc.assert(
@@ -53,7 +55,7 @@ describe('which backups are kept', () => {
 
 test('one is due once the last daily one is a day old, whatever else was made', () => {
   const now = new Date('2026-11-29T12:00:00Z');
-  const byHand: KeptBackup = { name: 'x', at: now, why: 'by hand' };
+  const byHand: KeptBackup = { name: 'x', at: now, why: 'by hand', isEncrypted: false };
   expect(isBackupDue([], now)).toBe(true);
   expect(isBackupDue([byHand], now)).toBe(true);
   expect(isBackupDue([daily('2026-11-29')], now)).toBe(false);

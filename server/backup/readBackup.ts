@@ -1,7 +1,10 @@
-import { createHash } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
+import fs from 'node:fs';
 import type { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import { text } from 'node:stream/consumers';
 import yauzl from 'yauzl';
+import { decrypted, isEncrypted } from './encryption';
 import { ManifestSchema, MANIFEST, type Manifest } from './manifest';
 
 /** A file that is no backup, or a damaged one, in words for people. */
@@ -17,9 +20,9 @@ export interface OpenBackup {
 
 const MOST_MANIFEST_BYTES = 50_000_000;
 
-function openZip(file: string): Promise<yauzl.ZipFile> {
+function openZip(plain: string, file: string): Promise<yauzl.ZipFile> {
   return new Promise((resolve, reject) => {
-    yauzl.open(file, { lazyEntries: true, autoClose: false, strictFileNames: true }, (error, zip) =>
+    yauzl.open(plain, { lazyEntries: true, autoClose: false, strictFileNames: true }, (error, zip) =>
       error ? reject(new NotBackup(`${file} cannot be read as a backup: ${error.message}.`)) : resolve(zip),
     );
   });
@@ -75,9 +78,53 @@ async function manifestOf(
   return read.data;
 }
 
-/** Opens a backup and holds it against what it says of itself. Throws a NotBackup in words. */
-export async function openBackup(file: string): Promise<OpenBackup> {
-  const zip = await openZip(file);
+/** A backup as the archive it is: decrypted beside it where a passphrase opens it, for as long as it is read. */
+async function plainOf(
+  file: string,
+  passphrase: string | null,
+): Promise<{ plain: string; drop: () => void }> {
+  if (!fs.existsSync(file) || !isEncrypted(file)) return { plain: file, drop: () => undefined };
+  if (passphrase === null)
+    throw new NotBackup(
+      `${file} is encrypted. Nothing was restored; set ELDERLEAF_BACKUP_PASSPHRASE to its passphrase.`,
+    );
+  const plain = `${file}.${randomUUID()}.part`;
+  const drop = () => fs.rmSync(plain, { force: true });
+  try {
+    const source = await decrypted(fs.createReadStream(file), passphrase);
+    await pipeline(source, fs.createWriteStream(plain, { mode: 0o600 }));
+  } catch {
+    drop();
+    throw new NotBackup(
+      `${file} cannot be opened: ELDERLEAF_BACKUP_PASSPHRASE is not its passphrase, or the file is damaged. Nothing was restored.`,
+    );
+  }
+  return { plain, drop };
+}
+
+/**
+ * Opens a backup, with its passphrase where it has one, and holds it against what it says of itself. Throws a NotBackup in words.
+ */
+export async function openBackup(file: string, passphrase: string | null): Promise<OpenBackup> {
+  const { plain, drop } = await plainOf(file, passphrase);
+  try {
+    const { close, ...backup } = await openPlain(file, plain);
+    return {
+      ...backup,
+      close: () => {
+        close();
+        drop();
+      },
+    };
+  } catch (error) {
+    drop();
+    throw error;
+  }
+}
+
+/** Opens the archive of a backup; `file` is what it is called in words. */
+async function openPlain(file: string, plain: string): Promise<OpenBackup> {
+  const zip = await openZip(plain, file);
   try {
     const entries = await entriesOf(zip, file);
     const manifest = await manifestOf(zip, entries, file);

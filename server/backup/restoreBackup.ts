@@ -70,7 +70,12 @@ async function raiseNumbers(tx: Queries, tables: readonly StoredTable[]): Promis
     }
 }
 
-async function loadTable(tx: Queries, table: StoredTable, backup: OpenBackup): Promise<void> {
+async function loadTable(
+  tx: Queries,
+  table: StoredTable,
+  backup: OpenBackup,
+  tell: (rows: number) => void,
+): Promise<void> {
   const said = backup.manifest.tables.find(({ name }) => name === table.name);
   // A table that came with a later Elderleaf is empty then.
   if (!said) return;
@@ -79,6 +84,7 @@ async function loadTable(tx: Queries, table: StoredTable, backup: OpenBackup): P
   let count = 0;
   for await (const rows of rowsOf(backup.read(tablePart(table.name)), tablePart(table.name))) {
     count += rows.length;
+    tell(rows.length);
     await tx.execute(sql`
       insert into ${named(table.name)} (${list})
       select ${list} from jsonb_populate_recordset(null::${named(table.name)}, ${JSON.stringify(rows)}::jsonb)`);
@@ -89,11 +95,40 @@ async function loadTable(tx: Queries, table: StoredTable, backup: OpenBackup): P
     );
 }
 
+/** What is loaded of a backup. */
+interface Loading {
+  /** Where files go; null where their bytes are not wanted. */
+  files: FileStore | null;
+  /** Tables that are not wanted. */
+  without?: ReadonlySet<string>;
+  /** Hears how many rows more are in. */
+  tell?: (rows: number) => void;
+}
+
+async function loadFiles(
+  tx: Queries,
+  files: FileStore,
+  backup: OpenBackup,
+  dropStaged: (() => Promise<void>)[],
+): Promise<void> {
+  for (const { name, bytes } of backup.manifest.parts.filter((part) => part.name.startsWith('files/'))) {
+    const staged = await files.stage(backup.read(name), bytes);
+    dropStaged.push(() => staged.drop());
+    if (filePart(staged.hash) !== name)
+      throw new NotBackup(`${name} is not the file that it says. Nothing was restored.`);
+    await staged.keep(tx);
+  }
+}
+
 /**
- * Loads a backup into a store whose schema is the backup's, in place of all that is there: all of it or nothing. Files come first; those
- * that nothing names after all are dropped as any. Throws a NotBackup where it is damaged.
+ * Loads a backup into a store whose schema is the backup's, in place of all that is there: all of it or nothing. Files that nothing names
+ * after all are dropped as any. Throws a NotBackup where it is damaged.
  */
-export async function loadBackup(db: Database, files: FileStore, backup: OpenBackup): Promise<void> {
+export async function loadBackup(
+  db: Database,
+  backup: OpenBackup,
+  { files, without = new Set(), tell = () => undefined }: Loading,
+): Promise<void> {
   const dropStaged: (() => Promise<void>)[] = [];
   try {
     await db.transaction(async (tx) => {
@@ -106,14 +141,8 @@ export async function loadBackup(db: Database, files: FileStore, backup: OpenBac
         sql`, `,
       );
       await tx.execute(sql`truncate ${all}`);
-      for (const table of tables) await loadTable(tx, table, backup);
-      for (const { name, bytes } of backup.manifest.parts.filter((part) => part.name.startsWith('files/'))) {
-        const staged = await files.stage(backup.read(name), bytes);
-        dropStaged.push(() => staged.drop());
-        if (filePart(staged.hash) !== name)
-          throw new NotBackup(`${name} is not the file that it says. Nothing was restored.`);
-        await staged.keep(tx);
-      }
+      for (const table of tables) if (!without.has(table.name)) await loadTable(tx, table, backup, tell);
+      if (files) await loadFiles(tx, files, backup, dropStaged);
       await raiseNumbers(tx, tables);
       for (const { table, name, definition } of bonds)
         await tx.execute(

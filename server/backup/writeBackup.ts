@@ -6,6 +6,7 @@ import { pipeline } from 'node:stream/promises';
 import yazl from 'yazl';
 import type { Database } from '../db';
 import type { FileStore } from '../fileStore';
+import { encrypted } from './encryption';
 import { filePart, MANIFEST, READ_ME, tablePart, type Manifest } from './manifest';
 import { embeddedSnapshot, serverSnapshot, type Snapshot } from './snapshot';
 
@@ -18,6 +19,8 @@ export interface BackedUp {
   schema: number;
   version: string;
   now: () => Date;
+  /** What it is encrypted with; null for none. */
+  passphrase: string | null;
 }
 
 /** What a backup came to. */
@@ -63,6 +66,13 @@ async function filesIn(snapshot: Snapshot): Promise<{ hash: string; bytes: numbe
   return found;
 }
 
+async function* countedBytes(source: AsyncIterable<Uint8Array>, told: (bytes: number) => void) {
+  for await (const piece of source) {
+    told(piece.length);
+    yield piece;
+  }
+}
+
 async function* nothing(): AsyncIterable<Uint8Array> {
   await Promise.resolve();
 }
@@ -76,12 +86,20 @@ async function writeSnapshot(
   backed: BackedUp,
   snapshot: Snapshot,
   file: string,
+  tell: (progress: number) => void,
 ): Promise<Omit<MadeBackup, 'file' | 'bytes'>> {
   const zip = new yazl.ZipFile();
   const madeAt = backed.now();
   const parts: Manifest['parts'] = [];
   const tables: Manifest['tables'] = [];
   const out = fs.createWriteStream(file, { mode: 0o600 });
+  const files = await filesIn(snapshot);
+  const fileBytes = files.reduce((sum, { bytes }) => sum + bytes, 0);
+  // The tables count as half of it, of which each is as much as another.
+  const ofTable = Math.max(1, fileBytes / snapshot.tables.length);
+  const all = ofTable * snapshot.tables.length + fileBytes;
+  let done = 0;
+  const did = (more: number) => tell((done += more) / all);
   /** Adds a part whose stream is asked for once the parts before it are written. */
   const add = (name: string, compress: boolean, make: () => AsyncIterable<Uint8Array>) =>
     zip.addReadStreamLazy(name, { compress, mtime: madeAt }, (give) => {
@@ -91,17 +109,19 @@ async function writeSnapshot(
     });
   const addMeasured = (name: string, compress: boolean, make: () => AsyncIterable<Uint8Array>) =>
     add(name, compress, () => measuring(make(), name, (part) => parts.push(part)));
-  const files = await filesIn(snapshot);
   add('README.txt', false, () => textOf(() => READ_ME));
   for (const table of snapshot.tables) {
     const { name, columns } = table;
-    const count = (rows: number) => tables.push({ name, columns, rows });
+    const count = (rows: number) => {
+      tables.push({ name, columns, rows });
+      did(ofTable);
+    };
     addMeasured(tablePart(name), true, () => linesOf(snapshot.rows(table), count));
   }
   // Pictures and sounds are packed already; nothing is gained by packing them again.
   for (const { hash, bytes } of files)
     addMeasured(filePart(hash), false, () =>
-      bytes === 0 ? nothing() : backed.files.read(hash, 0, bytes - 1),
+      bytes === 0 ? nothing() : countedBytes(backed.files.read(hash, 0, bytes - 1), did),
     );
   add(MANIFEST, true, () =>
     textOf(() => {
@@ -113,18 +133,23 @@ async function writeSnapshot(
     }),
   );
   zip.end();
-  await pipeline(zip.outputStream as unknown as Readable, out);
+  const packed = zip.outputStream as unknown as Readable;
+  await pipeline(backed.passphrase === null ? packed : await encrypted(packed, backed.passphrase), out);
   return { rows: tables.reduce((sum, { rows }) => sum + rows, 0), files: files.length };
 }
 
 /**
  * Writes all that the store has into one file, as of one moment, while people go on. A file of that name is there once it is whole, or not
- * at all. Throws what the store or the disk does.
+ * at all. `tell` hears how far it is, from 0 to 1. Throws what the store or the disk does.
  */
-export async function writeBackup(backed: BackedUp, file: string): Promise<MadeBackup> {
+export async function writeBackup(
+  backed: BackedUp,
+  file: string,
+  tell: (progress: number) => void = () => undefined,
+): Promise<MadeBackup> {
   fs.mkdirSync(path.dirname(file), { recursive: true, mode: 0o700 });
   const waiting = `${file}.part`;
-  const work = (snapshot: Snapshot) => writeSnapshot(backed, snapshot, waiting);
+  const work = (snapshot: Snapshot) => writeSnapshot(backed, snapshot, waiting, tell);
   try {
     const made = await (backed.isEmbedded
       ? embeddedSnapshot(backed.db, work)

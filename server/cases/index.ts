@@ -1,5 +1,6 @@
 export { filesOfCase, givenCase, ownDraft, summaryOf, tellOfCase, toDraft } from './caseAccess';
 export { insertCase, caseRoutes } from './caseRoutes';
+export { keepState } from './draftStates';
 export { othersDrafts } from './othersDrafts';
 export { enquiryFollows } from './enquiryFollows';
 export { finishDraft, mustBeWhole } from './changeDraft';

@@ -35,5 +35,9 @@ export interface Context {
     | 'proxies'
     | 'address'
     | 'dictionaryFolder'
+    | 'backupFolder'
+    | 'backupPassphrase'
+    | 'databaseUrl'
+    | 'dataFolder'
   >;
 }

@@ -8,6 +8,8 @@ export interface Settings {
   dictionaryFolder: string;
   /** Where backups go, and the day's is made by itself; null for none. */
   backupFolder: string | null;
+  /** What backups are encrypted with; null for none. */
+  backupPassphrase: string | null;
   databaseUrl: string | null;
   /** The demo's team on its first day, or as it is after twelve weeks; null for a team's own store. */
   demo: 'first-day' | 'lived' | null;
@@ -57,6 +59,16 @@ function mailboxOf(value: string | undefined): string | null {
   );
 }
 
+const SHORTEST_PASSPHRASE = 12;
+
+/** What backups are encrypted with; throws an Error where it is guessed too easily. */
+function passphraseOf(value: string | undefined): string | null {
+  if (!value) return null;
+  if (value.length >= SHORTEST_PASSPHRASE) return value;
+  // Without what was given.
+  throw new Error(`ELDERLEAF_BACKUP_PASSPHRASE must have ${SHORTEST_PASSPHRASE} characters or more.`);
+}
+
 /** Reads the settings; throws an Error that names the variable when one cannot be used. */
 export function readSettings(env: NodeJS.ProcessEnv, webFolder: string | null): Settings {
   const port = whole(env.PORT, 4780, 'PORT');
@@ -78,6 +90,7 @@ export function readSettings(env: NodeJS.ProcessEnv, webFolder: string | null): 
     dictionaryFolder: path.resolve(env.ELDERLEAF_DICTIONARIES ?? `${dataFolder}-dictionaries`),
     backupFolder:
       env.ELDERLEAF_BACKUPS === 'off' ? null : path.resolve(env.ELDERLEAF_BACKUPS || `${dataFolder}-backups`),
+    backupPassphrase: passphraseOf(env.ELDERLEAF_BACKUP_PASSPHRASE),
     databaseUrl: env.DATABASE_URL || null,
     demo,
     webFolder,

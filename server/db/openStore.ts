@@ -191,7 +191,7 @@ export async function openStore(
   if ('url' in place) return openServer(place.url, opening);
   const { PGlite: Embedded } = await import('@electric-sql/pglite');
   if ('image' in place)
-    return openEmbedded(Embedded.create({ loadDataDir: place.image ?? undefined }), () => undefined);
+    return openEmbedded(Embedded.create({ loadDataDir: place.image ?? undefined }), () => undefined, opening);
   const release = await lockFolder(place.folder, { lost });
   try {
     const folder = path.join(place.folder, 'database');

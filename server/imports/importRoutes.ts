@@ -1,4 +1,5 @@
 import type { Router } from 'express';
+import { backupBefore } from '../backup';
 import { announceChanges } from '../bank';
 import type { Context } from '../context';
 import { bind } from '../http';
@@ -13,9 +14,10 @@ export function importRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'imports', ({ member }) => importsOf(db, member.id));
 
-  bind(router, context, 'beginImport', async ({ member, body }) =>
-    told(member.id, await beginImport(context, member.id, body)),
-  );
+  bind(router, context, 'beginImport', async ({ member, body }) => {
+    await backupBefore(context, 'before import');
+    return told(member.id, await beginImport(context, member.id, body));
+  });
 
   bind(router, context, 'sendImportPiece', async ({ member, params, body }) => {
     await takePiece(context, member.id, params.import, body);

@@ -5,6 +5,7 @@ import type { Entry, RouteName } from '#contracts';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
 import { wording } from './entryCalls';
 import {
+  backup,
   BARE,
   batchRow,
   begunImport,
@@ -65,6 +66,13 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
   dropCollection: () => onCollection(),
   handOn: () => onCollection(),
   takeSteps: async () => ({ body: { steps: [{ do: 'delete', entries: [(await entry()).id] }] } }),
+  backupFile: async () => ({ params: { backup: await backup() } }),
+  deleteBackup: async () => ({ params: { backup: await backup() } }),
+  compareBackup: async () => ({ body: { backup: await backup() } }),
+  bringBack: async () => {
+    const { id } = await collection();
+    return { body: { backup: await backup(), collections: [{ id, withSince: false }], cases: [] } };
+  },
   beginImport: async () => {
     const { id } = await collection();
     const theirs = { id: 'theirs', parent: null, ...settings() };

@@ -1,6 +1,6 @@
 /** What the calls of the table of rights are made on: each made anew, of the keeper's own or shared with them. */
 import { randomUUID } from 'node:crypto';
-import type { Assignment, Collection, Draft, Entry } from '#contracts';
+import type { Backup, Assignment, Collection, Draft, Entry } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import type { EntryFile } from '#core/entry';
 import { members } from '../db';
@@ -201,6 +201,12 @@ export const onEntry = async (body?: unknown): Promise<Asked> => ({
   params: { entry: (await entry()).id },
   body,
 });
+/** The name of a backup of all that there is by now. */
+export async function backup(): Promise<string> {
+  const made = await world.imke.post('/api/backups').expect(200);
+  const { result } = JSON.parse(made.text.trim().split('\n').at(-1)!) as { result: { result: Backup } };
+  return result.result.name;
+}
 export const onCollection = async (body?: unknown): Promise<Asked> => {
   const { id, version } = await collection();
   return { params: { collection: id }, body, version };

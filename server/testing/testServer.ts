@@ -86,6 +86,7 @@ interface Start {
   fileBytes?: number;
   dictionaryFolder?: string;
   courier?: Courier;
+  backupFolder?: string;
 }
 
 /** The application on a database of its own, with the demo's team, or with nobody. A clock that stands still. */
@@ -96,6 +97,7 @@ export async function startTestServer({
   fileBytes = 1_000_000,
   dictionaryFolder = path.join(import.meta.dirname, 'dictionaries'),
   courier = outboxCourier,
+  backupFolder,
 }: Start = {}): Promise<TestServer> {
   const store = await openTestStore(demo);
   const paused: number[] = [];
@@ -120,6 +122,10 @@ export async function startTestServer({
       atHand,
       fileBytes,
       dictionaryFolder,
+      backupFolder: backupFolder ?? null,
+      backupPassphrase: null,
+      databaseUrl: process.env.TEST_DATABASE_URL ?? null,
+      dataFolder: '',
       proxies: 0,
       address: null,
     },

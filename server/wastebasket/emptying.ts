@@ -16,7 +16,7 @@ import {
   teamSettings,
 } from '../db';
 
-const DEFAULT_SETTINGS: TeamSettings = { wastebasketDays: 30, kinds: null, records: null };
+const DEFAULT_SETTINGS: TeamSettings = { wastebasketDays: 30, kinds: null, records: null, backups: null };
 const DAY_MS = 86_400_000;
 
 /** What is set for the whole team. */

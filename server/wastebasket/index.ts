@@ -1,4 +1,4 @@
 export { deleteFile, dropHeld, deleteEntries, deleteGlossary } from './deleting';
-export { emptyWastebasket, purge } from './emptying';
+export { emptyWastebasket, purge, settingsOf } from './emptying';
 export { oneUndoable, restoreFor } from './undoable';
 export { wastebasketRoutes } from './wastebasketRoutes';

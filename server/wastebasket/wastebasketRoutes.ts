@@ -1,6 +1,6 @@
 import { and, count, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Router } from 'express';
-import type { Deletion, TeamSettings } from '#contracts';
+import { USUAL_KEEPING, type Deletion, type TeamSettings } from '#contracts';
 import { announceChanges, holdTree, includedIds, rightsFor, visibleEntries } from '../bank';
 import type { Context } from '../context';
 import { type Queries, collections, deletions, drafts, entries, teamSettings } from '../db';
@@ -16,6 +16,7 @@ function changesInWords({
   wastebasketDays: days,
   kinds,
   records,
+  backups,
 }: Partial<TeamSettings>): [subject: string, detail: string][] {
   const words: [string, string][] = [];
   if (days !== undefined)
@@ -29,6 +30,10 @@ function changesInWords({
         ? 'the usual'
         : records.care.map(({ label }) => label).join(', ') || 'nothing is due by rule',
     ]);
+  if (backups !== undefined) {
+    const { days: daily, weeks, months } = backups ?? USUAL_KEEPING;
+    words.push(['Backups of the last', `${daily} days, ${weeks} weeks, ${months} months`]);
+  }
   return words;
 }
 

@@ -25,6 +25,8 @@ export const KEYS = {
   cases: ['cases'],
   fileLimits: ['file-limits'],
   imports: ['imports'],
+  backups: ['backups'],
+  room: ['room'],
   bank: ['bank'],
   loose: ['loose'],
   search: ['search'],

@@ -32,6 +32,7 @@ export const PLACES = {
       { label: 'People', to: '/people' },
       { label: 'Proposals and notes', to: '/proposals' },
       { label: 'Trail', to: '/trail', for: 'owner' },
+      { label: 'Backups', to: '/backups' },
       { label: 'Rules for records', to: '/record-rules', for: 'owner' },
     ],
   },
@@ -236,6 +237,19 @@ export const SCREENS: readonly Screen[] = [
     lookUp: 'Rules for records: care due, usual values',
     load: () =>
       import('../recordRules/RecordRulesPage').then(({ RecordRulesPage: Component }) => ({ Component })),
+  },
+  {
+    paths: ['/backups'],
+    place: 'team',
+    line: '/backups',
+    lookUp: 'Backups',
+    load: () => import('../backups/BackupsPage').then(({ BackupsPage: Component }) => ({ Component })),
+  },
+  {
+    paths: ['/backups/:backup'],
+    place: 'team',
+    line: '/backups',
+    load: () => import('../backups/PartsPage').then(({ PartsPage: Component }) => ({ Component })),
   },
   {
     paths: ['/trail'],

@@ -65,6 +65,7 @@ function Filters({ wanted, want }: { wanted: Wanted; want: (wanted: Wanted) => v
         <option value="rights">rights</option>
         <option value="wording">wording</option>
         <option value="settings">settings</option>
+        <option value="backups">backups</option>
       </SelectField>
       <SelectField
         label="Done by"

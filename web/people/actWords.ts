@@ -38,4 +38,8 @@ export const ACT_WORDS: Record<Act, string> = {
   'entry-restored': 'brought back',
   'settings-changed': 'changed the setting',
   'wastebasket-emptied': 'deleted for good',
+  'backup-made': 'made the backup',
+  'backup-downloaded': 'downloaded the backup',
+  'backup-deleted': 'deleted the backup',
+  'brought-back': 'brought back from a backup',
 };

@@ -15,6 +15,7 @@ const WHY: Record<DraftStateWhy, string> = {
   finished: 'finished',
   'saved-over': 'before another window’s text was saved over',
   'set-aside': 'set aside for another window’s text',
+  'from-backup': 'as it was in a backup',
 };
 
 interface Props {

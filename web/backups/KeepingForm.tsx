@@ -1,0 +1,46 @@
+import { useMutation } from '@tanstack/react-query';
+import { USUAL_KEEPING, type BackupKeeping } from '#contracts';
+import { call, inWords } from '#client/api';
+import { KEYS, queryClient, useTeamSettings } from '../api';
+import { ActingSelect, Notice } from '../ui';
+
+const SPANS = [
+  ['days', 'Daily backups kept', [0, 3, 7, 14, 30]],
+  ['weeks', 'Weekly backups kept', [0, 2, 4, 8, 12]],
+  ['months', 'Monthly backups kept', [0, 3, 6, 12, 24]],
+] as const;
+
+const countInWords = (count: number) => (count === 0 ? 'none' : `the last ${count}`);
+
+/** How many of the day's backups are left there; for owners. */
+export function KeepingForm() {
+  const settings = useTeamSettings();
+  const save = useMutation({
+    mutationFn: (backups: BackupKeeping) => call('saveTeamSettings', { body: { backups } }),
+    onSuccess: (now) => queryClient.setQueryData(KEYS.teamSettings, now),
+  });
+  if (!settings.data) return null;
+  const keeping = settings.data.backups ?? USUAL_KEEPING;
+  return (
+    <div className="grid gap-3">
+      {SPANS.map(([span, label, counts]) => (
+        <ActingSelect
+          key={span}
+          label={label}
+          value={String(keeping[span])}
+          disabled={save.isPending}
+          act={(count) => save.mutate({ ...keeping, [span]: Number(count) })}
+        >
+          {[...new Set([...counts, keeping[span]])]
+            .sort((one, other) => one - other)
+            .map((count) => (
+              <option key={count} value={count}>
+                {countInWords(count)}
+              </option>
+            ))}
+        </ActingSelect>
+      ))}
+      {save.error && <Notice tone="warning" title={inWords(save.error)} />}
+    </div>
+  );
+}
