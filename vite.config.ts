@@ -5,6 +5,10 @@ import { defineConfig } from 'vite';
 export default defineConfig({
   root: 'web',
   plugins: [react(), tailwindcss()],
+  resolve: {
+    // Tables are packed on the page: workers made of text, as that library has them, are refused by the page's policy.
+    alias: [{ find: /^(.*)\/zipToArrayBuffer\.js$/, replacement: '$1/zipToArrayBufferSync.js' }],
+  },
   build: {
     outDir: '../dist/web',
     emptyOutDir: true,

@@ -33,6 +33,24 @@ export type DraftSummary = z.infer<typeof DraftSummarySchema>;
 export const DraftSchema = DraftSummarySchema.extend({ document: DraftDocumentSchema });
 export type Draft = z.infer<typeof DraftSchema>;
 
+/** Which finished texts are wanted: of one case or (null) of all, behind one of them or (null) from the first. */
+export const FinishedTextsAskedSchema = z.object({
+  case: z.string().max(60).nullable(),
+  after: z.string().max(60).nullable(),
+});
+
+/** A finished text with what it is called by. */
+const FinishedTextSchema = DraftSchema.pick({
+  id: true,
+  case: true,
+  title: true,
+  excerpt: true,
+  savedAt: true,
+  document: true,
+}).extend({ caseTitle: z.string() });
+export type FinishedText = z.infer<typeof FinishedTextSchema>;
+export const FinishedTextsSchema = z.object({ texts: z.array(FinishedTextSchema), more: z.boolean() });
+
 /** A case in a list, with what the member's own drafts of it come to. */
 export const CaseSummarySchema = z.object({
   id: z.string(),

@@ -50,11 +50,13 @@ export type {
   DraftStateSummary,
   DraftStateWhy,
   DraftSummary,
+  FinishedText,
   NewerWordings,
 } from './cases';
 export type { Glossary, GlossarySettings, Imported, OwnUses, ToldUses, Use } from './glossaries';
 export { EventSchema } from './events';
 export type { LiveEvent } from './events';
+export { collectionFormat } from './collectionFormat';
 export { openApi } from './openApi';
 export { CollectionSettingsSchema } from '#core/bank';
 export type { Bank, Collection, Entry, CollectionSettings } from '#core/bank';

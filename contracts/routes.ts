@@ -50,6 +50,14 @@ export const ROUTES = define({
     status: 200,
     response: z.record(z.string(), z.unknown()),
   },
+  collectionFormat: {
+    method: 'get',
+    path: '/api/formats/collection.json',
+    access: 'anyone',
+    summary: 'The JSON Schema (2020-12) of a file of collections, as they are saved and brought in.',
+    status: 200,
+    response: z.record(z.string(), z.unknown()),
+  },
   beginning: {
     method: 'get',
     path: '/api/beginning',

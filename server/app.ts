@@ -3,7 +3,7 @@ import compression from 'compression';
 import express, { Router, type Express } from 'express';
 import expressStaticGzip from 'express-static-gzip';
 import { pinoHttp } from 'pino-http';
-import { openApi } from '#contracts';
+import { collectionFormat, openApi } from '#contracts';
 import { authRoutes } from './account';
 import { backupRoutes } from './backup';
 import { bankRoutes, noteRoutes, proposalRoutes } from './bank';
@@ -90,6 +90,7 @@ export function makeApp(context: Context): Express {
   // Made once: to make it costs a quarter of a second, and anyone may ask for it.
   let description: ReturnType<typeof openApi> | undefined;
   bind(api, context, 'openApi', () => Promise.resolve((description ??= openApi(context.version))));
+  bind(api, context, 'collectionFormat', () => Promise.resolve(collectionFormat()));
   for (const routes of [
     authRoutes,
     bankRoutes,

@@ -7,18 +7,18 @@ const placeOf = ({ path }: BankRow): string => path.join(' > ');
 
 const csvCell = (text: string) => (/[",\r\n]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text);
 
-/** Entries as comma-separated values (RFC 4180), marked as UTF-8, with no cell that a spreadsheet would compute with. */
-export function bankCsv(rows: readonly BankRow[]): string {
-  const body = rows.map((row) => [
-    placeOf(row),
-    row.cue,
-    row.title,
-    wordsOfRow(row),
-    row.purpose,
-    row.tags.join(', '),
-  ]);
-  return `\uFEFF${[TABLE_HEADS, ...body].map((cells) => cells.map(safeCell).map(csvCell).join(',')).join('\r\n')}\r\n`;
-}
+/** Entries as a table: its heads first, then a row of cells for each. */
+export const bankTable = (rows: readonly BankRow[]): string[][] => [
+  [...TABLE_HEADS],
+  ...rows.map((row) => [placeOf(row), row.cue, row.title, wordsOfRow(row), row.purpose, row.tags.join(', ')]),
+];
+
+/** Rows of cells as comma-separated values (RFC 4180), marked as UTF-8, with no cell that a spreadsheet would compute with. */
+export const csvOf = (rows: readonly (readonly string[])[]): string =>
+  `\uFEFF${rows.map((cells) => cells.map(safeCell).map(csvCell).join(',')).join('\r\n')}\r\n`;
+
+/** Entries as comma-separated values. */
+export const bankCsv = (rows: readonly BankRow[]): string => csvOf(bankTable(rows));
 
 /** Rows by where they are, in the order in which they come. */
 function byPlace(rows: readonly BankRow[]): Map<string, BankRow[]> {

@@ -9,6 +9,8 @@ export {
   bankHtmlPage,
   bankMarkdown,
   bankPassage,
+  bankTable,
+  csvOf,
   type AbbreviationForm,
 } from './bankFiles';
 export type { BankRow } from './bankRows';

@@ -9,6 +9,7 @@ import { bind, notFound, Refusal } from '../http';
 import { beginDraft, nameDraft, openDraft, toldOf } from './beginDraft';
 import { givenCase, givenTo, ownDraft, toDraft } from './caseAccess';
 import { changeDraft, finishDraft } from './changeDraft';
+import { finishedTexts } from './finishedTexts';
 import { holdDraftFiles } from './draftFiles';
 import { takeBackWaiting } from './takeBackWaiting';
 import { keepState, stateOf, statesOf } from './draftStates';
@@ -32,6 +33,8 @@ export function draftRoutes(router: Router, context: Context): void {
   const { db } = context;
 
   bind(router, context, 'openDraft', ({ member, params }) => openDraft(context, member.id, params.case));
+
+  bind(router, context, 'finishedTexts', ({ member, body }) => finishedTexts(db, member.id, body));
 
   bind(router, context, 'beginDraft', ({ member, params, body }) =>
     beginDraft(context, member.id, params.case, body),

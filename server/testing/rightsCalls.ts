@@ -66,6 +66,7 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
   dropCollection: () => onCollection(),
   handOn: () => onCollection(),
   takeSteps: async () => ({ body: { steps: [{ do: 'delete', entries: [(await entry()).id] }] } }),
+  finishedTexts: async () => Promise.resolve({ body: { case: null, after: null } }),
   backupFile: async () => ({ params: { backup: await backup() } }),
   deleteBackup: async () => ({ params: { backup: await backup() } }),
   compareBackup: async () => ({ body: { backup: await backup() } }),

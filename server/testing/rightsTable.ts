@@ -52,6 +52,8 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   finishImport: given,
   dropImport: given,
   imports: members,
+  finishedTexts: members,
+  collectionFormat: anyone,
   backups: members,
   room: owners,
   makeBackup: owners,

@@ -3,6 +3,7 @@ export { documentKind } from './documentKind';
 export { decodedText } from './decodedText';
 export type { ReadDocument } from './readers';
 
+export { workbook } from './workbook';
 export { isWorkbook } from './isWorkbook';
 
 /** What reads tables, with its libraries: fetched only by those who bring one. */

@@ -7,6 +7,7 @@ import { titleOfDraft } from '#core/work';
 import { call, ForPeople, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api';
 import { calendarToday, dayInWords } from '#client/clock';
+import { TakeTexts } from '../finished';
 import { Button, TextField } from '../ui';
 import type { DraftKeeper } from '#client/drafts';
 
@@ -127,6 +128,9 @@ export function LeavesOfCase({ one, editor, here, another }: Props) {
         <Button look="text" disabled={another.isPending} onClick={another.copy}>
           A copy of this one
         </Button>
+        {one.drafts.filter(({ state }) => state === 'finished').length > 1 && (
+          <TakeTexts of={one.id} label="Download the finished ones" name={one.title} look="text" />
+        )}
       </span>
       {folded.length > 0 && (
         <details className="basis-full">

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import type { Member, OwnDetails } from '#contracts';
 import { NewPasswordField } from '../account';
+import { TakeTexts } from '../finished';
 import { ApiProblem, call, inWords } from '#client/api';
 import { KEYS, queryClient, useTeam } from '../api';
 import { Figure, useShell } from '../shell';
@@ -121,6 +122,12 @@ export function AccountPage() {
       <DetailsForm member={member} />
       <SignaturesForm />
       <PasswordChange />
+      <section aria-label="Your texts" className="grid gap-3 border-t border-hair px-9 py-5 max-[899px]:px-4">
+        <p className="text-[14px] text-soft">
+          Your finished texts of all your cases, closed ones too, in one archive (zip): a file for each.
+        </p>
+        <TakeTexts of={null} label="Download your finished texts" name="Finished texts" />
+      </section>
       <Leaving member={member} />
     </Figure>
   );

@@ -10,12 +10,13 @@ import {
   bankHtmlPage,
   bankMarkdown,
   bankPassage,
+  bankTable,
   type AbbreviationForm,
   type BankRow,
 } from '#core/exchange';
 import { wordingToRead } from '#core/fill';
 import { entryFolder } from '#core/takeover';
-import { zipped } from '../documents';
+import { workbook, zipped } from '../documents';
 import type { BankForm } from './bankForms';
 
 const aroundOf = (collection: Collection | undefined, index: BankIndex): Collection[] => {
@@ -88,6 +89,7 @@ export async function bankFile(
       return new Blob([bytes.slice()], { type: 'application/zip' });
     },
     csv: () => textFile(bankCsv(rows()), 'text/csv'),
+    xlsx: () => workbook(bankTable(rows())),
     html: () => textFile(bankHtmlPage(rows(), title, 'en-GB'), 'text/html'),
     docx: () => Packer.toBlob(toDocx(bankPassage(rows(), title), title)),
     markdown: () => textFile(bankMarkdown(rows(), title), 'text/markdown'),

@@ -3,6 +3,7 @@ export const BANK_FORMS = {
   json: { label: 'Elderleaf (JSON)', ending: 'json', loses: 'nothing but history and notes' },
   notation: { label: 'Text files (notation, zip)', ending: 'zip', loses: 'settings of collections' },
   csv: { label: 'Table (CSV)', ending: 'csv', loses: 'formatting, fields and other wordings' },
+  xlsx: { label: 'Table (xlsx)', ending: 'xlsx', loses: 'formatting, fields and other wordings' },
   html: { label: 'Web page (HTML)', ending: 'html', loses: 'fields and other wordings' },
   docx: { label: 'Word (docx)', ending: 'docx', loses: 'fields and other wordings' },
   markdown: { label: 'Markdown', ending: 'md', loses: 'fields and other wordings' },

@@ -1,24 +1,22 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { dateInWords } from '#core/calendar';
 import type { Usage } from '#contracts';
 import { call, inWords } from '#client/api';
-import type { BankIndex } from '#core/bank';
 import { useBankIndex, useKinds, usePreferences } from '../api';
 import { useSavePreferences } from '../offers';
 import { Figure } from '../shell';
 import { Failed, Loading, Notice, Tick } from '../ui';
+import { SaveUsage } from './SaveUsage';
 import { SumsTable } from './SumsTable';
 import { WaysTable } from './WaysTable';
 import { usageInWords } from './usageInWords';
+import { usageTables, type UsageTable } from './usageTables';
 
 const locale = navigator.language;
 const MOST_ENTRIES = 40;
 
-function Figures({ usage, index }: { usage: Usage; index: BankIndex }) {
-  const { workOf } = useKinds();
-  const nameOf = (id: string) => index.collections.get(id)?.name ?? '';
-  const { entries, weeks, kinds, collections, people, ways, never, neverCount } = usage;
+function Figures({ usage, tables }: { usage: Usage; tables: readonly UsageTable[] }) {
+  const { entries, ways, never, neverCount } = usage;
   if (entries.length === 0)
     return (
       <p className="px-9 py-6 text-soft max-[899px]:px-4">
@@ -29,39 +27,13 @@ function Figures({ usage, index }: { usage: Usage; index: BankIndex }) {
     <>
       <p className="book px-9 pt-3 max-[899px]:px-4">{usageInWords(usage, locale)}</p>
       <WaysTable ways={ways} />
-      <SumsTable
-        caption="By week"
-        rows={weeks.map(({ week, ...sums }) => ({
-          key: week,
-          label: `Week of ${dateInWords(week, 'long', locale)}`,
-          mark: new Date(`${week}T12:00`).toLocaleDateString(locale, { day: 'numeric', month: 'short' }),
-          ...sums,
-        }))}
-      />
-      <SumsTable
-        caption="By kind of work"
-        rows={kinds.map(({ kind, ...sums }) => ({ key: kind, label: workOf(kind), ...sums }))}
-      />
-      <SumsTable
-        caption="By collection"
-        rows={collections.map(({ collection, ...sums }) => ({
-          key: collection,
-          label: nameOf(collection),
-          ...sums,
-        }))}
-      />
-      {people.length > 1 && (
+      {tables.map(({ caption, rows }) => (
         <SumsTable
-          caption="By person"
-          rows={people.map(({ member, name, ...sums }) => ({ key: member, label: name, ...sums }))}
+          key={caption}
+          caption={caption}
+          rows={caption === 'By entry' ? rows.slice(0, MOST_ENTRIES) : rows}
         />
-      )}
-      <SumsTable
-        caption="By entry"
-        rows={entries
-          .slice(0, MOST_ENTRIES)
-          .map(({ entry, title, ...sums }) => ({ key: entry, label: title, ...sums }))}
-      />
+      ))}
       <section aria-label="Never placed" className="px-9 py-4 max-[899px]:px-4">
         <h2 className="font-book text-[19px]">Never placed</h2>
         <p className="text-[14px] text-soft">
@@ -105,7 +77,9 @@ function ShownToColleagues({ changed }: { changed: () => void }) {
 /** What is used of the bank, and what it saves: counts alone. */
 export function UsagePage() {
   const index = useBankIndex();
+  const { workOf } = useKinds();
   const usage = useQuery({ queryKey: ['usage'], queryFn: () => call('usage'), staleTime: 0 });
+  const tables = usage.data && index && usageTables(usage.data, index, workOf, locale);
   return (
     <Figure
       marginLabel="About usage"
@@ -117,13 +91,14 @@ export function UsagePage() {
           </p>
           <p>No text of any case is stored for this.</p>
           <ShownToColleagues changed={() => void usage.refetch()} />
+          {tables && <SaveUsage tables={tables} />}
         </div>
       }
     >
       <h1 className="px-9 pt-6 font-book text-[26px] leading-tight max-[899px]:px-4">Usage</h1>
       {usage.isError && <Failed what="the figures" error={usage.error} retry={() => void usage.refetch()} />}
       {(usage.isPending || !index) && !usage.isError && <Loading what="the figures" />}
-      {usage.data && index && <Figures usage={usage.data} index={index} />}
+      {usage.data && tables && <Figures usage={usage.data} tables={tables} />}
     </Figure>
   );
 }

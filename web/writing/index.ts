@@ -16,7 +16,7 @@ export { ReachList } from './cues/ReachList';
 export { ReachSlip } from './cues/ReachSlip';
 export { EarlierStates } from './keeping/EarlierStates';
 export { FindSlip } from './finding/FindSlip';
-export { asPlain, copyPlain, copyRich } from './keeping/download';
+export { copyPlain, copyRich } from './keeping/copy';
 export { FinishedPanel } from './keeping/FinishedPanel';
 export { LengthLine } from './keeping/LengthLine';
 export { KeepingLine } from './keeping/KeepingLine';

@@ -7,7 +7,8 @@ import type { CaseSubmission, OthersComments } from '#contracts';
 import type { LeafWithMaterial } from '../../leaf';
 import { useShell } from '../../shell';
 import { Button, Menu, Notice } from '../../ui';
-import { asPlain, copyPlain, copyRich, documentOf } from '../../writing';
+import { asPlain } from '../../finished';
+import { copyPlain, copyRich, documentOf } from '../../writing';
 
 // With what reads and writes docx: fetched only by those who take something away.
 const going = () => import('./commented');

@@ -5,7 +5,9 @@ import type { EntryFile } from '#core/entry';
 import { isEmptyPassage, type Passage } from '#core/passage';
 import { FilesAlong } from '../../files';
 import { Button, Menu, Notice } from '../../ui';
-import { asPlain, copyPlain, copyRich, DOWNLOADS } from './download';
+import { fileName, offerFile } from '#client/files';
+import { asPlain, TEXT_FORMS } from '../../finished';
+import { copyPlain, copyRich } from './copy';
 
 interface Props {
   /** The id of the draft. */
@@ -66,7 +68,10 @@ export function FinishedPanel(props: Props) {
           align="start"
           trigger={<Button>Download</Button>}
           items={[
-            ...DOWNLOADS.map(({ label, save }) => ({ label, save: () => save(passage, title, language) })),
+            ...TEXT_FORMS.map(({ label, ending, make }) => ({
+              label,
+              save: async () => offerFile(await make(passage, title, language), fileName(title, ending)),
+            })),
             ...more,
           ].map(({ label, save }) => ({
             label,

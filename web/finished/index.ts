@@ -1,0 +1,2 @@
+export { asPlain, TEXT_FORMS } from './textForms';
+export { TakeTexts } from './TakeTexts';

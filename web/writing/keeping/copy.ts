@@ -1,0 +1,18 @@
+import { toHtml } from '#core/exchange';
+import { textFile } from '#client/files';
+import type { Passage } from '#core/passage';
+import { asPlain } from '../../finished';
+
+/** Puts a passage on the clipboard: with its formatting and as plain text, so that each box takes what it can. */
+export async function copyRich(passage: Passage): Promise<void> {
+  const item = new ClipboardItem({
+    'text/html': textFile(toHtml(passage), 'text/html'),
+    'text/plain': textFile(asPlain(passage), 'text/plain'),
+  });
+  await navigator.clipboard.write([item]);
+}
+
+/** Puts a passage on the clipboard as plain text alone. */
+export async function copyPlain(passage: Passage): Promise<void> {
+  await navigator.clipboard.writeText(asPlain(passage));
+}
