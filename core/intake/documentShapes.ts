@@ -17,6 +17,8 @@ import {
 /** How what somebody has is laid out, as the entries in it are told apart. */
 export const INTAKE_SHAPES = [
   'table',
+  'passages',
+  'mails',
   'named-lines',
   'questions',
   'headings',
@@ -39,7 +41,7 @@ export interface IntakeShape {
 }
 
 /** How sure a shape is, beside others that hold as much of the text. */
-const SURE: Record<IntakeShapeId, number> = {
+const SURE: Record<Exclude<IntakeShapeId, 'passages' | 'mails'>, number> = {
   table: 1.1,
   'named-lines': 1.5,
   questions: 1.03,
@@ -54,7 +56,9 @@ const SURE: Record<IntakeShapeId, number> = {
   whole: 0.1,
 };
 
-const MAKERS: readonly (readonly [IntakeShapeId, (pieces: readonly Piece[]) => IntakeTable | null])[] = [
+type DocumentShapeId = keyof typeof SURE;
+
+const MAKERS: readonly (readonly [DocumentShapeId, (pieces: readonly Piece[]) => IntakeTable | null])[] = [
   ['named-lines', namedLines],
   ['questions', questionsAndAnswers],
   ['headings', underHeadings],
@@ -90,7 +94,7 @@ function covered({ heads, rows }: IntakeTable, all: number): number {
 /** Titles above very long wordings are rather those of chapters. */
 const USUAL_LENGTH = 1500;
 
-function scoreOf({ id, table }: Pick<IntakeShape, 'id' | 'table'>, all: number): number {
+function scoreOf({ id, table }: { id: DocumentShapeId; table: IntakeTable }, all: number): number {
   const share = covered(table, all);
   const mean = all / table.rows.length;
   // Whose beginnings are the same few words, it is records that are named line by line.
@@ -117,7 +121,7 @@ export function documentShapes(document: Passage, called: string): IntakeShape[]
   const pieces = piecesOf(document);
   const all = lettersIn(plainText(document));
   const found: { shape: IntakeShape; score: number }[] = [];
-  const add = (id: IntakeShapeId, table: IntakeTable) => {
+  const add = (id: DocumentShapeId, table: IntakeTable) => {
     const score = scoreOf({ id, table }, all);
     found.push({ shape: shapeOf(id, table), score });
   };

@@ -2,6 +2,7 @@ export { tableOfCells, wordsOfCell, type IntakeTable } from './intakeTable';
 export { COLUMN_ROLES, roleOfHead, type ColumnRole } from './roleOfHead';
 export { headsKey, KNOWN_LANGUAGES, type JoinedColumn } from './columnRoles';
 export { documentShapes, tableShapes, type IntakeShape, type IntakeShapeId } from './documentShapes';
+export { mailShapes, type SentMail } from './mailShapes';
 export { entriesOfRows, type LeftRow, type RowEntry } from './entriesOfRows';
 export { tablesOfData } from './tablesOfData';
 export { NotPropertyList, readPropertyList } from './readPropertyList';

@@ -42,6 +42,9 @@ export async function listArchive(bytes: Uint8Array, called: string): Promise<Pa
 /** Of a dropped archive so many files are looked at at once: more are asked for in parts. */
 export const MOST_DROPPED = 200;
 
+/** What mail programs call the mails that they save. */
+export const IS_MAIL = /\.(eml|mbox)$/i;
+
 /** What programs put into archives beside the files that somebody packed. */
 const isBeside = (name: string) =>
   name.endsWith('/') || /(^|\/)(__MACOSX\/|\.(?!\.?\/)|Thumbs\.db$|desktop\.ini$)/i.test(name);
@@ -137,6 +140,12 @@ export async function textFiles(bytes: Uint8Array, called: string): Promise<Map<
   const files = await unpackedWithin(bytes, called, (name) => /\.txt$/i.test(name) && !isBeside(name));
   const decoder = new TextDecoder();
   return new Map(Object.entries(files).map(([name, content]) => [name, decoder.decode(content)]));
+}
+
+/** The mails of an archive (RFC 5322, mbox), by the endings of their names; none where there are none. Throws an UnreadableFile. */
+export async function mailFiles(bytes: Uint8Array, called: string): Promise<Uint8Array[]> {
+  const files = await unpackedWithin(bytes, called, (name) => IS_MAIL.test(name) && !isBeside(name));
+  return Object.values(files);
 }
 
 /** An archive with some of its files written anew, or added, and all others as they are. Throws an UnreadableFile. */

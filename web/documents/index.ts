@@ -1,4 +1,14 @@
-export { filesPacked, isArchive, listArchive, textFiles, withParts, xmlParts, zipped } from './archive';
+export {
+  filesPacked,
+  IS_MAIL,
+  isArchive,
+  listArchive,
+  mailFiles,
+  textFiles,
+  withParts,
+  xmlParts,
+  zipped,
+} from './archive';
 export { documentKind } from './documentKind';
 export { decodedText } from './decodedText';
 export type { ReadDocument } from './readers';

@@ -2,6 +2,7 @@ import { parseAllDocuments } from 'yaml';
 import { UnreadableFile } from '#client/api';
 import {
   documentShapes,
+  mailShapes,
   NotPropertyList,
   NotRtf,
   readPropertyList,
@@ -12,6 +13,7 @@ import {
   tableShapes,
   type IntakeShape,
   type IntakeTable,
+  type SentMail,
 } from '#core/intake';
 import { plainPassage, type Passage } from '#core/passage';
 import { NotOdt, passageOfSubmission, readOdt } from '#core/submission';
@@ -20,6 +22,7 @@ import { decodedText } from './decodedText';
 import { documentKind } from './documentKind';
 import { passageOfHtml } from './documentOf';
 import { isWorkbook } from './isWorkbook';
+import { isMail, readMails } from './mails';
 import { leftOut, passageOfDocx, passageOfMarkdown } from './readers';
 import { cellsOfText, workbookSheets } from './tables';
 
@@ -168,11 +171,19 @@ function found(intake: Intake, called: string): Intake {
   return intake;
 }
 
+/** What mails that somebody sent hold: the passages that repeat in them. Throws an UnreadableFile. */
+export async function intakeOfMails(files: readonly Uint8Array[], called: string): Promise<Intake> {
+  const mails: SentMail[] = [];
+  for (const bytes of files) mails.push(...(await readMails(bytes)));
+  return found({ shapes: mailShapes(mails), remarks: [] }, called);
+}
+
 /**
  * What a file holds that entries can be made of: a table (CSV, TSV, xlsx), a document (docx, ODT, RTF, HTML, Markdown, text), or lists of
  * any shape (JSON, YAML, XML property lists). Throws an UnreadableFile, in words, where there is nothing.
  */
 export async function intakeOf(bytes: Uint8Array, called: string): Promise<Intake> {
+  if (isMail(bytes, called)) return intakeOfMails([bytes], called);
   if (isArchive(bytes)) return found(await ofArchive(bytes, called), called);
   if (bytes[0] === 0xd0 && bytes[1] === 0xcf)
     throw new UnreadableFile(

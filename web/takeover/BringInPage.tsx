@@ -11,7 +11,7 @@ import { Arrived } from './Arrived';
 import { BlanksPanel } from './BlanksPanel';
 import { BroughtIn, broughtInWords } from './BroughtIn';
 import { ReadAs } from './ReadAs';
-import { readPaste, readSource, type Source } from './source';
+import { readPaste, readSources, type Source } from './source';
 import { useIntake } from './useIntake';
 
 /** The collection of the shelf that led here; null where none did. */
@@ -31,7 +31,7 @@ function TakeSource({
   paste,
 }: {
   isReading: boolean;
-  take: (file: File) => void;
+  take: (files: readonly File[]) => void;
   paste: (text: string, html: string) => void;
 }) {
   const onPaste = (event: ClipboardEvent) => {
@@ -39,16 +39,17 @@ function TakeSource({
     const { clipboardData: data } = event;
     const [file] = data.files;
     const text = data.getData('text/plain');
-    if (text.trim() === '' && file) take(file);
+    if (text.trim() === '' && file) take([file]);
     else paste(text, data.getData('text/html'));
   };
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_15rem] gap-4 max-[899px]:grid-cols-1">
       <FileDrop
         label="File to bring in"
-        hint="Drop a table, a document of answers or comments, a list of abbreviations, or a collection of another team: xlsx, CSV, docx, ODT, RTF, HTML, Markdown, JSON, YAML or text. You see what it becomes before anything is saved."
+        hint="Drop a table, a document of answers or comments, a list of abbreviations, mails you sent, or a collection of another team: xlsx, CSV, docx, ODT, RTF, HTML, Markdown, JSON, YAML, eml, mbox or text. You see what it becomes before anything is saved."
         isReading={isReading}
-        take={([file]) => file && take(file)}
+        isMany
+        take={take}
       />
       <textarea
         aria-label="Paste here"
@@ -130,7 +131,7 @@ export function BringInPage() {
           <>
             <TakeSource
               isReading={read.isPending}
-              take={(file) => begin(() => readSource(file))}
+              take={(files) => begin(() => readSources(files))}
               paste={(text, html) => begin(() => readPaste(text, html))}
             />
             <p className="text-[14px]">

@@ -26,6 +26,8 @@ const ROLES: Record<ColumnRole, string> = {
 
 const SHAPES: Record<IntakeShapeId, string> = {
   table: 'Table',
+  passages: 'Passages that repeat in your mails',
+  mails: 'Each mail by itself',
   'named-lines': 'Named lines, one beneath the other',
   questions: 'Questions with their answers',
   headings: 'Headings, with the text beneath each',

@@ -5,7 +5,15 @@ import { CollectionSettingsSchema } from '#core/bank';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { intakeFile } from '#core/intake';
 import { readEntryFolder, UnreadableEntry, type PlacedEntry } from '#core/takeover';
-import { decodedText, intakeReader, isArchive, textFiles, type Intake } from '../documents';
+import {
+  decodedText,
+  IS_MAIL,
+  intakeReader,
+  isArchive,
+  mailFiles,
+  textFiles,
+  type Intake,
+} from '../documents';
 
 /** What somebody brought: a collection as it was saved for another team, or what entries are yet to be made of. */
 export type Source =
@@ -84,8 +92,29 @@ export async function readSource(file: File): Promise<Source> {
     const files = await textFiles(bytes, file.name);
     if (files.size > 0 && [...files.values()].every(isNotation)) return ofFolder(files, file.name);
   }
-  const { intakeOf } = await intakeReader();
+  const { intakeOf, intakeOfMails } = await intakeReader();
+  if (/\.zip$/i.test(file.name) && isArchive(bytes)) {
+    const mails = await mailFiles(bytes, file.name);
+    if (mails.length > 0)
+      return { kind: 'intake', name: file.name, intake: await intakeOfMails(mails, file.name) };
+  }
   return { kind: 'intake', name: file.name, intake: await intakeOf(bytes, file.name) };
+}
+
+/** What several files hold: mails, which are read together, since it is what repeats in them. Throws an UnreadableFile in words. */
+export async function readSources(files: readonly File[]): Promise<Source> {
+  const [first] = files;
+  if (files.length === 1) return readSource(first!);
+  if (!files.every(({ name }) => IS_MAIL.test(name)))
+    throw new UnreadableFile(
+      `${files.length} files were dropped. ${SO} Bring them one after the other; mails together.`,
+    );
+  const name = `${files.length} mails`;
+  if (files.reduce((sum, { size }) => sum + size, 0) > MOST_BYTES)
+    throw new UnreadableFile(`${name} are larger than 100 MB. ${SO} Bring them in parts.`);
+  const { intakeOfMails } = await intakeReader();
+  const all = await Promise.all(files.map(async (file) => new Uint8Array(await file.arrayBuffer())));
+  return { kind: 'intake', name, intake: await intakeOfMails(all, name) };
 }
 
 /** What was pasted. Throws an UnreadableFile in words. */
