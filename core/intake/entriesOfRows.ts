@@ -1,6 +1,7 @@
 import { newEntry, proposeTitle, type EntryContent, type Wording } from '#core/entry';
-import { isEmptyPassage, plainPassage, type Passage } from '#core/passage';
+import { isEmptyPassage, mapLines, plainPassage, type Passage } from '#core/passage';
 import { tagOfLanguage } from '#core/language';
+import { withFieldsMarked } from './withFieldsMarked';
 import { KNOWN_LANGUAGES, type JoinedColumn } from './columnRoles';
 import { wordsOfCell, type Cell, type IntakeTable } from './intakeTable';
 
@@ -29,7 +30,16 @@ export interface EntriesOfRows {
   leadIn: string;
 }
 
-const passageOf = (cell: Cell): Passage => (typeof cell === 'string' ? plainPassage(cell.trim()) : cell);
+/** A cell as a passage, with the names of its fields marked in it. */
+function passageOf(cell: Cell, fields: readonly string[] = []): Passage {
+  if (typeof cell === 'string') return plainPassage(withFieldsMarked(cell.trim(), fields));
+  if (fields.length === 0) return cell;
+  return mapLines(cell, (line) =>
+    line.map((inline) =>
+      inline.type === 'text' ? { ...inline, text: withFieldsMarked(inline.text, fields) } : inline,
+    ),
+  );
+}
 
 const LONGEST = {
   title: 200,
@@ -111,6 +121,7 @@ class RowReader {
       name: cut(head, LONGEST.name),
       passage: passageOf(cell),
     }));
+    const fields = this.of('fields').flatMap(({ words }) => listed(words));
     const all = this.of('wording').filter(({ cell }) => !isEmptyPassage(passageOf(cell)));
     return all.map(({ column, cell, head }, at) => ({
       id: at === 0 ? 'main' : `w${at + 1}`,
@@ -118,7 +129,7 @@ class RowReader {
       language: column.language ?? language,
       parts: [
         ...before,
-        { id: 'text', name: before.length > 0 ? 'Message' : 'Text', passage: passageOf(cell) },
+        { id: 'text', name: before.length > 0 ? 'Message' : 'Text', passage: passageOf(cell, fields) },
       ],
     }));
   }

@@ -54,7 +54,7 @@ function withMarks(words: string, texts: readonly Text<number>[]): string {
 function run<T>(work: Generator<unknown, T>): T {
   for (;;) {
     const { done, value } = work.next();
-    if (done) return value as T;
+    if (done) return value;
   }
 }
 

@@ -9,6 +9,7 @@ export const COLUMN_ROLES = [
   'purpose',
   'note',
   'tags',
+  'fields',
   'collection',
   'language',
   'leave',
@@ -32,6 +33,8 @@ const CALLED: Readonly<Record<Exclude<ColumnRole, 'leave'>, string>> = {
   tags: 'tag tags keywords labels criterion criteria type tagiau schlagwort schlagworte schlagwörter etiquettes clib',
   collection:
     'collection category categories group section folder area department theme subject categori adran grŵp kategorie gruppe bereich ordner abteilung categorie catégorie groupe dossier rannóg',
+  fields:
+    'field fields placeholder placeholders variable variables blank blanks maes meysydd feld felder platzhalter champ champs réimse',
   language: 'language lang locale iaith sprache langue teanga',
 };
 

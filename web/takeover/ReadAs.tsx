@@ -19,6 +19,7 @@ const ROLES: Record<ColumnRole, string> = {
   purpose: 'When to use it',
   note: 'Note',
   tags: 'Tags',
+  fields: 'Fields in the wording',
   collection: 'Collection',
   language: 'Language',
   leave: 'leave out',
