@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import path from 'node:path';
 
 // From the project's root, where npm starts everything: this file is bundled elsewhere for the benchmarks.
@@ -71,6 +71,16 @@ export class RunningServer {
   async again(): Promise<void> {
     this.process = (await launch({ ...this.env, PORT: new URL(this.url).port }, this.flags)).process;
   }
+}
+
+/** Runs a command of the server's own program to its end, as `npm run backup` and `npm run restore` do; gives what it says. Throws where it fails. */
+export function runCommand(args: readonly string[], env: Record<string, string>): string {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [MAIN, ...args], {
+    env: { ...process.env, NODE_ENV: 'production', ...env },
+    encoding: 'utf8',
+  });
+  if (status !== 0) throw new Error(`${stdout}${stderr}`);
+  return stdout;
 }
 
 function launch(

@@ -24,7 +24,7 @@ export type Member = 'Imke Tarrow' | 'Odile Brandt' | 'Desta Wynne' | 'Ruan Pell
 const SLOWER = Number(process.env.E2E_SLOWER ?? 1);
 
 /** Signs a page in as a demo member and waits for the desk. */
-async function signIn(page: Page, url: string, member: Member): Promise<Page> {
+export async function signIn(page: Page, url: string, member: Member): Promise<Page> {
   if (SLOWER > 1)
     await (await page.context().newCDPSession(page)).send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
   await page.goto(url);
