@@ -1,3 +1,4 @@
+import path from 'node:path';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
@@ -6,8 +7,12 @@ export default defineConfig({
   root: 'web',
   plugins: [react(), tailwindcss()],
   resolve: {
-    // Tables are packed on the page: workers made of text, as that library has them, are refused by the page's policy.
-    alias: [{ find: /^(.*)\/zipToArrayBuffer\.js$/, replacement: '$1/zipToArrayBufferSync.js' }],
+    alias: [
+      {
+        find: /^.*\/zipToArrayBuffer\.js$/,
+        replacement: path.join(import.meta.dirname, 'web/documents/packOnPage.ts'),
+      },
+    ],
   },
   build: {
     outDir: '../dist/web',

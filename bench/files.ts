@@ -13,7 +13,7 @@ const PIECE = randomBytes(1_000_000);
 const LOOK_MS = 20;
 
 /** A member who sends and fetches a large file. */
-class Sender extends SignedIn {
+export class Sender extends SignedIn {
   async send(route: string, bytes = BYTES): Promise<void> {
     let left = bytes / PIECE.length;
     const body = new ReadableStream<Uint8Array>({
@@ -45,7 +45,7 @@ const residentOf = (pid: number) =>
   Number(/VmRSS:\s+(\d+) kB/.exec(fs.readFileSync(`/proc/${pid}/status`, 'utf8'))![1]) / 1000;
 
 /** How much more memory a process has at the most while something is done, in megabytes, and how long that takes. */
-async function growthDuring(
+export async function growthDuring(
   pid: number,
   act: () => Promise<void>,
 ): Promise<{ megabytes: number; ms: number }> {

@@ -161,7 +161,7 @@ async function pages(url: string): Promise<Measured[]> {
   }
 }
 
-async function seed(place: StorePlace): Promise<void> {
+export async function seed(place: StorePlace): Promise<void> {
   const store = await openStore(place);
   const start = performance.now();
   await seedLargeBank(store);

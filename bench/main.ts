@@ -1,4 +1,5 @@
 import fs from 'node:fs';
+import { benchBackups } from './backups';
 import { benchCues } from './cues';
 import { benchFiles } from './files';
 import { benchFilling } from './filling';
@@ -30,6 +31,7 @@ const SECTIONS: Record<string, () => Measured[] | Promise<Measured[]>> = {
   signs: benchSigns,
   waits: benchWaits,
   files: benchFiles,
+  backups: benchBackups,
 };
 const RESULTS = 'bench/results.json';
 

@@ -4,6 +4,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import config from '../playwright.config';
+import type { Bank } from '#contracts';
 import { RunningServer } from './runningServer';
 import { draftOf, pressKeys } from './test';
 
@@ -144,7 +145,6 @@ async function feedback(page: Page): Promise<void> {
   await page.getByRole('link', { name: 'Saltmarsh transect, block 2', exact: true }).click();
   await page.getByRole('row', { name: /^Tomos Hale/ }).waitFor();
   await page.waitForLoadState('networkidle');
-  await page.screenshot({ path: path.join(OUT, 'assignment.png') });
   await page.getByRole('link', { name: 'Tomos Hale', exact: true }).click();
   await page.getByRole('textbox', { name: 'Submission' }).waitFor();
   await page.mouse.wheel(0, 420);
@@ -188,8 +188,36 @@ async function reply(page: Page): Promise<void> {
   await page.screenshot({ path: path.join(OUT, 'queue.png') });
 }
 
+/** A backup beside today, after somebody deleted and changed entries of the ward. */
+async function backup(page: Page, url: string): Promise<void> {
+  await page.goto(`${url}/backups`);
+  await page.getByRole('button', { name: 'Make a backup now' }).click();
+  await page.getByText(/The backup is made/).waitFor();
+  const bank = (await (await page.request.get(`${url}/api/bank`)).json()) as Pick<Bank, 'entries'>;
+  const ward = bank.entries.filter(({ collection }) => collection === 'ward');
+  const headers = { Origin: url };
+  await page.request.post(`${url}/api/entries/steps`, {
+    headers,
+    data: { steps: [{ do: 'delete', entries: ward.slice(0, 2).map(({ id }) => id) }] },
+  });
+  const { id, revision, content } = ward[3]!;
+  await page.request.put(`${url}/api/entries/${id}`, {
+    headers: { ...headers, 'If-Match': `"${revision}"` },
+    data: { content: { ...content, tags: [...content.tags, 'night'] }, reason: '' },
+  });
+  await page.goto(`${url}/backups`);
+  const made = page.getByRole('listitem').filter({ hasText: 'made by an owner' });
+  await made.getByRole('link', { name: /Compare with today/ }).click();
+  await page.getByRole('checkbox', { name: 'Ward notes' }).check();
+  for (const words of [/missing today/, /changed since/]) await page.getByText(words).first().click();
+  await page.screenshot({ path: path.join(OUT, 'backup.png') });
+}
+
 const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-pictures-'));
-const server = await RunningServer.start(folder, { demo: 'lived' });
+const server = await RunningServer.start(path.join(folder, 'data'), {
+  demo: 'lived',
+  backups: path.join(folder, 'backups'),
+});
 const browser = await chromium.launch(config.use?.launchOptions);
 const context = await browser.newContext({
   viewport: { width: 1280, height: 800 },
@@ -214,6 +242,7 @@ const anouk = await signIn('Anouk Fell');
 await pocket(anouk, server.url);
 await batch(anouk, server.url);
 await order(await signIn('Imke Tarrow'), server.url);
+await backup(await signIn('Imke Tarrow'), server.url);
 await browser.close();
 await server.kill();
 fs.rmSync(folder, { recursive: true, force: true });

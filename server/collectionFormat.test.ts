@@ -11,6 +11,6 @@ afterAll(() => server.close());
 
 test('the schema of files of collections that is shipped is the one that is served, to anyone', async () => {
   const shipped = new URL('../docs/formats/collection.schema.json', import.meta.url);
-  const { body } = await supertest(server.app).get('/api/formats/collection.json').expect(200);
-  expect(body).toEqual(JSON.parse(fs.readFileSync(shipped, 'utf8')));
+  const served = await supertest(server.app).get('/api/formats/collection.json').expect(200);
+  expect(served.body).toEqual(JSON.parse(fs.readFileSync(shipped, 'utf8')));
 });

@@ -69,7 +69,7 @@ function repeatedPassages(own: readonly string[]): IntakeTable | null {
       const words = pieces.map((piece) => ('text' in piece ? piece.text : signFor(piece.differs))).join('');
       return [plain ? withMarks(words, texts) : words, `In ${times} mails`];
     });
-  return rows.length === 0 ? null : { name: '', heads: ['Wording', 'Times'], rows, remarks: [] };
+  return rows.length === 0 ? null : { name: '', heads: ['Wording', 'Note'], rows, remarks: [] };
 }
 
 /** Each mail as a wording under its subject, without those that nothing was written in. */

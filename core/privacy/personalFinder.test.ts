@@ -53,6 +53,21 @@ describe('personal details', () => {
   });
 });
 
+test('of a name that is known its small words are words: "and" between two, "de" of a family', () => {
+  const find = personalFinder(
+    { names: ['Wilf and Nesta Ambry', 'Ada de Vries', 'tom reed'], numbers: [] },
+    new Set(),
+  );
+  const found = (text: string) => find(text).map(({ from, to }) => text.slice(from, to));
+  expect(found('We open on weekdays, and at noon on Sundays, de facto.')).toEqual([]);
+  expect(found('Nesta rang, and Vries too, and Wilf and Nesta Ambry.')).toEqual([
+    'Nesta',
+    'Vries',
+    'Wilf and Nesta Ambry',
+  ]);
+  expect(found('It was tom reed.')).toEqual(['tom reed']);
+});
+
 describe('in an entry', () => {
   const entry = (text: string) => newEntry('Fed', 'en-GB', plainPassage(text));
   const finds = (content: EntryContent) => personalInEntry(content, find);

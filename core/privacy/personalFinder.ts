@@ -69,12 +69,18 @@ function isMeant(
   return !beginsSentence(text, from) || DOES.test(after);
 }
 
+/** The words of a name that it is told by alone: of "Wilf and Nesta Ambry" or "Ada de Vries" those with a capital. */
+function tellingWords(name: string): string[] {
+  const words = name.split(/[\s.]+/).filter((word) => word.length > 1 && !/^\d+$/.test(word));
+  const capital = words.filter((word) => !/^\p{Ll}/u.test(word));
+  // Somebody who is written without any is told by them all.
+  return capital.length > 0 ? capital : words;
+}
+
 /** Finds names that are known, by whole or by one of their words, with their capital; a word that is a name too only where it is one. */
 function knownNames(names: readonly string[], ordinary: ReadonlySet<string>): (text: string) => Personal[] {
   const wholes = new Literals(names.filter((name) => name.includes(' ')));
-  const words = new Literals(
-    names.flatMap((name) => name.split(/[\s.]+/)).filter((word) => word.length > 1 && !/^\d+$/.test(word)),
-  );
+  const words = new Literals(names.flatMap(tellingWords));
   return (text) =>
     [...wholes.in(text), ...words.in(text, '-').filter((place) => isMeant(text, place, ordinary))].map(
       ({ from, to }) => ({ kind: 'name', from, to }),

@@ -30,6 +30,8 @@ export {
   preferencesQuery,
   usePeople,
   usePostRoom,
+  useRoom,
+  useBackups,
   useQueue,
   useSendings,
   useOwnSessions,

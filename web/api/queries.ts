@@ -129,6 +129,22 @@ export const useOwnSessions = () =>
 export const usePostRoom = (isOwner: boolean) =>
   useQuery({ queryKey: KEYS.post, queryFn: () => call('postRoom'), staleTime: 0, enabled: isOwner });
 
+/** What takes how much room, and how much is free; for owners. */
+export const useRoom = (isOwner: boolean) =>
+  useQuery({ queryKey: KEYS.room, queryFn: () => call('room'), staleTime: 60_000, enabled: isOwner });
+
+/** The day's backup is made by itself: the list is asked for again after this long. */
+const BACKUPS_MS = 600_000;
+
+export const useBackups = (isWanted: boolean) =>
+  useQuery({
+    queryKey: KEYS.backups,
+    queryFn: () => call('backups'),
+    staleTime: 30_000,
+    refetchInterval: BACKUPS_MS,
+    enabled: isWanted,
+  });
+
 export const useQueue = () => useQuery({ queryKey: KEYS.queue, queryFn: () => call('queue') });
 
 export const useSendings = () =>

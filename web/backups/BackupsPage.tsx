@@ -1,19 +1,16 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { pathFor, type Backup } from '#contracts';
 import { call, inWords } from '#client/api';
 import { bytesInWords } from '#core/language';
-import { KEYS, queryClient } from '../api';
+import { KEYS, queryClient, useBackups } from '../api';
 import { useLongWork } from '../longWork';
 import { Figure, useShell } from '../shell';
 import { Button, Failed, Loading, Notice } from '../ui';
 import { KeepingForm } from './KeepingForm';
 import { RoomPanel } from './RoomPanel';
 import { momentOf, WHY_WORDS } from './whyWords';
-
-/** The day's backup is made by itself: the list is asked for again after this long. */
-const LOOK_MS = 30_000;
 
 const renew = () => {
   for (const queryKey of [KEYS.backups, KEYS.room]) void queryClient.invalidateQueries({ queryKey });
@@ -153,12 +150,7 @@ function OwnersMargin({ folder }: { folder: string | null }) {
 export function BackupsPage() {
   const { member } = useShell();
   const isOwner = member.role === 'owner';
-  const backups = useQuery({
-    queryKey: KEYS.backups,
-    queryFn: () => call('backups'),
-    staleTime: 0,
-    refetchInterval: LOOK_MS,
-  });
+  const backups = useBackups(true);
   return (
     <Figure
       marginLabel="Making backups, and storage"

@@ -1,22 +1,13 @@
-import { useQuery } from '@tanstack/react-query';
-import type { Room } from '#contracts';
-import { call } from '#client/api';
 import { bytesInWords } from '#core/language';
-import { KEYS } from '../api';
+import { useRoom } from '../api';
 import { Failed, Loading, Notice } from '../ui';
+import { isNearlyFull } from './storageTroubles';
 
-/** Below this part of a disk, or so many bytes, it is time to do something. */
-const LITTLE_PART = 0.1;
-const LITTLE_BYTES = 2_000_000_000;
 const inWords = (bytes: number) => bytesInWords(bytes, navigator.language);
-
-/** Whether it will soon be full; false where that is not known. */
-export const isNearlyFull = ({ free, total }: Pick<Room, 'free' | 'total'>): boolean =>
-  free !== null && total !== null && free < Math.min(LITTLE_BYTES, total * LITTLE_PART);
 
 /** What takes how much room, and how much is left; for owners. */
 export function RoomPanel() {
-  const room = useQuery({ queryKey: KEYS.room, queryFn: () => call('room'), staleTime: 0 });
+  const room = useRoom(true);
   if (room.isError) return <Failed what="the storage" error={room.error} retry={() => void room.refetch()} />;
   if (!room.data) return <Loading what="the storage" />;
   const { parts, free, total, mostFileBytes } = room.data;

@@ -15,7 +15,9 @@ function server(refused: { name: string; times: number } = { name: '', times: 0 
   let times = 0;
   const stood = answering((to, body) => {
     if (to === 'PUT /api/settings')
-      return { json: { wastebasketDays: 30, kinds: null, records: null, ...(body as object) } };
+      return {
+        json: { wastebasketDays: 30, kinds: null, records: null, backups: null, ...(body as object) },
+      };
     if (to.endsWith('/sharing')) {
       const given = (body as { grants?: unknown[] } | null)?.grants ?? [];
       return { json: { version: 1, grants: given, passedDown: [] } };

@@ -8,7 +8,7 @@ const bytesOf = (blob: Blob): Promise<Uint8Array> =>
   new Promise((resolve, reject) => {
     const reader = new FileReader();
     reader.onload = () => resolve(new Uint8Array(reader.result as ArrayBuffer));
-    reader.onerror = () => reject(reader.error);
+    reader.onerror = () => reject(new Error('The file cannot be read.'));
     reader.readAsArrayBuffer(blob);
   });
 

@@ -43,7 +43,8 @@ export async function textsArchive(
       const title = titleOfDraft(draft);
       const language = languageOf(document) ?? 'en-GB';
       const blob = await form.make(finishedPassage(document), title, language);
-      const name = freeName(`${savedAt.slice(0, 10)} ${caseTitle} ${title}`, form.ending, taken);
+      const called = `${savedAt.slice(0, 10)} ${caseTitle} - ${title.replace(/…$/, '')}`;
+      const name = freeName(called, form.ending, taken);
       taken.add(name);
       files[name] = new Uint8Array(await blob.arrayBuffer());
     }

@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 29,
+    day: '2026-11-29',
+    title: 'Backups: compare one with today, and bring back what you need',
+    words:
+      'A backup is made each day, and before a file is brought in or many entries change. Compare one with today: what is missing, changed or new in the collections you keep, and in your own texts. Tick what should come back as it was; Undo takes it back again. Owners make and download backups, and see how full the server is. Your finished texts can be downloaded together on the page of your account.',
+    at: { label: 'Backups', to: '/backups' },
+  },
+  {
     number: 28,
     day: '2026-11-29',
     title: 'Bring in what you have: tables, documents and lists',

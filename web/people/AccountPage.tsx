@@ -123,6 +123,7 @@ export function AccountPage() {
       <SignaturesForm />
       <PasswordChange />
       <section aria-label="Your texts" className="grid gap-3 border-t border-hair px-9 py-5 max-[899px]:px-4">
+        <h2 className="section-head">Your texts</h2>
         <p className="text-[14px] text-soft">
           Your finished texts of all your cases, closed ones too, in one archive (zip): a file for each.
         </p>

@@ -1,4 +1,13 @@
-import { useNewerWordings, useNotes, usePostRoom, useProposals, useSendings } from '../api';
+import {
+  useBackups,
+  useNewerWordings,
+  useNotes,
+  usePostRoom,
+  useProposals,
+  useRoom,
+  useSendings,
+} from '../api';
+import { storageTroubles } from '../backups';
 import { isDue, useReviews } from '../reviews';
 import { useShell } from '../shell';
 import { counted } from '../show';
@@ -12,13 +21,16 @@ export interface Waiting {
   place: 'desk' | 'bank' | 'team';
 }
 
-/** What waits for the member: newer wordings on one's leaves, proposals, notes, reviews, and the emails an owner passes on. Nothing that is nought. */
+/** What waits for the member: newer wordings on one's leaves, proposals, notes, reviews, the emails an owner passes on, and what troubles the store. Nothing that is nought. */
 export function useWaiting(): readonly Waiting[] {
   const { member } = useShell();
   const { data: proposals = [] } = useProposals();
   const { data: notes = [] } = useNotes();
   const { data: reviewed } = useReviews();
-  const { data: post } = usePostRoom(member.role === 'owner');
+  const isOwner = member.role === 'owner';
+  const { data: post } = usePostRoom(isOwner);
+  const { data: room } = useRoom(isOwner);
+  const { data: kept } = useBackups(isOwner);
   const toAnswer = proposals.filter(({ mayAnswer }) => mayAnswer).length;
   const noted = notes.filter(({ keeps, closed }) => keeps && !closed).length;
   const due = reviewed?.reviews.filter((one) => one.keeper === member.id && isDue(one)).length ?? 0;
@@ -46,6 +58,9 @@ export function useWaiting(): readonly Waiting[] {
       to: '/post',
       place: 'team',
     },
+    ...storageTroubles(room, kept?.backups ?? [], new Date()).map((words) => ({
+      ...{ count: 1, words, to: '/backups', place: 'team' as const },
+    })),
   ];
   return all.filter(({ count }) => count > 0);
 }

@@ -1,0 +1,1 @@
+export { storageTroubles } from './storageTroubles';
