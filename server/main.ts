@@ -1,6 +1,13 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { backupBeforeUpgrade, backupCommand, NotBackup, restoreCommand, settleRestored } from './backup';
+import {
+  backupBeforeUpgrade,
+  backupCommand,
+  NotBackup,
+  restoreCommand,
+  settleRestored,
+  showCommand,
+} from './backup';
 import { FolderInUse, NewerStore, openStore, type Database } from './db';
 import { readSettings, type Settings } from './context';
 
@@ -57,10 +64,25 @@ async function backup(settings: Settings, file: string | undefined): Promise<voi
   say(`Backed up ${counted(made.rows, made.files)} to ${made.file}.`);
 }
 
+const inColumns = (words: readonly (string | number)[]) =>
+  words
+    .map((word, at) => (at === 0 ? String(word).padEnd(14) : word.toLocaleString('en-GB').padStart(10)))
+    .join('');
+
+/** `restore FILE --show`: what a restore in place of what is there would change. */
+async function show(settings: Settings, file: string): Promise<void> {
+  const all = await showCommand(settings, file);
+  say('A restore in place of what is there would change:');
+  say(inColumns(['', 'back', 'changed', 'gone']));
+  for (const { what, back, changed, gone } of all) say(inColumns([what, back, changed, gone]));
+  say('Nothing was changed.');
+}
+
 /** `restore FILE [--replace]`: a backup into an empty place, or in place of what is there. */
 async function restore(settings: Settings, args: readonly string[]): Promise<void> {
   const [file] = args.filter((arg) => !arg.startsWith('--'));
   if (!file) fail('Name the backup: npm run restore -- FILE');
+  if (args.includes('--show')) return show(settings, file);
   const restored = await restoreCommand(settings, version, file, args.includes('--replace'));
   say(`Restored ${counted(restored.rows, restored.files)}, as they were on ${restored.madeAt}.`);
   if (restored.before) say(`What was there before is in ${restored.before}.`);

@@ -11,7 +11,7 @@ import { openStore, schemaKnown, type Database, type Store } from '../db';
 import { folderStore } from '../fileStore';
 import { keep, saveAs, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
-import { backupCommand, restoreCommand } from './commands';
+import { backupCommand, restoreCommand, showCommand } from './commands';
 import { makeDailyBackup } from './keepBackup';
 import { openBackup } from './readBackup';
 import { embeddedSnapshot, serverSnapshot, type Snapshot } from './snapshot';
@@ -120,6 +120,24 @@ test('a place with a team in it is not taken without being told so; replaced, wh
   const { before } = await restoreCommand(place('one'), '0', file, true);
   expect(fs.existsSync(path.join(before!, 'database'))).toBe(true);
   expect(fs.existsSync(path.join(folder, 'one', 'database'))).toBe(true);
+});
+
+test('what a restore would change is told before it is done, and nothing is changed by telling', async () => {
+  const shown = await showCommand(place('one'), file);
+  expect(shown.every(({ back, changed, gone }) => back + changed + gone === 0)).toBe(true);
+  await opened('one', async ({ db }) => {
+    await db.execute(sql`update cases set title = 'Another' where id = 'swan-keel'`);
+    await db.execute(
+      sql`insert into members (id, name, email, role, created_at) values ('new', 'New', 'new@hollin.example', 'member', now())`,
+    );
+    await db.execute(sql`delete from glossaries`);
+  });
+  const said = await showCommand(place('one'), file);
+  const of = (what: string) => said.find((one) => one.what === what);
+  expect(of('Cases')).toEqual({ what: 'Cases', back: 0, changed: 1, gone: 0 });
+  expect(of('People')).toEqual({ what: 'People', back: 0, changed: 0, gone: 1 });
+  expect(of('Glossaries')!.back).toBeGreaterThan(0);
+  expect(of('Entries')).toEqual({ what: 'Entries', back: 0, changed: 0, gone: 0 });
 });
 
 test('it is of one moment, whatever people save, make and delete while it is read', async () => {

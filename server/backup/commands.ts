@@ -7,6 +7,7 @@ import type { Settings } from '../context';
 import { NotBackup, openBackup, type OpenBackup } from './readBackup';
 import { loadBackup } from './restoreBackup';
 import { backupName } from './keptBackups';
+import { showRestore, type WouldChange } from './showRestore';
 import { writeBackup, type MadeBackup } from './writeBackup';
 
 type Place = Pick<Settings, 'dataFolder' | 'databaseUrl' | 'backupFolder' | 'backupPassphrase'>;
@@ -144,6 +145,27 @@ async function restoreServer(
   return before;
 }
 
+/** What a restore in place of what is there would change. Nothing is changed. Throws a NotBackup, in words, where it cannot be read. */
+export async function showCommand(place: Place, file: string): Promise<WouldChange[]> {
+  const backup = await openToRestore(place, file);
+  try {
+    const store = await openAt(place);
+    return await showRestore(store.db, backup).finally(() => store.close());
+  } finally {
+    backup.close();
+  }
+}
+
+/** Opens a backup that this Elderleaf can restore. Throws a NotBackup, in words. */
+async function openToRestore(place: Place, file: string): Promise<OpenBackup> {
+  const backup = await openBackup(path.resolve(file), place.backupPassphrase);
+  if (backup.manifest.schema <= schemaKnown()) return backup;
+  backup.close();
+  throw new NotBackup(
+    `${file} was made by a later Elderleaf than this one. Nothing was restored; update Elderleaf first.`,
+  );
+}
+
 /**
  * Restores a backup into an empty place, be it a folder or a PostgreSQL server, and whichever of them it was made of; or in place of what is
  * there, which is kept. Throws a NotBackup, in words, where it cannot be.
@@ -154,12 +176,8 @@ export async function restoreCommand(
   file: string,
   isReplacing: boolean,
 ): Promise<Restored> {
-  const backup = await openBackup(path.resolve(file), place.backupPassphrase);
+  const backup = await openToRestore(place, file);
   try {
-    if (backup.manifest.schema > schemaKnown())
-      throw new NotBackup(
-        `${file} was made by a later Elderleaf than this one. Nothing was restored; update Elderleaf first.`,
-      );
     const before = place.databaseUrl
       ? await restoreServer(place, backup, version, isReplacing)
       : await restoreFolder(place, backup, isReplacing);

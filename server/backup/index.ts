@@ -1,4 +1,4 @@
-export { backupCommand, restoreCommand, settleRestored } from './commands';
+export { backupCommand, restoreCommand, settleRestored, showCommand } from './commands';
 export { backupBeforeUpgrade } from './backupBeforeUpgrade';
 export { backupRoutes } from './backupRoutes';
 export { backupBefore, makeDailyBackup } from './keepBackup';
