@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import Papa from 'papaparse';
 import { parse } from 'yaml';
 import { readPropertyList } from '#core/intake';
+import { passageFrom } from '#core/notation';
 import { plainPassage, plainText } from '#core/passage';
 import { abbreviationList, bankCsv, bankHtmlPage, bankMarkdown, bankPassage, type BankRow } from './index';
 
@@ -12,6 +13,12 @@ const row = (title: string, words: string, more: Partial<BankRow> = {}): BankRow
   ...more,
 });
 const WEIGHED = row('Weighed', 'It was weighed.', { cue: ',wt', purpose: 'Each morning', tags: ['scales'] });
+
+test('what a wording works out where it is placed is named in brackets, as its blanks are', () => {
+  const passage = passageFrom('\\[inaudible [time unclear]\\] Finding [number list:finding]: see it.');
+  const [, , , words] = Papa.parse<string[]>(bankCsv([{ ...row('Inaudible', ''), passage }]).trim()).data[1]!;
+  expect(words).toBe('[inaudible [time]] Finding [number]: see it.');
+});
 
 /** Words as people write them: several lines, quotes, tabs, signs of formulas, other scripts. */
 const anyWords = fc

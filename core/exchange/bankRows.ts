@@ -14,19 +14,20 @@ export interface BankRow {
   nameOf: (field: string) => string;
 }
 
+/** What is worked out where a wording is placed, and has no words before. */
+const NAMES = { timeCode: 'time', number: 'number', reference: 'number' } as const;
+
 /** A passage as it is read outside the bank: each blank in brackets as the name of its field or the form it has, without signs of the bank's own. */
 export function readable(passage: Passage, nameOf: (field: string) => string): Passage {
   return mapLines(passage, (line) =>
     line.flatMap((inline): Inline[] => {
       if (inline.type === 'text' || inline.type === 'hardBreak') return [inline];
-      if (inline.type !== 'blank') return [];
-      return [
-        {
-          type: 'text',
-          text: `[${blankLabel(nameOf(inline.attrs.field), inline.attrs.form)}]`,
-          ...(inline.marks ? { marks: inline.marks } : {}),
-        },
-      ];
+      const name =
+        inline.type === 'blank'
+          ? blankLabel(nameOf(inline.attrs.field), inline.attrs.form)
+          : NAMES[inline.type as keyof typeof NAMES];
+      if (name === undefined) return [];
+      return [{ type: 'text', text: `[${name}]`, ...(inline.marks ? { marks: inline.marks } : {}) }];
     }),
   );
 }
