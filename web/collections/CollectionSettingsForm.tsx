@@ -30,13 +30,46 @@ const settingsOf = ({
   titles,
 });
 
-interface CueProps {
+interface SettingsProps {
   settings: CollectionSettings;
   put: (change: Partial<CollectionSettings>) => void;
 }
 
+/** What a collection is called, what its cues begin with, and the language it is in. */
+function NameSettings({ settings, put }: SettingsProps) {
+  const languages = [...new Set([settings.language, ...LANGUAGES])];
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_7rem_11rem] gap-5 max-[899px]:grid-cols-1">
+      <TextField
+        label="Name"
+        value={settings.name}
+        maxLength={80}
+        onChange={({ target }) => put({ name: target.value })}
+      />
+      <TextField
+        label="Lead-in"
+        value={settings.leadIn}
+        maxLength={4}
+        className="font-cue"
+        onChange={({ target }) => put({ leadIn: target.value })}
+      />
+      <SelectField
+        label="Language"
+        value={settings.language}
+        onChange={({ target }) => put({ language: target.value })}
+      >
+        {languages.map((language) => (
+          <option key={language} value={language}>
+            {languageName(language)}
+          </option>
+        ))}
+      </SelectField>
+    </div>
+  );
+}
+
 /** How the cues of a collection are, unless one says otherwise, and what new ones are made from. */
-function CueSettings({ settings, put }: CueProps) {
+function CueSettings({ settings, put }: SettingsProps) {
   // The rules of a collection are told by the fields that tell those of one cue.
   const rules = {
     cue: { text: 'x', rules: settings.cueRules },
@@ -69,6 +102,30 @@ interface Props {
   broughtBack: CollectionSettings | null;
 }
 
+/** Saves what was set, as a change of the version that was looked at. */
+function useSaving(
+  collection: Collection,
+  unsaved: ReturnType<typeof useUnsaved<CollectionSettings>>,
+  reason: string,
+  saved: () => void,
+) {
+  const { value: settings } = unsaved;
+  return useMutation({
+    mutationFn: () =>
+      call('saveCollection', {
+        params: { collection: collection.id },
+        version: unsaved.version,
+        // An earlier version that says nothing of titles had none.
+        body: { ...settings, titles: settings.titles ?? '', reason },
+      }),
+    onSuccess: (now) => {
+      unsaved.saved(settingsOf(now), now.version);
+      saved();
+      void queryClient.invalidateQueries({ queryKey: KEYS.bank });
+    },
+  });
+}
+
 /** What the keepers of a collection set: its name, how its cues are, what work and language it is for. */
 export function CollectionSettingsForm({ collection, broughtBack }: Props) {
   const unsaved = useUnsaved(settingsOf(collection), collection.version, mergedSettings);
@@ -80,22 +137,8 @@ export function CollectionSettingsForm({ collection, broughtBack }: Props) {
     setTaken(broughtBack);
     if (broughtBack) unsaved.set(broughtBack);
   }
-  const save = useMutation({
-    mutationFn: () =>
-      call('saveCollection', {
-        params: { collection: collection.id },
-        version: unsaved.version,
-        // An earlier version that says nothing of titles had none.
-        body: { ...settings, titles: settings.titles ?? '', reason },
-      }),
-    onSuccess: (now) => {
-      unsaved.saved(settingsOf(now), now.version);
-      setReason('');
-      void queryClient.invalidateQueries({ queryKey: KEYS.bank });
-    },
-  });
+  const save = useSaving(collection, unsaved, reason, () => setReason(''));
   const alike = sameName(settings.name, useBankIndex()?.bank.collections ?? [], collection.id);
-  const languages = [...new Set([settings.language, ...LANGUAGES])];
   return (
     <form
       aria-label="Settings"
@@ -105,32 +148,7 @@ export function CollectionSettingsForm({ collection, broughtBack }: Props) {
         save.mutate();
       }}
     >
-      <div className="grid grid-cols-[minmax(0,1fr)_7rem_11rem] gap-5 max-[899px]:grid-cols-1">
-        <TextField
-          label="Name"
-          value={settings.name}
-          maxLength={80}
-          onChange={({ target }) => put({ name: target.value })}
-        />
-        <TextField
-          label="Lead-in"
-          value={settings.leadIn}
-          maxLength={4}
-          className="font-cue"
-          onChange={({ target }) => put({ leadIn: target.value })}
-        />
-        <SelectField
-          label="Language"
-          value={settings.language}
-          onChange={({ target }) => put({ language: target.value })}
-        >
-          {languages.map((language) => (
-            <option key={language} value={language}>
-              {languageName(language)}
-            </option>
-          ))}
-        </SelectField>
-      </div>
+      <NameSettings settings={settings} put={put} />
       {alike && (
         <p role="status" className="-mt-3 text-[13px] text-rust">
           {alike}

@@ -83,3 +83,7 @@ export function keepSitting(member: string, { collection, rows }: Sitting): void
     // No room on this computer: the page itself still holds them.
   }
 }
+
+/** The cue of a row, as its entry has it. */
+export const cuesOf = ({ cue, rules }: Row): Cue[] =>
+  cue.trim() === '' ? [] : [{ text: cue.trim(), ...(rules && { rules }) }];
