@@ -18,11 +18,11 @@ let isMaking = false;
 /** The backups in the folder, the newest first; none where none are made. */
 export function backupsIn(folder: string | null): Backup[] {
   if (folder === null) return [];
-  return keptBackups(folder).map(({ at, ...known }) => ({
-    ...known,
-    at: at.toISOString(),
-    bytes: fs.statSync(path.join(folder, known.name)).size,
-  }));
+  return keptBackups(folder).flatMap(({ at, ...known }) => {
+    // One that goes at this very moment is there no more.
+    const bytes = fs.statSync(path.join(folder, known.name), { throwIfNoEntry: false })?.size;
+    return bytes === undefined ? [] : [{ ...known, at: at.toISOString(), bytes }];
+  });
 }
 
 async function write(
