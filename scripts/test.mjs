@@ -39,7 +39,7 @@ if (wants('static')) {
 
 /** Tests of the server in which it makes no difference what the store is. */
 const STORE_ALIKE =
-  'rights|leaks|upkeep|people/people|ownerSees|access|http/|context/|doubles/|phrases/|reviews/';
+  'rights|leaks|upkeep|earlierSchemas|people/people|ownerSees|access|http/|context/|doubles/|phrases/|reviews/';
 
 const jestEnv = { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' };
 if (wants('unit')) {

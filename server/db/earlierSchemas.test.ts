@@ -89,28 +89,34 @@ async function insertKnown(table: string, row: Record<string, unknown>): Promise
     select ${columns} from jsonb_populate_record(null::${sql.identifier(table)}, ${JSON.stringify(row)}::jsonb)`);
 }
 
-test('what a team had with any earlier schema is there, whole, after it is brought up to date', async () => {
-  const earlier = Array.from({ length: schemaKnown() - 1 }, (_, at) => at + 1);
-  for (const schema of earlier) {
+const EARLIER = Array.from({ length: schemaKnown() - 1 }, (_, at) => at + 1);
+
+test.each(EARLIER)(
+  'what a team had after %i changes of the schema is there, whole, after it is brought up to date',
+  async (schema) => {
     await asEarlier(schema);
     for (const [table, row] of ROWS) await insertKnown(table, row);
     await store.bringUpToDate();
     await writeMissingWords(store.db);
     const [entry] = await store.db.select().from(entries);
-    expect([schema, entry]).toMatchObject([
-      schema,
-      { id: 'weight', collection: 'ward', revision: 1, content, deletion: null, savedBy: 'odile' },
-    ]);
+    expect(entry).toMatchObject({
+      id: 'weight',
+      collection: 'ward',
+      revision: 1,
+      content,
+      deletion: null,
+      savedBy: 'odile',
+    });
     expect(await store.db.select().from(revisions)).toMatchObject([{ entry: 'weight', content }]);
     expect(await store.db.select().from(members)).toMatchObject([{ id: 'odile', role: 'owner' }]);
     expect(await store.db.select().from(casesGiven)).toEqual([{ case: 'swan', member: 'odile' }]);
     expect(await store.db.select().from(drafts)).toMatchObject([
       { id: 'note', version: 3, title: '', excerpt: 'Swims.', deletion: null, author: 'odile' },
     ]);
-    expect([schema, [...(await rightsFor(store.db, 'odile'))]]).toEqual([schema, [['ward', 'keep']]]);
+    expect([...(await rightsFor(store.db, 'odile'))]).toEqual([['ward', 'keep']]);
     const found = (await store.db.execute(
       sql`select entry from entry_words where words @@ 'weight'::tsquery`,
     )) as { rows: object[] };
-    expect([schema, found.rows]).toEqual([schema, [{ entry: 'weight' }]]);
-  }
-}, 120_000);
+    expect(found.rows).toEqual([{ entry: 'weight' }]);
+  },
+);
