@@ -105,9 +105,12 @@ export function backupRoutes(router: Router, context: Context): void {
   );
 
   bind(router, context, 'bringBack', async ({ member, body }) => {
-    await keepBackup(context, 'before restore');
     try {
-      return await withPast(context, body.backup, (past) => bringBack(context, past, member, body));
+      return await withPast(context, body.backup, async (past) => {
+        // Once the other is open: of those before large acts the oldest goes for it, which may be that one.
+        await keepBackup(context, 'before restore');
+        return bringBack(context, past, member, body);
+      });
     } catch (error) {
       if (error instanceof NotBackup) throw new Refusal('not-valid', error.message);
       throw error;

@@ -168,6 +168,19 @@ describe('a collection as it was', () => {
     await made(place, 'Two', 'It turns.', 'two');
   });
 
+  test('comes back from the oldest of the backups before large acts too, which goes for the one that is made first', async () => {
+    const gone = await made(place, 'Gone', 'It goes.');
+    const backup = await backUp();
+    const oldest = 'elderleaf-2026-01-01-000000-before-import.zip';
+    fs.renameSync(path.join(folder, backup), path.join(folder, oldest));
+    for (let at = 1; at < 10; at += 1)
+      fs.writeFileSync(path.join(folder, `elderleaf-2026-02-0${at}-000000-before-import.zip`), '');
+    await deleting(imke, [gone.id]).expect(200);
+    await bringBack(imke, oldest, { collections: [{ id: place, withSince: false }] }).expect(200);
+    expect((await entry(gone.id)).content).toEqual(gone.content);
+    expect(fs.existsSync(path.join(folder, oldest))).toBe(false);
+  });
+
   test('an entry that was moved on since stays where it is', async () => {
     const moved = await made(place, 'Moved', 'It turns.');
     const backup = await backUp();
