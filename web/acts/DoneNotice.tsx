@@ -11,9 +11,11 @@ export function DoneNotice({
     <>
       {many.done && (
         <Notice title={many.done.said}>
-          <Button look="text" disabled={many.pending} onClick={() => void many.undo()}>
-            Undo
-          </Button>
+          {many.done.undo.length > 0 && (
+            <Button look="text" disabled={many.pending} onClick={() => void many.undo()}>
+              Undo
+            </Button>
+          )}
         </Notice>
       )}
       {many.error && <Refused error={many.error} />}
