@@ -25,6 +25,8 @@ export const EventSchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('glossary-changed'), glossary: z.string() }),
   // Who is of the team, their roles or their groups are others now.
   z.object({ type: z.literal('people-changed') }),
+  // The member is signed in elsewhere, or a browser was joined.
+  z.object({ type: z.literal('sessions-changed') }),
   // The server itself may have missed something: the page asks for everything it shows.
   z.object({ type: z.literal('missed') }),
   z.object({ type: z.literal('case-added'), case: z.string() }),

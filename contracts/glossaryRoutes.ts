@@ -96,6 +96,7 @@ export const GLOSSARY_ROUTES = define({
     method: 'post',
     path: '/api/uses',
     access: 'member',
+    forCompanion: true,
     summary: "Adds to the member's counts.",
     status: 204,
     body: ToldUsesSchema,

@@ -15,6 +15,14 @@ export { ACTS_ABOUT } from './trail';
 export type { Act, TrailAsked, TrailLine } from './trail';
 export { USUAL_KEEPING } from './wastebasket';
 export type { BackupKeeping, Deletion, Restored, TeamSettings } from './wastebasket';
+export {
+  BROWSER_CODE_LENGTH,
+  BROWSER_CODE_LETTERS,
+  BROWSER_CODE_MINUTES,
+  LeftAloneSchema,
+  MOST_LEFT_ALONE,
+} from './browserRoutes';
+export type { CompanionBeginning } from './browserRoutes';
 export { BACKUP_WHYS } from './backupRoutes';
 export type { Backup, BackupWhy, BringingBack, BroughtBack, Compared, Room } from './backupRoutes';
 export { MOST_LETTER_BYTES, MOST_SENDING_WAIT } from './sendings';

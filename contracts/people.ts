@@ -87,6 +87,9 @@ export const SessionSchema = z.object({
   startedAt: instant,
   seenAt: instant,
   browser: z.string(),
+  /** Whether it is the companion of a browser, which reads the bank alone, and what the member calls it. */
+  companion: z.boolean(),
+  name: z.string(),
   current: z.boolean(),
 });
 

@@ -25,6 +25,8 @@ export interface Route {
   response?: z.ZodType;
   /** Media type of the response when it is not JSON. */
   stream?: string;
+  /** True where the token of a joined browser may call it: the bank, and counting uses. */
+  forCompanion?: boolean;
 }
 
 /** Gives routes back with their exact types, held against `Route`. */

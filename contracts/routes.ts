@@ -14,6 +14,7 @@ import {
   SavedEntrySchema,
 } from './bank';
 import { BACKUP_ROUTES } from './backupRoutes';
+import { BROWSER_ROUTES } from './browserRoutes';
 import { CASE_ROUTES } from './caseRoutes';
 import { FILE_ROUTES } from './fileRoutes';
 import { IMPORT_ROUTES } from './importRoutes';
@@ -112,6 +113,7 @@ export const ROUTES = define({
     method: 'get',
     path: '/api/bank',
     access: 'member',
+    forCompanion: true,
     summary: 'The collections the member may see, with their entries; of a large bank with those of some.',
     status: 200,
     response: BankSchema,
@@ -120,6 +122,7 @@ export const ROUTES = define({
     method: 'post',
     path: '/api/bank/changes',
     access: 'member',
+    forCompanion: true,
     summary: 'All collections the member may see now, and those of their entries that a page does not have.',
     status: 200,
     body: BankHadSchema,
@@ -129,6 +132,7 @@ export const ROUTES = define({
     method: 'post',
     path: '/api/collections/:collection/changes',
     access: 'reader',
+    forCompanion: true,
     summary: 'The entries of one collection that a page does not have.',
     status: 200,
     body: CollectionHadSchema,
@@ -138,6 +142,7 @@ export const ROUTES = define({
     method: 'post',
     path: '/api/bank/search',
     access: 'member',
+    forCompanion: true,
     summary: 'Entries by any word of them, misspelt or unfinished too.',
     status: 200,
     body: AskedSchema,
@@ -199,6 +204,7 @@ export const ROUTES = define({
     method: 'get',
     path: '/api/entries/:entry',
     access: 'reader',
+    forCompanion: true,
     summary: 'One entry as it is now.',
     status: 200,
     response: EntrySchema,
@@ -229,6 +235,7 @@ export const ROUTES = define({
     status: 200,
     response: RevisionSchema,
   },
+  ...BROWSER_ROUTES,
   ...CASE_ROUTES,
   ...WORK_ROUTES,
   ...FILE_ROUTES,

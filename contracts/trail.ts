@@ -15,6 +15,7 @@ export const ACTS_ABOUT = {
     'password-asked',
     'letter-read',
     'details-changed',
+    'browser-joined',
     'group-made',
     'group-changed',
     'group-deleted',

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LeftAloneSchema, MOST_LEFT_ALONE } from './browserRoutes';
 import { EntryContentSchema } from '#core/entry';
 import { RecordRulesSchema } from '#core/record';
 import { TeamKindsSchema } from '#core/work';
@@ -67,6 +68,8 @@ export const TeamSettingsSchema = z.object({
   records: RecordRulesSchema.nullable(),
   /** Which of the day's backups are kept; null for the usual. */
   backups: BackupKeepingSchema.nullable(),
+  /** Pages that the companion of no member looks at. */
+  leftAlone: z.array(LeftAloneSchema).max(MOST_LEFT_ALONE).nullable(),
 });
 
 /** Some of what is set: the rest stays as it is. */

@@ -6,6 +6,7 @@ import { pinoHttp } from 'pino-http';
 import { collectionFormat, openApi } from '#contracts';
 import { authRoutes } from './account';
 import { backupRoutes } from './backup';
+import { browserRoutes } from './browsers';
 import { bankRoutes, noteRoutes, proposalRoutes } from './bank';
 import { collectionRoutes, sharingRoutes } from './collections';
 import { caseRoutes, draftRoutes } from './cases';
@@ -94,6 +95,7 @@ export function makeApp(context: Context): Express {
   for (const routes of [
     authRoutes,
     bankRoutes,
+    browserRoutes,
     collectionRoutes,
     sharingRoutes,
     proposalRoutes,

@@ -1,4 +1,5 @@
 export {
+  beginCompanion,
   beginSession,
   clearCookie,
   endSession,

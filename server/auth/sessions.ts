@@ -2,12 +2,14 @@ import { createHash, randomBytes } from 'node:crypto';
 import { parse } from 'cookie';
 import { and, eq, gt, inArray, isNull, lt, sql } from 'drizzle-orm';
 import type { Request, Response } from 'express';
-import type { Member } from '#contracts';
+import type { Member, Route } from '#contracts';
 import type { Context } from '../context';
-import { prepared, members, sessions } from '../db';
+import { prepared, members, sessions, type Queries } from '../db';
 
 const COOKIE = 'elderleaf_session';
 const DAYS = 14;
+/** A companion that has not been used for so long must be joined anew. */
+const COMPANION_DAYS = 90;
 const DAY_MS = 86_400_000;
 /** When a session was last used is written down no more often than this. */
 const SEEN_MS = 600_000;
@@ -21,7 +23,11 @@ export const sessionOf = (request: Request) => {
   return token ? hashOf(token) : '';
 };
 
-const tokenIn = (request: Request) => parse(request.get('Cookie') ?? '')[COOKIE];
+/** The token that the companion of a browser sends; no page can be made to. */
+const companionToken = (request: Request) =>
+  /^Bearer ([\w-]{1,100})$/.exec(request.get('Authorization') ?? '')?.[1];
+
+const tokenIn = (request: Request) => companionToken(request) ?? parse(request.get('Cookie') ?? '')[COOKIE];
 
 const cookieOptions = (context: Context) =>
   ({ httpOnly: true, sameSite: 'lax', path: '/', secure: context.settings.secureCookies }) as const;
@@ -55,6 +61,24 @@ export async function beginSession(
   response.cookie(COOKIE, token, { ...cookieOptions(context), maxAge: DAYS * DAY_MS });
 }
 
+/** Gives the companion of a browser a token of its own; it ends when it has not been used for as long as `COMPANION_DAYS`. */
+export async function beginCompanion(
+  context: Context,
+  tx: Queries,
+  request: Request,
+  { member, name }: { member: string; name: string },
+): Promise<string> {
+  const token = randomBytes(32).toString('base64url');
+  const now = context.now();
+  const endsAt = new Date(now.getTime() + COMPANION_DAYS * DAY_MS);
+  const browser = (request.get('User-Agent') ?? '').slice(0, BROWSER_LENGTH);
+  const times = { createdAt: now, seenAt: now, endsAt };
+  await tx
+    .insert(sessions)
+    .values({ tokenHash: hashOf(token), member, ...times, browser, scope: 'companion', name });
+  return token;
+}
+
 /** Ends the session the request belongs to, if any, and its streams of events. */
 export async function endSession(context: Context, request: Request): Promise<void> {
   const token = tokenIn(request);
@@ -83,7 +107,7 @@ export function clearCookie(context: Context, response: Response): void {
 
 const sessionIn = prepared((db) =>
   db
-    .select({ member: memberColumns, seenAt: sessions.seenAt })
+    .select({ member: memberColumns, seenAt: sessions.seenAt, scope: sessions.scope })
     .from(sessions)
     .innerJoin(members, eq(members.id, sessions.member))
     .where(
@@ -96,15 +120,29 @@ const sessionIn = prepared((db) =>
     .prepare('session_in'),
 );
 
-/** The member whose session the request carries, or null when there is none or it has run out. */
-export async function memberOf(context: Context, request: Request): Promise<Member | null> {
+/**
+ * The member whose session the request carries, or null when there is none or it has run out. The token of a companion counts
+ * for the routes alone that are for it; sent as a cookie it counts for none.
+ */
+export async function memberOf(
+  context: Context,
+  request: Request,
+  { forCompanion = false }: Pick<Route, 'forCompanion'>,
+): Promise<Member | null> {
   const token = tokenIn(request);
   if (!token) return null;
   const tokenHash = hashOf(token);
   const now = context.now();
   const [found] = await sessionIn(context.db).execute({ tokenHash, now: now.toISOString() });
-  if (!found) return null;
+  const scope = companionToken(request) === undefined ? 'whole' : 'companion';
+  if (!found || found.scope !== scope || (scope === 'companion' && !forCompanion)) return null;
   if (now.getTime() - found.seenAt.getTime() > SEEN_MS)
-    await context.db.update(sessions).set({ seenAt: now }).where(eq(sessions.tokenHash, tokenHash));
+    await context.db
+      .update(sessions)
+      .set({
+        seenAt: now,
+        ...(scope === 'companion' && { endsAt: new Date(now.getTime() + COMPANION_DAYS * DAY_MS) }),
+      })
+      .where(eq(sessions.tokenHash, tokenHash));
   return found.member;
 }

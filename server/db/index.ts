@@ -50,6 +50,7 @@ export {
   glossaries,
   uses,
   houseWords,
+  browserCodes,
   letters,
   trail,
   allowedDetails,

@@ -94,7 +94,7 @@ export function bind<N extends RouteName>(
   const route: Route = ROUTES[name];
   const handle: RequestHandler = async (request, response, next) => {
     try {
-      const member = route.access === 'anyone' ? null : await memberOf(context, request);
+      const member = route.access === 'anyone' ? null : await memberOf(context, request, route);
       if (route.access !== 'anyone' && !member) {
         throw new Refusal('not-signed-in', 'Sign in to go on. What you were writing is still on your page.');
       }

@@ -1,5 +1,6 @@
-import type { ErrorRequestHandler, RequestHandler } from 'express';
+import type { ErrorRequestHandler, Request, RequestHandler } from 'express';
 import helmet from 'helmet';
+import { ROUTES } from '#contracts';
 import type { Context } from '../context';
 import { notFound, Refusal } from './refusal';
 
@@ -44,6 +45,12 @@ function hostOf(address: string): string | null {
   }
 }
 
+/** A request of the companion of a browser: with its token, or with the code that it is joined by. */
+const isOfCompanion = (request: Request): boolean =>
+  request.get('Cookie') === undefined &&
+  (request.get('Authorization')?.startsWith('Bearer ') === true ||
+    `${request.baseUrl}${request.path}` === ROUTES.joinBrowser.path);
+
 /**
  * Refuses writes that a page of another site makes a browser send. Programs send no Origin and have no cookie to misuse.
  * The pages' own address is the one that was set, where a proxy may not pass on which host was asked; or the host asked.
@@ -52,6 +59,8 @@ export function sameOrigin(address: string | null): RequestHandler {
   const set = address === null ? null : hostOf(address);
   return (request, _response, next) => {
     if (request.method === 'GET' || request.method === 'HEAD') return next();
+    // A companion is no page: what it sends carries its token or a code, and no cookie.
+    if (isOfCompanion(request)) return next();
     const origin = request.get('Origin');
     const site = request.get('Sec-Fetch-Site');
     const own = new Set([set, request.get('Host')]);

@@ -61,11 +61,13 @@ export function ownRoutes(router: Router, context: Context): void {
       .where(and(eq(sessions.member, member.id), gt(sessions.endsAt, context.now())))
       .orderBy(desc(sessions.seenAt));
     const current = sessionOf(request);
-    return rows.map(({ tokenHash, createdAt, seenAt, browser }) => ({
+    return rows.map(({ tokenHash, createdAt, seenAt, browser, scope, name }) => ({
       id: tokenHash.slice(0, SHOWN),
       startedAt: createdAt.toISOString(),
       seenAt: seenAt.toISOString(),
       browser,
+      companion: scope === 'companion',
+      name,
       current: tokenHash === current,
     }));
   });

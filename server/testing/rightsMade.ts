@@ -215,3 +215,10 @@ export const onMember = async (body?: unknown): Promise<Asked> => ({
   params: { member: await member() },
   body,
 });
+
+/** Another session of the keeper's: their own must go on. */
+export async function ownSession() {
+  const elsewhere = await world.server.as(WHO.keeper);
+  const own = await bodyOf<{ id: string; current: boolean }[]>(elsewhere.get('/api/own/sessions'));
+  return { params: { session: own.find(({ current }) => current)!.id } };
+}

@@ -16,7 +16,13 @@ import {
   teamSettings,
 } from '../db';
 
-const DEFAULT_SETTINGS: TeamSettings = { wastebasketDays: 30, kinds: null, records: null, backups: null };
+const DEFAULT_SETTINGS: TeamSettings = {
+  wastebasketDays: 30,
+  kinds: null,
+  records: null,
+  backups: null,
+  leftAlone: null,
+};
 const DAY_MS = 86_400_000;
 
 /** What is set for the whole team. */

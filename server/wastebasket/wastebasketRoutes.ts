@@ -17,6 +17,7 @@ function changesInWords({
   kinds,
   records,
   backups,
+  leftAlone,
 }: Partial<TeamSettings>): [subject: string, detail: string][] {
   const words: [string, string][] = [];
   if (days !== undefined)
@@ -34,6 +35,7 @@ function changesInWords({
     const { days: daily, weeks, months } = backups ?? USUAL_KEEPING;
     words.push(['Backups of the last', `${daily} days, ${weeks} weeks, ${months} months`]);
   }
+  if (leftAlone !== undefined) words.push(['Pages left alone', leftAlone?.join(', ') || 'none']);
   return words;
 }
 

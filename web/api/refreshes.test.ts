@@ -26,6 +26,7 @@ const HEARD: [LiveEvent, readonly (readonly (string | number)[])[]][] = [
   [{ type: 'notes-changed' }, [KEYS.notes]],
   [{ type: 'presence-changed', entry: 'owl' }, [KEYS.present('owl')]],
   [{ type: 'glossary-changed', glossary: 'species' }, [KEYS.glossaries]],
+  [{ type: 'sessions-changed' }, [KEYS.sessions]],
   [{ type: 'people-changed' }, [KEYS.team, KEYS.people, KEYS.session, KEYS.teamSettings]],
   [{ type: 'case-added', case: 'bramble' }, [KEYS.cases, KEYS.assignments]],
   [{ type: 'comments-changed', case: 'report' }, [KEYS.othersComments('report')]],
@@ -38,6 +39,7 @@ const HEARD: [LiveEvent, readonly (readonly (string | number)[])[]][] = [
 
 /** Shown on the page before an event is heard: of the same thing, and of others. */
 const SHOWN = [
+  KEYS.sessions,
   ...LIVE,
   KEYS.wastebasket,
   KEYS.session,

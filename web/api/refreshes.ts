@@ -43,6 +43,7 @@ const REFRESHES: { [Type in LiveEvent['type']]: Refresh<Extract<LiveEvent, { typ
   'notes-changed': { asks: [KEYS.notes] },
   'presence-changed': { asks: ({ entry }) => [KEYS.present(entry)] },
   'glossary-changed': { asks: [KEYS.glossaries] },
+  'sessions-changed': { asks: [KEYS.sessions] },
   'people-changed': { asks: [KEYS.team, KEYS.people, KEYS.session, KEYS.teamSettings] },
   'case-added': { asks: [KEYS.cases, KEYS.assignments] },
   'comments-changed': { asks: (event) => [KEYS.othersComments(event.case)] },

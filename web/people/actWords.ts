@@ -13,6 +13,7 @@ export const ACT_WORDS: Record<Act, string> = {
   'password-asked': 'asked for a password link for',
   'letter-read': 'read the password email to',
   'details-changed': 'changed the details of',
+  'browser-joined': 'joined a browser to',
   'handed-over': 'handed over what was kept by',
   'group-made': 'made the group',
   'group-changed': 'changed the group',

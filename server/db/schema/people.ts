@@ -32,6 +32,22 @@ export const sessions = pgTable('sessions', {
   // About when it was last used, and by which browser: for its member to know it by.
   seenAt: instant('seen_at').notNull().defaultNow(),
   browser: text('browser').notNull().default(''),
+  // What its token may do: all that its member may, or read the bank and count uses as the companion of a browser.
+  scope: text('scope', { enum: ['whole', 'companion'] })
+    .notNull()
+    .default('whole'),
+  // What the member calls the browser that was joined.
+  name: text('name').notNull().default(''),
+});
+
+/** Codes that join a browser to a member, once and for some minutes: one a member. */
+export const browserCodes = pgTable('browser_codes', {
+  member: text('member')
+    .primaryKey()
+    .references(() => members.id, { onDelete: 'cascade' }),
+  // SHA-256 of the code: who reads the table cannot use it.
+  codeHash: text('code_hash').notNull().unique(),
+  endsAt: instant('ends_at').notNull(),
 });
 
 /** Letters under way: who holds the token may do once what it is for. */
