@@ -16,7 +16,14 @@ function server(refused: { name: string; times: number } = { name: '', times: 0 
   const stood = answering((to, body) => {
     if (to === 'PUT /api/settings')
       return {
-        json: { wastebasketDays: 30, kinds: null, records: null, backups: null, leftAlone: null, ...(body as object) },
+        json: {
+          wastebasketDays: 30,
+          kinds: null,
+          records: null,
+          backups: null,
+          leftAlone: null,
+          ...(body as object),
+        },
       };
     if (to.endsWith('/sharing')) {
       const given = (body as { grants?: unknown[] } | null)?.grants ?? [];
