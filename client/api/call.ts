@@ -40,6 +40,17 @@ async function readProblem(response: Response): Promise<Error> {
   return parsed.success ? new ApiProblem(parsed.data) : new Unreachable();
 }
 
+/** Where calls go: the page's own server, unless it is said otherwise. */
+let server: { address: string; token: string | null } = { address: '', token: null };
+
+/**
+ * Says where calls go from here on. `address`: the origin of an Elderleaf, as `https://elderleaf.example`; '' for the page's own.
+ * `token`: of a joined browser, sent in place of cookies.
+ */
+export function callsGoTo(to: { address: string; token: string | null }): void {
+  server = to;
+}
+
 /** Sends a request to a route and gives its answer once that has begun. Throws ApiProblem when it is refused, Unreachable when nobody answers. */
 export async function openCall(
   route: Route,
@@ -55,10 +66,12 @@ export async function openCall(
 ): Promise<Response> {
   const headers: Record<string, string> = {};
   if (body !== undefined) headers['Content-Type'] = 'application/json';
+  if (server.token !== null) headers.Authorization = `Bearer ${server.token}`;
   if (version !== undefined) headers['If-Match'] = `"${version}"`;
   let response: Response;
   try {
-    response = await fetch(path, {
+    response = await fetch(server.address + path, {
+      ...(server.address !== '' && { credentials: 'omit' }),
       method: route.method.toUpperCase(),
       headers,
       body: body === undefined ? undefined : JSON.stringify(body),

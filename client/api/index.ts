@@ -1,3 +1,4 @@
-export { ApiProblem, Unreachable, isProblem, call, inWords, UnreadableFile, ForPeople } from './call';
+export { ApiProblem, Unreachable, isProblem, call,
+  callsGoTo, inWords, UnreadableFile, ForPeople } from './call';
 export { longCall, type LongRoute, type ResultOf } from './longCall';
 export { readJson } from './readJson';

@@ -8,6 +8,8 @@ import { inPlace } from './variations';
 export interface Reach {
   entries: Entry[];
   cues: CueIndex;
+  /** The typed cues of that index, in the order in which they win. */
+  typed: readonly ResolvedCue[];
   /** Cues that are keys, and those that are patterns; of two alike the first wins. */
   keys: ResolvedCue[];
   patterns: ResolvedCue[];
@@ -45,11 +47,12 @@ export function makeReach(index: BankIndex, kind: string, own: OwnReach | undefi
   const entries = used.filter(({ collection }) => inReach.has(collection));
   const cues = cuesOf(entries, index);
   const as = (kind: ResolvedCue['as']) => cues.filter((cue) => cue.as === kind);
+  const typed = as(undefined);
   const byTyped = new Map<string, string[]>();
-  for (const { typed, entry, as: kind } of cues) {
+  for (const { typed: letters, entry, as: kind } of cues) {
     if (kind === 'pattern') continue;
-    const alike = byTyped.get(typed.toLowerCase()) ?? [];
-    byTyped.set(typed.toLowerCase(), [...alike, entry]);
+    const alike = byTyped.get(letters.toLowerCase()) ?? [];
+    byTyped.set(letters.toLowerCase(), [...alike, entry]);
   }
   const outside = cuesOf(
     used.filter(({ collection }) => !inReach.has(collection)),
@@ -57,7 +60,8 @@ export function makeReach(index: BankIndex, kind: string, own: OwnReach | undefi
   ).filter((cue) => !cue.as);
   return {
     entries,
-    cues: new CueIndex(as(undefined)),
+    cues: new CueIndex(typed),
+    typed,
     keys: as('keys'),
     patterns: as('pattern'),
     byTyped,

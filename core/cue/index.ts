@@ -9,6 +9,7 @@ export { clashesOf, clashInWords, mendInWords } from './clashes';
 export type { BankCue, Clash, Lexicon } from './clashes';
 export { keyCueProblem, keyCueProblemInWords, keysOf } from './keyCue';
 export { byPrecedence } from './precedence';
+export { closerOf } from './closerOf';
 export { closingKey, keysInWords } from './keysInWords';
 export { explainCue } from './explainCue';
 export type { Explanation } from './explainCue';

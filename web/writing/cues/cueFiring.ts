@@ -1,7 +1,7 @@
 import { closeHistory, isHistoryTransaction, undo } from '@tiptap/pm/history';
 import { Plugin, PluginKey, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
 import type { EditorView } from '@tiptap/pm/view';
-import { typedCase, type Closer, type CueIndex, type CueMatch } from '#core/cue';
+import { closerOf, typedCase, type Closer, type CueIndex, type CueMatch } from '#core/cue';
 import type { Way } from '#core/savings';
 import type { PlaceRequest } from '#core/fill';
 import { isInWord } from '#core/passage';
@@ -91,10 +91,6 @@ function fire(view: EditorView, host: CueHost, match: Match, from: number, kept:
   host.brought(request.id, match.cue.entry, match.typed.length + (isClosed ? 1 : 0), 'cue');
   return true;
 }
-
-/** Which closing key a character is; null for none. */
-export const closerOf = (text: string): Closer | null =>
-  text === ' ' ? 'space' : /^[.,;:!?)\]]$/.test(text) ? 'punctuation' : null;
 
 /** A character typed: fires a cue that it completes, or one that it closes. */
 function typed(view: EditorView, host: CueHost, from: number, to: number, text: string): boolean {

@@ -1,7 +1,6 @@
 import { TextSelection, type EditorState } from '@tiptap/pm/state';
-import type { CueIndex } from '#core/cue';
+import { closerOf, type CueIndex } from '#core/cue';
 import { isCode, lineBefore } from '../../editor';
-import { closerOf } from './cueFiring';
 
 /** A cue typed right before the caret that would bring something elsewhere, but is out of reach here. */
 export interface OutsideCue {

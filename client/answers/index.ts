@@ -1,0 +1,1 @@
+export { answerHelp, answerProblemInWords } from './answerHelp';

@@ -1,0 +1,11 @@
+export {
+  beginFilling,
+  finishedParts,
+  gapsIn,
+  stepsOf,
+  withAnswers,
+  withConfirmed,
+  type Beside,
+  type Filling,
+  type Step,
+} from './filling';

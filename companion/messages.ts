@@ -1,0 +1,127 @@
+/** What the parts of the companion say to each other: pages and their slip, the small window of the toolbar, and the background. */
+import type { Entry, Use } from '#contracts';
+import type { Closer, CueRules, ResolvedCue } from '#core/cue';
+import type { Writer } from '#core/signing';
+
+/** How words are put into a box: as it takes them, or as one said for a page. */
+export type Form = 'by-box' | 'plain' | 'markdown';
+
+/** The cues in reach, as they are sent to a page: each with the number of its rules. */
+export interface PackedCues {
+  /** Changes whenever the cues do. */
+  print: string;
+  rules: CueRules[];
+  typed: [typed: string, entry: string, rules: number][];
+  keys: [typed: string, entry: string][];
+  hasPatterns: boolean;
+}
+
+/** Where a part of a wording goes on a page: by what its box is told by. */
+export type BoxName = { by: 'id' | 'name' | 'label'; value: string } | 'nowhere';
+
+/** What a page begins with; null where nothing is looked at there. */
+export interface PageBeginning {
+  form: Form;
+  cues: PackedCues;
+  boxes: Record<string, BoxName>;
+}
+
+/** All it takes to fill an entry. */
+export interface EntryToFill {
+  entry: Entry;
+  /** Everything that stands within it, by id. */
+  included: Entry[];
+  writer: Writer;
+  leadIn: string;
+}
+
+/** An entry as the look-up lists it. */
+export interface FoundEntry {
+  id: string;
+  title: string;
+  cue: string | null;
+  collection: string;
+  words: string;
+}
+
+/** A collection as the list of all walks it. */
+export interface ListedCollection {
+  id: string;
+  name: string;
+  parent: string | null;
+  entries: FoundEntry[];
+}
+
+/** What the small window of the toolbar shows. */
+export interface Status {
+  joined: { address: string; member: string; name: string } | null;
+  entries: number;
+  cues: number;
+  /** When the bank was last asked for, in milliseconds since 1970; null for never. */
+  renewedAt: number | null;
+  /** Uses that wait to be told. */
+  waiting: number;
+  /** What hindered the last renewal; null for nothing. */
+  trouble: string | null;
+  page: PageStatus | null;
+}
+
+/** What is so on the page in front. */
+export interface PageStatus {
+  host: string;
+  origin: string;
+  /** `asked`: not granted yet. `own`: Elderleaf itself. */
+  state: 'on' | 'off' | 'asked' | 'left-alone' | 'own';
+  form: Form;
+  /** Hosts of frames within the page that are not granted. */
+  frames: string[];
+}
+
+/** All questions to the background, with what comes back. */
+export interface Questions {
+  'begin-page': { with: { host: string; had: string }; gives: PageBeginning | 'same' | null };
+  entry: { with: { entry: string }; gives: EntryToFill | null };
+  pattern: {
+    with: { line: string; closer: Closer };
+    gives: { cue: ResolvedCue; typed: string; groups: { name: string | null; text: string | null }[] } | null;
+  };
+  slip: { with: object; gives: boolean };
+  used: { with: { use: Use }; gives: null };
+  find: { with: { words: string }; gives: FoundEntry[] };
+  list: { with: object; gives: ListedCollection[] };
+  'remember-box': { with: { host: string; part: string; box: BoxName }; gives: null };
+  'keep-words': { with: { words: string }; gives: boolean };
+  'switch-page': { with: { host: string; on: boolean }; gives: null };
+  'form-of-page': { with: { host: string; form: Form }; gives: null };
+  'forget-boxes': { with: { host: string }; gives: null };
+  status: { with: { tab: number | null }; gives: Status };
+  join: { with: { address: string; code: string; name: string }; gives: { trouble: string | null } };
+  leave: { with: object; gives: null };
+  renew: { with: object; gives: null };
+  'page-granted': { with: { tab: number }; gives: null };
+}
+
+/** The name of a question. */
+export type Question = keyof Questions;
+/** What is sent: a question with what belongs to it. */
+export type Asked = { [Q in Question]: { ask: Q } & Questions[Q]['with'] }[Question];
+
+/** Asks the background. Gives null where it is gone, as after the companion was renewed under an open page. */
+export async function ask<Q extends Question>(
+  question: Q,
+  given: Questions[Q]['with'],
+): Promise<Questions[Q]['gives'] | null> {
+  try {
+    return await chrome.runtime.sendMessage<Asked, Questions[Q]['gives']>({
+      ask: question,
+      ...given,
+    } as Asked);
+  } catch {
+    return null;
+  }
+}
+
+/** What pages are told unasked: that what they began with is another now. */
+export interface PageTold {
+  tell: 'begin-again';
+}

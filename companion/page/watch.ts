@@ -1,0 +1,278 @@
+import { closerOf, keysOf, type Closer } from '#core/cue';
+import { ask, type PageBeginning, type PageTold } from '../messages';
+import type { Box } from './box';
+import { boxOf, focused } from './boxAt';
+import { meeting, type Bringing } from './contract';
+import { FittingCues, type Fitting } from './fittingCues';
+
+/** Keys of the companion's own, on any page. */
+export const PAGE_KEYS = { lookUp: 'Alt+Shift+U', keep: 'Alt+Shift+K', switch: 'Alt+Shift+O' } as const;
+/** Keys are held for so long at the most, in milliseconds: then they go where they were meant. */
+const HELD_MS = 4000;
+/** More of a selection is not an answer. */
+const MOST_SELECTED = 2000;
+
+/**
+ * Watches the boxes of a page: only what ends at the caret is held against the cues, in the page itself. What is not a cue is forgotten
+ * with the key; nothing of it is kept or sent.
+ */
+export class PageWatch {
+  private beginning: PageBeginning | null = null;
+  private cues: FittingCues | null = null;
+  private begun = false;
+  /** Wording that was brought right now, until anything else happens. */
+  private just: Box | null = null;
+  /** What was given back, and so does not fire again as long as it stands. */
+  private refused: { box: Box; line: string } | null = null;
+  /** Keys typed while an entry is fetched; null while none is. */
+  private held: string | null = null;
+  private selected = '';
+  private composing = false;
+
+  constructor(private readonly page: Document) {
+    meeting().watching = {
+      form: () => this.beginning?.form ?? 'by-box',
+      boxes: () => this.beginning?.boxes ?? {},
+      takeHeld: () => this.takeHeld(),
+      broughtIn: (bringing) => this.broughtIn(bringing),
+      gaveUp: ({ box, before, typed }) => {
+        this.refused = { box, line: before + typed };
+      },
+      selected: () => this.selected,
+    };
+    const window = page.defaultView!;
+    // First of all that listen: what closes a cue is not also what sends a message.
+    window.addEventListener('keydown', (event) => this.pressed(event), true);
+    window.addEventListener('beforeinput', (event) => this.typing(event), true);
+    window.addEventListener('input', (event) => this.typed(event), true);
+    window.addEventListener('compositionstart', () => (this.composing = true), true);
+    window.addEventListener('compositionend', () => (this.composing = false), true);
+    window.addEventListener('pointerdown', () => (this.just = null), true);
+    window.addEventListener('focusin', () => void this.begin(), true);
+    page.addEventListener('selectionchange', () => this.remember());
+    chrome.runtime.onMessage.addListener((told: PageTold) => {
+      if (told.tell === 'begin-again') void this.beginAgain();
+    });
+    void this.begin();
+  }
+
+  private box(): Box | null {
+    return boxOf(focused(this.page));
+  }
+
+  /** The cues are fetched once somebody writes here. */
+  private async begin(): Promise<void> {
+    if (this.begun || !this.box()) return;
+    this.begun = true;
+    await this.beginAgain();
+  }
+
+  private async beginAgain(): Promise<void> {
+    if (!this.begun) return;
+    const host = this.page.defaultView!.location.host || parentHost(this.page);
+    const given = await ask('begin-page', { host, had: '' });
+    this.beginning = given === 'same' ? this.beginning : given;
+    if (!this.beginning) this.cues = null;
+    else if (this.cues?.print !== this.beginning.cues.print) this.cues = new FittingCues(this.beginning.cues);
+    // What draws beside the boxes comes before it is needed, while nobody waits.
+    if (this.cues && !meeting().drawing) requestIdleCallback(() => void ask('slip', {}));
+  }
+
+  private remember(): void {
+    const words = this.page.getSelection()?.toString().replace(/\s+/g, ' ').trim() ?? '';
+    if (words === '' || words.length > MOST_SELECTED || this.box()) return;
+    this.selected = words;
+  }
+
+  private takeHeld(): string {
+    const { held } = this;
+    this.held = null;
+    return held ?? '';
+  }
+
+  private broughtIn({ box }: Bringing): void {
+    this.just = box;
+    this.refused = null;
+  }
+
+  /** Brings an entry into a box; keys that are typed before it is there are held for it. */
+  private bring(box: Box, fitting: Fitting, way: Bringing['way']): void {
+    const { drawing } = meeting();
+    this.held = '';
+    setTimeout(() => void (drawing?.isOpen() ? null : this.release(box)), HELD_MS);
+    const bringing: Bringing = { ...fitting, box, way };
+    if (drawing) return void drawing.bring(bringing);
+    void ask('slip', {}).then(() => meeting().drawing?.bring(bringing));
+  }
+
+  private release(box: Box): void {
+    const held = this.takeHeld();
+    if (held !== '') void box.put('', { plain: held, html: null });
+  }
+
+  private isRefused(box: Box, { before, typed }: Fitting): boolean {
+    const { refused } = this;
+    return refused?.box === box && (before + typed).endsWith(refused.line);
+  }
+
+  /** A letter has been typed: is there a cue before the caret? */
+  private look(box: Box): void {
+    const line = this.cues && box.before();
+    if (line === null || line === '') return;
+    if (this.refused?.box === box && !line.includes(this.refused.line)) this.refused = null;
+    const fitting = this.cues!.endOf(line);
+    if (fitting) {
+      if (!this.isRefused(box, fitting)) this.bring(box, fitting, 'cue');
+      return;
+    }
+    const closer = this.cues!.hasPatterns ? closerOf(line.slice(-1)) : null;
+    if (closer) void this.lookForPattern(box, line, closer);
+  }
+
+  private async lookForPattern(box: Box, line: string, closer: Closer): Promise<void> {
+    const last = line.slice(-1);
+    const found = await ask('pattern', { line: line.slice(0, -1), closer });
+    // Typed on meanwhile, it is not at the caret any more.
+    if (!found || box.before() !== line) return;
+    const typed = found.typed + last;
+    const fitting: Fitting = {
+      entry: found.cue.entry,
+      ...{ typed, cue: found.typed, typedCase: 'as-is', groups: found.groups, inWord: false },
+      before: line.slice(0, -typed.length),
+      kept: found.cue.rules.keepCloser ? last : '',
+      keys: typed.length,
+    };
+    if (!this.isRefused(box, fitting)) this.bring(box, fitting, 'cue');
+  }
+
+  private looked = false;
+
+  /** Before a letter is typed: editors that type it themselves tell nobody that they did. */
+  private typing(event: InputEvent): void {
+    this.looked = false;
+    if (!this.isTyping(event)) return;
+    const box = this.box();
+    if (!box) return;
+    const { port1, port2 } = new MessageChannel();
+    port1.onmessage = () => {
+      port1.close();
+      if (!this.looked && this.held === null) this.look(box);
+    };
+    port2.postMessage(null);
+  }
+
+  private typed(event: Event): void {
+    if (!(event instanceof InputEvent) || !this.isTyping(event)) return;
+    const box = this.box();
+    if (!box) return;
+    this.looked = true;
+    if (this.held === null) this.look(box);
+  }
+
+  private isTyping(event: InputEvent): boolean {
+    if (!event.isTrusted || event.isComposing || this.composing || !this.cues) return false;
+    return event.inputType === 'insertText' && event.data?.length === 1;
+  }
+
+  private stop(event: KeyboardEvent): void {
+    event.preventDefault();
+    event.stopImmediatePropagation();
+  }
+
+  private pressed(event: KeyboardEvent): void {
+    if (!event.isTrusted || event.isComposing || this.composing) return;
+    if (this.held !== null && this.hold(event)) return this.stop(event);
+    if (meeting().drawing?.isOpen()) return;
+    const box = this.box();
+    if (!box || !this.cues) return this.switchedBy(event) ? this.stop(event) : undefined;
+    if (this.just) {
+      const isMine = this.just === box;
+      const isModifier = ['Shift', 'Control', 'Alt', 'Meta'].includes(event.key);
+      if (!isModifier) this.just = null;
+      if (isMine && event.key === 'Backspace' && !hasModifier(event)) {
+        this.stop(event);
+        return void this.giveBack(box);
+      }
+    }
+    if (this.ownKey(event, box)) return this.stop(event);
+    const closer = event.key === 'Enter' ? 'enter' : event.key === 'Tab' ? 'tab' : null;
+    if (!closer || hasModifier(event)) return;
+    const line = box.before();
+    const fitting = line ? this.cues.closedBy(line, closer) : null;
+    if (!fitting || this.isRefused(box, fitting)) return;
+    this.stop(event);
+    this.bring(box, fitting, 'cue');
+  }
+
+  /** A key pressed while an entry is fetched: its letter is held. Anything else goes where it was meant. */
+  private hold(event: KeyboardEvent): boolean {
+    if (event.ctrlKey || event.metaKey || event.altKey) return false;
+    if (event.key === 'Backspace' && this.held !== '') this.held = this.held!.slice(0, -1);
+    else if (event.key.length === 1) this.held += event.key;
+    else return event.key === 'Enter' || event.key === 'Tab';
+    return true;
+  }
+
+  private async giveBack(box: Box): Promise<void> {
+    if (!(await box.giveBack())) return;
+    const line = box.before();
+    if (line) this.refused = { box, line };
+  }
+
+  private ownKey(event: KeyboardEvent, box: Box): boolean {
+    if (this.switchedBy(event)) return true;
+    const keys = keysOf(event);
+    if (!keys) return false;
+    if (keys === PAGE_KEYS.lookUp) {
+      const { drawing } = meeting();
+      if (drawing) drawing.lookUp(box);
+      else void ask('slip', {}).then(() => meeting().drawing?.lookUp(box));
+      return true;
+    }
+    const entry = this.cues!.ofKeys(keys);
+    if (!entry) return false;
+    const before = box.before() ?? '';
+    const fitting: Fitting = {
+      ...{ entry, before, typed: '', cue: keys, typedCase: 'as-is', inWord: false, kept: '', groups: [] },
+      keys: keys.split('+').length,
+    };
+    this.bring(box, fitting, 'keys');
+    return true;
+  }
+
+  /** The keys that work wherever one is on a page: off and on here, and keeping what is selected. */
+  private switchedBy(event: KeyboardEvent): boolean {
+    const keys = event.altKey ? keysOf(event) : null;
+    const { host } = this.page.defaultView!.location;
+    if (keys === PAGE_KEYS.switch) {
+      const on = this.cues === null;
+      this.begun = true;
+      void ask('switch-page', { host, on }).then(() => this.sayWhereFocused(on));
+      return true;
+    }
+    if (keys !== PAGE_KEYS.keep) return false;
+    const words = this.page.getSelection()?.toString().trim() || this.selected;
+    if (words !== '') void ask('keep-words', { words });
+    return words !== '';
+  }
+
+  private sayWhereFocused(on: boolean): void {
+    const box = this.box();
+    const words = on
+      ? 'Cues work on this page from now on.'
+      : 'Elderleaf leaves this page alone from now on. The same keys switch it on again.';
+    meeting().drawing?.say(box, words);
+  }
+}
+
+const hasModifier = (event: KeyboardEvent) =>
+  event.ctrlKey || event.metaKey || event.altKey || event.shiftKey;
+
+/** A frame without an address of its own belongs to the page it is in. */
+function parentHost(page: Document): string {
+  try {
+    return page.defaultView!.parent.location.host;
+  } catch {
+    return '';
+  }
+}

@@ -1,0 +1,76 @@
+import { useCallback, useEffect, useState } from 'react';
+import { ask, type Status } from '../messages';
+import { JoinForm } from './JoinForm';
+import { PagePart } from './PagePart';
+
+/** The tab in front; null where it cannot be told. */
+async function tabInFront(): Promise<number | null> {
+  // Opened in a tab of its own, the small window tells of the page it is told of.
+  const told = new URLSearchParams(location.search).get('tab');
+  if (told) return Number(told);
+  const [tab] = await chrome.tabs.query({ active: true, currentWindow: true });
+  return tab?.id ?? null;
+}
+
+const agoInWords = (then: number | null): string => {
+  if (then === null) return 'not yet';
+  const minutes = Math.round((Date.now() - then) / 60_000);
+  return minutes < 1 ? 'just now' : minutes === 1 ? 'a minute ago' : `${minutes} minutes ago`;
+};
+
+/** The small window of the toolbar: joining, what is kept in this browser, and the page in front. */
+export function Popup() {
+  const [status, setStatus] = useState<Status | null>(null);
+  const [tab, setTab] = useState<number | null>(null);
+  const look = useCallback(async () => {
+    const front = await tabInFront();
+    setTab(front);
+    setStatus(await ask('status', { tab: front }));
+  }, []);
+  useEffect(() => void look(), [look]);
+  if (!status) return <p className="soft">One moment …</p>;
+  const { joined, page } = status;
+  if (!joined)
+    return (
+      <>
+        <h1>Join this browser</h1>
+        {status.trouble && (
+          <p role="alert" className="problem">
+            {status.trouble}
+          </p>
+        )}
+        <JoinForm tab={tab} done={look} />
+      </>
+    );
+  return (
+    <>
+      <h1>Elderleaf</h1>
+      <p>
+        {joined.member} at {new URL(joined.address).host}
+      </p>
+      <p className="soft">
+        {status.entries} entries in this browser, {status.cues} cues; up to date{' '}
+        {agoInWords(status.renewedAt)}.{status.waiting > 0 && ` ${status.waiting} uses wait to be counted.`}
+      </p>
+      {status.trouble && (
+        <p role="alert" className="problem">
+          {status.trouble} What is in this browser works on.
+        </p>
+      )}
+      {page && <PagePart page={page} tab={tab} changed={look} />}
+      <h2>This browser: {joined.name}</h2>
+      <p className="soft">
+        It reads the bank and counts uses as numbers. What you type on pages stays there. Leaving takes the
+        bank out of this browser.
+      </p>
+      <div className="row">
+        <button type="button" onClick={() => void ask('renew', {}).then(look)}>
+          Renew now
+        </button>
+        <button type="button" onClick={() => void ask('leave', {}).then(look)}>
+          Leave
+        </button>
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,4 @@
+import { createRoot } from 'react-dom/client';
+import { Popup } from './Popup';
+
+createRoot(document.getElementById('root')!).render(<Popup />);

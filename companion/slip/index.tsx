@@ -1,0 +1,188 @@
+import type { ReactNode } from 'react';
+import { createRoot, type Root } from 'react-dom/client';
+import { beginFilling, finishedParts, stepsOf, type Filling } from '#client/filling';
+import { clockNow } from '#client/clock';
+import { answersFromGroups, type PlaceRequest } from '#core/fill';
+import { fullWordings } from '#core/entry';
+import { emptyRecord } from '#core/record';
+import { ask, type EntryToFill } from '../messages';
+import type { Box } from '../page/box';
+import { meeting, type Bringing, type Drawing } from '../page/contract';
+import { FillSlip, isAtOnce, type Places } from './FillSlip';
+import { FindSlip } from './FindSlip';
+import { Surface } from './surface';
+import { wordsFor } from './wordsFor';
+
+/** A notice stays for so long, in milliseconds. */
+const SAID_MS = 6000;
+
+const surface = new Surface();
+let root: Root | null = null;
+let isOpen = false;
+let hushing: ReturnType<typeof setTimeout> | null = null;
+
+function show(box: Box | null, content: ReactNode): void {
+  if (hushing) clearTimeout(hushing);
+  const container = surface.open(box);
+  root ??= createRoot(container);
+  root.render(content);
+  requestAnimationFrame(() => surface.place());
+}
+
+function close(): void {
+  isOpen = false;
+  root?.unmount();
+  root = null;
+  surface.close();
+}
+
+function say(box: Box | null, words: string): void {
+  if (isOpen) return;
+  show(
+    box,
+    <p role="status" className="said">
+      {words}
+    </p>,
+  );
+  hushing = setTimeout(close, SAID_MS);
+}
+
+function requestOf(bringing: Bringing, { entry, included, writer }: EntryToFill): PlaceRequest {
+  const within = new Map(included.map(({ id, content }) => [id, content]));
+  const { language } = fullWordings(entry.content)[0]!;
+  return {
+    entry,
+    cue: bringing.cue?.slice(0, 60) ?? null,
+    record: emptyRecord(),
+    ...clockNow(),
+    writer,
+    find: (id) => within.get(id),
+    id: crypto.randomUUID(),
+    answers: answersFromGroups(entry.content.fields, bringing.groups, clockNow(), language),
+  };
+}
+
+const letters = (text: string) => Array.from(text).length;
+
+/** Puts a filled entry into its boxes and counts it. Gives what hinders it; null when it is done. */
+async function putIn(
+  bringing: Bringing,
+  filling: Filling,
+  places: Places,
+  pressed: number,
+): Promise<string | null> {
+  const { box, typed, before, inWord, kept } = bringing;
+  const watching = meeting().watching!;
+  if (!box.stands) return 'The box is gone: the page has drawn itself anew. Your answers are still here.';
+  const parts = finishedParts(filling, { before, after: box.after(), inWord });
+  const form = watching.form();
+  const main = wordsFor(parts.at(-1)!.passage, box, form);
+  const words = { plain: main.plain + kept, html: main.html === null ? null : main.html + kept };
+  const over = box.room(typed.length, words);
+  if (over !== null)
+    return `The box has no room for this: it is ${over} letters too long. Nothing was changed.`;
+  for (const { name, passage } of parts.slice(0, -1)) {
+    const place = places.get(name);
+    const host = location.host;
+    void ask('remember-box', { host, part: name, box: place?.name ?? 'nowhere' });
+    if (place?.box.stands) await place.box.fill(wordsFor(passage, place.box, form));
+  }
+  if (!(await box.put(typed, words))) {
+    const copied = await navigator.clipboard.writeText(words.plain).then(
+      () => true,
+      () => false,
+    );
+    return copied
+      ? 'The box did not take the words. They are copied: paste them with Ctrl + V.'
+      : 'The box did not take the words. Click where they go, then try again.';
+  }
+  watching.broughtIn(bringing);
+  const shown = parts.reduce((sum, { passage }) => sum + letters(wordsFor(passage, box, 'plain').plain), 0);
+  const keys = bringing.keys + pressed;
+  const use = {
+    ...{ source: 'entry' as const, list: filling.placement.entry, term: '', times: 1, shown, pressed: keys },
+    brought: { way: bringing.way, keys: bringing.keys },
+  };
+  void ask('used', { use });
+  return null;
+}
+
+/** What was typed on while an entry was fetched goes behind it. */
+async function typeHeld(box: Box): Promise<void> {
+  const held = meeting().watching!.takeHeld();
+  if (held !== '') await box.put('', { plain: held, html: null });
+}
+
+async function bring(bringing: Bringing): Promise<void> {
+  const watching = meeting().watching!;
+  const { box } = bringing;
+  const toFill = await ask('entry', { entry: bringing.entry });
+  if (!toFill) {
+    await typeHeld(box);
+    return say(box, 'This entry is not in the bank any more.');
+  }
+  const request = requestOf(bringing, toFill);
+  const begun = beginFilling(request, bringing.typedCase);
+  if (isAtOnce(begun)) {
+    const trouble = await putIn(bringing, begun, new Map(), 0);
+    await typeHeld(box);
+    if (trouble) say(box, trouble);
+    return;
+  }
+  box.hold();
+  isOpen = true;
+  const held = stepsOf(begun).length > 0 ? watching.takeHeld() : '';
+  watching.takeHeld();
+  show(
+    box,
+    <FillSlip
+      {...{ bringing, toFill, begun, held }}
+      inWording={(wording, { placement }) =>
+        beginFilling({ ...request, wording, answers: placement.answers }, bringing.typedCase)
+      }
+      remembered={watching.boxes()}
+      selected={watching.selected()}
+      putIn={async (filling, places, pressed) => {
+        const trouble = await putIn(bringing, filling, places, pressed);
+        if (!trouble) close();
+        return trouble;
+      }}
+      giveUp={() => {
+        close();
+        watching.gaveUp(bringing);
+        box.resume();
+      }}
+    />,
+  );
+}
+
+function lookUp(box: Box): void {
+  box.hold();
+  isOpen = true;
+  const leave = () => {
+    close();
+    box.resume();
+  };
+  show(
+    box,
+    <FindSlip
+      close={leave}
+      take={({ id }, keys) => {
+        leave();
+        const before = box.before() ?? '';
+        const none = {
+          typed: '',
+          cue: null,
+          typedCase: 'as-is',
+          inWord: false,
+          kept: '',
+          groups: [],
+        } as const;
+        void bring({ ...none, groups: [], box, entry: id, before, way: 'look-up', keys });
+      }}
+    />,
+  );
+}
+
+const drawing: Drawing = { bring, lookUp, say, isOpen: () => isOpen };
+meeting().drawing ??= drawing;
