@@ -1,4 +1,5 @@
 import type { PageStatus } from '../messages';
+import { patternOf } from '../originOf';
 import { isLeftAlone } from '../leftAlone';
 import { part } from './store';
 import { joined, managed, pageSettings } from './settings';
@@ -73,7 +74,7 @@ export async function pageStatus(tab: number | null): Promise<PageStatus | null>
   const { host, origin } = new URL(url);
   const to = await joined();
   const { isOff, form } = await pageSettings(host);
-  const asked = (of: string) => chrome.permissions.contains({ origins: [`${of}/*`] });
+  const asked = (of: string) => chrome.permissions.contains({ origins: [patternOf(of)] });
   const frames = await framesOf(tab, origin);
   const isAsked = await Promise.all(frames.map(asked));
   const state =

@@ -29,8 +29,10 @@ export interface Bringing {
 export interface Watching {
   form: () => Form;
   boxes: () => Record<string, BoxName>;
-  /** The keys typed since an entry was brought and not used yet: they are the answer's, or go behind the words. */
+  /** Letters typed since an entry was brought and not used yet: they are the answer's, or go behind the words. More are held. */
   takeHeld: () => string;
+  /** From here on keys go where they are typed. Gives the letters that were held last. */
+  stopHolding: () => string;
   /** Words were put in: the next Backspace gives back what was typed. */
   broughtIn: (bringing: Bringing) => void;
   /** What was typed stands again, and does not fire again. */

@@ -85,6 +85,20 @@ function heard(page: Document): Promise<void> {
   });
 }
 
+/** Whether a box changes: soon, since an editor may draw itself anew a little later. */
+function changeOf(element: HTMLElement): Promise<boolean> {
+  return new Promise((resolve) => {
+    const settle = (isChanged: boolean) => {
+      watcher.disconnect();
+      clearTimeout(timer);
+      resolve(isChanged);
+    };
+    const watcher = new MutationObserver(() => settle(true));
+    const timer = setTimeout(() => settle(false), HEARS_MS);
+    watcher.observe(element, { childList: true, characterData: true, subtree: true });
+  });
+}
+
 const nextTurn = () => new Promise<void>((resolve) => setTimeout(resolve, 0));
 
 /** A box that is edited in place: a mail form, a course board, whatever editor it is made with. */
@@ -92,7 +106,7 @@ export class EditableBox implements Box {
   readonly isOneLine = false;
   readonly isRich: boolean;
   private held: Point | null = null;
-  private just: { typed: string; before: string; after: string; inserted: string } | null = null;
+  private just: { typed: string; after: string; inserted: string } | null = null;
 
   constructor(readonly element: HTMLElement) {
     this.isRich = element.contentEditable !== 'plaintext-only';
@@ -189,25 +203,26 @@ export class EditableBox implements Box {
    * Puts words over what is selected, each way in turn until one takes: as words put in from the clipboard, first as newer editors hear
    * of it, then as older ones do; else as the browser itself types them.
    */
-  private insert({ plain, html }: Words): void {
+  private async insert({ plain, html }: Words): Promise<boolean> {
     const page = this.element.ownerDocument;
     const data = new DataTransfer();
     data.setData('text/plain', plain);
     if (html !== null) data.setData('text/html', html);
-    const target = this.target();
     const how = { bubbles: true, cancelable: true, composed: true };
-    const before = new InputEvent('beforeinput', {
-      ...how,
-      inputType: 'insertFromPaste',
-      dataTransfer: data,
-    });
-    if (!target.dispatchEvent(before)) return;
-    if (!target.dispatchEvent(new ClipboardEvent('paste', { ...how, clipboardData: data }))) return;
-    if (html !== null && page.execCommand('insertHTML', false, html)) return;
+    const ways = [
+      () => new InputEvent('beforeinput', { ...how, inputType: 'insertFromPaste', dataTransfer: data }),
+      () => new ClipboardEvent('paste', { ...how, clipboardData: data }),
+    ];
+    for (const make of ways) {
+      const change = changeOf(this.element);
+      // Some say that they have taken it, and have not: seen by the box alone.
+      if (!this.target().dispatchEvent(make()) && (await change)) return true;
+    }
+    if (html !== null && page.execCommand('insertHTML', false, html)) return true;
     // Line by line: a break that is typed as text would be lost in some.
-    plain.split('\n').forEach((line, at) => {
-      if (at > 0) page.execCommand('insertLineBreak');
-      if (line !== '') page.execCommand('insertText', false, line);
+    return plain.split('\n').every((line, at) => {
+      if (at > 0 && !page.execCommand('insertLineBreak')) return false;
+      return line === '' || page.execCommand('insertText', false, line);
     });
   }
 
@@ -224,15 +239,15 @@ export class EditableBox implements Box {
     if (!end) return false;
     const start = this.startOf(typed.length, end);
     if (!start) return false;
-    const before = this.element.textContent;
     await this.select(start, end);
     const selected = asTyped(selectionOf(this.element)?.toString() ?? '');
-    if (selected !== typed) return false;
-    this.insert(words);
+    if (selected !== typed || !(await this.insert(words))) {
+      // What is typed next must not take the place of what is selected.
+      selectionOf(this.element)?.collapse(end.node, end.offset);
+      return false;
+    }
     await nextTurn();
-    const after = this.element.textContent;
-    if (after === before) return false;
-    this.just = { typed, before, after, inserted: words.plain };
+    this.just = { typed, after: this.element.textContent, inserted: words.plain };
     return true;
   }
 
@@ -241,42 +256,25 @@ export class EditableBox implements Box {
     await nextTurn();
     selectionOf(this.element)?.selectAllChildren(this.element);
     await heard(this.element.ownerDocument);
-    this.insert(words);
+    await this.insert(words);
     await nextTurn();
     return bare(this.element.textContent) === bare(words.plain);
   }
 
-  /** First as the page undoes it itself; where that gives back something else, by taking the words away again. */
+  /** Takes the words that were put in letter by letter into a selection, and writes what was typed over them. */
   async giveBack(): Promise<boolean> {
     const { just } = this;
     this.just = null;
-    if (!just || this.element.textContent !== just.after) return false;
-    const end = this.point();
-    if (!end) return false;
-    await this.undo();
-    if (bare(this.element.textContent) === bare(just.before)) return true;
-    if (this.element.textContent !== just.after) return false;
     const selection = selectionOf(this.element);
+    if (!just || !selection || !this.point() || this.element.textContent !== just.after) return false;
     const wanted = bare(just.inserted);
-    for (let moved = 0; moved <= just.inserted.length * 2; moved += 1) {
-      if (bare(selection?.toString() ?? '') === wanted) break;
-      selection?.modify('extend', 'backward', 'character');
-    }
+    for (let left = just.inserted.length * 2; left > 0 && bare(selection.toString()) !== wanted; left -= 1)
+      selection.modify('extend', 'backward', 'character');
+    // Spaces at the edges of what was put in are no letters, and are told apart by their count alone.
+    const spaces = /^\s*/.exec(just.inserted)![0].length;
+    for (let left = spaces; left > 0; left -= 1) selection.modify('extend', 'backward', 'character');
     await heard(this.element.ownerDocument);
-    this.insert({ plain: just.typed, html: null });
-    await nextTurn();
-    return true;
-  }
-
-  private async undo(): Promise<void> {
-    const page = this.element.ownerDocument;
-    const isMac = /mac/i.test(page.defaultView?.navigator.platform ?? '');
-    const key = new KeyboardEvent('keydown', {
-      ...{ key: 'z', code: 'KeyZ', keyCode: 90, which: 90, ctrlKey: !isMac, metaKey: isMac },
-      ...{ bubbles: true, cancelable: true, composed: true },
-    });
-    if (this.target().dispatchEvent(key)) page.execCommand('undo');
-    await nextTurn();
+    return this.insert({ plain: just.typed, html: null });
   }
 
   caret(): DOMRect {

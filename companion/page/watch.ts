@@ -34,6 +34,7 @@ export class PageWatch {
       form: () => this.beginning?.form ?? 'by-box',
       boxes: () => this.beginning?.boxes ?? {},
       takeHeld: () => this.takeHeld(),
+      stopHolding: () => this.stopHolding(),
       broughtIn: (bringing) => this.broughtIn(bringing),
       gaveUp: ({ box, before, typed }) => {
         this.refused = { box, line: before + typed };
@@ -86,8 +87,14 @@ export class PageWatch {
 
   private takeHeld(): string {
     const { held } = this;
-    this.held = null;
+    if (held !== null) this.held = '';
     return held ?? '';
+  }
+
+  private stopHolding(): string {
+    const held = this.takeHeld();
+    this.held = null;
+    return held;
   }
 
   private broughtIn({ box }: Bringing): void {
@@ -106,7 +113,7 @@ export class PageWatch {
   }
 
   private release(box: Box): void {
-    const held = this.takeHeld();
+    const held = this.stopHolding();
     if (held !== '') void box.put('', { plain: held, html: null });
   }
 

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { ask } from '../messages';
+import { NO_ADDRESS, originOf, patternOf } from '../originOf';
 
 const systemInWords = (): string => {
   const agent = navigator.userAgent;
@@ -46,20 +47,27 @@ export function JoinForm({ tab, done }: { tab: number | null; done: () => Promis
       setCode(found.code);
     });
   }, [tab]);
+  const [isGranted, setGranted] = useState(false);
+  useEffect(() => {
+    const origin = originOf(address);
+    if (!origin) return setGranted(false);
+    void chrome.permissions.contains({ origins: [patternOf(origin)] }).then(setGranted);
+  }, [address]);
   const join = async () => {
     setBusy(true);
     say(null);
     try {
-      const { origin } = new URL(/^[a-z]+:\/\//i.test(address) ? address : `https://${address}`);
-      // Asked while the click counts: a browser asks its user no later.
-      const isGranted = await chrome.permissions.request({ origins: [`${origin}/*`] });
-      if (!isGranted)
+      const origin = originOf(address);
+      if (!origin) return say(NO_ADDRESS);
+      // Asked at once, while the click counts: a browser asks its user no later.
+      const isAllowed = isGranted || (await chrome.permissions.request({ origins: [patternOf(origin)] }));
+      if (!isAllowed)
         return say('Elderleaf was not allowed. Nothing was joined; press Join again to be asked once more.');
       const answer = await ask('join', { address, code, name });
       if (answer?.trouble) return say(answer.trouble);
       await done();
     } catch {
-      say('That is no address. Type it as it stands in the browser when Elderleaf is open.');
+      say('The browser could not ask for it. Nothing was joined; press Join again.');
     } finally {
       setBusy(false);
     }

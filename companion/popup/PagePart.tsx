@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { patternOf } from '../originOf';
 import { ask, type Form, type PageStatus } from '../messages';
 
 const FORMS: Record<Form, string> = {
@@ -22,7 +23,7 @@ function Granting({
 }: { origins: string[]; label: string } & Omit<Props, 'page'>) {
   const [isRefused, setRefused] = useState(false);
   const grant = async () => {
-    const isGranted = await chrome.permissions.request({ origins: origins.map((origin) => `${origin}/*`) });
+    const isGranted = await chrome.permissions.request({ origins: origins.map(patternOf) });
     setRefused(!isGranted);
     if (isGranted && tab !== null) await ask('page-granted', { tab });
     await changed();

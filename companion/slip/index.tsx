@@ -2,6 +2,8 @@ import type { ReactNode } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
 import { beginFilling, finishedParts, stepsOf, type Filling } from '#client/filling';
 import { clockNow } from '#client/clock';
+import { toHtml } from '#core/exchange';
+import { plainPassage } from '#core/passage';
 import { answersFromGroups, type PlaceRequest } from '#core/fill';
 import { fullWordings } from '#core/entry';
 import { emptyRecord } from '#core/record';
@@ -62,6 +64,12 @@ function requestOf(bringing: Bringing, { entry, included, writer }: EntryToFill)
   };
 }
 
+/** A few letters behind words with formatting: spaces at their edges are kept. */
+const asHtml = (text: string): string =>
+  toHtml(plainPassage(text))
+    .replace(/^<p>|<\/p>\s*$/g, '')
+    .replace(/^ | $/g, '&nbsp;');
+
 const letters = (text: string) => Array.from(text).length;
 
 /** Puts a filled entry into its boxes and counts it. Gives what hinders it; null when it is done. */
@@ -77,7 +85,9 @@ async function putIn(
   const parts = finishedParts(filling, { before, after: box.after(), inWord });
   const form = watching.form();
   const main = wordsFor(parts.at(-1)!.passage, box, form);
-  const words = { plain: main.plain + kept, html: main.html === null ? null : main.html + kept };
+  // What was typed on meanwhile goes behind the words at once.
+  const behind = kept + (isAtOnce(filling) && !isOpen ? watching.takeHeld() : '');
+  const words = { plain: main.plain + behind, html: main.html === null ? null : main.html + asHtml(behind) };
   const over = box.room(typed.length, words);
   if (over !== null)
     return `The box has no room for this: it is ${over} letters too long. Nothing was changed.`;
@@ -96,7 +106,7 @@ async function putIn(
       ? 'The box did not take the words. They are copied: paste them with Ctrl + V.'
       : 'The box did not take the words. Click where they go, then try again.';
   }
-  watching.broughtIn(bringing);
+  if (behind === kept) watching.broughtIn(bringing);
   const shown = parts.reduce((sum, { passage }) => sum + letters(wordsFor(passage, box, 'plain').plain), 0);
   const keys = bringing.keys + pressed;
   const use = {
@@ -109,7 +119,7 @@ async function putIn(
 
 /** What was typed on while an entry was fetched goes behind it. */
 async function typeHeld(box: Box): Promise<void> {
-  const held = meeting().watching!.takeHeld();
+  const held = meeting().watching!.stopHolding();
   if (held !== '') await box.put('', { plain: held, html: null });
 }
 
@@ -131,8 +141,7 @@ async function bring(bringing: Bringing): Promise<void> {
   }
   box.hold();
   isOpen = true;
-  const held = stepsOf(begun).length > 0 ? watching.takeHeld() : '';
-  watching.takeHeld();
+  const held = watching.stopHolding();
   show(
     box,
     <FillSlip

@@ -8,6 +8,7 @@ import { ApiProblem, call, inWords } from '#client/api';
 import { KEYS, queryClient, useTeam } from '../api';
 import { Figure, useShell } from '../shell';
 import { Button, Notice, TextField } from '../ui';
+import { JoinBrowser } from './JoinBrowser';
 import { LeavingForm } from './LeavingForm';
 import { SessionsPanel } from './SessionsPanel';
 import { SignaturesForm } from './SignaturesForm';
@@ -117,7 +118,15 @@ function Leaving({ member }: { member: Member }) {
 export function AccountPage() {
   const { member } = useShell();
   return (
-    <Figure marginLabel="Where you are signed in" margin={<SessionsPanel />}>
+    <Figure
+      marginLabel="Where you are signed in"
+      margin={
+        <>
+          <SessionsPanel />
+          <JoinBrowser />
+        </>
+      }
+    >
       <h1 className="px-9 pt-6 font-book text-[26px] leading-tight max-[899px]:px-4">Your account</h1>
       <DetailsForm member={member} />
       <SignaturesForm />

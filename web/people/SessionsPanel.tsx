@@ -15,6 +15,32 @@ function browserInWords(agent: string): string {
   return `${browser === 'Edg' ? 'Edge' : browser}${system ? ` on ${system}` : ''}`;
 }
 
+/** What a joined browser is called, changed in place. */
+function BrowserName({ id, name }: { id: string; name: string }) {
+  const rename = useMutation({
+    mutationFn: (to: string) => call('nameSession', { params: { session: id }, body: { name: to } }),
+    onSettled: () => queryClient.invalidateQueries({ queryKey: KEYS.sessions }),
+  });
+  const leave = (event: React.FocusEvent<HTMLInputElement>) => {
+    const to = event.target.value.trim();
+    if (to === '') event.target.value = name;
+    else if (to !== name) rename.mutate(to);
+  };
+  return (
+    <>
+      <input
+        className="input w-full text-[14px]"
+        aria-label="Name of this browser"
+        defaultValue={name}
+        maxLength={60}
+        onBlur={leave}
+        onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
+      />
+      {rename.error && <Notice tone="warning" title={inWords(rename.error)} />}
+    </>
+  );
+}
+
 /** Where one is signed in, and how to be signed out there. */
 export function SessionsPanel() {
   const sessions = useOwnSessions();
@@ -33,13 +59,14 @@ export function SessionsPanel() {
         <Failed what="your sessions" error={sessions.error} retry={() => void sessions.refetch()} />
       )}
       <ul>
-        {sessions.data?.map(({ id, browser, startedAt, seenAt, current }) => (
+        {sessions.data?.map(({ id, browser, startedAt, seenAt, current, companion, name }) => (
           <li key={id} className="flex items-baseline gap-3 border-b border-hair py-1.5 text-[14px]">
             <div className="min-w-0 grow">
-              {browserInWords(browser)}
+              {companion ? <BrowserName key={name} id={id} name={name} /> : browserInWords(browser)}
               {current && <strong className="font-semibold"> · here</strong>}
               <span className="block text-[12.5px] text-soft">
-                since {instantInWords(startedAt)}, last used about {instantInWords(seenAt)}
+                {companion && `The companion in ${browserInWords(browser)}, `}since{' '}
+                {instantInWords(startedAt)}, last used about {instantInWords(seenAt)}
               </span>
             </div>
             {!current && (
