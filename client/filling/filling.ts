@@ -81,8 +81,11 @@ export function withConfirmed(filling: Filling, at: number): Filling {
 const isAsked = (field: Field) =>
   field.kind === 'detail' ? field.required : !NEVER_ASKED.has(field.kind) || field.kind === 'writer';
 
-/** What a filling asks, in the order of its text: each field once, those of optional passages as long as these stand. */
-export function stepsOf(filling: Filling): Step[] {
+/**
+ * What a filling asks, in the order of its text: each field once, those of optional passages as long as these stand. `also` is a field that
+ * somebody goes to by hand, such as a detail that may be missing.
+ */
+export function stepsOf(filling: Filling, also?: string): Step[] {
   const { fields } = filling.placement;
   const seen = new Set<string>();
   const asked = linesOf(draftOf(filling)).flatMap((line) =>
@@ -95,7 +98,8 @@ export function stepsOf(filling: Filling): Step[] {
         field &&
         ['writer', 'detail'].includes(field.kind) &&
         filling.placement.answers[field.id]?.kind === 'detail';
-      return field && isAsked(field) && !isTold ? [{ kind: 'answer', field }] : [];
+      const isWanted = field && ((isAsked(field) && !isTold) || field.id === also);
+      return isWanted && field.kind !== 'computed' ? [{ kind: 'answer', field }] : [];
     }),
   );
   const statements = gapsIn(filling).filter(({ kind }) => kind === 'confirm');

@@ -4,7 +4,7 @@ import { joinBy, leaveJoined } from './joining';
 import { keepWords } from './keepWords';
 import { beginIn, isLookedAt, pageStatus, registerPages } from './pages';
 import { lastTrouble, renew } from './renew';
-import { changePage, joined, pageSettings } from './settings';
+import { changePage, joined, pageSettings, readManaged } from './settings';
 import { part, waitingUses } from './store';
 import { tellPages } from './tellPages';
 import { countUse } from './uses';
@@ -104,6 +104,10 @@ chrome.runtime.onInstalled.addListener(() => {
 });
 chrome.contextMenus.onClicked.addListener(({ selectionText }) => {
   if (selectionText) void keepWords(selectionText);
+});
+void readManaged().then((isOther) => (isOther ? tellPages() : undefined));
+chrome.storage.onChanged.addListener((_, area) => {
+  if (area === 'managed') void readManaged().then(tellPages);
 });
 // Wakes no more often than a minute, and only while this browser is open.
 void chrome.alarms.create(ALARM, { periodInMinutes: EVERY_MINUTES });

@@ -31,7 +31,7 @@ export async function keepWords(words: string): Promise<boolean> {
   await chrome.scripting.executeScript({
     target: { tabId: id },
     func: (text: string) => {
-      sessionStorage.setItem('elderleaf.to-keep', JSON.stringify(text));
+      sessionStorage.setItem('companion.to-keep', text);
       window.dispatchEvent(new Event('elderleaf-to-keep'));
     },
     args: [words],

@@ -59,7 +59,7 @@ async function framesOf(tab: number, origin: string): Promise<string[]> {
           /^https?:/.test(src),
         ),
     });
-    const origins = ((top?.result ?? []) as string[]).map((src) => new URL(src).origin);
+    const origins = (top?.result ?? []).map((src) => new URL(src).origin);
     return [...new Set(origins)].filter((one) => one !== origin);
   } catch {
     return [];

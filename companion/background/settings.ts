@@ -60,13 +60,21 @@ const ManagedSchema = z.object({
   leftAlone: z.array(z.string()).optional(),
 });
 
-/** What whoever looks after this computer has set: the address of Elderleaf, and pages that are left alone. */
-export async function managed(): Promise<z.infer<typeof ManagedSchema>> {
-  try {
-    const parsed = ManagedSchema.safeParse(await chrome.storage.managed.get());
-    return parsed.success ? parsed.data : {};
-  } catch {
-    // A browser that nobody manages.
-    return {};
-  }
+type Managed = z.infer<typeof ManagedSchema>;
+
+/** What whoever looks after this computer has set, as it was last read: address of Elderleaf, and pages that are left alone. */
+export const managed = async (): Promise<Managed> => (await read('managed', ManagedSchema)) ?? {};
+
+/**
+ * Reads anew what whoever looks after this computer has set. Done beside all else: the first reading after a browser is opened can take
+ * seconds. Gives whether it is another than before.
+ */
+export async function readManaged(): Promise<boolean> {
+  const before = await managed();
+  // A browser that nobody manages has nothing there, or no such place.
+  const parsed = ManagedSchema.safeParse(await chrome.storage.managed.get().catch(() => ({})));
+  const now = parsed.success ? parsed.data : {};
+  if (JSON.stringify(now) === JSON.stringify(before)) return false;
+  await chrome.storage.local.set({ managed: now });
+  return true;
 }

@@ -25,14 +25,21 @@ export interface Bringing {
   keys: number;
 }
 
+/** A key that was pressed before what it was meant for stood there. */
+export interface HeldKey {
+  key: string;
+  ctrlKey: boolean;
+  shiftKey: boolean;
+}
+
 /** What the drawing part asks of the watching one. */
 export interface Watching {
   form: () => Form;
   boxes: () => Record<string, BoxName>;
-  /** Letters typed since an entry was brought and not used yet: they are the answer's, or go behind the words. More are held. */
-  takeHeld: () => string;
-  /** From here on keys go where they are typed. Gives the letters that were held last. */
-  stopHolding: () => string;
+  /** Keys pressed since an entry was brought and not used yet: they are the answer's, or go behind the words. More are held. */
+  takeHeld: () => HeldKey[];
+  /** From here on keys go where they are pressed. Gives those that were held last. */
+  stopHolding: () => HeldKey[];
   /** Words were put in: the next Backspace gives back what was typed. */
   broughtIn: (bringing: Bringing) => void;
   /** What was typed stands again, and does not fire again. */
@@ -50,6 +57,17 @@ export interface Drawing {
   /** Tells something in a few words beside a box. */
   say: (box: Box | null, words: string) => void;
   isOpen: () => boolean;
+}
+
+/** What held keys type: their letters, as far as nothing but letters was pressed. */
+export function typedBy(keys: readonly HeldKey[]): string {
+  let typed = '';
+  for (const { key } of keys) {
+    if (key === 'Backspace') typed = typed.slice(0, -1);
+    else if (key.length === 1) typed += key;
+    else break;
+  }
+  return typed;
 }
 
 /** Where the two meet: a name in the world of the companion alone, which no page sees. */

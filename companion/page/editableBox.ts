@@ -19,37 +19,28 @@ const blockOf = (node: Node, root: HTMLElement): HTMLElement => {
   return root;
 };
 
-/** The texts of a line on one side of a point, nearest first, each from where to where; up to a break, the end of its block, or enough. */
-function* textsFrom(
-  point: Point,
-  root: HTMLElement,
-  isBack: boolean,
-): Generator<[text: Text, from: number, to: number]> {
+/** The text that a point is in, cut there, or the node that stands beside it; null for none. */
+function besidePoint({ node, offset }: Point, isBack: boolean): Node | null {
+  const beside = node.childNodes[isBack ? offset - 1 : offset] ?? null;
+  return isBack && beside ? lastWithin(beside) : beside;
+}
+
+type Stretch = [text: Text, from: number, to: number];
+
+/** The texts of a line on one side of a point, nearest first, each from where to where; up to a break, or the end of its block. */
+function* textsFrom(point: Point, root: HTMLElement, isBack: boolean): Generator<Stretch> {
   const block = blockOf(point.node, root);
-  const { ownerDocument: page } = root;
-  const walker = page.createTreeWalker(block, NodeFilter.SHOW_TEXT | NodeFilter.SHOW_ELEMENT);
-  let start: Node | null = point.node;
+  const walker = root.ownerDocument.createTreeWalker(block, NodeFilter.SHOW_TEXT | NodeFilter.SHOW_ELEMENT);
+  let next: Node | null;
   if (point.node instanceof Text) {
-    const [from, to] = isBack ? [0, point.offset] : [point.offset, point.node.length];
-    yield [point.node, from, to];
+    yield isBack ? [point.node, 0, point.offset] : [point.node, point.offset, point.node.length];
     walker.currentNode = point.node;
+    next = isBack ? walker.previousNode() : walker.nextNode();
   } else {
-    // Between two nodes: what stands beside the caret comes first.
-    const beside: Node | null = point.node.childNodes[isBack ? point.offset - 1 : point.offset] ?? null;
-    if (!beside) {
-      if (isBack || point.node !== block) walker.currentNode = point.node;
-      if (point.node === block) return;
-    } else {
-      walker.currentNode = beside;
-      start = isBack ? lastWithin(beside) : beside;
-      walker.currentNode = start;
-      if (start instanceof Text) yield [start, 0, start.length];
-      else if (start instanceof HTMLElement && endsLine(start)) return;
-    }
+    next = besidePoint(point, isBack);
+    walker.currentNode = next ?? point.node;
   }
-  for (;;) {
-    const next: Node | null = isBack ? walker.previousNode() : walker.nextNode();
-    if (!next || next === block) return;
+  for (; next && next !== block; next = isBack ? walker.previousNode() : walker.nextNode()) {
     if (next instanceof Text) yield [next, 0, next.length];
     else if (next instanceof HTMLElement && endsLine(next)) return;
   }

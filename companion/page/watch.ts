@@ -2,7 +2,7 @@ import { closerOf, keysOf, type Closer } from '#core/cue';
 import { ask, type PageBeginning, type PageTold } from '../messages';
 import type { Box } from './box';
 import { boxOf, focused } from './boxAt';
-import { meeting, type Bringing } from './contract';
+import { meeting, typedBy, type Bringing, type HeldKey } from './contract';
 import { FittingCues, type Fitting } from './fittingCues';
 
 /** Keys of the companion's own, on any page. */
@@ -25,7 +25,7 @@ export class PageWatch {
   /** What was given back, and so does not fire again as long as it stands. */
   private refused: { box: Box; line: string } | null = null;
   /** Keys typed while an entry is fetched; null while none is. */
-  private held: string | null = null;
+  private held: HeldKey[] | null = null;
   private selected = '';
   private composing = false;
 
@@ -85,13 +85,13 @@ export class PageWatch {
     this.selected = words;
   }
 
-  private takeHeld(): string {
+  private takeHeld(): HeldKey[] {
     const { held } = this;
-    if (held !== null) this.held = '';
-    return held ?? '';
+    if (held !== null) this.held = [];
+    return held ?? [];
   }
 
-  private stopHolding(): string {
+  private stopHolding(): HeldKey[] {
     const held = this.takeHeld();
     this.held = null;
     return held;
@@ -105,7 +105,7 @@ export class PageWatch {
   /** Brings an entry into a box; keys that are typed before it is there are held for it. */
   private bring(box: Box, fitting: Fitting, way: Bringing['way']): void {
     const { drawing } = meeting();
-    this.held = '';
+    this.held = [];
     setTimeout(() => void (drawing?.isOpen() ? null : this.release(box)), HELD_MS);
     const bringing: Bringing = { ...fitting, box, way };
     if (drawing) return void drawing.bring(bringing);
@@ -113,7 +113,7 @@ export class PageWatch {
   }
 
   private release(box: Box): void {
-    const held = this.stopHolding();
+    const held = typedBy(this.stopHolding());
     if (held !== '') void box.put('', { plain: held, html: null });
   }
 
@@ -191,32 +191,37 @@ export class PageWatch {
     if (this.held !== null && this.hold(event)) return this.stop(event);
     if (meeting().drawing?.isOpen()) return;
     const box = this.box();
-    if (!box || !this.cues) return this.switchedBy(event) ? this.stop(event) : undefined;
-    if (this.just) {
-      const isMine = this.just === box;
-      const isModifier = ['Shift', 'Control', 'Alt', 'Meta'].includes(event.key);
-      if (!isModifier) this.just = null;
-      if (isMine && event.key === 'Backspace' && !hasModifier(event)) {
-        this.stop(event);
-        return void this.giveBack(box);
-      }
-    }
-    if (this.ownKey(event, box)) return this.stop(event);
-    const closer = event.key === 'Enter' ? 'enter' : event.key === 'Tab' ? 'tab' : null;
-    if (!closer || hasModifier(event)) return;
-    const line = box.before();
-    const fitting = line ? this.cues.closedBy(line, closer) : null;
-    if (!fitting || this.isRefused(box, fitting)) return;
-    this.stop(event);
-    this.bring(box, fitting, 'cue');
+    const isUsed =
+      box && this.cues
+        ? this.backspaceAfter(event, box) || this.ownKey(event, box) || this.closes(event, box)
+        : this.switchedBy(event);
+    if (isUsed) this.stop(event);
   }
 
-  /** A key pressed while an entry is fetched: its letter is held. Anything else goes where it was meant. */
-  private hold(event: KeyboardEvent): boolean {
-    if (event.ctrlKey || event.metaKey || event.altKey) return false;
-    if (event.key === 'Backspace' && this.held !== '') this.held = this.held!.slice(0, -1);
-    else if (event.key.length === 1) this.held += event.key;
-    else return event.key === 'Enter' || event.key === 'Tab';
+  /** Backspace right after words were brought gives back what was typed; any other key leaves them there. */
+  private backspaceAfter(event: KeyboardEvent, box: Box): boolean {
+    if (!this.just || MODIFIERS.has(event.key)) return false;
+    const isMine = this.just === box && event.key === 'Backspace' && !hasModifier(event);
+    this.just = null;
+    if (isMine) void this.giveBack(box);
+    return isMine;
+  }
+
+  /** Enter or Tab behind a cue that waits for it. */
+  private closes(event: KeyboardEvent, box: Box): boolean {
+    const closer = CLOSERS[event.key];
+    const line = closer && !hasModifier(event) ? box.before() : null;
+    const fitting = closer && line ? this.cues!.closedBy(line, closer) : null;
+    if (!fitting || this.isRefused(box, fitting)) return false;
+    this.bring(box, fitting, 'cue');
+    return true;
+  }
+
+  /** A key pressed while an entry is fetched is held for it. What changes nothing goes where it was meant. */
+  private hold({ key, ctrlKey, metaKey, altKey, shiftKey }: KeyboardEvent): boolean {
+    const isStep = HELD.has(key);
+    if (!isStep && (ctrlKey || metaKey || altKey || key.length !== 1)) return false;
+    this.held!.push({ key, ctrlKey: ctrlKey || metaKey, shiftKey });
     return true;
   }
 
@@ -271,6 +276,10 @@ export class PageWatch {
     meeting().drawing?.say(box, words);
   }
 }
+
+const HELD = new Set(['Enter', 'Tab', 'Backspace', 'Escape']);
+const MODIFIERS = new Set(['Shift', 'Control', 'Alt', 'Meta']);
+const CLOSERS: Record<string, 'enter' | 'tab' | undefined> = { Enter: 'enter', Tab: 'tab' };
 
 const hasModifier = (event: KeyboardEvent) =>
   event.ctrlKey || event.metaKey || event.altKey || event.shiftKey;

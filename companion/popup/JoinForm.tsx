@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react';
 import { ask } from '../messages';
+import { managed } from '../background/settings';
 import { NO_ADDRESS, originOf, patternOf } from '../originOf';
 
 const systemInWords = (): string => {
@@ -27,51 +28,47 @@ async function fromPage(tab: number | null): Promise<{ address: string; code: st
   }
 }
 
-/** What joins this browser: the address of Elderleaf, the code that the account shows, and what the browser is called. */
-export function JoinForm({ tab, done }: { tab: number | null; done: () => Promise<void> }) {
-  const [address, setAddress] = useState('');
-  const [code, setCode] = useState('');
-  const [name, setName] = useState(systemInWords);
+/** What is typed to join, filled in where it is known, and joining by it. */
+function useJoining(tab: number | null, done: () => Promise<void>) {
+  const [typed, setTyped] = useState(() => ({ address: '', code: '', name: systemInWords() }));
   const [said, say] = useState<string | null>(null);
   const [isBusy, setBusy] = useState(false);
-  useEffect(() => {
-    void chrome.storage.managed
-      .get('address')
-      .then(({ address: set }: { address?: unknown }) => {
-        if (typeof set === 'string') setAddress(set);
-      })
-      .catch(() => undefined);
-    void fromPage(tab).then((found) => {
-      if (!found) return;
-      setAddress(found.address);
-      setCode(found.code);
-    });
-  }, [tab]);
   const [isGranted, setGranted] = useState(false);
+  const set = (change: Partial<typeof typed>) => setTyped((before) => ({ ...before, ...change }));
   useEffect(() => {
-    const origin = originOf(address);
+    void managed().then(({ address }) => address && set({ address }));
+    void fromPage(tab).then((found) => found && set(found));
+  }, [tab]);
+  useEffect(() => {
+    const origin = originOf(typed.address);
     if (!origin) return setGranted(false);
     void chrome.permissions.contains({ origins: [patternOf(origin)] }).then(setGranted);
-  }, [address]);
+  }, [typed.address]);
+  /** Gives what hindered it; null when it is joined. */
+  const tryJoining = async (): Promise<string | null> => {
+    const origin = originOf(typed.address);
+    if (!origin) return NO_ADDRESS;
+    // Asked at once, while the click counts: a browser asks its user no later.
+    const isAllowed = isGranted || (await chrome.permissions.request({ origins: [patternOf(origin)] }));
+    if (!isAllowed)
+      return 'Elderleaf was not allowed. Nothing was joined; press Join again to be asked once more.';
+    return (await ask('join', typed))?.trouble ?? null;
+  };
   const join = async () => {
     setBusy(true);
-    say(null);
-    try {
-      const origin = originOf(address);
-      if (!origin) return say(NO_ADDRESS);
-      // Asked at once, while the click counts: a browser asks its user no later.
-      const isAllowed = isGranted || (await chrome.permissions.request({ origins: [patternOf(origin)] }));
-      if (!isAllowed)
-        return say('Elderleaf was not allowed. Nothing was joined; press Join again to be asked once more.');
-      const answer = await ask('join', { address, code, name });
-      if (answer?.trouble) return say(answer.trouble);
-      await done();
-    } catch {
-      say('The browser could not ask for it. Nothing was joined; press Join again.');
-    } finally {
-      setBusy(false);
-    }
+    const trouble = await tryJoining().catch(
+      () => 'The browser could not ask for it. Nothing was joined; press Join again.',
+    );
+    setBusy(false);
+    say(trouble);
+    if (!trouble) await done();
   };
+  return { typed, set, said, isBusy, join };
+}
+
+/** What joins this browser: the address of Elderleaf, the code that the account shows, and what the browser is called. */
+export function JoinForm({ tab, done }: { tab: number | null; done: () => Promise<void> }) {
+  const { typed, set, said, isBusy, join } = useJoining(tab, done);
   return (
     <form
       onSubmit={(event) => {
@@ -85,8 +82,8 @@ export function JoinForm({ tab, done }: { tab: number | null; done: () => Promis
       <label>
         Address of Elderleaf
         <input
-          value={address}
-          onChange={(event) => setAddress(event.target.value)}
+          value={typed.address}
+          onChange={({ target }) => set({ address: target.value })}
           placeholder="elderleaf.school.example"
           required
         />
@@ -95,15 +92,20 @@ export function JoinForm({ tab, done }: { tab: number | null; done: () => Promis
         Code
         <input
           id="code"
-          value={code}
-          onChange={(event) => setCode(event.target.value)}
+          value={typed.code}
+          onChange={({ target }) => set({ code: target.value })}
           autoComplete="off"
           required
         />
       </label>
       <label>
         Name of this browser
-        <input value={name} onChange={(event) => setName(event.target.value)} maxLength={60} required />
+        <input
+          value={typed.name}
+          onChange={({ target }) => set({ name: target.value })}
+          maxLength={60}
+          required
+        />
       </label>
       {said && (
         <p role="alert" className="problem">

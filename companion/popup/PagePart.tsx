@@ -42,67 +42,71 @@ function Granting({
   );
 }
 
+/** Cues work here: the keys there are, how words go in, and switching off. */
+function PageOn({
+  page: { host, form },
+  then,
+}: {
+  page: PageStatus;
+  then: (done: Promise<unknown>) => void;
+}) {
+  return (
+    <>
+      <p className="soft">
+        Cues work here. <kbd>Alt + Shift + U</kbd> looks up, <kbd>Alt + Shift + K</kbd> keeps what is
+        selected, <kbd>Alt + Shift + O</kbd> switches off.
+      </p>
+      <label>
+        Words go in as
+        <select
+          value={form}
+          onChange={(event) => then(ask('form-of-page', { host, form: event.target.value as Form }))}
+        >
+          {Object.entries(FORMS).map(([id, words]) => (
+            <option key={id} value={id}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </label>
+      <div className="row">
+        <button type="button" onClick={() => then(ask('switch-page', { host, on: false }))}>
+          Switch off here
+        </button>
+        <button type="button" onClick={() => then(ask('forget-boxes', { host }))}>
+          Forget where parts go
+        </button>
+      </div>
+    </>
+  );
+}
+
+const SAID: Record<PageStatus['state'], string | null> = {
+  on: null,
+  off: 'You switched cues off here.',
+  own: 'This is Elderleaf itself: its leaves bring cues by themselves.',
+  'left-alone': 'This page is left alone: your team, or whoever looks after this computer, has said so.',
+  asked:
+    'Cues do not work here yet. Allowed, the boxes one writes in are looked at for cues; never passwords, payment or search.',
+};
+
 /** What is so on the page in front, and what one may say of it. */
 export function PagePart({ page, tab, changed }: Props) {
-  const { host, state, form, frames, origin } = page;
+  const { host, state, frames, origin } = page;
   const then = (done: Promise<unknown>) => void done.then(changed);
   return (
     <section aria-label="This page">
       <h2>This page: {host}</h2>
-      {state === 'own' && (
-        <p className="soft">This is Elderleaf itself: its leaves bring cues by themselves.</p>
-      )}
-      {state === 'left-alone' && (
-        <p className="soft">
-          This page is left alone: your team, or whoever looks after this computer, has said so.
-        </p>
-      )}
+      {SAID[state] && <p className="soft">{SAID[state]}</p>}
       {state === 'asked' && (
-        <>
-          <p className="soft">
-            Cues do not work here yet. Allowed, the boxes one writes in are looked at for cues; never
-            passwords, payment or search.
-          </p>
-          <Granting origins={[origin]} label="Use cues on this page" {...{ tab, changed }} />
-        </>
+        <Granting origins={[origin]} label="Use cues on this page" {...{ tab, changed }} />
       )}
       {state === 'off' && (
-        <>
-          <p className="soft">You switched cues off here.</p>
-          <button type="button" onClick={() => then(ask('switch-page', { host, on: true }))}>
-            Switch on
-          </button>
-        </>
+        <button type="button" onClick={() => then(ask('switch-page', { host, on: true }))}>
+          Switch on
+        </button>
       )}
-      {state === 'on' && (
-        <>
-          <p className="soft">
-            Cues work here. <kbd>Alt + Shift + U</kbd> looks up, <kbd>Alt + Shift + K</kbd> keeps what is
-            selected, <kbd>Alt + Shift + O</kbd> switches off.
-          </p>
-          <label>
-            Words go in as
-            <select
-              value={form}
-              onChange={(event) => then(ask('form-of-page', { host, form: event.target.value as Form }))}
-            >
-              {Object.entries(FORMS).map(([id, words]) => (
-                <option key={id} value={id}>
-                  {words}
-                </option>
-              ))}
-            </select>
-          </label>
-          <div className="row">
-            <button type="button" onClick={() => then(ask('switch-page', { host, on: false }))}>
-              Switch off here
-            </button>
-            <button type="button" onClick={() => then(ask('forget-boxes', { host }))}>
-              Forget where parts go
-            </button>
-          </div>
-        </>
-      )}
+      {state === 'on' && <PageOn page={page} then={then} />}
       {(state === 'on' || state === 'asked') && frames.length > 0 && (
         <>
           <p className="soft">

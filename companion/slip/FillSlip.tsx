@@ -1,11 +1,12 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { gapsIn, stepsOf, withAnswers, withConfirmed, type Filling, type Step } from '#client/filling';
-import { fullWordings } from '#core/entry';
+import type { Answer } from '#core/draft';
+import { fullWordings, type Wording } from '#core/entry';
 import { pickablesOf } from '#core/fill';
 import type { BoxName, EntryToFill } from '../messages';
 import type { Bringing } from '../page/contract';
 import { boxesBeside, boxFor, type NamedBox } from './boxesOfParts';
-import { Outlined } from './Outlined';
+import { PartLine } from './PartLine';
 import { Question } from './Question';
 import { Reading } from './Reading';
 
@@ -20,80 +21,37 @@ interface Props {
   inWording: (wording: string, filling: Filling) => Filling;
   remembered: Record<string, BoxName>;
   selected: string;
-  held: string;
+  /** The slip stands and has the keys. */
+  ready: (slip: HTMLElement) => void;
   /** Puts it in. Gives what hinders it; null when it is done. */
   putIn: (filling: Filling, places: Places, pressed: number) => Promise<string | null>;
   giveUp: () => void;
 }
 
 const idOf = (step: Step) => (step.kind === 'answer' ? step.field.id : `confirm ${step.at}`);
+const idOfFirst = (filling: Filling): string => {
+  const [first] = stepsOf(filling);
+  return first ? idOf(first) : '';
+};
 
-/** Where a part goes, and another box for it, or none. */
-function PartLine({
-  part,
-  filling,
-  boxes,
-  place,
-  setPlace,
-}: {
-  part: Filling['parts'][number];
-  filling: Filling;
-  boxes: readonly NamedBox[];
-  place: NamedBox | null;
-  setPlace: (to: NamedBox | null) => void;
-}) {
-  return (
-    <div className="part">
-      <p className="part-name">
-        <b>{part.name}</b>
-        <label>
-          goes to{' '}
-          <select
-            value={place ? boxes.indexOf(place) : -1}
-            onChange={(event) => setPlace(boxes[Number(event.target.value)] ?? null)}
-          >
-            {boxes.map(({ label }, at) => (
-              <option key={at} value={at}>
-                {label || 'a box without a name'}
-              </option>
-            ))}
-            <option value={-1}>nowhere: left out</option>
-          </select>
-        </label>
-      </p>
-      <Reading
-        passage={part.passage}
-        fields={filling.placement.fields}
-        current={null}
-        goTo={() => undefined}
-      />
-      {place && <Outlined element={place.box.element} />}
-    </div>
-  );
-}
-
-/** An entry that asks something, filled beside the box it goes into: the sentence is alive while one answers, and the box changes once. */
-export function FillSlip(props: Props) {
-  const { bringing, toFill, begun, putIn, giveUp } = props;
+/** An entry as it is being filled: what it asks just now, and the ways on from there. */
+function useFilling({ begun, bringing, remembered, inWording, putIn }: Props) {
   const [filling, setFilling] = useState(begun);
-  const steps = stepsOf(filling);
-  const [current, setCurrent] = useState(() => (steps[0] ? idOf(steps[0]) : ''));
+  const [current, setCurrent] = useState(() => idOfFirst(begun));
   const [said, say] = useState<string | null>(null);
   const pressed = useRef(0);
   const boxes = useMemo(() => boxesBeside(bringing.box), [bringing.box]);
-  const others = filling.parts.slice(0, -1);
   const [places, setPlaces] = useState<Places>(
     () =>
-      new Map(others.map(({ name }) => [name, boxFor(name, boxes, bringing.box, props.remembered[name])])),
+      new Map(
+        begun.parts
+          .slice(0, -1)
+          .map(({ name }) => [name, boxFor(name, boxes, bringing.box, remembered[name])]),
+      ),
   );
+  const steps = stepsOf(filling, current);
   const found = steps.findIndex((step) => idOf(step) === current);
   const at = found < 0 ? Math.max(0, steps.length - 1) : found;
-  const step = steps[at];
-  const main = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    if (step?.kind !== 'answer') main.current?.focus({ preventScroll: true });
-  }, [step?.kind, current]);
-
   const put = async () => {
     const [gap] = gapsIn(filling);
     if (!gap) return say(await putIn(filling, places, pressed.current));
@@ -103,37 +61,134 @@ export function FillSlip(props: Props) {
     if (open) setCurrent(idOf(open));
     say(`${gap.kind === 'confirm' ? 'Confirm this first' : 'This needs an answer first'}: ${gap.question}`);
   };
-  const go = (by: number) => {
-    say(null);
-    const next = steps[at + by];
-    if (next) return setCurrent(idOf(next));
-    if (by > 0) void put();
+  return {
+    ...{ filling, steps, at, boxes, places, said, put, pressed },
+    step: steps[at],
+    goTo: setCurrent,
+    go: (by: number) => {
+      say(null);
+      const next = steps[at + by];
+      if (next) setCurrent(idOf(next));
+      else if (by > 0) void put();
+    },
+    answer: (field: string, given: Answer | null) => {
+      say(null);
+      setFilling((now) => withAnswers(now, { [field]: given }));
+    },
+    confirm: (number: number) => setFilling((now) => withConfirmed(now, number)),
+    setPlace: (part: string, to: NamedBox | null) => setPlaces(new Map([...places, [part, to]])),
+    setWording: (id: string) => {
+      const next = inWording(id, filling);
+      setFilling(next);
+      setCurrent(idOfFirst(next));
+    },
   };
+}
+type Filled = ReturnType<typeof useFilling>;
+
+const isLong = (step: Step | undefined): boolean =>
+  step?.kind === 'answer' && step.field.kind === 'text' && step.field.long === true;
+const isInList = ({ target }: React.KeyboardEvent): boolean => target instanceof HTMLSelectElement;
+
+/** What a key does in the slip; false for one that is the box's own. */
+function keyInSlip(
+  event: React.KeyboardEvent,
+  slip: Filled,
+  { wordings, giveUp }: { wordings: readonly Wording[]; giveUp: () => void },
+): boolean {
+  const isEnter = event.key === 'Enter';
+  const wording = event.altKey && /^[1-9]$/.test(event.key) ? wordings[Number(event.key) - 1] : undefined;
+  if (event.key === 'Escape') giveUp();
+  else if (isEnter && (event.ctrlKey || event.metaKey)) void slip.put();
+  else if (wording) slip.setWording(wording.id);
+  else return stepByKey(event, slip);
+  return true;
+}
+
+/** Enter and Tab go on, with Shift back; Enter confirms a statement. False where they are the box's own. */
+function stepByKey(event: React.KeyboardEvent, slip: Filled): boolean {
+  const { step } = slip;
+  const isEnter = event.key === 'Enter';
+  if (!isEnter && event.key !== 'Tab') return false;
+  // Shift and Enter begin a new line of a long answer; in a list Enter is the list's own.
+  if ((event.shiftKey && isEnter && isLong(step)) || isInList(event)) return false;
+  if (step?.kind === 'confirm' && isEnter) slip.confirm(step.at);
+  slip.go(event.shiftKey ? -1 : 1);
+  return true;
+}
+
+const keepFocus = (event: React.MouseEvent) => event.preventDefault();
+
+/** The wordings of an entry, where it has several. */
+function Wordings({ wordings, slip }: { wordings: readonly Wording[]; slip: Filled }) {
+  return (
+    <p className="wordings" role="group" aria-label="Wordings">
+      {wordings.map(({ id, name }, number) => (
+        <button
+          key={id}
+          type="button"
+          aria-pressed={id === slip.filling.placement.wording}
+          tabIndex={-1}
+          onMouseDown={keepFocus}
+          onClick={() => slip.setWording(id)}
+        >
+          {name || 'First wording'} {number < 9 && <kbd>Alt + {number + 1}</kbd>}
+        </button>
+      ))}
+    </p>
+  );
+}
+
+/** What is asked just now, or what still hinders it. */
+function Asked({ slip, selected }: { slip: Filled; selected: string }) {
+  const { step, filling, said } = slip;
+  const { answers, language, wording } = filling.placement;
+  return (
+    <div>
+      {step?.kind === 'answer' && (
+        <Question
+          key={`${step.field.id} ${wording}`}
+          field={step.field}
+          given={answers[step.field.id]}
+          language={language}
+          selected={pickablesOf(step.field).length > 0 ? '' : selected}
+          answer={(given) => slip.answer(step.field.id, given)}
+        />
+      )}
+      {step?.kind === 'confirm' && <p className="asked">Is this so? “{step.words}”</p>}
+      {said && (
+        <p role="alert" className="problem">
+          {said}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** An entry that asks something, filled beside the box it goes into: the sentence is alive while one answers, and the box changes once. */
+export function FillSlip(props: Props) {
+  const { bringing, toFill, giveUp } = props;
+  const slip = useFilling(props);
+  const { filling, step, at, steps, pressed } = slip;
   const wordings = fullWordings(toFill.entry.content);
-  const setWording = (id: string) => {
-    const next = props.inWording(id, filling);
-    setFilling(next);
-    const [first] = stepsOf(next);
-    setCurrent(first ? idOf(first) : '');
-  };
+  const main = useRef<HTMLDivElement>(null);
+  const isAnswer = step?.kind === 'answer';
+  const { ready } = props;
+  const isReady = useRef(false);
+  // After all that is within it: what is asked first has the keys by then.
+  useEffect(() => {
+    if (isReady.current || !main.current) return;
+    isReady.current = true;
+    ready(main.current);
+  }, [ready]);
+  useEffect(() => {
+    if (!isAnswer) main.current?.focus({ preventScroll: true });
+  }, [isAnswer, at]);
   const keys = (event: React.KeyboardEvent) => {
     if (!['Shift', 'Control', 'Alt', 'Meta'].includes(event.key)) pressed.current += 1;
-    if (event.nativeEvent.isComposing) return;
-    const isMany = step?.kind === 'answer' && step.field.kind === 'text' && step.field.long === true;
-    if (event.key === 'Escape') giveUp();
-    else if (event.key === 'Enter' && (event.ctrlKey || event.metaKey)) void put();
-    else if (event.key === 'Enter' && event.shiftKey && isMany) return;
-    else if (event.key === 'Enter' || event.key === 'Tab') {
-      if (event.target instanceof HTMLSelectElement) return;
-      if (step?.kind === 'confirm' && event.key === 'Enter') setFilling(withConfirmed(filling, step.at));
-      go(event.shiftKey ? -1 : 1);
-    } else if (event.altKey && /^[1-9]$/.test(event.key) && wordings[Number(event.key) - 1])
-      setWording(wordings[Number(event.key) - 1]!.id);
-    else return;
-    event.preventDefault();
+    if (!event.nativeEvent.isComposing && keyInSlip(event, slip, { wordings, giveUp }))
+      event.preventDefault();
   };
-  const { fields, answers, language } = filling.placement;
-  const isLast = at >= steps.length - 1;
   return (
     <div
       ref={main}
@@ -146,71 +201,33 @@ export function FillSlip(props: Props) {
         <h2>{toFill.entry.content.title}</h2>
         {bringing.cue && <code className="cue">{bringing.cue}</code>}
       </header>
-      {wordings.length > 1 && (
-        <p className="wordings" role="group" aria-label="Wordings">
-          {wordings.map(({ id, name }, number) => (
-            <button
-              key={id}
-              type="button"
-              aria-pressed={id === filling.placement.wording}
-              tabIndex={-1}
-              onMouseDown={(event) => event.preventDefault()}
-              onClick={() => setWording(id)}
-            >
-              {name || 'First wording'} {number < 9 && <kbd>Alt + {number + 1}</kbd>}
-            </button>
-          ))}
-        </p>
-      )}
-      {others.map((part) => (
+      {wordings.length > 1 && <Wordings wordings={wordings} slip={slip} />}
+      {filling.parts.slice(0, -1).map((part) => (
         <PartLine
           key={part.name}
-          {...{ part, filling, boxes }}
-          place={places.get(part.name) ?? null}
-          setPlace={(to) => setPlaces(new Map([...places, [part.name, to]]))}
+          {...{ part, filling }}
+          boxes={slip.boxes}
+          place={slip.places.get(part.name) ?? null}
+          setPlace={(to) => slip.setPlace(part.name, to)}
         />
       ))}
       <Reading
         passage={filling.parts.at(-1)!.passage}
-        fields={fields}
-        current={step?.kind === 'answer' ? step.field.id : null}
-        goTo={(field) => setCurrent(field)}
+        fields={filling.placement.fields}
+        current={isAnswer ? step.field.id : null}
+        goTo={slip.goTo}
       />
-      {step?.kind === 'answer' && (
-        <Question
-          key={`${step.field.id} ${filling.placement.wording}`}
-          field={step.field}
-          given={answers[step.field.id]}
-          language={language}
-          selected={pickablesOf(step.field).length > 0 ? '' : props.selected}
-          answer={(given) => {
-            say(null);
-            setFilling((now) => withAnswers(now, { [step.field.id]: given }));
-          }}
-          held={idOf(step) === idOf(stepsOf(begun)[0] ?? step) ? props.held : ''}
-        />
-      )}
-      {step?.kind === 'confirm' && <p className="asked">Is this so? “{step.words}”</p>}
-      {said && (
-        <p role="alert" className="problem">
-          {said}
-        </p>
-      )}
+      <Asked slip={slip} selected={props.selected} />
       <footer>
         {steps.length > 0 && (
           <span>
             {at + 1} of {steps.length}
           </span>
         )}
-        <button
-          type="button"
-          className="main"
-          onMouseDown={(event) => event.preventDefault()}
-          onClick={() => void put()}
-        >
-          Put it in <kbd>{isLast ? 'Enter' : 'Ctrl + Enter'}</kbd>
+        <button type="button" className="main" onMouseDown={keepFocus} onClick={() => void slip.put()}>
+          Put it in <kbd>{at >= steps.length - 1 ? 'Enter' : 'Ctrl + Enter'}</kbd>
         </button>
-        <button type="button" onMouseDown={(event) => event.preventDefault()} onClick={giveUp}>
+        <button type="button" onMouseDown={keepFocus} onClick={giveUp}>
           Give back <kbd>Esc</kbd>
         </button>
       </footer>

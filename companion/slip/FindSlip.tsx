@@ -6,6 +6,9 @@ interface Props {
   close: () => void;
 }
 
+/** The keys that open the look-up, as they are counted. */
+const KEYS_TO_OPEN = 3;
+
 type Row = { collection: ListedCollection } | { entry: FoundEntry };
 
 /** What is walked: the collections within one, then its entries. */
@@ -17,27 +20,21 @@ const rowsWithin = (all: readonly ListedCollection[], within: string | null): Ro
 const sizeOf = (all: readonly ListedCollection[], { id, entries }: ListedCollection): number =>
   all.filter(({ parent }) => parent === id).reduce((sum, one) => sum + sizeOf(all, one), entries.length);
 
-/** The bank beside a box: looked through by words, or walked from collection to collection. */
-export function FindSlip({ take, close }: Props) {
+/** What is looked for and walked through: the rows there are, and the one that is chosen. */
+function useWalking(take: Props['take']) {
   const [words, setWords] = useState('');
   const [found, setFound] = useState<FoundEntry[]>([]);
   const [list, setList] = useState<ListedCollection[] | null>(null);
   const [within, setWithin] = useState<string | null>(null);
   const [at, setAt] = useState(0);
-  const line = useRef<HTMLInputElement>(null);
-  const rowsShown = useRef<HTMLUListElement>(null);
-  const pressed = useRef(3);
-  useEffect(() => {
-    line.current?.focus({ preventScroll: true });
-    void ask('list', {}).then((all) => setList(all ?? []));
-  }, []);
+  const pressed = useRef(KEYS_TO_OPEN);
+  useEffect(() => void ask('list', {}).then((all) => setList(all ?? [])), []);
   useEffect(() => {
     let isWanted = true;
-    if (words.trim() === '') setFound([]);
-    else
-      void ask('find', { words }).then((all) => {
-        if (isWanted) setFound(all ?? []);
-      });
+    const looked = words.trim() === '' ? Promise.resolve([]) : ask('find', { words });
+    void looked.then((all) => {
+      if (isWanted) setFound(all ?? []);
+    });
     return () => {
       isWanted = false;
     };
@@ -45,48 +42,92 @@ export function FindSlip({ take, close }: Props) {
   const isWalked = words.trim() === '';
   const rows: Row[] = isWalked ? rowsWithin(list ?? [], within) : found.map((entry) => ({ entry }));
   const here = list?.find(({ id }) => id === within) ?? null;
-  const open = (row: Row | undefined) => {
-    if (!row) return;
-    if ('entry' in row) return take(row.entry, pressed.current);
-    setWithin(row.collection.id);
-    setAt(0);
+  return {
+    ...{ words, list, rows, here, at, isWalked, pressed },
+    look: (next: string) => {
+      setWords(next);
+      setAt(0);
+    },
+    move: (by: number) => setAt(Math.max(0, Math.min(at + by, rows.length - 1))),
+    open: (row: Row | undefined) => {
+      if (!row) return;
+      if ('entry' in row) return take(row.entry, pressed.current);
+      setWithin(row.collection.id);
+      setAt(0);
+    },
+    /** Out of the collection that is walked, to where it stands among those around it. */
+    out: () => {
+      const back = rowsWithin(list ?? [], here?.parent ?? null);
+      setWithin(here?.parent ?? null);
+      setAt(
+        Math.max(
+          0,
+          back.findIndex((row) => 'collection' in row && row.collection.id === within),
+        ),
+      );
+    },
   };
-  const out = () => {
-    const back = rowsWithin(list ?? [], here?.parent ?? null);
-    setWithin(here?.parent ?? null);
-    setAt(
-      Math.max(
-        0,
-        back.findIndex((row) => 'collection' in row && row.collection.id === within),
-      ),
-    );
-  };
+}
+type Walking = ReturnType<typeof useWalking>;
+
+/** What a key does in the look-up; false for one that is the line's own. */
+function keyInFind(event: React.KeyboardEvent, walking: Walking, close: () => void): boolean {
+  const { isWalked, here, rows, at } = walking;
+  if (event.key === 'Escape') close();
+  else if (event.key === 'ArrowDown') walking.move(1);
+  else if (event.key === 'ArrowUp') walking.move(-1);
+  else if (event.key === 'Enter' || (event.key === 'ArrowRight' && isWalked)) walking.open(rows[at]);
+  else if (isWalked && here && (event.key === 'ArrowLeft' || event.key === 'Backspace')) walking.out();
+  else return false;
+  return true;
+}
+
+const keepFocus = (event: React.MouseEvent) => event.preventDefault();
+
+function Rows({ walking }: { walking: Walking }) {
+  const { rows, at, isWalked, list, open } = walking;
+  const shown = useRef<HTMLUListElement>(null);
   useEffect(() => {
-    rowsShown.current?.children[at]?.scrollIntoView({ block: 'nearest' });
+    shown.current?.children[at]?.scrollIntoView({ block: 'nearest' });
   }, [at]);
+  return (
+    <ul ref={shown} id="rows" role="listbox" aria-label={isWalked ? 'The bank' : 'Found'} className="rows">
+      {rows.map((row, number) => (
+        <li
+          key={'entry' in row ? row.entry.id : row.collection.id}
+          id={`row-${number}`}
+          role="option"
+          aria-selected={number === at}
+          onMouseDown={keepFocus}
+          onClick={() => open(row)}
+        >
+          <b>{'entry' in row ? row.entry.title : row.collection.name}</b>
+          {'entry' in row && row.entry.cue && <code className="cue">{row.entry.cue}</code>}
+          <span className="help">
+            {'entry' in row ? row.entry.words : `${sizeOf(list ?? [], row.collection)} entries`}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** The bank beside a box: looked through by words, or walked from collection to collection. */
+export function FindSlip({ take, close }: Props) {
+  const walking = useWalking(take);
+  const { words, rows, here, at, list, isWalked, pressed } = walking;
+  const line = useRef<HTMLInputElement>(null);
+  useEffect(() => line.current?.focus({ preventScroll: true }), []);
   const keys = (event: React.KeyboardEvent) => {
     if (!['Shift', 'Control', 'Alt', 'Meta'].includes(event.key)) pressed.current += 1;
-    if (event.nativeEvent.isComposing) return;
-    const atStart = isWalked && within !== null;
-    if (event.key === 'Escape') close();
-    else if (event.key === 'ArrowDown') setAt(Math.min(at + 1, rows.length - 1));
-    else if (event.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
-    else if (event.key === 'Enter' || (event.key === 'ArrowRight' && isWalked)) open(rows[at]);
-    else if (atStart && (event.key === 'ArrowLeft' || event.key === 'Backspace')) out();
-    else return;
-    event.preventDefault();
+    if (!event.nativeEvent.isComposing && keyInFind(event, walking, close)) event.preventDefault();
   };
   return (
     <div role="dialog" aria-label="Look up" onKeyDown={keys}>
       <header>
         <h2>{here ? here.name : 'Look up'}</h2>
         {here && (
-          <button
-            type="button"
-            className="text"
-            onMouseDown={(event) => event.preventDefault()}
-            onClick={out}
-          >
+          <button type="button" className="text" onMouseDown={keepFocus} onClick={walking.out}>
             Back <kbd>←</kbd>
           </button>
         )}
@@ -101,42 +142,9 @@ export function FindSlip({ take, close }: Props) {
         aria-label="Words to look for"
         placeholder="words, a title or a cue"
         value={words}
-        onChange={(event) => {
-          setWords(event.target.value);
-          setAt(0);
-        }}
+        onChange={(event) => walking.look(event.target.value)}
       />
-      <ul
-        ref={rowsShown}
-        id="rows"
-        role="listbox"
-        aria-label={isWalked ? 'The bank' : 'Found'}
-        className="rows"
-      >
-        {rows.map((row, number) => (
-          <li
-            key={'entry' in row ? row.entry.id : row.collection.id}
-            id={`row-${number}`}
-            role="option"
-            aria-selected={number === at}
-            onMouseDown={(event) => event.preventDefault()}
-            onClick={() => open(row)}
-          >
-            {'entry' in row ? (
-              <>
-                <b>{row.entry.title}</b>
-                {row.entry.cue && <code className="cue">{row.entry.cue}</code>}
-                <span className="help">{row.entry.words}</span>
-              </>
-            ) : (
-              <>
-                <b>{row.collection.name}</b>
-                <span className="help">{sizeOf(list ?? [], row.collection)} entries</span>
-              </>
-            )}
-          </li>
-        ))}
-      </ul>
+      <Rows walking={walking} />
       {list !== null && rows.length === 0 && (
         <p className="help">
           {isWalked ? 'This collection has no entries yet.' : 'No entry has these words. Try fewer of them.'}
@@ -146,7 +154,7 @@ export function FindSlip({ take, close }: Props) {
         <span>
           <kbd>↑</kbd> <kbd>↓</kbd> <kbd>Enter</kbd>
         </span>
-        <button type="button" onMouseDown={(event) => event.preventDefault()} onClick={close}>
+        <button type="button" onMouseDown={keepFocus} onClick={close}>
           Close <kbd>Esc</kbd>
         </button>
       </footer>

@@ -23,13 +23,11 @@ interface Props {
   /** What was selected on the page, offered as the answer; '' for nothing. */
   selected: string;
   answer: (given: Answer | null) => void;
-  /** Keys typed before the slip was there. */
-  held: string;
 }
 
 /** Typed answers: how they can be typed, how they were read. */
-function Typed({ field, given, language, selected, answer, held }: Props) {
-  const [text, setText] = useState(() => typedForm(field, given, language) + held);
+function Typed({ field, given, language, selected, answer }: Props) {
+  const [text, setText] = useState(() => typedForm(field, given, language));
   const line = useRef<HTMLInputElement & HTMLTextAreaElement>(null);
   const type = (next: string) => {
     setText(next);
@@ -38,10 +36,8 @@ function Typed({ field, given, language, selected, answer, held }: Props) {
   const begun = useRef(false);
   useEffect(() => {
     line.current?.focus({ preventScroll: true });
-    if (begun.current) return;
+    if (!begun.current) line.current?.select();
     begun.current = true;
-    if (held !== '') type(text);
-    else line.current?.select();
   });
   const { problem } = readAnswer(field, text, clockNow(), language);
   const read = field.kind === 'date' ? wordsOf(field, given, 'weekday', language) : '';
@@ -76,58 +72,115 @@ function Typed({ field, given, language, selected, answer, held }: Props) {
 
 const keepFocus = (event: React.MouseEvent) => event.preventDefault();
 
+/** So many of the options that are found are shown. */
+const MOST_SHOWN = 12;
+
+type Pickables = ReturnType<typeof pickablesOf>;
+
+/** The options of a choice, each with the keys that pick it, where there are few. */
+function Options({
+  shown,
+  letters,
+  picked,
+  pick,
+  isMany,
+}: {
+  shown: Pickables;
+  letters: readonly (string | null)[] | null;
+  picked: readonly string[];
+  pick: (id: string) => void;
+  isMany: boolean;
+}) {
+  return shown.map(({ id, label }, at) => (
+    <button
+      key={id}
+      type="button"
+      role={isMany ? 'checkbox' : 'radio'}
+      aria-checked={picked.includes(id)}
+      tabIndex={-1}
+      onMouseDown={keepFocus}
+      onClick={() => pick(id)}
+    >
+      {letters && (
+        <kbd>
+          {at < 9 ? at + 1 : ''} {letters[at]}
+        </kbd>
+      )}
+      <span>{label}</span>
+      {picked.includes(id) && <span aria-hidden>✓</span>}
+    </button>
+  ));
+}
+
+/** Where an option of many is looked for; Enter takes the first that is found. */
+function OptionFilter({
+  line,
+  asked,
+  setAsked,
+  take,
+}: {
+  line: React.Ref<HTMLInputElement>;
+  asked: string;
+  setAsked: (asked: string) => void;
+  take: () => boolean;
+}) {
+  return (
+    <input
+      ref={line}
+      className="line"
+      aria-label="Find an option"
+      placeholder="find an option"
+      value={asked}
+      onChange={(event) => setAsked(event.target.value)}
+      onKeyDown={(event) => {
+        if (event.key !== 'Enter' || asked === '' || !take()) return;
+        event.preventDefault();
+        event.stopPropagation();
+      }}
+    />
+  );
+}
+
 /** Answers that are picked, by a figure, a letter or the mouse; of many, by looking for them. */
 function Picked({ field, given, answer }: Props) {
   const [asked, setAsked] = useState('');
   const [isOther, setIsOther] = useState(false);
-  const first = useRef<HTMLInputElement>(null);
+  const line = useRef<HTMLInputElement>(null);
   const list = useRef<HTMLDivElement>(null);
   const all = pickablesOf(field);
   const isLarge = all.length > MOST_BY_KEY;
-  const shown = isLarge ? matchingPickables(all, asked).slice(0, 12) : all;
+  const shown = isLarge ? matchingPickables(all, asked).slice(0, MOST_SHOWN) : all;
   const letters = optionKeys(all.map(({ label }) => label));
   const picked = pickedIn(given);
   const pick = (id: string) => {
-    if (id === OTHER && !picked.includes(OTHER)) return setIsOther(true);
-    setIsOther(false);
-    answer(picking(field, given, id));
+    const isBegun = id === OTHER && !picked.includes(OTHER);
+    setIsOther(isBegun);
+    if (!isBegun) answer(picking(field, given, id));
   };
   const isMany = field.kind === 'choice' && field.many;
   useEffect(
-    () => (isLarge || isOther ? first : list).current?.focus({ preventScroll: true }),
+    () => (isLarge || isOther ? line : list).current?.focus({ preventScroll: true }),
     [isLarge, isOther, field.id],
   );
   const pressed = (event: React.KeyboardEvent) => {
     if (isLarge || isOther || event.ctrlKey || event.altKey || event.metaKey) return;
-    const at = /^[1-9]$/.test(event.key)
-      ? Number(event.key) - 1
-      : letters.indexOf(event.key.toLocaleLowerCase());
+    const isFigure = /^[1-9]$/.test(event.key);
+    const at = isFigure ? Number(event.key) - 1 : letters.indexOf(event.key.toLocaleLowerCase());
     const option = event.key.length === 1 ? all[at] : undefined;
     if (!option) return;
     event.preventDefault();
     pick(option.id);
   };
+  const takeFirst = () => {
+    const [first] = shown;
+    if (!first || picked.includes(first.id)) return false;
+    pick(first.id);
+    return true;
+  };
   const other = given?.kind === 'chosen' ? (given.other ?? '') : '';
   return (
     <>
-      {isLarge && (
-        <input
-          ref={first}
-          className="line"
-          aria-label="Find an option"
-          placeholder="find an option"
-          value={asked}
-          onChange={(event) => setAsked(event.target.value)}
-          onKeyDown={(event) => {
-            const [only] = shown;
-            if (event.key === 'Enter' && asked !== '' && only && !picked.includes(only.id)) {
-              event.preventDefault();
-              event.stopPropagation();
-              pick(only.id);
-            }
-          }}
-        />
-      )}
+      {isLarge && <OptionFilter {...{ line, asked, setAsked }} take={takeFirst} />}
       <div
         ref={list}
         tabIndex={-1}
@@ -136,29 +189,11 @@ function Picked({ field, given, answer }: Props) {
         aria-label={isMany ? 'Choose any' : 'Choose one'}
         onKeyDown={pressed}
       >
-        {shown.map(({ id, label }, at) => (
-          <button
-            key={id}
-            type="button"
-            role={isMany ? 'checkbox' : 'radio'}
-            aria-checked={picked.includes(id)}
-            tabIndex={-1}
-            onMouseDown={keepFocus}
-            onClick={() => pick(id)}
-          >
-            {!isLarge && (
-              <kbd>
-                {at < 9 ? at + 1 : ''} {letters[at]}
-              </kbd>
-            )}
-            <span>{label}</span>
-            {picked.includes(id) && <span aria-hidden>✓</span>}
-          </button>
-        ))}
+        <Options {...{ shown, picked, pick, isMany }} letters={isLarge ? null : letters} />
       </div>
       {(isOther || other !== '') && (
         <input
-          ref={isLarge ? null : first}
+          ref={isLarge ? null : line}
           className="line"
           aria-label="Other words"
           placeholder="other words"

@@ -1,4 +1,4 @@
-import { Fragment, type ReactNode } from 'react';
+import { Fragment, useEffect, useRef, type ReactNode } from 'react';
 import type { Field } from '#core/entry';
 import { wordsOfInline, type Block, type Inline, type Mark, type Passage } from '#core/passage';
 
@@ -94,5 +94,13 @@ const blocksOf = (blocks: readonly Block[], of: Omit<Props, 'passage'>): ReactNo
 
 /** A wording as it reads while it is filled: answers on the ruled lines of their blanks, the names of these in small letters beneath. */
 export function Reading({ passage, ...of }: Props) {
-  return <div className="reading">{blocksOf(passage.content, of)}</div>;
+  const whole = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    whole.current?.querySelector('.current')?.scrollIntoView({ block: 'nearest' });
+  });
+  return (
+    <div ref={whole} className="reading">
+      {blocksOf(passage.content, of)}
+    </div>
+  );
 }

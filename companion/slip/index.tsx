@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
-import { beginFilling, finishedParts, stepsOf, type Filling } from '#client/filling';
+import { beginFilling, finishedParts, type Filling } from '#client/filling';
 import { clockNow } from '#client/clock';
 import { toHtml } from '#core/exchange';
 import { plainPassage } from '#core/passage';
@@ -9,9 +9,10 @@ import { fullWordings } from '#core/entry';
 import { emptyRecord } from '#core/record';
 import { ask, type EntryToFill } from '../messages';
 import type { Box } from '../page/box';
-import { meeting, type Bringing, type Drawing } from '../page/contract';
+import { meeting, typedBy, type Bringing, type Drawing } from '../page/contract';
 import { FillSlip, isAtOnce, type Places } from './FillSlip';
 import { FindSlip } from './FindSlip';
+import { replay } from './replay';
 import { Surface } from './surface';
 import { wordsFor } from './wordsFor';
 
@@ -85,9 +86,7 @@ async function putIn(
   const parts = finishedParts(filling, { before, after: box.after(), inWord });
   const form = watching.form();
   const main = wordsFor(parts.at(-1)!.passage, box, form);
-  // What was typed on meanwhile goes behind the words at once.
-  const behind = kept + (isAtOnce(filling) && !isOpen ? watching.takeHeld() : '');
-  const words = { plain: main.plain + behind, html: main.html === null ? null : main.html + asHtml(behind) };
+  const words = { plain: main.plain + kept, html: main.html === null ? null : main.html + asHtml(kept) };
   const over = box.room(typed.length, words);
   if (over !== null)
     return `The box has no room for this: it is ${over} letters too long. Nothing was changed.`;
@@ -106,7 +105,6 @@ async function putIn(
       ? 'The box did not take the words. They are copied: paste them with Ctrl + V.'
       : 'The box did not take the words. Click where they go, then try again.';
   }
-  if (behind === kept) watching.broughtIn(bringing);
   const shown = parts.reduce((sum, { passage }) => sum + letters(wordsFor(passage, box, 'plain').plain), 0);
   const keys = bringing.keys + pressed;
   const use = {
@@ -118,8 +116,8 @@ async function putIn(
 }
 
 /** What was typed on while an entry was fetched goes behind it. */
-async function typeHeld(box: Box): Promise<void> {
-  const held = meeting().watching!.stopHolding();
+async function typeHeld(box: Box, before = ''): Promise<void> {
+  const held = before + typedBy(meeting().watching!.stopHolding());
   if (held !== '') await box.put('', { plain: held, html: null });
 }
 
@@ -134,18 +132,21 @@ async function bring(bringing: Bringing): Promise<void> {
   const request = requestOf(bringing, toFill);
   const begun = beginFilling(request, bringing.typedCase);
   if (isAtOnce(begun)) {
-    const trouble = await putIn(bringing, begun, new Map(), 0);
-    await typeHeld(box);
+    // What was typed on meanwhile goes behind the words with them.
+    const held = typedBy(watching.takeHeld());
+    const trouble = await putIn({ ...bringing, kept: bringing.kept + held }, begun, new Map(), 0);
+    await typeHeld(box, trouble ? held : '');
     if (trouble) say(box, trouble);
+    else if (held === '') watching.broughtIn(bringing);
     return;
   }
   box.hold();
   isOpen = true;
-  const held = watching.stopHolding();
   show(
     box,
     <FillSlip
-      {...{ bringing, toFill, begun, held }}
+      {...{ bringing, toFill, begun }}
+      ready={(slip) => void replay(slip, watching).then((left) => typeHeld(box, typedBy(left)))}
       inWording={(wording, { placement }) =>
         beginFilling({ ...request, wording, answers: placement.answers }, bringing.typedCase)
       }
@@ -153,8 +154,10 @@ async function bring(bringing: Bringing): Promise<void> {
       selected={watching.selected()}
       putIn={async (filling, places, pressed) => {
         const trouble = await putIn(bringing, filling, places, pressed);
-        if (!trouble) close();
-        return trouble;
+        if (trouble) return trouble;
+        close();
+        watching.broughtIn(bringing);
+        return null;
       }}
       giveUp={() => {
         close();

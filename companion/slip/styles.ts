@@ -1,25 +1,29 @@
 /** The look of Elderleaf's leaf and margin, for what is drawn on pages of others: faces of the system, since none may be fetched there. */
 export const STYLES = `
 :host { color-scheme: light dark; }
-.slip {
+.slip, .beneath {
   --paper: #fbf8f1; --page: #fffdf8; --ink: #2a2230; --soft: #675d6c; --elder: #4b2a4f; --on-elder: #fbf8f1;
   --leaf: #3f6b46; --flower: #efe6c8; --rust: #9a4829; --hair: #ddd5c6; --rule: #8d8192;
   --book: 'Literata Variable', Literata, Georgia, 'Times New Roman', serif;
   --face: 'Figtree Variable', Figtree, system-ui, sans-serif;
   --mono: 'JetBrains Mono Variable', ui-monospace, monospace;
-  position: fixed; box-sizing: border-box; overflow: auto;
+}
+.slip {
+  position: fixed; box-sizing: border-box; overflow: auto; display: flex; flex-direction: column;
   background: var(--paper); color: var(--ink); border: 1px solid var(--hair); border-radius: 3px;
   box-shadow: 0 6px 24px rgb(42 34 48 / 0.18);
   font: 14px/1.45 var(--face); text-align: start; letter-spacing: normal;
 }
 @media (prefers-color-scheme: dark) {
-  .slip {
+  .slip, .beneath {
     --paper: #1c1820; --page: #231e28; --ink: #ede7dc; --soft: #ada3b2; --elder: #d3b0d8; --on-elder: #241428;
     --leaf: #9cc9a3; --flower: #423a26; --rust: #eb9f7d; --hair: #3d3543; --rule: #8f8496;
   }
 }
 .slip * { box-sizing: border-box; }
-[role='dialog'] { padding: 10px 14px 8px; outline: none; }
+[role='dialog'] { display: flex; flex-direction: column; min-height: 0; padding: 10px 14px 8px; outline: none; }
+[role='dialog'] > * { flex: none; }
+[role='dialog'] > .reading { flex: 0 1 auto; min-height: 66px; overflow: auto; }
 header { display: flex; align-items: baseline; gap: 10px; }
 h2 { flex: 1; margin: 0; font: 500 14px/1.3 var(--face); color: var(--soft); overflow-wrap: anywhere; }
 .cue { font: 12.5px/1.3 var(--mono); color: var(--leaf); white-space: nowrap; }

@@ -1,8 +1,15 @@
 import type { Box } from '../page/box';
 import { STYLES } from './styles';
 
+/** What is drawn beneath the slip, as lines around boxes of the page; null while nothing is drawn. */
+export const beneath: { element: HTMLElement | null } = { element: null };
+
 const WIDTH = 400;
 const GAP = 6;
+/** With less room than this beneath the caret it is put above, where there is more. */
+const LEAST_HEIGHT = 320;
+/** It is no lower than this, in a low frame too. */
+const LEAST = 160;
 
 /** Where the slip is drawn: a closed shadow tree of the companion's own, so that no style of the page reaches it and none of its own the page. */
 export class Surface {
@@ -22,7 +29,9 @@ export class Surface {
     tree.adoptedStyleSheets = [sheet];
     this.container = document.createElement('div');
     this.container.className = 'slip';
-    tree.append(this.container);
+    beneath.element = document.createElement('div');
+    beneath.element.className = 'beneath';
+    tree.append(beneath.element, this.container);
     // What is typed here is not the page's: its own keys must not act on it, nor may it take the focus back.
     for (const name of [
       'keydown',
@@ -59,22 +68,17 @@ export class Surface {
     }
     const { left, top, bottom } = this.at;
     style.left = `${Math.max(GAP, Math.min(left - 12, innerWidth - width - GAP))}px`;
-    const [below, above] = [innerHeight - bottom, top];
-    const height = this.container.offsetHeight;
-    if (below >= height + GAP || below >= above) {
-      style.top = `${Math.min(bottom + GAP, Math.max(GAP, innerHeight - Math.min(height, innerHeight - 2 * GAP) - GAP))}px`;
-      style.bottom = '';
-      style.maxHeight = `${Math.max(below - 2 * GAP, 160)}px`;
-    } else {
-      style.bottom = `${innerHeight - top + GAP}px`;
-      style.top = '';
-      style.maxHeight = `${Math.max(above - 2 * GAP, 160)}px`;
-    }
+    const [below, above] = [innerHeight - bottom - 2 * GAP, top - 2 * GAP];
+    const isBelow = below >= LEAST_HEIGHT || below >= above;
+    style.top = isBelow ? `${Math.min(bottom + GAP, innerHeight - 2 * GAP - LEAST)}px` : '';
+    style.bottom = isBelow ? '' : `${innerHeight - top + GAP}px`;
+    style.maxHeight = `${Math.max(isBelow ? below : above, LEAST)}px`;
   }
 
   close(): void {
     this.host?.remove();
     this.host = null;
     this.container = null;
+    beneath.element = null;
   }
 }

@@ -15,7 +15,7 @@ import 'tinymce/plugins/lists';
 
 const at = (id: string) => document.getElementById(id)!;
 
-const lexical = createEditor({ nodes: [HeadingNode, QuoteNode], onError: (error) => console.error(error) });
+const lexical = createEditor({ nodes: [HeadingNode, QuoteNode], onError: (error) => reportError(error) });
 at('lexical').setAttribute('role', 'textbox');
 at('lexical').setAttribute('aria-labelledby', 'lexical-name');
 lexical.setRootElement(at('lexical'));
@@ -37,9 +37,7 @@ void tinymce.init({
 const empty: Descendant[] = [{ type: 'paragraph', children: [{ text: '' }] } as Descendant];
 let slate: SlateEditor & ReactEditor;
 function Note() {
-  const [editor] = useState(
-    () => (slate = withHistory(withReact(createSlate() as SlateEditor & ReactEditor))),
-  );
+  const [editor] = useState(() => (slate = withHistory(withReact(createSlate()))));
   return (
     <Slate editor={editor} initialValue={empty}>
       <Editable className="rich" role="textbox" aria-labelledby="slate-name" />

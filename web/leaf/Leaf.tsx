@@ -6,15 +6,13 @@ import { isSame } from '#core/difference';
 import { isEmptyPassage } from '#core/passage';
 import type { CaseRecord } from '#core/record';
 import type { Way } from '#core/savings';
-import { selectedPassage, stepToFirstGap, syncSelection } from '../editor';
+import { stepToFirstGap } from '../editor';
 import { hasRecord, Headpiece, useIsWide } from '../record';
 import { Figure, useShell } from '../shell';
 import { useRemembered } from '../ui';
 import {
   stepTo,
-  EMPTY_SLIP,
   useFollowRecord,
-  useKeptSlip,
   useDropDraft,
   useFinishing,
   useKeeping,
@@ -28,6 +26,7 @@ import {
 import { LeafHead } from './LeafHead';
 import { useAnotherLeaf } from './LeavesOfCase';
 import { LeafMargin } from './LeafMargin';
+import { useKeptWords } from './useKeptWords';
 import type { DraftKeeper, LocalCopy } from '#client/drafts';
 import { leafActions } from './leafActions';
 import type { Material, UseMaterial } from './material';
@@ -97,18 +96,6 @@ function useLeafLook(one: Case) {
     marks: { areShown, toggle: toggleMarks },
     isBeside,
   };
-}
-
-/** Words that are being saved as an entry: what is selected is taken once, so that typing on does not change what is on the slip. */
-function useKeptWords(draft: string, editor: Editor, say: (words: string | null) => void) {
-  const [selected, setSelected] = useKeptSlip(draft, editor);
-  const keepWords = () => {
-    syncSelection(editor.view);
-    const words = selectedPassage(editor.state);
-    if (words) setSelected({ words, pos: editor.state.selection.from, fields: EMPTY_SLIP });
-    say(words ? null : 'Select the words to keep first, then press F4.');
-  };
-  return { selected, setSelected, keepWords };
 }
 
 /** A case whose record knows besides what is worked out from its material. */

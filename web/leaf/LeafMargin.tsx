@@ -1,16 +1,14 @@
 import { closeHistory } from '@tiptap/pm/history';
 import type { Editor } from '@tiptap/react';
 import type { Dispatch, SetStateAction } from 'react';
-import type { Case, Draft, Entry, Member } from '#contracts';
+import type { Case, Draft, Member } from '#contracts';
 import { filesAlong, languageOf } from '#core/draft';
 import { finishedPassage } from '#core/fill';
 import { inWords } from '#client/api';
-import { keysOfEntry } from '#core/bank';
-import { placementsOf, replaceDraft } from '../editor';
+import { replaceDraft } from '../editor';
 import { Notice } from '../ui';
 import {
   giveKeys,
-  CaptureSlip,
   FinishedPanel,
   GapsPanel,
   KeepingNotice,
@@ -29,6 +27,7 @@ import {
 } from '../writing';
 import type { DraftKeeper, Keeping } from '#client/drafts';
 import { AtCaret } from './AtCaret';
+import { CaptureSelected } from './CaptureSelected';
 import { NewSince } from './NewSince';
 import { SlipAskedFor } from './SlipAskedFor';
 import type { Material } from './material';
@@ -133,36 +132,9 @@ function Standing(props: LeafMarginProps) {
   );
 }
 
-/** The slip for selected words, in the collection that is nearest to the work in hand. */
-function Capture({ one, editor, placing, selected, setSelected, say }: LeafMarginProps) {
-  const { index, caseToday } = placing;
-  if (!selected || !index) return null;
-  const close = (kept: Entry | null) => {
-    setSelected(null);
-    const keys = kept && keysOfEntry(kept, index.collections.get(kept.collection));
-    say(kept && `Saved: “${kept.content.title}”${keys ? `. Type ${keys} to place it` : ''}.`);
-    giveKeys(editor.view);
-  };
-  const keepable = index.bank.collections.filter(({ right }) => right === 'keep');
-  const home =
-    keepable.find(({ kindsOfWork }) => kindsOfWork.includes(one.kind)) ?? keepable.find(({ own }) => own);
-  return (
-    <CaptureSlip
-      words={selected.words}
-      placements={placementsOf(editor.state.doc)}
-      needs={caseToday}
-      index={index}
-      home={home?.id ?? ''}
-      fields={selected.fields}
-      put={(change) => setSelected((now) => now && { ...now, fields: { ...now.fields, ...change } })}
-      close={close}
-    />
-  );
-}
-
 /** What speaks of the caret's line: the slip for selected words or asked for by a key, else the text. */
 function OfTheLine(props: LeafMarginProps) {
-  if (props.selected && props.placing.index) return <Capture {...props} />;
+  if (props.selected && props.placing.index) return <CaptureSelected {...props} />;
   if (props.slip) return <SlipAskedFor {...props} slip={props.slip} />;
   if (props.material.isReading) return null;
   return <AtCaret {...props} draft={props.keeper.draftId} listsReach={props.material.listsReach} />;

@@ -6,7 +6,7 @@ import { DraftDocumentSchema, emptyDraft, type DraftDocument } from '#core/draft
 import { finishedPassage } from '#core/fill';
 import { keep, kept } from '#client/kept';
 import { stepToFirstGap } from '../editor';
-import { AtCaret, useLeafActions } from '../leaf';
+import { AtCaret, CaptureSelected, useKeptWords, useLeafActions } from '../leaf';
 import { useShell } from '../shell';
 import { Button, Key, Notice, Tick, useRemembered } from '../ui';
 import {
@@ -20,13 +20,13 @@ import {
   useLeafState,
 } from '../writing';
 import { copiedInWords, partsToCopy } from './copying';
+import { KEPT } from './keptText';
 import { openOwnWindow } from './ownWindow';
 import { useOpenCase } from './useOpenCase';
+import { useToKeep } from './useToKeep';
 
 const COPY_KEY = 'Alt + Enter';
 const NEW_KEY = 'Alt + N';
-/** Under this name a tab keeps its text. */
-const KEPT = 'pocket';
 
 /** It is no draft of a case: nothing of it is saved but in this tab. */
 const draftOf = (document: DraftDocument): Draft => ({
@@ -36,6 +36,8 @@ const draftOf = (document: DraftDocument): Draft => ({
 
 interface TextProps {
   one: Case;
+  /** Whether its words are to be saved as an entry at once. */
+  isToKeep: boolean;
   isRich: boolean;
   begin: () => void;
 }
@@ -79,7 +81,7 @@ function useCopying(
 }
 
 /** The text of the pocket: written as on any leaf, kept in this tab. */
-function PocketText({ one, isRich, begin }: TextProps) {
+function PocketText({ one, isToKeep, isRich, begin }: TextProps) {
   const [document] = useState(() => kept(KEPT, DraftDocumentSchema, 'tab') ?? emptyDraft());
   const { finderOpen, finder } = useShell();
   const [said, say] = useState<string | null>(null);
@@ -99,6 +101,14 @@ function PocketText({ one, isRich, begin }: TextProps) {
     };
   });
   useEffect(() => giveKeys(editor.view), [editor]);
+  const { selected, setSelected, keepWords } = useKeptWords(KEPT, editor, say);
+  const begun = useRef(false);
+  useEffect(() => {
+    if (!isToKeep || begun.current) return;
+    begun.current = true;
+    editor.commands.selectAll();
+    keepWords();
+  });
   const place = (entry: string) => {
     const placement = placing.placeIn(editor, entry);
     if (placement) counts.brought(placement, entry, counts.keysInFinder(), 'look-up');
@@ -106,6 +116,7 @@ function PocketText({ one, isRich, begin }: TextProps) {
   useLeafActions(
     [
       { label: 'Copy the text, part by part', key: COPY_KEY, run: copy },
+      { label: 'Save the selected words', key: 'F4', run: keepWords },
       { label: 'New text in the pocket', key: NEW_KEY, run: begin },
     ],
     place,
@@ -131,7 +142,11 @@ function PocketText({ one, isRich, begin }: TextProps) {
         {copying.gapsShown && leaf.gaps.length > 0 && (
           <GapsPanel editor={editor} gaps={leaf.gaps} close={copying.hideGaps} />
         )}
-        <AtCaret {...{ one, editor, leaf, placing, offering }} draft="" listsReach />
+        {selected && placing.index ? (
+          <CaptureSelected {...{ one, editor, placing, selected, setSelected, say }} />
+        ) : (
+          <AtCaret {...{ one, editor, leaf, placing, offering }} draft="" listsReach />
+        )}
       </aside>
     </>
   );
@@ -144,6 +159,7 @@ export function PocketPage() {
   const { one, title } = useOpenCase(isOfCase);
   const { setFinderOpen } = useShell();
   const [count, setCount] = useState(0);
+  const isToKeep = useToKeep(count, setCount);
   const begin = () => {
     keep(KEPT, emptyDraft(), 'tab');
     setCount(count + 1);
@@ -166,7 +182,7 @@ export function PocketPage() {
         </Button>
         {!isOwn && <Button onClick={() => void openOwnWindow()}>Own window</Button>}
       </header>
-      <PocketText key={`${count} ${one.id}`} {...{ one, isRich, begin }} />
+      <PocketText key={`${count} ${one.id}`} {...{ one, isRich, begin }} isToKeep={isToKeep} />
       <footer className="mt-4 grid gap-1 border-t border-hair pt-2 text-[14px]">
         <Tick on={isRich} toggle={toggleRich}>
           Copy with its formatting
