@@ -34,19 +34,30 @@ module.exports = {
       name: 'server-never-imports-web',
       severity: 'error',
       from: { path: '^server/' },
-      to: { path: '^(web|client|e2e|bench)/' },
+      to: { path: '^(web|client|companion|e2e|bench)/' },
     },
     {
       name: 'web-never-imports-server',
       severity: 'error',
       from: { path: '^web/' },
-      to: { path: '^(server|demo|e2e|bench)/' },
+      to: { path: '^(server|demo|e2e|bench|companion)/' },
+    },
+    {
+      name: 'companion-knows-no-pages-of-ours',
+      comment:
+        'The companion stands on core, contracts and client, as the web does; neither imports the other.',
+      severity: 'error',
+      from: { path: '^companion/', pathNot: '\\.test\\.tsx?$' },
+      to: {
+        pathNot:
+          '^(core|contracts|client|companion)/|^node_modules/(zod|idb|react|react-dom|@types/(react|react-dom|chrome))/',
+      },
     },
     {
       name: 'faces-not-insides',
       comment: "Other folders import a core folder's index.ts, not the files behind it.",
       severity: 'error',
-      from: { path: '^(contracts|client|server|web|demo|bench)/' },
+      from: { path: '^(contracts|client|companion|server|web|demo|bench)/' },
       to: { path: '^core/[^/]+/', pathNot: '^core/[^/]+/index\\.ts$' },
     },
     {
@@ -59,7 +70,7 @@ module.exports = {
       name: 'faces-of-the-client',
       comment: 'A folder of the client is imported by its index.ts, by all others.',
       severity: 'error',
-      from: { path: '^(client|web)/([^/]+)/', pathNot: '\\.test\\.tsx?$' },
+      from: { path: '^(client|companion|web)/([^/]+)/', pathNot: '\\.test\\.tsx?$' },
       to: { path: '^client/[^/]+/', pathNot: ['^$1/$2/', '^client/[^/]+/index\\.ts$'] },
     },
     {

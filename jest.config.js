@@ -30,7 +30,9 @@ export default {
       displayName: 'unit and HTTP',
       ...compiled(false),
       testEnvironment: 'node',
-      roots: ['core', 'contracts', 'client', 'server', 'demo', 'web'].map((root) => `<rootDir>/${root}`),
+      roots: ['core', 'contracts', 'client', 'companion', 'server', 'demo', 'web'].map(
+        (root) => `<rootDir>/${root}`,
+      ),
       testMatch: ['**/*.test.ts'],
       globalSetup: '<rootDir>/server/testing/globalSetup.ts',
     },
@@ -45,7 +47,7 @@ export default {
         // What pages get of it: within Node it would read files of the disk alone.
         '^mammoth$': '<rootDir>/node_modules/mammoth/mammoth.browser.js',
       },
-      roots: ['<rootDir>/web'],
+      roots: ['<rootDir>/web', '<rootDir>/companion'],
       testMatch: ['**/*.test.tsx'],
     },
   ],

@@ -1,11 +1,30 @@
 /** `npm run demo` and `npm start`: install, build, start, each only if need be. */
 import { spawn } from 'node:child_process';
 import path from 'node:path';
-import { build, install, root } from './steps.mjs';
+import { build, fingerprint, install, onceFor, root } from './steps.mjs';
+
+/** Beside the demo stand pages of others, made up, to try the companion on: on a port of their own, and so another origin. */
+async function showElsewhere() {
+  const { buildElsewhere, serveElsewhere } = await import('./elsewhere.mjs');
+  const port = Number(process.env.PORT || 4780) + 1;
+  await onceFor(
+    'elsewhere',
+    fingerprint(['demo/elsewhere', 'package-lock.json', 'scripts']),
+    'dist/elsewhere/mail.js',
+    buildElsewhere,
+  );
+  try {
+    await serveElsewhere(port);
+    process.stdout.write(`  Pages to try the companion on: http://localhost:${port}\n`);
+  } catch (error) {
+    process.stdout.write(`  The pages to try the companion on were not started: ${error.message}\n`);
+  }
+}
 
 install();
 build();
 const demo = process.argv.includes('--demo');
+if (demo) await showElsewhere();
 const server = spawn(process.execPath, [path.join(root, 'dist/server/main.js')], {
   cwd: root,
   stdio: 'inherit',

@@ -81,10 +81,13 @@ const wasDone = (name, print) =>
 
 /** Does a step unless it was done for the same fingerprint and its result still stands. */
 export function onceFor(name, print, result, step) {
-  if (wasDone(name, print) && fs.existsSync(path.join(root, result))) return;
-  step();
-  fs.mkdirSync(stampFolder, { recursive: true });
-  fs.writeFileSync(stampOf(name), print);
+  if (wasDone(name, print) && fs.existsSync(path.join(root, result))) return undefined;
+  const stamp = () => {
+    fs.mkdirSync(stampFolder, { recursive: true });
+    fs.writeFileSync(stampOf(name), print);
+  };
+  const done = step();
+  return done instanceof Promise ? done.then(stamp) : stamp();
 }
 
 /**

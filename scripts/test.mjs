@@ -25,7 +25,7 @@ const only = process.argv[2];
 const wants = (part) => !only || only === part;
 
 if (wants('static')) {
-  const roots = ['core', 'contracts', 'client', 'server', 'web', 'demo', 'bench', 'soak', 'e2e'];
+  const roots = ['core', 'contracts', 'client', 'companion', 'server', 'web', 'demo', 'bench', 'soak', 'e2e'];
   // The longest first: each takes one processor, most of the time.
   await runTogether([
     { title: 'Lint', command: tool('eslint'), args: ['.'] },

@@ -5,7 +5,6 @@ export {
   stepsOf,
   withAnswers,
   withConfirmed,
-  type Beside,
   type Filling,
   type Step,
 } from './filling';

@@ -33,6 +33,7 @@ export const PLACES = {
       { label: 'Proposals and notes', to: '/proposals' },
       { label: 'Trail', to: '/trail', for: 'owner' },
       { label: 'Backups', to: '/backups' },
+      { label: 'Other pages', to: '/other-pages' },
       { label: 'Rules for records', to: '/record-rules', for: 'owner' },
     ],
   },
@@ -237,6 +238,14 @@ export const SCREENS: readonly Screen[] = [
     lookUp: 'Rules for records: care due, usual values',
     load: () =>
       import('../recordRules/RecordRulesPage').then(({ RecordRulesPage: Component }) => ({ Component })),
+  },
+  {
+    paths: ['/other-pages'],
+    place: 'team',
+    line: '/other-pages',
+    lookUp: 'Other pages: the companion, pages left alone',
+    load: () =>
+      import('../otherPages/OtherPagesPage').then(({ OtherPagesPage: Component }) => ({ Component })),
   },
   {
     paths: ['/backups'],

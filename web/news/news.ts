@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 30,
+    day: '2026-11-30',
+    title: 'Your cues on other pages',
+    words:
+      'The companion, an extension of the browser, brings entries into mail, course boards, chats and record systems: by the same cues, with their blanks, subject and message each into its box. It reads the bank alone; what you type stays on its page.',
+    at: { label: 'Your account', to: '/account' },
+  },
+  {
     number: 29,
     day: '2026-11-29',
     title: 'Backups: compare one with today, and bring back what you need',

@@ -1,4 +1,14 @@
-export { members, sessions, browserCodes, letters, trail, groups, groupMembers, teamSettings, preferences } from './people';
+export {
+  members,
+  sessions,
+  browserCodes,
+  letters,
+  trail,
+  groups,
+  groupMembers,
+  teamSettings,
+  preferences,
+} from './people';
 export { collections, collectionRevisions, grants, reachStamp } from './collections';
 export { entryWords, vocabulary } from './finding';
 export { entries, departures, entryMoves, revisions, cues } from './entries';
