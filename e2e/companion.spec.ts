@@ -6,7 +6,7 @@ import { newEntry } from '#core/entry';
 import type { Passage } from '#core/passage';
 import { heldBy, joinBrowser, keptIn, startElsewhere, type Elsewhere } from './elsewhere';
 import { RunningServer } from './runningServer';
-import { expect, signIn, test } from './test';
+import { expect, expectAccessible, signIn, test } from './test';
 
 let folder: string;
 let server: RunningServer;
@@ -78,6 +78,33 @@ test('a browser that was joined is seen on the account, and named there', async 
   await name.press('Enter');
   await account.reload();
   await expect(account.getByLabel('Name of this browser')).toHaveValue('Bay 2');
+  await account.getByRole('button', { name: 'Join a browser' }).press('Enter');
+  await expect(account.getByText(/^[A-Z2-9]{5}-[A-Z2-9]{5}$/)).toBeVisible();
+  await expectAccessible(account);
+});
+
+test('an owner names pages that are left alone, and a name that is none is told', async () => {
+  await account.goto(`${server.url}/other-pages`);
+  const line = account.getByLabel('A page to leave alone');
+  await line.fill('https://purse.example/pay');
+  await line.press('Enter');
+  await expect(account.getByText(/Name a page by its host/)).toBeVisible();
+  await line.fill('*.Purse.example');
+  await line.press('Enter');
+  await expect(account.getByRole('listitem').filter({ hasText: '*.purse.example' })).toBeVisible();
+  await expectAccessible(account);
+  await line.fill('127.0.0.1');
+  await line.press('Enter');
+  await expect(account.getByRole('button', { name: 'Remove 127.0.0.1' })).toBeVisible();
+  await renew();
+  await page.goto(`${elsewhere.url}/mail.html`);
+  await page.getByLabel('Message, plain').click();
+  await page.keyboard.type(',hnd.');
+  await expect(page.getByLabel('Message, plain')).toHaveValue(',hnd.');
+  await account.getByRole('button', { name: 'Remove 127.0.0.1' }).press('Enter');
+  await expect(account.getByRole('button', { name: 'Remove 127.0.0.1' })).toBeHidden();
+  await renew();
+  await typeUntil(ofValue(page.getByLabel('Message, plain')), ',hnd', HANDLING);
 });
 
 test('in a letter: one line, several, and two editors; the page counts along, and a box without room stays as it is', async () => {
@@ -326,6 +353,7 @@ test('with the connection down cues work on, and uses are told when it is back',
   await popup.getByRole('button', { name: 'Renew now' }).press('Enter');
   await expect(popup.getByRole('alert')).toContainText('What is in this browser works on.');
   await expect(popup.getByText(/uses wait to be counted/)).toBeVisible();
+  await expectAccessible(popup, false);
   await server.again();
   await popup.getByRole('button', { name: 'Renew now' }).press('Enter');
   await expect(popup.getByText(/uses wait to be counted/)).toBeHidden();

@@ -5,6 +5,7 @@ import path from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import config from '../playwright.config';
 import type { Bank } from '#contracts';
+import { joinBrowser, startElsewhere } from './elsewhere';
 import { RunningServer } from './runningServer';
 import { draftOf, pressKeys } from './test';
 
@@ -66,7 +67,6 @@ async function write(page: Page, url: string): Promise<void> {
   await sharing.getByRole('button', { name: 'Save' }).click();
   await sharing.getByLabel('Share with').selectOption('Odile Brandt');
   await sharing.getByLabel('Odile Brandt', { exact: true }).selectOption('may propose changes');
-  await shoot('collection');
 }
 
 /** A record open at the head of its leaf, a glossary, and cues with clashes to show. */
@@ -213,6 +213,58 @@ async function backup(page: Page, url: string): Promise<void> {
   await page.screenshot({ path: path.join(OUT, 'backup.png') });
 }
 
+/** The companion on pages of others, as a strip of four: joining, a cue in a letter, its blanks beside it, subject and message in place. */
+async function companion(url: string, folder: string): Promise<void> {
+  const elsewhere = await startElsewhere(path.join(folder, 'companion'));
+  const page = await elsewhere.context.newPage();
+  await page.setViewportSize({ width: 800, height: 500 });
+  const strip: string[] = [];
+  const take = async () => strip.push((await page.screenshot()).toString('base64'));
+  await page.goto(url);
+  await page.getByRole('button', { name: 'Anouk Fell' }).click();
+  await page.getByRole('heading', { name: /desk/ }).waitFor();
+  await page.goto(`${url}/account`);
+  await joinBrowser(elsewhere, page, url);
+  await page
+    .getByRole('button', { name: 'Another code' })
+    .evaluate((button) => button.scrollIntoView({ block: 'end' }));
+  await take();
+  await page.goto(`${elsewhere.url}/mail.html`);
+  const message = page.getByRole('textbox', { name: 'Message, with formatting' });
+  await message.click();
+  // The cues come with the first box that is written in.
+  await page.waitForTimeout(2000);
+  await page.keyboard.type('Thank you for your letter. ;vac');
+  await page.evaluate(() => scrollTo(0, 70));
+  await take();
+  await page.keyboard.type(' ');
+  await page.waitForTimeout(800);
+  for (const words of ['Nesta', 'a helper in the seal kitchen']) {
+    await page.keyboard.type(words);
+    await page.keyboard.press('Enter');
+  }
+  await page.keyboard.type('+5');
+  await page.waitForTimeout(300);
+  await take();
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('4');
+  await page.keyboard.press('Enter');
+  await page.waitForTimeout(800);
+  await page.evaluate(() => scrollTo(0, 70));
+  await take();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.setContent(
+    `<body style="margin:0;display:grid;grid-template:1fr 1fr/1fr 1fr;gap:4px;height:800px;background:#ddd5c6">${strip
+      .map(
+        (data) =>
+          `<img style="width:100%;height:398px;object-fit:cover;object-position:top" src="data:image/png;base64,${data}">`,
+      )
+      .join('')}</body>`,
+  );
+  await page.screenshot({ path: path.join(OUT, 'companion.png') });
+  await elsewhere.end();
+}
+
 const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-pictures-'));
 const server = await RunningServer.start(path.join(folder, 'data'), {
   demo: 'lived',
@@ -243,6 +295,7 @@ await pocket(anouk, server.url);
 await batch(anouk, server.url);
 await order(await signIn('Imke Tarrow'), server.url);
 await backup(await signIn('Imke Tarrow'), server.url);
+await companion(server.url, folder);
 await browser.close();
 await server.kill();
 fs.rmSync(folder, { recursive: true, force: true });

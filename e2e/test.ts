@@ -102,11 +102,14 @@ export async function openCase(page: Page, title: string | RegExp): Promise<void
 /** Off in axe by default, since it is of WCAG 2.2. */
 const SIZE = { 'target-size': { enabled: true } };
 
-/** Says nothing when axe finds nothing, in light and dark, which differ by their colours alone; the violations otherwise. */
-export async function expectAccessible(page: Page): Promise<void> {
+/**
+ * Says nothing when axe finds nothing, in light and dark, which differ by their colours alone; the violations otherwise. `isThemed`: whether the
+ * page itself follows what the system likes, as all of ours but the companion's window do.
+ */
+export async function expectAccessible(page: Page, isThemed = true): Promise<void> {
   for (const colorScheme of ['light', 'dark'] as const) {
     await page.emulateMedia({ colorScheme });
-    await expect(page.locator('html')).toHaveAttribute('data-theme', colorScheme);
+    if (isThemed) await expect(page.locator('html')).toHaveAttribute('data-theme', colorScheme);
     // Without the page of its own that it opens to add up what stands in frames: there are none.
     const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ rules: SIZE });
     const { violations } = await (colorScheme === 'light' ? axe : axe.withRules('color-contrast')).analyze();

@@ -95,16 +95,16 @@ describe('what it asks', () => {
     stepsOf(beginFilling(requestOf(entryOf(lineOf(text('Fed '), blank('f')), [of]))));
 
   test.each([
-    ['a text', field({ kind: 'text', starting: '' } as Partial<Field> & { kind: 'text' }), true],
+    ['a text', field({ kind: 'text', starting: '' }), true],
     ['a date', field({ kind: 'date' }), true],
     [
       'a required detail',
-      field({ kind: 'detail', path: 'name' } as Partial<Field> & { kind: 'detail' }),
+      field({ kind: 'detail', path: 'name' }),
       true,
     ],
     [
       'a detail that may be missing',
-      field({ kind: 'detail', path: 'name', required: false } as Partial<Field> & { kind: 'detail' }),
+      field({ kind: 'detail', path: 'name', required: false }),
       false,
     ],
     [
@@ -121,9 +121,7 @@ describe('what it asks', () => {
   });
 
   test('each field once, however many blanks it has; a field gone to by hand as well', () => {
-    const detail = field({ kind: 'detail', path: 'x', required: false, id: 'd' } as Partial<Field> & {
-      kind: 'detail';
-    });
+    const detail = field({ kind: 'detail', path: 'x', required: false, id: 'd' });
     const passage = lineOf(blank('f'), text(' and '), blank('f'), text(' of '), blank('d'));
     const filling = beginFilling(requestOf(entryOf(passage, [field({ kind: 'date' }), detail])));
     expect(stepsOf(filling)).toHaveLength(1);

@@ -2,7 +2,7 @@ import { afterEach, describe, expect, test } from '@jest/globals';
 import { boxFor, boxesBeside, type NamedBox } from '../slip/boxesOfParts';
 import { boxOf } from './boxAt';
 import { mayLookAt } from './mayLookAt';
-import { TextBox } from './textBox';
+import type { TextBox } from './textBox';
 
 Object.assign(globalThis, { chrome: {} });
 // Nothing is laid out here: all that stands on the page counts as seen.
