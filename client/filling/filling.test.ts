@@ -97,16 +97,8 @@ describe('what it asks', () => {
   test.each([
     ['a text', field({ kind: 'text', starting: '' }), true],
     ['a date', field({ kind: 'date' }), true],
-    [
-      'a required detail',
-      field({ kind: 'detail', path: 'name' }),
-      true,
-    ],
-    [
-      'a detail that may be missing',
-      field({ kind: 'detail', path: 'name', required: false }),
-      false,
-    ],
+    ['a required detail', field({ kind: 'detail', path: 'name' }), true],
+    ['a detail that may be missing', field({ kind: 'detail', path: 'name', required: false }), false],
     [
       'words by turns',
       field({

@@ -3,10 +3,18 @@ const WORDS = ['text', ''];
 /** What a box says of itself by `autocomplete` that is nobody's but the page's: passwords, codes, cards. */
 const SECRET =
   /(^|\s)(current-password|new-password|one-time-code|username|webauthn|cc-[a-z-]+|transaction-[a-z]+)(\s|$)/;
-/** How boxes of payment and sign-in are named where they do not say what they are. */
+/** How boxes of payment and sign-in are named where they do not say what they are; words alone, so that a compass is no password. */
 const NAMED_SECRET =
-  /pass(word|code|phrase)?$|^pin$|cvc|cvv|card[-_ ]?(number|no|holder)|\biban\b|security[-_ ]?code|\botp\b/i;
-const SEARCHES = /^(q|query|search|s|find|filter)$|search/i;
+  /(^|[^a-z])(pass(word|code|phrase)?|pin|cvc|cvv|iban|otp|security code|card (number|no|holder))($|[^a-z])/;
+const NAMED_SEARCH = /^(q|query|s|find|filter)$|(^|[^a-z])search($|[^a-z])/;
+
+/** A name as words: `siteSearch` and `site-search` are both "site search". */
+const asWords = (name: string): string =>
+  name
+    .replace(/(\p{Ll})(\p{Lu})/gu, '$1 $2')
+    .replace(/[-_\s]+/g, ' ')
+    .trim()
+    .toLowerCase();
 
 const says = (element: HTMLElement, name: string): string => element.getAttribute(name) ?? '';
 
@@ -18,12 +26,17 @@ const holdsSecret = (form: HTMLFormElement | null): boolean =>
 function isSearch(element: HTMLElement): boolean {
   if (says(element, 'role') === 'searchbox' || says(element, 'role') === 'combobox') return true;
   if (element.closest('[role=search], search')) return true;
-  return element.tagName !== 'DIV' && [says(element, 'name'), element.id].some((name) => SEARCHES.test(name));
+  return (
+    element.tagName !== 'DIV' &&
+    [says(element, 'name'), element.id].some((name) => NAMED_SEARCH.test(asWords(name)))
+  );
 }
 
 const isSecret = (element: HTMLElement): boolean =>
   SECRET.test(says(element, 'autocomplete')) ||
-  [says(element, 'name'), element.id, says(element, 'aria-label')].some((name) => NAMED_SECRET.test(name));
+  [says(element, 'name'), element.id, says(element, 'aria-label')].some((name) =>
+    NAMED_SECRET.test(asWords(name)),
+  );
 
 /**
  * Whether a box may be looked at: one for words, that can be written in. Never one for a password, a code, a card or a search, nor one

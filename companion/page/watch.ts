@@ -70,7 +70,7 @@ export class PageWatch {
 
   private async beginAgain(): Promise<void> {
     if (!this.begun) return;
-    const host = this.page.defaultView!.location.host || parentHost(this.page);
+    const host = hostOf(this.page);
     const given = await ask('begin-page', { host, had: '' });
     this.beginning = given === 'same' ? this.beginning : given;
     if (!this.beginning) this.cues = null;
@@ -255,7 +255,7 @@ export class PageWatch {
   /** The keys that work wherever one is on a page: off and on here, and keeping what is selected. */
   private switchedBy(event: KeyboardEvent): boolean {
     const keys = event.altKey ? keysOf(event) : null;
-    const { host } = this.page.defaultView!.location;
+    const host = hostOf(this.page);
     if (keys === PAGE_KEYS.switch) {
       const on = this.cues === null;
       this.begun = true;
@@ -284,10 +284,11 @@ const CLOSERS: Record<string, 'enter' | 'tab' | undefined> = { Enter: 'enter', T
 const hasModifier = (event: KeyboardEvent) =>
   event.ctrlKey || event.metaKey || event.altKey || event.shiftKey;
 
-/** A frame without an address of its own belongs to the page it is in. */
-function parentHost(page: Document): string {
+/** The host of a page; of a frame without an address of its own that of the page it is in. */
+function hostOf(page: Document): string {
+  const window = page.defaultView!;
   try {
-    return page.defaultView!.parent.location.host;
+    return window.location.host || window.parent.location.host;
   } catch {
     return '';
   }
