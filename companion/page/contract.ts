@@ -40,6 +40,10 @@ export interface Watching {
   takeHeld: () => HeldKey[];
   /** From here on keys go where they are pressed. Gives those that were held last. */
   stopHolding: () => HeldKey[];
+  /** From here on keys are held, until they are taken or no longer held. */
+  hold: () => void;
+  /** Gives back what was typed, as Backspace right after does. */
+  giveBack: (box: Box) => Promise<void>;
   /** Words were put in: the next Backspace gives back what was typed. */
   broughtIn: (bringing: Bringing) => void;
   /** What was typed stands again, and does not fire again. */

@@ -34,6 +34,10 @@ export class PageWatch {
       form: () => this.beginning?.form ?? 'by-box',
       boxes: () => this.beginning?.boxes ?? {},
       takeHeld: () => this.takeHeld(),
+      hold: () => {
+        this.held = [];
+      },
+      giveBack: (box) => this.giveBack(box),
       stopHolding: () => this.stopHolding(),
       broughtIn: (bringing) => this.broughtIn(bringing),
       gaveUp: ({ box, before, typed }) => {

@@ -9,7 +9,7 @@ import { fullWordings } from '#core/entry';
 import { emptyRecord } from '#core/record';
 import { ask, type EntryToFill } from '../messages';
 import type { Box } from '../page/box';
-import { meeting, typedBy, type Bringing, type Drawing } from '../page/contract';
+import { meeting, typedBy, type Bringing, type Drawing, type HeldKey } from '../page/contract';
 import { FillSlip, isAtOnce, type Places } from './FillSlip';
 import { FindSlip } from './FindSlip';
 import { replay } from './replay';
@@ -115,10 +115,35 @@ async function putIn(
   return null;
 }
 
-/** What was typed on while an entry was fetched goes behind it. */
-async function typeHeld(box: Box, before = ''): Promise<void> {
-  const held = before + typedBy(meeting().watching!.stopHolding());
-  if (held !== '') await box.put('', { plain: held, html: null });
+/** Letters that were typed while nothing could take them go into the box. */
+async function typeKeys(box: Box, keys: readonly HeldKey[], before = ''): Promise<void> {
+  const typed = before + typedBy(keys);
+  if (typed !== '') await box.put('', { plain: typed, html: null });
+}
+
+const isBackspace = (held: HeldKey | undefined): boolean => held?.key === 'Backspace';
+
+/** Words were put in: what is typed since goes behind them, but a Backspace first of all gives back what they are for. */
+async function settle(bringing: Bringing, keys: readonly HeldKey[]): Promise<void> {
+  const watching = meeting().watching!;
+  const isGivenBack = isBackspace(keys[0]);
+  if (isGivenBack) await watching.giveBack(bringing.box);
+  else if (keys.length === 0) watching.broughtIn(bringing);
+  await typeKeys(bringing.box, isGivenBack ? keys.slice(1) : keys);
+}
+
+/** Puts in an entry that asks nothing. */
+async function bringAtOnce(bringing: Bringing, begun: Filling): Promise<void> {
+  const watching = meeting().watching!;
+  const { box, kept } = bringing;
+  const early = watching.takeHeld();
+  // What was typed on meanwhile goes behind the words with them.
+  const behind = isBackspace(early[0]) ? '' : typedBy(early);
+  const trouble = await putIn({ ...bringing, kept: kept + behind }, begun, new Map(), 0);
+  const late = watching.stopHolding();
+  if (!trouble && behind === '') return settle(bringing, [...early, ...late]);
+  await typeKeys(box, late, trouble ? behind : '');
+  if (trouble) say(box, trouble);
 }
 
 async function bring(bringing: Bringing): Promise<void> {
@@ -126,37 +151,31 @@ async function bring(bringing: Bringing): Promise<void> {
   const { box } = bringing;
   const toFill = await ask('entry', { entry: bringing.entry });
   if (!toFill) {
-    await typeHeld(box);
+    await typeKeys(box, watching.stopHolding());
     return say(box, 'This entry is not in the bank any more.');
   }
   const request = requestOf(bringing, toFill);
   const begun = beginFilling(request, bringing.typedCase);
-  if (isAtOnce(begun)) {
-    // What was typed on meanwhile goes behind the words with them.
-    const held = typedBy(watching.takeHeld());
-    const trouble = await putIn({ ...bringing, kept: bringing.kept + held }, begun, new Map(), 0);
-    await typeHeld(box, trouble ? held : '');
-    if (trouble) say(box, trouble);
-    else if (held === '') watching.broughtIn(bringing);
-    return;
-  }
+  if (isAtOnce(begun)) return bringAtOnce(bringing, begun);
   box.hold();
   isOpen = true;
   show(
     box,
     <FillSlip
       {...{ bringing, toFill, begun }}
-      ready={(slip) => void replay(slip, watching).then((left) => typeHeld(box, typedBy(left)))}
+      ready={(slip) => void replay(slip, watching).then((left) => typeKeys(box, left))}
       inWording={(wording, { placement }) =>
         beginFilling({ ...request, wording, answers: placement.answers }, bringing.typedCase)
       }
       remembered={watching.boxes()}
       selected={watching.selected()}
       putIn={async (filling, places, pressed) => {
+        watching.hold();
         const trouble = await putIn(bringing, filling, places, pressed);
+        const keys = watching.stopHolding();
         if (trouble) return trouble;
         close();
-        watching.broughtIn(bringing);
+        await settle(bringing, keys);
         return null;
       }}
       giveUp={() => {
