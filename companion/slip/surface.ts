@@ -57,7 +57,9 @@ export class Surface {
   /** Puts it beneath the caret, or above where there is more room. */
   place(): void {
     if (!this.container) return;
-    const { innerWidth, innerHeight } = window;
+    const { innerHeight } = window;
+    // Without the bar that scrolls the page.
+    const innerWidth = document.documentElement.clientWidth;
     const width = Math.min(WIDTH, innerWidth - 2 * GAP);
     const { style } = this.container;
     style.width = `${width}px`;
