@@ -111,5 +111,7 @@ test.each([
   [['a', 'Enter', 'b'], 'a'],
   [['Tab'], ''],
 ])('keys held, %j, type %j', (keys, typed) => {
-  expect(typedBy(keys.map((key) => ({ key, ctrlKey: false, shiftKey: false })))).toBe(typed);
+  expect(
+    typedBy(keys.map((key) => ({ key, code: '', ctrlKey: false, altKey: false, shiftKey: false }))),
+  ).toBe(typed);
 });

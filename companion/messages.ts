@@ -32,7 +32,6 @@ export interface EntryToFill {
   /** Everything that stands within it, by id. */
   included: Entry[];
   writer: Writer;
-  leadIn: string;
 }
 
 /** An entry as the look-up lists it. */
@@ -79,7 +78,7 @@ export interface PageStatus {
 
 /** All questions to the background, with what comes back. */
 export interface Questions {
-  'begin-page': { with: { host: string; had: string }; gives: PageBeginning | 'same' | null };
+  'begin-page': { with: { host: string }; gives: PageBeginning | null };
   entry: { with: { entry: string }; gives: EntryToFill | null };
   pattern: {
     with: { line: string; closer: Closer };

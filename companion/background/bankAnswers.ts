@@ -37,8 +37,7 @@ export async function entryToFill(id: string): Promise<EntryToFill | null> {
   const around = collectionsAround(entry.collection, collections);
   const of = { case: '', kind: ANY_WORK, collections: around };
   const writer = signedWith(beginning.member, signatureFor(beginning, of));
-  const leadIn = collections.get(entry.collection)?.leadIn ?? '';
-  return { entry, included: await includedOf(entry), writer, leadIn };
+  return { entry, included: await includedOf(entry), writer };
 }
 
 const toFound = (entry: Entry, collections: ReadonlyMap<string, Collection>): FoundEntry => ({

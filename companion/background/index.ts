@@ -13,10 +13,9 @@ import { countUse } from './uses';
 const EVERY_MINUTES = 1;
 const ALARM = 'renew';
 
-async function pageBeginning(host: string, had: string): Promise<PageBeginning | 'same' | null> {
+async function pageBeginning(host: string): Promise<PageBeginning | null> {
   const cues = await part('cues');
   if (!cues || !(await isLookedAt(host))) return null;
-  if (cues.print === had) return 'same';
   const { form, boxes } = await pageSettings(host);
   return { form, cues, boxes };
 }
@@ -61,7 +60,7 @@ const nothing = async (done: Promise<unknown>): Promise<null> => {
 const thenTell = (done: Promise<unknown>) => nothing(done.then(tellPages));
 
 const HANDLERS: Handlers = {
-  'begin-page': ({ host, had }) => pageBeginning(host, had),
+  'begin-page': ({ host }) => pageBeginning(host),
   entry: ({ entry }) => entryToFill(entry),
   pattern: ({ line, closer }) => patternIn(line, closer),
   slip: (_, sender) => bringSlip(sender),

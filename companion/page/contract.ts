@@ -28,7 +28,10 @@ export interface Bringing {
 /** A key that was pressed before what it was meant for stood there. */
 export interface HeldKey {
   key: string;
+  /** Its place on the keyboard: what keys with Alt are told by. */
+  code: string;
   ctrlKey: boolean;
+  altKey: boolean;
   shiftKey: boolean;
 }
 
@@ -66,9 +69,9 @@ export interface Drawing {
 /** What held keys type: their letters, as far as nothing but letters was pressed. */
 export function typedBy(keys: readonly HeldKey[]): string {
   let typed = '';
-  for (const { key } of keys) {
+  for (const { key, altKey } of keys) {
     if (key === 'Backspace') typed = typed.slice(0, -1);
-    else if (key.length === 1) typed += key;
+    else if (key.length === 1 && !altKey) typed += key;
     else break;
   }
   return typed;

@@ -75,8 +75,7 @@ export class PageWatch {
   private async beginAgain(): Promise<void> {
     if (!this.begun) return;
     const host = hostOf(this.page);
-    const given = await ask('begin-page', { host, had: '' });
-    this.beginning = given === 'same' ? this.beginning : given;
+    this.beginning = await ask('begin-page', { host });
     if (!this.beginning) this.cues = null;
     else if (this.cues?.print !== this.beginning.cues.print) this.cues = new FittingCues(this.beginning.cues);
     // What draws beside the boxes comes before it is needed, while nobody waits.
@@ -222,10 +221,10 @@ export class PageWatch {
   }
 
   /** A key pressed while an entry is fetched is held for it. What changes nothing goes where it was meant. */
-  private hold({ key, ctrlKey, metaKey, altKey, shiftKey }: KeyboardEvent): boolean {
+  private hold({ key, code, ctrlKey, metaKey, altKey, shiftKey }: KeyboardEvent): boolean {
     const isStep = HELD.has(key);
-    if (!isStep && (ctrlKey || metaKey || altKey || key.length !== 1)) return false;
-    this.held!.push({ key, ctrlKey: ctrlKey || metaKey, shiftKey });
+    if (!isStep && (ctrlKey || metaKey || key.length !== 1)) return false;
+    this.held!.push({ key, code, ctrlKey: ctrlKey || metaKey, altKey, shiftKey });
     return true;
   }
 

@@ -53,6 +53,11 @@ function Typed({ field, given, language, selected, answer }: Props) {
         spellCheck
         value={text}
         onChange={(event) => type(event.target.value)}
+        onKeyDown={(event: React.KeyboardEvent) => {
+          if (!event.altKey || event.code !== 'KeyS' || selected === '') return;
+          event.preventDefault();
+          type(selected);
+        }}
       />
       {problem ? (
         <p role="alert" className="problem">

@@ -14,10 +14,10 @@ export async function replay(
   for (let keys = watching.takeHeld(); keys.length > 0; keys = watching.takeHeld()) {
     for (const [at, held] of keys.entries()) {
       if (!slip.isConnected) return [...keys.slice(at), ...watching.stopHolding()];
-      const { key } = held;
+      const { key, altKey } = held;
       const active = (slip.getRootNode() as ShadowRoot).activeElement ?? slip;
       const isLine = active instanceof HTMLInputElement || active instanceof HTMLTextAreaElement;
-      if (isLine && key.length === 1) document.execCommand('insertText', false, key);
+      if (isLine && key.length === 1 && !altKey) document.execCommand('insertText', false, key);
       else if (isLine && key === 'Backspace') document.execCommand('delete');
       else active.dispatchEvent(new KeyboardEvent('keydown', { ...held, bubbles: true, cancelable: true }));
       await drawn();
