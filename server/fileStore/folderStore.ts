@@ -1,8 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { createReadStream, createWriteStream } from 'node:fs';
+import { createReadStream } from 'node:fs';
 import fs from 'node:fs/promises';
 import path from 'node:path';
-import { pipeline } from 'node:stream/promises';
 import type { FileStore } from './fileStore';
 import { measured } from './measured';
 
@@ -24,8 +23,9 @@ export function folderStore(folder: string): FileStore {
       const drop = () => fs.rm(place, { force: true });
       const { pieces, measure } = measured(source, most);
       try {
-        // Flushed: what is acknowledged is on the disk.
-        await pipeline(pieces, createWriteStream(place, { mode: 0o600, flush: true }));
+        // Flushed: what is acknowledged is on the disk. A write stream would not do: where what comes in breaks off at once, a
+        // pipeline ends before the stream has opened its file, which then lies there after all.
+        await fs.writeFile(place, pieces, { mode: 0o600, flush: true });
       } catch (error) {
         await drop();
         throw error;
