@@ -1,6 +1,7 @@
 /** What the parts of the companion say to each other: pages and their slip, the small window of the toolbar, and the background. */
-import type { Entry, Use } from '#contracts';
+import type { Entry, PageCard, Use } from '#contracts';
 import type { Closer, CueRules, ResolvedCue } from '#core/cue';
+import type { CaseRecord } from '#core/record';
 import type { Writer } from '#core/signing';
 
 /** How words are put into a box: as it takes them, or as one said for a page. */
@@ -34,6 +35,14 @@ export interface EntryToFill {
   writer: Writer;
 }
 
+/** Where an entry can be filled from besides what is typed; each only when it is asked for. */
+export interface Sources {
+  /** What the case is called that is open in Elderleaf; null where none is. */
+  openCase: string | null;
+  /** Where details are on this page; null where nobody has shown it. */
+  card: PageCard | null;
+}
+
 /** An entry as the look-up lists it. */
 export interface FoundEntry {
   id: string;
@@ -62,6 +71,8 @@ export interface Status {
   waiting: number;
   /** What hindered the last renewal; null for nothing. */
   trouble: string | null;
+  /** Whether its member may show where details stand on pages. */
+  isOwner: boolean;
   page: PageStatus | null;
 }
 
@@ -88,6 +99,13 @@ export interface Questions {
   used: { with: { use: Use }; gives: null };
   find: { with: { words: string }; gives: FoundEntry[] };
   list: { with: object; gives: ListedCollection[] };
+  sources: { with: { host: string }; gives: Sources };
+  'open-case': { with: object; gives: CaseRecord | null };
+  point: { with: { tab: number }; gives: null };
+  taught: {
+    with: { host: string; places: (PageCard['places'][number] & { says: string })[] };
+    gives: boolean;
+  };
   'remember-box': { with: { host: string; part: string; box: BoxName }; gives: null };
   'keep-words': { with: { words: string }; gives: boolean };
   'switch-page': { with: { host: string; on: boolean }; gives: null };

@@ -1,7 +1,8 @@
-import type { Asked, PageBeginning, Question, Questions, Status } from '../messages';
+import type { Asked, PageBeginning, Question, Questions, Sources, Status } from '../messages';
 import { entryToFill, findEntries, listBank, patternIn } from './bankAnswers';
 import { joinBy, leaveJoined } from './joining';
-import { keepWords } from './keepWords';
+import { keepWords, openWith } from './keepWords';
+import { recordOfOpenCase, titleOfOpenCase } from './openCase';
 import { beginIn, isLookedAt, pageStatus, registerPages } from './pages';
 import { lastTrouble, renew } from './renew';
 import { changePage, joined, pageSettings, readManaged } from './settings';
@@ -27,6 +28,7 @@ async function status(tab: number | null): Promise<Status> {
     await part('cues'),
     await part('renewedAt'),
   ];
+  const beginning = await part('beginning');
   return {
     joined: to && { address: to.address, member: to.member, name: to.name },
     entries: head?.size ?? 0,
@@ -34,9 +36,19 @@ async function status(tab: number | null): Promise<Status> {
     renewedAt: renewedAt ?? null,
     waiting: (await waitingUses()).length,
     trouble: lastTrouble(),
+    isOwner: beginning?.member.role === 'owner',
     page: await pageStatus(tab),
   };
 }
+
+async function sourcesAt(host: string): Promise<Sources> {
+  const cards = (await part('beginning'))?.pageCards ?? [];
+  return { openCase: await titleOfOpenCase(), card: cards.find((card) => card.host === host) ?? null };
+}
+
+/** Has an owner show where details stand on the page of a tab. */
+const beginPointing = (tab: number) =>
+  chrome.scripting.executeScript({ target: { tabId: tab }, files: ['point.js'] });
 
 type Sender = chrome.runtime.MessageSender;
 type Handlers = {
@@ -67,6 +79,10 @@ const HANDLERS: Handlers = {
   used: ({ use }) => nothing(countUse(use)),
   find: ({ words }) => findEntries(words),
   list: () => listBank(),
+  sources: ({ host }) => sourcesAt(host),
+  'open-case': () => recordOfOpenCase(),
+  point: ({ tab }) => nothing(beginPointing(tab)),
+  taught: (card) => openWith('/other-pages', 'taught', JSON.stringify(card)),
   'remember-box': ({ host, part: of, box }) =>
     thenTell(changePage(host, (page) => ({ ...page, boxes: { ...page.boxes, [of]: box } }))),
   'keep-words': ({ words }) => keepWords(words),

@@ -1,6 +1,6 @@
 import { joined } from './settings';
 
-/** As long as the pocket takes to open, at the most, in milliseconds. */
+/** As long as a page of Elderleaf takes to open, at the most, in milliseconds. */
 const WAIT_MS = 15_000;
 
 /** Waits until the page of a tab has been loaded. */
@@ -19,22 +19,26 @@ function loaded(tab: number): Promise<void> {
 }
 
 /**
- * Opens the pocket of Elderleaf with words to keep: its capture slip makes an entry of them, as the member who is signed in there.
- * The words go from this browser's page to the pocket's, through no address and no server. False where this browser is not joined.
+ * Opens a page of Elderleaf with something of the companion's for whoever is signed in there: it lies in that page's own tab, under
+ * `companion.<name>`, and `elderleaf-<name>` tells of it. So it goes through no address and no server. False where this browser is not
+ * joined.
  */
-export async function keepWords(words: string): Promise<boolean> {
+export async function openWith(path: string, name: string, something: string): Promise<boolean> {
   const to = await joined();
   if (!to) return false;
-  const { id } = await chrome.tabs.create({ url: `${to.address}/pocket` });
+  const { id } = await chrome.tabs.create({ url: to.address + path });
   if (id === undefined) return false;
   await loaded(id);
   await chrome.scripting.executeScript({
     target: { tabId: id },
-    func: (text: string) => {
-      sessionStorage.setItem('companion.to-keep', text);
-      window.dispatchEvent(new Event('elderleaf-to-keep'));
+    func: (under: string, left: string) => {
+      sessionStorage.setItem(`companion.${under}`, left);
+      window.dispatchEvent(new Event(`elderleaf-${under}`));
     },
-    args: [words],
+    args: [name, something],
   });
   return true;
 }
+
+/** Opens the pocket with words to keep: its capture slip makes an entry of them. False where this browser is not joined. */
+export const keepWords = (words: string): Promise<boolean> => openWith('/pocket', 'to-keep', words);

@@ -11,6 +11,8 @@ const FORMS: Record<Form, string> = {
 interface Props {
   page: PageStatus;
   tab: number | null;
+  /** Whether one may show where details stand on it. */
+  mayTeach: boolean;
   changed: () => Promise<void>;
 }
 
@@ -20,7 +22,7 @@ function Granting({
   label,
   tab,
   changed,
-}: { origins: string[]; label: string } & Omit<Props, 'page'>) {
+}: { origins: string[]; label: string } & Omit<Props, 'page' | 'mayTeach'>) {
   const [isRefused, setRefused] = useState(false);
   const grant = async () => {
     const isGranted = await chrome.permissions.request({ origins: origins.map(patternOf) });
@@ -91,7 +93,7 @@ const SAID: Record<PageStatus['state'], string | null> = {
 };
 
 /** What is so on the page in front, and what one may say of it. */
-export function PagePart({ page, tab, changed }: Props) {
+export function PagePart({ page, tab, mayTeach, changed }: Props) {
   const { host, state, frames, origin } = page;
   const then = (done: Promise<unknown>) => void done.then(changed);
   return (
@@ -107,6 +109,11 @@ export function PagePart({ page, tab, changed }: Props) {
         </button>
       )}
       {state === 'on' && <PageOn page={page} then={then} />}
+      {state === 'on' && mayTeach && tab !== null && (
+        <button type="button" onClick={() => void ask('point', { tab }).then(() => window.close())}>
+          Show where details are on it
+        </button>
+      )}
       {(state === 'on' || state === 'asked') && frames.length > 0 && (
         <>
           <p className="soft">

@@ -57,7 +57,7 @@ export function Popup() {
           {status.trouble} What is in this browser works on.
         </p>
       )}
-      {page && <PagePart page={page} tab={tab} changed={look} />}
+      {page && <PagePart page={page} tab={tab} mayTeach={status.isOwner} changed={look} />}
       <h2>This browser: {joined.name}</h2>
       <p className="soft">
         It reads the bank and counts uses as numbers. What you type on pages stays there. Leaving takes the

@@ -3,12 +3,21 @@ import { gapsIn, stepsOf, withAnswers, withConfirmed, type Filling, type Step } 
 import type { Answer } from '#core/draft';
 import { fullWordings, type Wording } from '#core/entry';
 import { pickablesOf } from '#core/fill';
+import type { CaseRecord } from '#core/record';
 import type { BoxName, EntryToFill } from '../messages';
 import type { Bringing } from '../page/contract';
 import { boxesBeside, boxFor, type NamedBox } from './boxesOfParts';
 import { PartLine } from './PartLine';
 import { Question } from './Question';
 import { Reading } from './Reading';
+
+/** A record that an entry can be filled from once that is asked for, by its button or Alt and a letter. */
+export interface FillFrom {
+  label: string;
+  letter: string;
+  /** Null where it cannot be read any more. */
+  read: () => Promise<CaseRecord | null>;
+}
 
 /** Where the parts of a wording go: by their names; null for nowhere. */
 export type Places = ReadonlyMap<string, NamedBox | null>;
@@ -20,6 +29,10 @@ interface Props {
   /** Begins anew in another wording of the entry, with the answers given so far. */
   inWording: (wording: string, filling: Filling) => Filling;
   remembered: Record<string, BoxName>;
+  /** Where it can be filled from besides what is typed. */
+  sources: readonly FillFrom[];
+  /** Begins anew with what a record tells, and the answers given so far. */
+  inRecord: (record: CaseRecord, filling: Filling) => Filling;
   selected: string;
   /** The slip stands and has the keys. */
   ready: (slip: HTMLElement) => void;
@@ -35,7 +48,7 @@ const idOfFirst = (filling: Filling): string => {
 };
 
 /** An entry as it is being filled: what it asks just now, and the ways on from there. */
-function useFilling({ begun, bringing, remembered, inWording, putIn }: Props) {
+function useFilling({ begun, bringing, remembered, inWording, inRecord, putIn }: Props) {
   const [filling, setFilling] = useState(begun);
   const [current, setCurrent] = useState(() => idOfFirst(begun));
   const [said, say] = useState<string | null>(null);
@@ -77,6 +90,14 @@ function useFilling({ begun, bringing, remembered, inWording, putIn }: Props) {
     },
     confirm: (number: number) => setFilling((now) => withConfirmed(now, number)),
     setPlace: (part: string, to: NamedBox | null) => setPlaces(new Map([...places, [part, to]])),
+    fillFrom: async ({ label, read }: FillFrom) => {
+      const record = await read();
+      if (!record) return say(`${label}: nothing could be read there. Your answers are as they were.`);
+      const next = inRecord(record, filling);
+      setFilling(next);
+      setCurrent(idOfFirst(next));
+      say(null);
+    },
     setWording: (id: string) => {
       const next = inWording(id, filling);
       setFilling(next);
@@ -94,11 +115,13 @@ const isInList = ({ target }: React.KeyboardEvent): boolean => target instanceof
 function keyInSlip(
   event: React.KeyboardEvent,
   slip: Filled,
-  { wordings, giveUp }: { wordings: readonly Wording[]; giveUp: () => void },
+  { wordings, sources, giveUp }: Pick<Props, 'sources' | 'giveUp'> & { wordings: readonly Wording[] },
 ): boolean {
   const isEnter = event.key === 'Enter';
   const wording = event.altKey && /^[1-9]$/.test(event.key) ? wordings[Number(event.key) - 1] : undefined;
+  const source = event.altKey ? sources.find(({ letter }) => event.code === `Key${letter}`) : undefined;
   if (event.key === 'Escape') giveUp();
+  else if (source) void slip.fillFrom(source);
   else if (isEnter && (event.ctrlKey || event.metaKey)) void slip.put();
   else if (wording) slip.setWording(wording.id);
   else return stepByKey(event, slip);
@@ -139,6 +162,25 @@ function Wordings({ wordings, slip }: { wordings: readonly Wording[]; slip: Fill
   );
 }
 
+/** Where the entry can be filled from besides what is typed. */
+function Sources({ sources, slip }: { sources: readonly FillFrom[]; slip: Filled }) {
+  return (
+    <p className="wordings" role="group" aria-label="Fill from">
+      {sources.map((source) => (
+        <button
+          key={source.letter}
+          type="button"
+          tabIndex={-1}
+          onMouseDown={keepFocus}
+          onClick={() => void slip.fillFrom(source)}
+        >
+          {source.label} <kbd>Alt + {source.letter}</kbd>
+        </button>
+      ))}
+    </p>
+  );
+}
+
 /** What is asked just now, or what still hinders it. */
 function Asked({ slip, selected }: { slip: Filled; selected: string }) {
   const { step, filling, said } = slip;
@@ -167,7 +209,7 @@ function Asked({ slip, selected }: { slip: Filled; selected: string }) {
 
 /** An entry that asks something, filled beside the box it goes into: the sentence is alive while one answers, and the box changes once. */
 export function FillSlip(props: Props) {
-  const { bringing, toFill, giveUp } = props;
+  const { bringing, toFill, sources, giveUp } = props;
   const slip = useFilling(props);
   const { filling, step, at, steps, pressed } = slip;
   const wordings = fullWordings(toFill.entry.content);
@@ -186,7 +228,7 @@ export function FillSlip(props: Props) {
   }, [isAnswer, at]);
   const keys = (event: React.KeyboardEvent) => {
     if (!['Shift', 'Control', 'Alt', 'Meta'].includes(event.key)) pressed.current += 1;
-    if (!event.nativeEvent.isComposing && keyInSlip(event, slip, { wordings, giveUp }))
+    if (!event.nativeEvent.isComposing && keyInSlip(event, slip, { wordings, sources, giveUp }))
       event.preventDefault();
   };
   return (
@@ -201,6 +243,7 @@ export function FillSlip(props: Props) {
         <h2>{toFill.entry.content.title}</h2>
         {bringing.cue && <code className="cue">{bringing.cue}</code>}
       </header>
+      {sources.length > 0 && <Sources sources={sources} slip={slip} />}
       {wordings.length > 1 && <Wordings wordings={wordings} slip={slip} />}
       {filling.parts.slice(0, -1).map((part) => (
         <PartLine

@@ -47,7 +47,7 @@ const nameOf = (element: HTMLElement): BoxName => {
 };
 
 /** The pages that a box's parts may be on: its own, and those around it of the same origin. */
-function pagesAround(page: Document): Document[] {
+export function pagesAround(page: Document): Document[] {
   const pages = [page];
   try {
     const { parent } = page.defaultView!;

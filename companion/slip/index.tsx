@@ -2,15 +2,18 @@ import type { ReactNode } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
 import { beginFilling, finishedParts, type Filling } from '#client/filling';
 import { clockNow } from '#client/clock';
+import type { Answers } from '#core/draft';
 import { toHtml } from '#core/exchange';
 import { plainPassage } from '#core/passage';
 import { answersFromGroups, type PlaceRequest } from '#core/fill';
 import { fullWordings } from '#core/entry';
-import { emptyRecord } from '#core/record';
+import { emptyRecord, type Written } from '#core/record';
 import { ask, type EntryToFill } from '../messages';
 import type { Box } from '../page/box';
 import { meeting, typedBy, type Bringing, type Drawing, type HeldKey } from '../page/contract';
-import { FillSlip, isAtOnce, type Places } from './FillSlip';
+import { pagesAround } from './boxesOfParts';
+import { recordOnPage } from './detailsOnPage';
+import { FillSlip, isAtOnce, type FillFrom, type Places } from './FillSlip';
 import { FindSlip } from './FindSlip';
 import { replay } from './replay';
 import { Surface } from './surface';
@@ -64,6 +67,28 @@ function requestOf(bringing: Bringing, { entry, included, writer }: EntryToFill)
     answers: answersFromGroups(entry.content.fields, bringing.groups, clockNow(), language),
   };
 }
+
+/** Where an entry that asks for details can be filled from: the case that is open in Elderleaf, and this page where it was shown. */
+async function sourcesFor(box: Box, { entry, included }: EntryToFill, written: Written): Promise<FillFrom[]> {
+  const asksDetails = [entry, ...included].some(({ content }) =>
+    content.fields.some(({ kind }) => kind === 'detail' || kind === 'person'),
+  );
+  const sources = asksDetails ? await ask('sources', { host: location.host }) : null;
+  if (!sources) return [];
+  const { card, openCase } = sources;
+  const pages = pagesAround(box.element.ownerDocument);
+  const onPage = card && (() => Promise.resolve(recordOnPage(card, pages, written)));
+  return [
+    ...(onPage ? [{ label: 'From this page', letter: 'P', read: onPage }] : []),
+    ...(openCase === null
+      ? []
+      : [{ label: `From ${openCase}`, letter: 'C', read: () => ask('open-case', {}) }]),
+  ];
+}
+
+/** The answers of a filling that no record told. */
+const typedIn = ({ placement: { answers } }: Filling): Answers =>
+  Object.fromEntries(Object.entries(answers).filter(([, { kind }]) => kind !== 'detail'));
 
 /** A few letters behind words with formatting: spaces at their edges are kept. */
 const asHtml = (text: string): string =>
@@ -154,19 +179,32 @@ async function bring(bringing: Bringing): Promise<void> {
     await typeKeys(box, watching.stopHolding());
     return say(box, 'This entry is not in the bank any more.');
   }
-  const request = requestOf(bringing, toFill);
+  let request = requestOf(bringing, toFill);
   const begun = beginFilling(request, bringing.typedCase);
   if (isAtOnce(begun)) return bringAtOnce(bringing, begun);
+  const sources = await sourcesFor(box, toFill, {
+    today: request.today,
+    language: request.entry.content.wordings[0]!.language,
+  });
+  const again = (filling: Filling, change: Partial<PlaceRequest>) => {
+    request = {
+      ...request,
+      wording: filling.placement.wording,
+      answers: filling.placement.answers,
+      ...change,
+    };
+    return beginFilling(request, bringing.typedCase);
+  };
   box.hold();
   isOpen = true;
   show(
     box,
     <FillSlip
-      {...{ bringing, toFill, begun }}
+      {...{ bringing, toFill, begun, sources }}
+      // What an earlier record told gives way; what was typed stays.
+      inRecord={(record, filling) => again(filling, { record, answers: typedIn(filling) })}
       ready={(slip) => void replay(slip, watching).then((left) => typeKeys(box, left))}
-      inWording={(wording, { placement }) =>
-        beginFilling({ ...request, wording, answers: placement.answers }, bringing.typedCase)
-      }
+      inWording={(wording, filling) => again(filling, { wording })}
       remembered={watching.boxes()}
       selected={watching.selected()}
       putIn={async (filling, places, pressed) => {

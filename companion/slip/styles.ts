@@ -67,6 +67,8 @@ footer .main { background: var(--elder); border-color: var(--elder); color: var(
 .part-name b { color: var(--ink); font-weight: 600; }
 .part .reading { padding-bottom: 10px; margin: 4px -14px 0; }
 .outlined { position: fixed; border: 2px solid var(--elder); border-radius: 3px; pointer-events: none; }
+.pointing footer { flex-wrap: wrap; }
+.pointing p, .pointing ul { margin: 6px 0 0; padding: 0; list-style: none; }
 .rows { list-style: none; margin: 6px -14px 0; padding: 0; max-height: 260px; overflow: auto; border-block: 1px solid var(--hair); }
 .rows li { display: flex; flex-wrap: wrap; align-items: baseline; gap: 2px 10px; padding: 5px 14px; border-bottom: 1px solid var(--hair); cursor: pointer; }
 .rows b { flex: 1; font: 500 15px/1.35 var(--book); overflow-wrap: anywhere; }

@@ -77,6 +77,11 @@ export class Surface {
     style.maxHeight = `${Math.max(isBelow ? below : above, LEAST)}px`;
   }
 
+  /** What is drawn beneath it: lines around elements of the page; null while nothing is drawn. */
+  under(): HTMLElement | null {
+    return beneath.element;
+  }
+
   close(): void {
     this.host?.remove();
     this.host = null;

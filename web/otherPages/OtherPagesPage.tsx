@@ -4,6 +4,7 @@ import { LeftAloneSchema } from '#contracts';
 import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useTeamSettings } from '../api';
 import { Figure, useShell } from '../shell';
+import { PageCards } from './PageCards';
 import { Button, Failed, Loading, Notice, TextField } from '../ui';
 
 const NONE: readonly string[] = [];
@@ -96,8 +97,8 @@ export function OtherPagesPage() {
         <div className="grid gap-2 pt-6 text-[14px] text-soft">
           <h2 className="section-head">What it may do</h2>
           <p>
-            It reads the bank and counts uses. It sees no cases, no texts and no people but the one who joined
-            it.
+            It reads the bank and counts uses. It sees no texts and no people but the one who joined it; a
+            case only when it is open in this browser and one fills an entry from it.
           </p>
           <p>
             It works on pages that its user has allowed, one by one, and makes no request but to this
@@ -122,6 +123,7 @@ export function OtherPagesPage() {
           <h2 className="section-head">Pages left alone</h2>
           <LeftAlone />
         </section>
+        <PageCards />
       </div>
     </Figure>
   );
