@@ -27,7 +27,7 @@ module.exports = {
       from: { path: '^client/', pathNot: '^client/testing/|\\.test\\.tsx?$' },
       to: {
         pathNot:
-          '^(core|contracts|client)/|^node_modules/(zod|comlink|nspell|docx|fflate|pdfmake|@types/pdfmake|@fontsource/literata)/',
+          '^(core|contracts|client)/|^node_modules/(zod|comlink|idb|nspell|docx|fflate|pdfmake|@types/pdfmake|@fontsource/literata)/',
       },
     },
     {

@@ -21,6 +21,8 @@ export default defineConfig({
     timezoneId: 'Europe/London',
     permissions: ['clipboard-read', 'clipboard-write'],
     trace: 'off',
+    // Each would fetch every file of the pages: the tests of opening without the server have theirs.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       args: [

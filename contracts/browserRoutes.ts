@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { SignatureSchema } from '#core/signing';
 import { MemberSchema } from './members';
+import { PageCardSchema } from './pageCards';
 import { define } from './route';
 
 const instant = z.iso.datetime();
@@ -39,6 +40,8 @@ const CompanionSchema = z.object({
   signatures: z.array(SignatureSchema),
   /** Pages that the team's owners say are never looked at. */
   leftAlone: z.array(z.string()),
+  /** Where details of cases stand on pages of others. */
+  pageCards: z.array(PageCardSchema),
 });
 export type CompanionBeginning = z.infer<typeof CompanionSchema>;
 

@@ -18,6 +18,7 @@ export const COLLECTION_ROUTES = define({
     method: 'get',
     path: '/api/team',
     access: 'member',
+    atHand: 'team',
     summary: 'Everyone of the team, and its groups.',
     status: 200,
     response: TeamSchema,

@@ -7,6 +7,7 @@ export const DICTIONARY_ROUTES = define({
     method: 'get',
     path: '/api/dictionaries',
     access: 'member',
+    atHand: 'team',
     summary: 'The languages for which the team has put a dictionary in its folder.',
     status: 200,
     response: z.array(z.string()),

@@ -10,6 +10,7 @@ export const FILE_ROUTES = define({
     method: 'get',
     path: '/api/files/limits',
     access: 'member',
+    atHand: 'team',
     summary: 'The most bytes that a file may have here.',
     status: 200,
     response: z.object({ mostBytes: z.number().int() }),

@@ -2,7 +2,7 @@ export { ROUTES, pathFor } from './routes';
 export { MOST_FILES, MOST_NAME } from './files';
 export type { CaseFile } from './files';
 export { MOST_SENT_BYTES } from './limits';
-export type { Access, Route } from './route';
+export type { Access, AtHand, Route } from './route';
 export type { RouteName, BodyOf, ResponseOf, ParamsOf } from './routes';
 export { ProblemSchema, PROBLEM_TITLES } from './problem';
 export type { Problem, ProblemCode } from './problem';
@@ -13,8 +13,8 @@ export type { CollectionRevision, GrantedTo, Group, Sharing, Team } from './coll
 export type { Invitation, OwnDetails, Person, Post } from './people';
 export { ACTS_ABOUT } from './trail';
 export type { Act, TrailAsked, TrailLine } from './trail';
-export { USUAL_KEEPING } from './wastebasket';
-export type { BackupKeeping, Deletion, Restored, TeamSettings } from './wastebasket';
+export { CasesOnComputersSchema, USUAL_KEEPING } from './wastebasket';
+export type { BackupKeeping, CasesOnComputers, Deletion, Restored, TeamSettings } from './wastebasket';
 export {
   BROWSER_CODE_LENGTH,
   BROWSER_CODE_LETTERS,
@@ -45,6 +45,7 @@ export type {
 export type { Import, ImportPiece, ImportUndone } from './importRoutes';
 export type { Proposal } from './proposals';
 export type { Step, Stepped } from './steps';
+export { DraftSchema } from './cases';
 export type {
   Case,
   CaseSummary,
@@ -62,6 +63,9 @@ export type {
   NewerWordings,
 } from './cases';
 export type { Glossary, GlossarySettings, Imported, OwnUses, ToldUses, Use } from './glossaries';
+export { CARD_PATHS, PageCardSchema } from './pageCards';
+export type { CardPath, PageCard } from './pageCards';
+export { keyedEntryId } from './keyedEntry';
 export { EventSchema } from './events';
 export type { LiveEvent } from './events';
 export { collectionFormat } from './collectionFormat';

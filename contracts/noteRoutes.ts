@@ -8,6 +8,7 @@ export const NOTE_ROUTES = define({
     method: 'get',
     path: '/api/notes',
     access: 'member',
+    atHand: 'team',
     summary: "The open notes on entries that the member keeps, and the member's own, newest first.",
     status: 200,
     response: z.array(NoteSchema),

@@ -8,6 +8,7 @@ export const PROPOSAL_ROUTES = define({
     method: 'get',
     path: '/api/proposals',
     access: 'member',
+    atHand: 'team',
     summary: "The open proposals that the member may answer, and the member's own, newest first.",
     status: 200,
     response: z.array(ProposalSchema),

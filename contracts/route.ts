@@ -8,6 +8,9 @@ import type { z } from 'zod';
  */
 export type Access = 'anyone' | 'member' | 'given' | 'reader' | 'keeper' | 'listKeeper' | 'owner' | 'self';
 
+/** What the answers of a route are to a page that opens without its server: the team's, a case's, or a draft. */
+export type AtHand = 'team' | 'case' | 'draft';
+
 /** One route of the API: where it is, who may call it, what it takes and what it answers. */
 export interface Route {
   method: 'get' | 'post' | 'put' | 'delete';
@@ -25,6 +28,11 @@ export interface Route {
   response?: z.ZodType;
   /** Media type of the response when it is not JSON. */
   stream?: string;
+  /**
+   * What a page keeps of its answers on the computer, to open with while the server cannot be reached. `team`: the answer; it holds
+   * no personal details. `case`: the answer, as long as the team lets cases stay on computers. `draft`: the draft that it answers with.
+   */
+  atHand?: AtHand;
   /** True where the token of a joined browser may call it: the bank, and counting uses. */
   forCompanion?: boolean;
 }

@@ -27,6 +27,7 @@ export const SENDING_ROUTES = define({
     method: 'get',
     path: '/api/sendings',
     access: 'member',
+    atHand: 'case',
     summary: 'The letters that the member sent, newest first; the last 500.',
     status: 200,
     response: z.array(SendingSchema),

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { LeftAloneSchema, MOST_LEFT_ALONE } from './browserRoutes';
+import { MOST_PAGE_CARDS, PageCardSchema } from './pageCards';
 import { EntryContentSchema } from '#core/entry';
 import { RecordRulesSchema } from '#core/record';
 import { TeamKindsSchema } from '#core/work';
@@ -58,6 +59,10 @@ const BackupKeepingSchema = z.object({ days: spans, weeks: spans, months: spans 
 export type BackupKeeping = z.infer<typeof BackupKeepingSchema>;
 export const USUAL_KEEPING: BackupKeeping = { days: 7, weeks: 4, months: 12 };
 
+/** How long what is personal may stay on a computer: not at all, or so many days after the server was reached last. */
+export const CasesOnComputersSchema = z.union([z.literal('none'), z.number().int().min(1).max(365)]);
+export type CasesOnComputers = z.infer<typeof CasesOnComputersSchema>;
+
 /** What is set for the whole team. */
 export const TeamSettingsSchema = z.object({
   /** Days after which the wastebasket is emptied of a thing; null for never. */
@@ -70,6 +75,10 @@ export const TeamSettingsSchema = z.object({
   backups: BackupKeepingSchema.nullable(),
   /** Pages that the companion of no member looks at. */
   leftAlone: z.array(LeftAloneSchema).max(MOST_LEFT_ALONE).nullable(),
+  /** Where details of cases stand on pages of others. */
+  pageCards: z.array(PageCardSchema).max(MOST_PAGE_CARDS).nullable(),
+  /** How long cases and drafts may stay on members' computers; null for as long as they are signed in. */
+  casesOnComputers: CasesOnComputersSchema.nullable(),
 });
 
 /** Some of what is set: the rest stays as it is. */

@@ -2,7 +2,8 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import type { Locator, Page } from '@playwright/test';
-import { newEntry } from '#core/entry';
+import { newEntry, type EntryContent } from '#core/entry';
+import { readEntry } from '#core/notation';
 import type { Passage } from '#core/passage';
 import { heldBy, joinBrowser, keptIn, startElsewhere, type Elsewhere } from './elsewhere';
 import { RunningServer } from './runningServer';
@@ -137,16 +138,7 @@ test('in a talk where Enter sends: the key that closes a cue sends nothing, and 
   const items = Array.from({ length: 40 }, (_, at) =>
     item(`${at + 1}: ${'one word after another '.repeat(5)}`.trim()),
   );
-  const status = await account.evaluate(async (content) => {
-    const answer = await fetch('/api/entries', {
-      method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ collection: 'own-imke', reason: '', content }),
-    });
-    return answer.status;
-  }, longEntry(items));
-  expect(status).toBe(201);
-  await renew();
+  await saveEntry(longEntry(items));
   await page.goto(`${elsewhere.url}/chat.html`);
   const line = ofValue(page.getByLabel(/^Your line: /));
   await tryPlace(line);
@@ -330,6 +322,80 @@ test('what is composed is left to who composes it', async () => {
   await expect(plain).toHaveValue(HANDLING);
 });
 
+/** An entry that asks a case for what it is called and its number. */
+const CASE_LINE = readEntry(`title: Case line
+cue: cline
+
+field Name: detail name
+
+field Number: detail number
+
+== wording English: en-GB
+
+{Name} ({Number}) is well.
+`);
+
+test('an entry is filled from the case that is open in Elderleaf, by a key, and seen before it goes in', async () => {
+  if (!CASE_LINE.ok) throw new Error('The entry cannot be read.');
+  await saveEntry(CASE_LINE.value);
+  await account.goto(`${server.url}/`);
+  await account.getByRole('link', { name: /^Keel, mute swan/ }).press('Enter');
+  await expect(account).toHaveTitle(/^Keel/);
+  await page.goto(`${elsewhere.url}/mail.html`);
+  const plain = ofValue(page.getByLabel('Message, plain'));
+  await page.bringToFront();
+  await typeUntil(plain, ',hnd', HANDLING);
+  await page.keyboard.type(' ,cline ');
+  await page.keyboard.press('Alt+c');
+  await expect(async () => {
+    await page.keyboard.press('Control+Enter');
+    await expect.poll(plain.read, { timeout: 2000 }).toContain(`${HANDLING} Keel (MS-0219) is well.`);
+  }).toPass();
+});
+
+test('an owner shows once where details stand on a page; entries are filled from there', async () => {
+  await page.goto(`${elsewhere.url}/records.html`);
+  await page.getByLabel('Note (open)').click();
+  const tab = await elsewhere.background.evaluate(async () => {
+    const tabs = await chrome.tabs.query({});
+    return tabs.find(({ url }) => url?.endsWith('/records.html'))!.id!;
+  });
+  const popup = await elsewhere.popup(tab);
+  await popup.getByRole('button', { name: 'Show where details are on it' }).press('Enter');
+  await page.bringToFront();
+  await page.getByText('Bramble', { exact: true }).click();
+  await page.keyboard.press('1');
+  await page.getByText('OT-311').click();
+  await page.keyboard.press('2');
+  const opened = elsewhere.context.waitForEvent('page');
+  await page.keyboard.press('Enter');
+  const other = await opened;
+  const shown = other.getByRole('region', { name: /^Shown on/ });
+  await expect(shown).toContainText('Name: there it says “Bramble”');
+  await shown.getByRole('button', { name: 'Save this card' }).press('Enter');
+  await expect(other.getByRole('list', { name: 'Page cards' })).toContainText('Name, Case number');
+  const { pageCards } = (await (await other.request.get(`${server.url}/api/settings`)).json()) as {
+    pageCards: unknown;
+  };
+  // Where it stands, and not what stands there.
+  expect(JSON.stringify(pageCards)).toContain('#patient');
+  expect(JSON.stringify(pageCards)).not.toContain('Bramble');
+  await expectAccessible(other);
+  await other.close();
+
+  await renew();
+  await page.bringToFront();
+  await page.reload();
+  const note = ofValue(page.getByLabel('A box that its page writes anew'));
+  await typeUntil(note, ',hnd', HANDLING);
+  await page.keyboard.type(' ,cline ');
+  await page.keyboard.press('Alt+p');
+  await expect(async () => {
+    await page.keyboard.press('Control+Enter');
+    await expect.poll(note.read, { timeout: 2000 }).toContain(`${HANDLING} Bramble (OT-311) is well.`);
+  }).toPass();
+});
+
 test('off on a page with one key, and on again', async () => {
   await page.goto(`${elsewhere.url}/mail.html`);
   const plain = ofValue(page.getByLabel('Message, plain'));
@@ -398,6 +464,20 @@ async function renew(): Promise<void> {
   await popup.getByRole('button', { name: 'Renew now' }).press('Enter');
   await expect(popup.getByText(/up to date just now/)).toBeVisible();
   await popup.close();
+}
+
+/** Saves an entry as Imke's own, and has the browser ask for it. */
+async function saveEntry(content: EntryContent): Promise<void> {
+  const status = await account.evaluate(
+    async (body) => {
+      const headers = { 'Content-Type': 'application/json' };
+      const answer = await fetch('/api/entries', { method: 'POST', headers, body });
+      return answer.status;
+    },
+    JSON.stringify({ collection: 'own-imke', reason: '', content }),
+  );
+  expect(status).toBe(201);
+  await renew();
 }
 
 const longEntry = (items: object[]) => ({

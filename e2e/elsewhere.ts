@@ -13,8 +13,8 @@ export interface Elsewhere {
   background: Worker;
   /** Where the pages of others are: another origin than Elderleaf's. */
   url: string;
-  /** Opens the small window of the companion for a page. */
-  popup: () => Promise<Page>;
+  /** Opens the small window of the companion, for the page of a tab where it is given. */
+  popup: (tab?: number) => Promise<Page>;
   end: () => Promise<void>;
 }
 
@@ -45,9 +45,9 @@ export async function startElsewhere(folder: string): Promise<Elsewhere> {
     context,
     background,
     url: `http://127.0.0.1:${(site.address() as AddressInfo).port}`,
-    popup: async () => {
+    popup: async (tab) => {
       const page = await context.newPage();
-      await page.goto(`chrome-extension://${host}/popup.html`);
+      await page.goto(`chrome-extension://${host}/popup.html${tab === undefined ? '' : `?tab=${tab}`}`);
       return page;
     },
     end: async () => {

@@ -1,3 +1,4 @@
+import { keptPaths } from './keptHere';
 import { draftOf, expect, openCase, test, words } from './test';
 
 test('with the server killed while typing, the page says so, keeps all, and goes on', async ({
@@ -83,9 +84,7 @@ test('a page opens with the bank this browser kept, before the server has answer
 }) => {
   const page = await signedIn('Imke Tarrow');
   await openCase(page, /Dune/);
-  // The place it is kept in stands a moment before the bank is in it.
-  const kept = () => page.evaluate(async () => (await (await caches.open('elderleaf-bank')).keys()).length);
-  await expect.poll(kept).toBe(1);
+  await expect.poll(() => keptPaths(page)).toContain('/api/bank');
   // The server takes its time over the bank.
   await page.route('**/api/bank', () => undefined);
   await page.reload();
@@ -95,5 +94,5 @@ test('a page opens with the bank this browser kept, before the server has answer
   await page.getByRole('button', { name: 'Imke Tarrow' }).click();
   await page.getByRole('menuitem', { name: 'Sign out' }).click();
   await expect(page.getByRole('button', { name: 'Odile Brandt' })).toBeVisible();
-  expect(await page.evaluate(() => caches.has('elderleaf-bank'))).toBe(false);
+  expect(await keptPaths(page)).toEqual([]);
 });

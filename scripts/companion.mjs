@@ -47,6 +47,7 @@ export async function buildCompanion({ hosts = [], folder = FOLDER } = {}) {
   await bundle('background/index.ts', 'background.js', 'esm');
   await bundle('page/index.ts', 'page.js', 'iife');
   await bundle('slip/index.tsx', 'slip.js', 'iife');
+  await bundle('point/index.ts', 'point.js', 'iife');
   await bundle('popup/index.tsx', 'popup.js', 'esm');
   for (const [from, to] of [
     ['companion/popup/popup.html', 'popup.html'],

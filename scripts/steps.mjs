@@ -134,6 +134,9 @@ export function build() {
       env: { NODE_ENV: 'production' },
     });
     compressAssets(path.join(root, 'dist/web/assets'));
+    run('Building what opens the pages offline', process.execPath, ['scripts/serviceWorker.mjs'], {
+      quiet: true,
+    });
     fs.rmSync(path.join(root, 'dist/server'), { recursive: true, force: true });
     run('Building the server', tool('esbuild'), [
       'server/main.ts',

@@ -6,23 +6,42 @@ import { withPostgres } from './postgres.mjs';
 
 const CHROMIUM = '/usr/bin/chromium';
 
-/** Installs Debian packages when a file they bring is missing. */
-function debian(packages, file) {
-  if (fs.existsSync(file)) return true;
-  const env = { DEBIAN_FRONTEND: 'noninteractive' };
-  return (
-    run('Reading the package lists', 'apt-get', ['update', '-qq'], { quiet: true, may_fail: true }) &&
-    run(`Installing ${packages.join(', ')}`, 'apt-get', ['install', '-y', '-qq', ...packages], {
-      quiet: true,
-      env,
-      may_fail: true,
-    })
-  );
+/** What checks need besides Node: the package that brings it, a file by which it is known to be there, and what is left out without it. */
+const PACKAGES = [
+  // A mailbox to read, by a mail server that is not ours.
+  { name: 'dovecot-imapd', file: '/usr/sbin/dovecot', leftOut: 'Tests of the mailbox' },
+  { name: 'postgresql', file: '/usr/lib/postgresql', leftOut: 'HTTP tests on PostgreSQL' },
+  { name: 'chromium', file: CHROMIUM },
+  // Readers of docx and of mail that are not ours, to hold what goes out against.
+  { name: 'pandoc', file: '/usr/bin/pandoc' },
+  { name: 'python3', file: '/usr/bin/python3' },
+];
+
+const isThere = (name) => fs.existsSync(PACKAGES.find((one) => one.name === name).file);
+
+/** A command that installs what is missing of the packages, all at once; null where nothing is. */
+function debian() {
+  const missing = PACKAGES.filter(({ file }) => !fs.existsSync(file)).map(({ name }) => name);
+  if (missing.length === 0) return null;
+  const apt = `apt-get update -qq; DEBIAN_FRONTEND=noninteractive apt-get install -y -qq ${missing.join(' ')}`;
+  // The lists of packages may be out of reach, and each of them be there: what is missing after it is told below.
+  const one = missing
+    .map((name) => `DEBIAN_FRONTEND=noninteractive apt-get install -y -qq ${name}`)
+    .join('; ');
+  return {
+    title: `Installing ${missing.join(', ')}`,
+    command: 'sh',
+    args: ['-c', `(${apt} || (${one}); true) >/dev/null 2>&1`],
+  };
 }
 
-install({ forChecks: true });
 const only = process.argv[2];
 const wants = (part) => !only || only === part;
+
+// It waits for the network and the disk, while what follows keeps the processors busy.
+const packages = wants('unit') || wants('browser') ? debian() : null;
+const installing = packages && runTogether([packages]);
+install({ forChecks: true });
 
 if (wants('static')) {
   const roots = ['core', 'contracts', 'client', 'companion', 'server', 'web', 'demo', 'bench', 'soak', 'e2e'];
@@ -41,30 +60,30 @@ if (wants('static')) {
 const STORE_ALIKE =
   'rights|leaks|upkeep|earlierSchemas|people/people|ownerSees|access|http/|context/|doubles/|phrases/|reviews/';
 
+await installing;
+for (const { name, leftOut } of PACKAGES)
+  if (leftOut && wants('unit') && !isThere(name))
+    process.stdout.write(`• ${leftOut}: left out, ${name} cannot be installed here\n`);
+
 const jestEnv = { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' };
 if (wants('unit')) {
-  // A mailbox to read, by a mail server that is not ours.
-  if (!debian(['dovecot-imapd'], '/usr/sbin/dovecot'))
-    process.stdout.write('• Tests of the mailbox: left out, no Dovecot can be installed here\n');
   run('Unit and HTTP tests', tool('jest'), [], { env: jestEnv });
-  const hasPostgres = debian(['postgresql'], '/usr/lib/postgresql');
-  if (hasPostgres) {
+  if (isThere('postgresql'))
     withPostgres((url) =>
       // What any store answers alike was run above: rights route by route, passwords, what is computed of what is read. Here what stores do their own way.
       run('HTTP tests on PostgreSQL', tool('jest'), ['server', '--testPathIgnorePatterns', STORE_ALIKE], {
         env: { ...jestEnv, TEST_DATABASE_URL: url },
       }),
     );
-  } else process.stdout.write('• HTTP tests on PostgreSQL: left out, no PostgreSQL can be installed here\n');
 }
 
 if (wants('browser')) {
   build();
-  if (!debian(['chromium'], CHROMIUM)) process.exit(1);
-  // A reader of docx that is not ours, to hold what goes out against.
-  if (!debian(['pandoc'], '/usr/bin/pandoc')) process.exit(1);
-  // And one of mail.
-  if (!debian(['python3'], '/usr/bin/python3')) process.exit(1);
+  for (const name of ['chromium', 'pandoc', 'python3'])
+    if (!isThere(name)) {
+      process.stderr.write(`The browser tests need ${name}, which cannot be installed here.\n`);
+      process.exit(1);
+    }
   const shell = spawnSync(CHROMIUM, ['--version'], { encoding: 'utf8' });
   process.stdout.write(`  ${shell.stdout}`);
   run('Browser tests', tool('playwright'), ['test']);

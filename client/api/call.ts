@@ -9,6 +9,8 @@ import {
   type Route,
   type RouteName,
 } from '#contracts';
+import { keptAnswers } from './keptAnswers';
+import { noteReach } from './reach';
 
 /** The server refused: its problem document says why. */
 export class ApiProblem extends Error {
@@ -21,6 +23,7 @@ export class ApiProblem extends Error {
 export class Unreachable extends Error {
   constructor() {
     super('The server cannot be reached just now.');
+    noteReach(false);
   }
 }
 
@@ -82,18 +85,40 @@ export async function openCall(
     if (signal?.aborted) throw error;
     throw new Unreachable();
   }
-  if (!response.ok) throw await readProblem(response);
+  if (!response.ok) {
+    const problem = await readProblem(response);
+    if (problem instanceof ApiProblem) noteReach(true);
+    throw problem;
+  }
+  noteReach(true);
   return response;
 }
 
-/** Calls a route of the API. Throws ApiProblem when it refuses, Unreachable when nobody answers. */
+/** What this computer kept of a route's answer, where nobody answers now. Throws what was thrown where there is nothing. */
+async function answerAtHand(name: RouteName, path: string, error: unknown): Promise<unknown> {
+  const kept = error instanceof Unreachable ? await keptAnswers().at(name, path) : undefined;
+  if (kept === undefined) throw error;
+  return kept;
+}
+
+/**
+ * Calls a route of the API. Throws ApiProblem when it refuses, Unreachable when nobody answers, and this computer kept no answer
+ * of an earlier time.
+ */
 export async function call<N extends RouteName>(
   name: N,
   options: CallOptions<N> = {},
 ): Promise<ResponseOf<N>> {
+  const route: Route = ROUTES[name];
   const path = pathFor(name, (options.params ?? {}) as ParamsOf<N>);
-  const response = await openCall(ROUTES[name], path, options);
-  return (response.status === 204 ? undefined : await response.json()) as ResponseOf<N>;
+  try {
+    const response = await openCall(route, path, options);
+    const answer: unknown = response.status === 204 ? undefined : await response.json();
+    if (route.atHand) keptAnswers().keep(name, path, answer);
+    return answer as ResponseOf<N>;
+  } catch (error) {
+    return (await answerAtHand(name, path, error)) as ResponseOf<N>;
+  }
 }
 
 /** An error whose message is for people: what happened, what was kept, what to do. */

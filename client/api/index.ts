@@ -8,5 +8,8 @@ export {
   UnreadableFile,
   ForPeople,
 } from './call';
+export { answersAreKept, type KeptAnswers } from './keptAnswers';
+export { isReached, onReach } from './reach';
+export { watchReach } from './watchReach';
 export { longCall, type LongRoute, type ResultOf } from './longCall';
 export { readJson } from './readJson';

@@ -1,2 +1,2 @@
-export { forgetBanks, keepBank, keptBank } from './bankCache';
+export { forgetBank, keepBank, keptBank } from './bankCache';
 export { askedWith, withBank, withCollection, withEntries, withoutEntry } from './mergedBank';

@@ -1,5 +1,7 @@
 import type { Draft, Problem } from '#contracts';
 import type { DraftDocument } from '#core/draft';
+import { copiedDraft } from '#core/fill';
+import type { CaseRecord } from '#core/record';
 import { ApiProblem, isProblem } from '#client/api';
 import { dropCopy, keepCopy } from './localCopy';
 
@@ -71,6 +73,11 @@ export class DraftKeeper {
   /** The version the server has. */
   get savedVersion(): number {
     return this.version;
+  }
+
+  /** A copy of what is written, for another draft of a case with this record, begun on a day (ISO 8601). */
+  copied(record: CaseRecord, today: string): DraftDocument {
+    return copiedDraft(this.read(), { record, today });
   }
 
   /** True when the server has everything that was written. */

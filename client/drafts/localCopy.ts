@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { DraftDocumentSchema } from '#core/draft';
-import { dropKept, keepWritten, kept } from '#client/kept';
+import { casesOnComputers } from '#client/atHand';
+import { dropKept, keepWritten, kept, keptNames } from '#client/kept';
 import { writtenDraft } from './writtenDraft';
 
 /** What is kept on this computer until the server has it: the text, and the version it was written on. */
@@ -9,13 +10,25 @@ export type LocalCopy = z.infer<typeof LocalCopySchema>;
 
 const name = (member: string, draft: string) => `draft.${member}.${draft}`;
 
+/** Where the team keeps no cases on computers, a copy stays in the tab, no longer than that is open. */
+const placeNow = () => (casesOnComputers() === 'none' ? 'tab' : 'computer');
+
 /** Keeps a copy of a draft on this computer. Returns false when the browser has no room for it. */
 export const keepCopy = (member: string, draft: string, copy: LocalCopy): boolean =>
-  keepWritten(name(member, draft), `{"version":${copy.version},"document":${writtenDraft(copy.document)}}`);
+  keepWritten(
+    name(member, draft),
+    `{"version":${copy.version},"document":${writtenDraft(copy.document)}}`,
+    placeNow(),
+  );
 
 /** The copy kept on this computer, if the server never got it; null when there is none, or none that can be read. */
 export const readCopy = (member: string, draft: string): LocalCopy | null =>
-  kept(name(member, draft), LocalCopySchema);
+  kept(name(member, draft), LocalCopySchema, 'tab') ?? kept(name(member, draft), LocalCopySchema);
 
 /** Takes the copy away once the server has the same: personal details stay no longer than they must. */
-export const dropCopy = (member: string, draft: string): void => dropKept(name(member, draft));
+export function dropCopy(member: string, draft: string): void {
+  for (const where of ['tab', 'computer'] as const) dropKept(name(member, draft), where);
+}
+
+/** The drafts of a member of which this computer keeps what the server never got. */
+export const copiesOf = (member: string): string[] => keptNames(name(member, ''));

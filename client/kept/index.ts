@@ -1,1 +1,2 @@
-export { dropKept, keep, keepWritten, kept, ownTab } from './kept';
+export { Noticed } from './noticed';
+export { dropKept, keep, keepWritten, kept, keptNames, ownTab } from './kept';

@@ -30,6 +30,20 @@ export function kept<Value>(name: string, schema: z.ZodType<Value>, where: Where
   }
 }
 
+/** The names beginning so under which something is kept, here or in this tab, each once and without its beginning. */
+export function keptNames(beginning: string): string[] {
+  const whole = PREFIX + beginning;
+  const names = (['computer', 'tab'] as const).flatMap((where) => {
+    try {
+      return Object.keys(storageOf(where));
+    } catch {
+      // The browser allows nothing to be kept.
+      return [];
+    }
+  });
+  return [...new Set(names.filter((name) => name.startsWith(whole)))].map((name) => name.slice(whole.length));
+}
+
 /** Takes away what is kept under a name. */
 export function dropKept(name: string, where: Where = 'computer'): void {
   try {

@@ -1,3 +1,3 @@
 export { Asker } from './asker';
-export { tellUse, withUse } from './counting';
+export { dropUses, tellKeptUses, tellUse, withUse } from './counting';
 export { offerService, askOffers } from './offerService';

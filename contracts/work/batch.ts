@@ -91,6 +91,7 @@ export const BATCH_ROUTES = define({
     method: 'get',
     path: '/api/cases/:case/batch',
     access: 'given',
+    atHand: 'case',
     summary: 'The table of a batch, how its rows become letters, and where each letter is.',
     status: 200,
     response: BatchSchema,

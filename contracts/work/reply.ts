@@ -83,6 +83,7 @@ export const REPLY_ROUTES = define({
     method: 'get',
     path: '/api/queue',
     access: 'member',
+    atHand: 'case',
     summary:
       'The enquiries of the team: those that wait, who waits longest first, then what was answered of late.',
     status: 200,
@@ -92,6 +93,7 @@ export const REPLY_ROUTES = define({
     method: 'get',
     path: '/api/cases/:case/earlier-enquiries',
     access: 'given',
+    atHand: 'case',
     summary: 'What the sender of an enquiry asked before, and what was answered, the last first.',
     status: 200,
     response: z.array(EarlierEnquirySchema),
@@ -100,6 +102,7 @@ export const REPLY_ROUTES = define({
     method: 'get',
     path: '/api/cases/:case/like-enquiries',
     access: 'given',
+    atHand: 'case',
     summary: 'What other senders asked that is like an enquiry, and what was answered; the nearest first.',
     status: 200,
     response: z.array(EarlierEnquirySchema),

@@ -33,6 +33,7 @@ export const TRANSCRIPT_ROUTES = define({
     method: 'get',
     path: '/api/casts',
     access: 'member',
+    atHand: 'team',
     summary:
       'Who spoke in the recordings that the member wrote down, the last saved first; the same people but once.',
     status: 200,
@@ -42,6 +43,7 @@ export const TRANSCRIPT_ROUTES = define({
     method: 'get',
     path: '/api/cases/:case/transcripts',
     access: 'given',
+    atHand: 'case',
     summary:
       'What other members, whom the case is given to, have written down of its recording: of each the leaf saved last.',
     status: 200,

@@ -10,6 +10,7 @@ export {
   RemovedItemSchema,
 } from './record';
 export { HISTORY_LIST_IDS, HISTORY_LISTS, isHistoryList, type HistoryListId } from './history';
+export { recordByHand } from './recordByHand';
 export { mergedRecord, type MergedRecord } from './mergedRecord';
 export type {
   CaseRecord,

@@ -62,12 +62,13 @@ export function browserRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'companion', async ({ member }) => {
     const [row] = await db.select().from(preferences).where(eq(preferences.member, member.id));
-    const { leftAlone } = await settingsOf(db);
+    const { leftAlone, pageCards } = await settingsOf(db);
     return {
       member,
       reach: row?.content.reach[ANY_WORK] ?? null,
       signatures: row?.content.signatures ?? [],
       leftAlone: leftAlone ?? [],
+      pageCards: pageCards ?? [],
     };
   });
 

@@ -104,6 +104,35 @@ describe('the token of a companion', () => {
     expect(next.entries.map(({ content }) => content.title)).toEqual(['New here']);
   });
 
+  test('is told where details stand on pages, as an owner has shown; others cannot', async () => {
+    const token = await joined();
+    const card = { host: 'records.example', places: [{ path: 'name', at: '#patient' }] };
+    await (
+      await server.as('odile')
+    )
+      .put('/api/settings')
+      .send({ pageCards: [card] })
+      .expect(403);
+    await imke
+      .put('/api/settings')
+      .send({ pageCards: [card] })
+      .expect(200);
+    const beginning = (await called(token, 'get', '/api/browsers/this').expect(200)).body as object;
+    expect(beginning).toMatchObject({ pageCards: [card] });
+    const twice = { ...card, places: [card.places[0], { path: 'name', at: '#other' }] };
+    const wrong = [
+      { ...card, host: 'https://records.example/' },
+      { ...card, places: [] },
+      { ...card, places: [{ path: 'weight', at: '#weight' }] },
+      twice,
+    ];
+    for (const one of wrong)
+      await imke
+        .put('/api/settings')
+        .send({ pageCards: [one] })
+        .expect(422);
+  });
+
   test('counts uses from another origin, which a page cannot', async () => {
     const token = await joined();
     const entry = (await keep(imke, 'ward', wording('Used', 'Words.'))).body as { id: string };

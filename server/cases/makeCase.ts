@@ -1,22 +1,11 @@
 import { and, inArray, isNull } from 'drizzle-orm';
 import type { CaseSummary, Member, NewCase } from '#contracts';
-import { emptyRecord, type CaseRecord } from '#core/record';
+import { recordByHand } from '#core/record';
 import type { Context } from '../context';
 import { cases, casesGiven, drafts, members } from '../db';
 import { Refusal } from '../http';
 import { newDraftRow } from './beginDraft';
 import { summaryOf } from './caseAccess';
-
-/** The record of a case begun by hand: each detail says who wrote it, and on which day. */
-const recordByHand = ({ details }: NewCase, member: Member, today: string): CaseRecord => ({
-  ...emptyRecord(),
-  details: details.map((detail) => ({
-    ...detail,
-    source: `Written by ${member.name}`,
-    asOf: today,
-    byHand: true,
-  })),
-});
 
 /**
  * Begins a case by hand and gives it to the member and to others. Sent again it is the case it was; throws a Refusal where it
@@ -36,7 +25,7 @@ export async function makeCase(context: Context, member: Member, body: NewCase):
         'not-valid',
         'One of those it is given to is not in your team any more. No case was made.',
       );
-    const record = recordByHand(body, member, now.toISOString().slice(0, 10));
+    const record = recordByHand(body.details, member.name, now.toISOString().slice(0, 10));
     const row = { id, kind, title, number: number || null, summary: '', record, openedAt: now };
     const fresh = await tx.insert(cases).values(row).onConflictDoNothing().returning({ id: cases.id });
     if (fresh.length > 0) {

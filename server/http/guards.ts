@@ -21,6 +21,7 @@ export function headers(secure: boolean): RequestHandler {
         fontSrc: ["'self'"],
         connectSrc: ["'self'"],
         workerSrc: ["'self'"],
+        manifestSrc: ["'self'"],
         frameSrc: ["'self'"],
         baseUri: ["'none'"],
         formAction: ["'self'"],

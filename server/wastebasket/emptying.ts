@@ -22,6 +22,8 @@ const DEFAULT_SETTINGS: TeamSettings = {
   records: null,
   backups: null,
   leftAlone: null,
+  pageCards: null,
+  casesOnComputers: null,
 };
 const DAY_MS = 86_400_000;
 

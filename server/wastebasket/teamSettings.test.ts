@@ -45,6 +45,18 @@ describe('what is set for the team', () => {
     expect(lines[0]).toMatchObject({ subject: 'Rules for records', detail: 'Worming' });
   });
 
+  test('how long cases stay on computers is for owners to set, for all to read, and in the trail', async () => {
+    await odile.put('/api/settings').send({ casesOnComputers: 'none' }).expect(403);
+    for (const casesOnComputers of ['none', 7, null]) {
+      await imke.put('/api/settings').send({ casesOnComputers }).expect(200);
+      expect((await odile.get('/api/settings')).body).toMatchObject({ casesOnComputers });
+    }
+    const all = { about: null, by: null, from: null, until: null, before: null };
+    const { lines } = (await imke.post('/api/trail').send(all)).body as { lines: TrailLine[] };
+    const told = lines.filter(({ subject }) => subject === 'Cases on computers').map(({ detail }) => detail);
+    expect(told).toEqual(['while signed in', 'for 7 days', 'none']);
+  });
+
   test.each([
     ['no kind at all', { kinds: [] }],
     ['a kind that is none', { kinds: [{ ...kinds[0], kind: 'cooking' }] }],
@@ -54,6 +66,8 @@ describe('what is set for the team', () => {
       'a rule that comes round never',
       { records: { ...RECORDS, care: [{ ...RULE, every: { count: 0, step: 'days' } }] } },
     ],
+    ['cases that stay on computers for no day', { casesOnComputers: 0 }],
+    ['cases that stay on computers for ever', { casesOnComputers: 'always' }],
     ['values that are never old', { records: { ...RECORDS, oldAfterDays: 0 } }],
   ])('%s is refused, and nothing is changed', async (_what, body) => {
     const before = (await imke.get('/api/settings')).body as unknown;

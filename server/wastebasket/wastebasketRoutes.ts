@@ -1,6 +1,6 @@
 import { and, count, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Router } from 'express';
-import { USUAL_KEEPING, type Deletion, type TeamSettings } from '#contracts';
+import type { Deletion, TeamSettings } from '#contracts';
 import { announceChanges, holdTree, includedIds, rightsFor, visibleEntries } from '../bank';
 import type { Context } from '../context';
 import { type Queries, collections, deletions, drafts, entries, teamSettings } from '../db';
@@ -9,35 +9,8 @@ import { bind, notFound, Refusal } from '../http';
 import { writeTrail } from '../trail';
 import { deleteDraft } from './deleting';
 import { emptyWastebasket, purge, settingsOf } from './emptying';
+import { settingsInWords } from './settingsInWords';
 import { oneUndoable, restoreFor, undoable } from './undoable';
-
-/** What of the team's settings was changed, in words for the trail. */
-function changesInWords({
-  wastebasketDays: days,
-  kinds,
-  records,
-  backups,
-  leftAlone,
-}: Partial<TeamSettings>): [subject: string, detail: string][] {
-  const words: [string, string][] = [];
-  if (days !== undefined)
-    words.push(['The wastebasket is emptied', days === null ? 'never' : `after ${days} days`]);
-  if (kinds !== undefined)
-    words.push(['Kinds of work', kinds === null ? 'all' : kinds.map(({ work }) => work).join(', ')]);
-  if (records !== undefined)
-    words.push([
-      'Rules for records',
-      records === null
-        ? 'the usual'
-        : records.care.map(({ label }) => label).join(', ') || 'nothing is due by rule',
-    ]);
-  if (backups !== undefined) {
-    const { days: daily, weeks, months } = backups ?? USUAL_KEEPING;
-    words.push(['Backups of the last', `${daily} days, ${weeks} weeks, ${months} months`]);
-  }
-  if (leftAlone !== undefined) words.push(['Pages left alone', leftAlone?.join(', ') || 'none']);
-  return words;
-}
 
 /** Sets what is given of the team's settings, with its lines in the trail; gives all of them as they are then. */
 async function saveSettings(
@@ -51,7 +24,7 @@ async function saveSettings(
     .insert(teamSettings)
     .values({ id: 'team', content })
     .onConflictDoUpdate({ target: teamSettings.id, set: { content } });
-  for (const [subject, detail] of changesInWords(changed))
+  for (const [subject, detail] of settingsInWords(changed))
     await writeTrail(tx, context.now(), { by, act: 'settings-changed', subject, detail });
   return content;
 }

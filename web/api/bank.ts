@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo } from 'react';
-import type { Bank, Entry, Member } from '#contracts';
+import type { Bank, Entry } from '#contracts';
 import { includedIn } from '#core/fill';
 import {
   keepBank,
@@ -11,7 +11,7 @@ import {
   withEntries,
   withoutEntry,
 } from '#client/bank';
-import { call, isProblem } from '#client/api';
+import { call, isProblem, Unreachable } from '#client/api';
 import { KEYS, queryClient } from './queries';
 
 /** Live events tell what changes; without a word from them it is asked for anew after this long all the same. */
@@ -27,17 +27,23 @@ async function renewed(had: Bank, signal: AbortSignal): Promise<Bank> {
   return withBank(bankNow() ?? had, had, next);
 }
 
+/** The bank with what has changed in it; as it is where the server cannot be reached. */
+const renewedIfThere = (had: Bank, signal: AbortSignal): Promise<Bank> =>
+  renewed(had, signal).catch((error: unknown) => {
+    if (error instanceof Unreachable) return bankNow() ?? had;
+    throw error;
+  });
+
 /** Shows another bank on this page, and keeps it for the next. */
 function put(change: (bank: Bank) => Bank): void {
   queryClient.setQueryData<Bank>(KEYS.bank, (bank) => bank && change(bank));
-  const member = queryClient.getQueryData<Member | null>(KEYS.session)?.id;
   const bank = bankNow();
-  if (member && bank) keepBank(member, bank);
+  if (bank) keepBank(bank);
 }
 
 /** The bank as this browser kept it, shown until the server has answered; undefined when it has none. */
-async function openWithKept(member: string | undefined): Promise<Bank | undefined> {
-  const kept = member === undefined ? null : await keptBank(member);
+async function openWithKept(): Promise<Bank | undefined> {
+  const kept = await keptBank();
   if (!kept) return undefined;
   queryClient.setQueryData<Bank>(KEYS.bank, kept);
   return kept;
@@ -47,10 +53,9 @@ export const useBank = () =>
   useQuery({
     queryKey: KEYS.bank,
     queryFn: async ({ signal }) => {
-      const member = queryClient.getQueryData<Member | null>(KEYS.session)?.id;
-      const had = bankNow() ?? (await openWithKept(member));
-      const bank = had ? await renewed(had, signal) : await call('bank', { signal });
-      if (member && bank !== had) keepBank(member, bank);
+      const had = bankNow() ?? (await openWithKept());
+      const bank = had ? await renewedIfThere(had, signal) : await call('bank', { signal });
+      if (bank !== had) keepBank(bank);
       return bank;
     },
     staleTime: FRESH_MS,
@@ -140,6 +145,11 @@ export const entryNow = (id: string): Entry | undefined =>
 export function takeKept(entry: Entry): void {
   put((bank) => ({ ...bank, entries: [...bank.entries.filter(({ id }) => id !== entry.id), entry] }));
   void queryClient.invalidateQueries({ queryKey: KEYS.revisions(entry.id) });
+}
+
+/** Takes an entry out of the bank of this page that the server never had. */
+export function dropUnsent(id: string): void {
+  put((bank) => ({ ...bank, entries: bank.entries.filter((entry) => entry.id !== id) }));
 }
 
 /**

@@ -1,4 +1,5 @@
 export {
+  dropUnsent,
   useBank,
   takeKept,
   useAtHand,
@@ -50,3 +51,4 @@ export { useReach } from './useReach';
 export { useTerms, useDropTerm, useKeepTerm, useImport } from './useTerms';
 export { useKinds, useTeamSettings } from './useKinds';
 export { useCase, useRecordRules } from './useCase';
+export { settleSignOut, signOut } from './signOut';

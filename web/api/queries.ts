@@ -1,5 +1,8 @@
 import { QueryClient, queryOptions, useQuery } from '@tanstack/react-query';
+import type { Member } from '#contracts';
 import { call, isProblem, Unreachable } from '#client/api';
+import { forgetAnswers } from '#client/atHand';
+import { signOutOwed } from './signOut';
 import type { KindId } from '#core/work';
 
 /** What the server was asked and answered, by key; open pages share it and live events refresh it. */
@@ -7,7 +10,8 @@ export const queryClient = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 30_000,
-      retry: (count, error) => error instanceof Unreachable && count < 3,
+      // Once: away for longer, it is asked for again as soon as the server is found to be back.
+      retry: (count, error) => error instanceof Unreachable && count < 1,
       refetchOnWindowFocus: false,
       // Without a connection what is asked fails and is told; held back in hiding it would seem to be coming for ever.
       networkMode: 'always',
@@ -73,15 +77,23 @@ export const KEYS = {
   revision: (entry: string, revision: number) => ['revisions', entry, revision],
 } as const;
 
+/** Who is signed in; null when nobody is: nothing then stays here of what was kept for somebody. */
+async function whoIsHere(): Promise<Member | null> {
+  if (!(await signOutOwed())) return null;
+  try {
+    return await call('session');
+  } catch (error) {
+    if (!isProblem(error, 'not-signed-in')) throw error;
+    await forgetAnswers();
+    return null;
+  }
+}
+
 /** Who is signed in; null when nobody is. */
 export const useSession = () =>
   useQuery({
     queryKey: KEYS.session,
-    queryFn: () =>
-      call('session').catch((error: unknown) => {
-        if (isProblem(error, 'not-signed-in')) return null;
-        throw error;
-      }),
+    queryFn: whoIsHere,
     staleTime: Infinity,
   });
 

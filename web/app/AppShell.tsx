@@ -10,13 +10,13 @@ import {
 } from 'react-router';
 import { ChevronDown, Search } from 'lucide-react';
 import type { Member } from '#contracts';
-import { call } from '#client/api';
-import { leaveSession } from '../account';
 import { DoneElsewhere } from '../acts';
-import { useBank, usePreferences, useSession, useLiveEvents } from '../api';
+import { settleSignOut, useBank, usePreferences, useSession, useLiveEvents } from '../api';
 import { FinderPanel } from '../finder';
 import { NEWEST } from '../news';
+import { ownComputer } from '#client/atHand';
 import { ownTab } from '#client/kept';
+import { NotReached, useSendingWaiting, useSignOut } from '../withoutServer';
 import { Button, Failed, Key, Loading, Menu } from '../ui';
 import {
   goingTo,
@@ -24,7 +24,6 @@ import {
   Mark,
   useKeyListener,
   useLiveKeys,
-  Offline,
   ShellContext,
   type Shell as ShellValue,
   switchTheme,
@@ -38,11 +37,6 @@ import { LOOKED_UP, screenAt, SCREENS } from './screens';
 const AROUND = { finder: <FinderPanel />, doneElsewhere: <DoneElsewhere /> };
 
 const NO_SCREEN: ShellValue['screen'] = { place: null, actions: [] };
-
-async function signOut(): Promise<void> {
-  await call('signOut').catch(() => undefined);
-  await leaveSession();
-}
 
 const HEAD =
   'mx-auto flex max-w-(--page-width) items-center gap-6 px-7 py-3 max-[899px]:gap-4 max-[899px]:px-3 max-[599px]:flex-wrap max-[599px]:gap-y-1';
@@ -73,7 +67,13 @@ const NewsDot = () => (
   </span>
 );
 
-function Head({ member, openFinder }: { member: Member; openFinder: () => void }) {
+interface HeadProps {
+  member: Member;
+  openFinder: () => void;
+  signOut: () => void;
+}
+
+function Head({ member, openFinder, signOut }: HeadProps) {
   const navigate = useNavigate();
   const seen = usePreferences().data?.newsSeen;
   // Who has never looked is new here: all is new to them, and nothing needs saying.
@@ -102,7 +102,7 @@ function Head({ member, openFinder }: { member: Member; openFinder: () => void }
               menu ? [{ label: menu, onSelect: () => void navigate(to) }] : [],
             ),
             { label: 'Dark theme', onSelect: switchTheme },
-            { label: 'Sign out', onSelect: () => void signOut() },
+            { label: 'Sign out', onSelect: signOut },
           ]}
         />
       </div>
@@ -111,8 +111,12 @@ function Head({ member, openFinder }: { member: Member; openFinder: () => void }
 }
 
 function SignedIn({ member }: { member: Member }) {
-  // Before anything reads what the tab keeps.
-  useState(() => ownTab(member.id));
+  // Before anything reads what the tab and the computer keep.
+  useState(() => {
+    settleSignOut();
+    ownTab(member.id);
+    void ownComputer(member);
+  });
   // The finder belongs to the address it was opened at: going elsewhere closes it.
   const [finderAt, setFinderAt] = useState<string | null>(null);
   const [screen, setScreen] = useState(NO_SCREEN);
@@ -127,6 +131,8 @@ function SignedIn({ member }: { member: Member }) {
     if (!isBack) window.scrollTo(0, 0);
   }, [pathname, isBack]);
   useLiveEvents(member.id);
+  useSendingWaiting(member.id);
+  const signOut = useSignOut(member.id);
   useKeyListener();
   useScreenTitle();
   useKeysOnScreen(pathname);
@@ -148,11 +154,12 @@ function SignedIn({ member }: { member: Member }) {
     <ShellContext.Provider value={value}>
       {!screenAt(pathname)?.ownFrame && (
         <>
-          <Head member={member} openFinder={() => setFinderOpen(true)} />
+          <Head member={member} openFinder={() => setFinderOpen(true)} signOut={signOut.run} />
+          {signOut.asked}
           <SecondLine />
         </>
       )}
-      <Offline />
+      <NotReached member={member.id} />
       <Outlet />
     </ShellContext.Provider>
   );

@@ -1,7 +1,8 @@
 import { Link, useLocation } from 'react-router';
 import { useShell } from '../shell';
 import { useWaiting } from '../waiting';
-import { PLACES, screenAt, type Place, type PlaceLine } from './screens';
+import { PLACES, type Place, type PlaceLine } from './places';
+import { screenAt } from './screens';
 
 const lookOf = (isHere: boolean) =>
   `py-1 border-b-2 ${isHere ? 'border-elder text-ink' : 'border-transparent text-soft hover:text-ink'}`;

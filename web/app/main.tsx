@@ -2,14 +2,20 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, RouterProvider, type RouteObject } from 'react-router';
+import { answersAreKept, watchReach } from '#client/api';
+import { ANSWERS_AT_HAND } from '#client/atHand';
 import { queryClient } from '../api';
 import { fetchAhead } from './fetchAhead';
 import { NothingHere, followRouter, followTheme, loadScreen } from '../shell';
+import { openWithoutServer } from './updates';
 import { SCREENS, type Screen } from './screens';
 import { Frame, AppShell } from './AppShell';
 import '../look/styles.css';
 
 followTheme();
+// From the first question on: what is answered stays on this computer, for when the server cannot be reached.
+answersAreKept(ANSWERS_AT_HAND);
+watchReach();
 
 // Nothing, or the frame alone, until a screen's script is there; each screen then shows its own fetching.
 const HydrateFallback = () => null;
@@ -39,7 +45,7 @@ window.addEventListener('load', () => {
   void fetchAhead(
     inOrder.map(({ load }) => load),
     () => queryClient.isFetching() > 0 || !router.state.initialized,
-  );
+  ).then(() => openWithoutServer(router));
 });
 
 createRoot(document.getElementById('root')!).render(

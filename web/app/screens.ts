@@ -1,45 +1,8 @@
 import type { ComponentType } from 'react';
 import { matchPath } from 'react-router';
-import type { Member } from '#contracts';
+import type { Place } from './places';
 
 type LoadedScreen = { Component: ComponentType };
-
-/** A line under the head of the screens of a place: where it leads, and for whom it is. */
-export interface PlaceLine {
-  label: string;
-  to: string;
-  for?: Member['role'];
-}
-
-/** The places of the head line; the screens of each have its lines under the head. */
-export const PLACES = {
-  desk: { label: 'Desk', to: '/', lines: [] },
-  bank: {
-    label: 'Bank',
-    to: '/bank',
-    lines: [
-      { label: 'Entries', to: '/bank' },
-      { label: 'Cues', to: '/cues' },
-      { label: 'Glossaries', to: '/glossaries' },
-      { label: 'Tidy', to: '/order' },
-      { label: 'Usage', to: '/usage' },
-    ],
-  },
-  team: {
-    label: 'Team',
-    to: '/people',
-    lines: [
-      { label: 'People', to: '/people' },
-      { label: 'Proposals and notes', to: '/proposals' },
-      { label: 'Trail', to: '/trail', for: 'owner' },
-      { label: 'Backups', to: '/backups' },
-      { label: 'Other pages', to: '/other-pages' },
-      { label: 'Rules for records', to: '/record-rules', for: 'owner' },
-    ],
-  },
-} as const satisfies Record<string, { label: string; to: string; lines: readonly PlaceLine[] }>;
-
-export type Place = keyof typeof PLACES;
 
 /** A screen: where it is, what draws it, and what it is called where it can be gone to. */
 export interface Screen {
@@ -181,6 +144,13 @@ export const SCREENS: readonly Screen[] = [
     lookUp: 'Your account',
     menu: 'Your account',
     load: () => import('../people/AccountPage').then(({ AccountPage: Component }) => ({ Component })),
+  },
+  {
+    paths: ['/this-computer'],
+    lookUp: 'This computer: what is saved on it',
+    menu: 'This computer',
+    load: () =>
+      import('../withoutServer/ThisComputerPage').then(({ ThisComputerPage: Component }) => ({ Component })),
   },
   {
     paths: ['/usage'],

@@ -22,6 +22,8 @@ function server(refused: { name: string; times: number } = { name: '', times: 0 
           records: null,
           backups: null,
           leftAlone: null,
+          pageCards: null,
+          casesOnComputers: null,
           ...(body as object),
         },
       };

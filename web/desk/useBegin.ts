@@ -1,16 +1,18 @@
 import { useMutation } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { useNavigate } from 'react-router';
-import { call } from '#client/api';
+import { makeCaseOrWait } from '#client/waiting';
 import { KEYS, queryClient } from '../api';
+import { useShell } from '../shell';
 import { writtenToday } from '#client/clock';
 import { emptyCase, toNewCase, type NewCaseForm } from './newCase';
 
-/** Begins a case on the server and opens its leaf. */
+/** Begins a case, on this computer where the server cannot be reached, and opens its leaf. */
 export function useBegin(after?: () => void) {
+  const { member } = useShell();
   const navigate = useNavigate();
   return useMutation({
-    mutationFn: (form: NewCaseForm) => call('makeCase', { body: toNewCase(form, writtenToday()) }),
+    mutationFn: (form: NewCaseForm) => makeCaseOrWait(member, toNewCase(form, writtenToday())),
     onSuccess: ({ id }) => {
       after?.();
       void queryClient.invalidateQueries({ queryKey: KEYS.cases });

@@ -11,6 +11,8 @@ import {
   unsavedKey,
   type UnsavedEntryChange,
 } from '#client/unsaved';
+import { keepEntry, type KeptEntry } from '#client/waiting';
+import { useIsWriting } from '../shell';
 import { takeKept, KEYS, queryClient } from '../api';
 
 /** A long entry is compared only when the keys rest. */
@@ -42,7 +44,7 @@ export function useEntryChange(
   fresh: EntryContent,
   /** Whether it can only be proposed to those who keep the entry. */
   isProposal: boolean,
-  told: { saved: (entry: Entry) => void; proposed: () => void },
+  told: { saved: (kept: KeptEntry) => void; proposed: () => void },
 ) {
   const entry = 'entry' in target ? target.entry : null;
   const key = unsavedKey(member, entry?.id);
@@ -54,6 +56,7 @@ export function useEntryChange(
   const [change, setChange] = useState<UnsavedEntryChange | null>(() => readUnsaved(key));
   const [setAside, setSetAside] = useState<UnsavedEntryChange | null>(null);
   const now = change ?? start;
+  useIsWriting(change !== null);
   useEffect(() => {
     // With no room on this computer the page itself still holds the change.
     if (change) keepUnsaved(key, change);
@@ -63,7 +66,7 @@ export function useEntryChange(
   const put = (next: UnsavedEntryChange) => setChange(next);
 
   const save = useMutation({
-    mutationFn: async (base: number) => {
+    mutationFn: async (base: number): Promise<KeptEntry | null> => {
       const body = { content: withoutEmptySigns(withoutUnusedConditions(now.content)), reason: now.reason };
       if (entry && isProposal) {
         await call('propose', { params: { entry: entry.id }, body: { ...body, base } });
@@ -72,20 +75,24 @@ export function useEntryChange(
       if (now.proposal) {
         const accept = { content: body.content, revision: base };
         const params = { proposal: now.proposal };
-        return (await call('answerProposal', { params, body: { accept, answer: now.reason } })).entry;
+        const answered = await call('answerProposal', { params, body: { accept, answer: now.reason } });
+        return answered.entry && { entry: answered.entry, waits: false };
       }
-      if (entry) return call('saveEntry', { params: { entry: entry.id }, body, version: base });
+      if (entry) {
+        const saved = await call('saveEntry', { params: { entry: entry.id }, body, version: base });
+        return { entry: saved, waits: false };
+      }
       const sent = now.sent ?? crypto.randomUUID();
       put({ ...now, sent });
       const collection = 'collection' in target ? target.collection : '';
-      return call('makeEntry', { body: { ...body, collection, key: sent } });
+      return keepEntry(member, { ...body, collection, key: sent });
     },
     onSuccess: (kept) => {
       setChange(null);
       setSetAside(null);
       void queryClient.invalidateQueries({ queryKey: KEYS.proposals });
       if (!kept) return told.proposed();
-      takeKept(kept);
+      takeKept(kept.entry);
       told.saved(kept);
     },
   });

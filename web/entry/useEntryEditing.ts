@@ -1,7 +1,7 @@
 import type { Editor } from '@tiptap/react';
 import { useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
-import type { Collection, Entry } from '#contracts';
+import type { Collection } from '#contracts';
 import { proposeCue } from '#core/cue';
 import {
   newEntry,
@@ -21,15 +21,19 @@ import { calendarToday } from '#client/clock';
 import { firstTest } from './wording/ConditionEditor';
 import { selectInLine } from './wording/selectInLine';
 import { pasteCopied } from './pasteCopied';
+import type { KeptEntry } from '#client/waiting';
 import { useEntryChange, type Target } from './useEntryChange';
 import { makeOptional } from './wording/optionalPassages';
 import { insertBlank, selectedWords, type NewField } from './wording/WordingBar';
 
 const PROPOSED = 'Proposed. Its keepers have been told; you will hear when they answer.';
 
-function savedInWords(kept: Entry, collection: Collection | undefined): string {
-  const keys = keysOfEntry(kept, collection);
-  return `Saved as revision ${kept.revision}${keys ? `. Type ${keys} to place it` : ''}.`;
+function savedInWords({ entry, waits }: KeptEntry, collection: Collection | undefined): string {
+  const keys = keysOfEntry(entry, collection);
+  const where = waits
+    ? 'Saved on this computer, and sent once the server can be reached'
+    : `Saved as revision ${entry.revision}`;
+  return `${where}${keys ? `. Type ${keys} to place it` : ''}.`;
 }
 
 /** A free cue for an entry's title, or for its first words; '' where it has neither. */
@@ -64,7 +68,7 @@ export function useEntryEditing(index: BankIndex, target: Target) {
     saved: (kept) => {
       const state = { said: savedInWords(kept, collection) };
       setSaid(state.said);
-      if (!entry) void navigate(`/bank/${kept.id}`, { replace: true, state });
+      if (!entry) void navigate(`/bank/${kept.entry.id}`, { replace: true, state });
     },
     proposed: () => setSaid(PROPOSED),
   });

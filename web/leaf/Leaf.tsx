@@ -8,7 +8,7 @@ import type { CaseRecord } from '#core/record';
 import type { Way } from '#core/savings';
 import { stepToFirstGap } from '../editor';
 import { hasRecord, Headpiece, useIsWide } from '../record';
-import { Figure, useShell } from '../shell';
+import { Figure, useIsWriting, useShell } from '../shell';
 import { useRemembered } from '../ui';
 import {
   stepTo,
@@ -174,6 +174,7 @@ export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props)
   useFollowRecord(editor, given.record, finishing.state === 'open', say);
   const { selected, setSelected, keepWords } = useKeptWords(draft.id, editor, say);
   const open = finishing.state === 'open';
+  useIsWriting(open);
 
   const place = (entry: string, way: Way) => {
     const placement = placing.placeIn(editor, entry);

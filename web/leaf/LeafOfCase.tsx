@@ -13,6 +13,7 @@ import { Leaf } from './Leaf';
 import { useNoMaterial, type UseMaterial } from './material';
 import type { NoteDownload } from './noteDownload';
 import { dropCopy, readCopy } from '#client/drafts';
+import { closeLeaf, openLeaf, whileNoneIsSent } from '#client/waiting';
 
 /**
  * A draft of mine, by its id, else the one of the case to go on with, opened or made; with what this computer kept of it, where
@@ -21,16 +22,18 @@ import { dropCopy, readCopy } from '#client/drafts';
 function useDraft(caseId: string, id: string | undefined, member: string) {
   return useQuery({
     queryKey: ['draft', member, caseId, id],
-    queryFn: async () => {
-      const draft = await (id === undefined
-        ? call('openDraft', { params: { case: caseId } })
-        : call('draft', { params: { draft: id } }));
-      const copy = readCopy(member, draft.id);
-      if (!copy || draft.state === 'finished') return { draft, copy: null };
-      if (!isSame(copy.document, draft.document)) return { draft, copy };
-      dropCopy(member, draft.id);
-      return { draft, copy: null };
-    },
+    queryFn: () =>
+      whileNoneIsSent(async () => {
+        const draft = await (id === undefined
+          ? call('openDraft', { params: { case: caseId } })
+          : call('draft', { params: { draft: id } }));
+        await openLeaf(draft.id);
+        const copy = readCopy(member, draft.id);
+        if (!copy || draft.state === 'finished') return { draft, copy: null };
+        if (!isSame(copy.document, draft.document)) return { draft, copy };
+        dropCopy(member, draft.id);
+        return { draft, copy: null };
+      }),
     // The text's home is the editor once it is open: asking again would bring an older one.
     staleTime: Infinity,
     gcTime: 0,
@@ -64,6 +67,8 @@ export function LeafOfCase({
   useEffect(() => void keep(OPEN_CASE, id), [id]);
   const draft = useDraft(id, draftId, member.id);
   const bank = useBank();
+  const open = draft.data?.draft.id;
+  useEffect(() => (open === undefined ? undefined : () => closeLeaf(open)), [open]);
   const one = useMemo(
     () => found.data && draft.data && onLeaf(found.data, draft.data.draft.id),
     [found.data, draft.data],

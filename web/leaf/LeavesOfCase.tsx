@@ -4,7 +4,9 @@ import { useEditorState, type Editor } from '@tiptap/react';
 import { Link, useNavigate } from 'react-router';
 import type { Case, Draft, DraftSummary } from '#contracts';
 import { titleOfDraft } from '#core/work';
-import { call, ForPeople, inWords } from '#client/api';
+import { emptyDraft } from '#core/draft';
+import { call, ForPeople, inWords, isReached } from '#client/api';
+import { beginLeafHere } from '#client/waiting';
 import { KEYS, queryClient } from '../api';
 import { calendarToday, dayInWords } from '#client/clock';
 import { TakeTexts } from '../finished';
@@ -31,6 +33,10 @@ export function useAnotherLeaf(one: Case, draft: Draft, keeper: DraftKeeper, say
   const begin = useMutation({
     mutationFn: async (copyOf: string | null) => {
       await keeper.flush();
+      if (!isReached()) {
+        const document = copyOf === null ? emptyDraft() : keeper.copied(one.record, calendarToday());
+        return (await beginLeafHere(draft.author, one, document)).draft;
+      }
       if (!keeper.isSaved) throw new NotSaved();
       const body = { id: crypto.randomUUID(), title: '', copyOf, today: calendarToday() };
       return call('beginDraft', { params: { case: one.id }, body });

@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 31,
+    day: '2026-11-30',
+    title: 'Work goes on without a connection',
+    words:
+      'Elderleaf opens when the server or the network is gone: with the bank, the cases you opened and your drafts. Leaves and entries you make meanwhile are sent when it is back. This computer shows what is saved where. Your browser can install Elderleaf as an application.',
+    at: { label: 'This computer', to: '/this-computer' },
+  },
+  {
     number: 30,
     day: '2026-11-30',
     title: 'Your cues on other pages',

@@ -39,7 +39,7 @@ export function LeavingForm({ person, people, done, close }: Props) {
     mutationFn: () => call('leave', { params: { member: id }, body: { handTo: to || null } }),
     onSuccess: () => {
       // One's own sessions have ended with it.
-      if (id === member.id) return void leaveSession();
+      if (id === member.id) return void leaveSession(member.id);
       done(`${name} has left the team, and can be brought back.`);
       settled();
     },

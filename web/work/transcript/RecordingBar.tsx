@@ -2,6 +2,7 @@ import type { RefCallback } from 'react';
 import { pathFor, type CaseFile } from '#contracts';
 import { SPEEDS, type Player, type PlayerState } from '#client/player';
 import { clockTime } from '#core/transcript';
+import { useReached } from '../../shell';
 import { Button, Key, Notice } from '../../ui';
 import { STAYS_IN_SIGHT } from '../../writing';
 import { useWave, WaveLine } from './WaveLine';
@@ -93,6 +94,8 @@ export function RecordingBar({ of, file, element, player }: Props) {
   const state = usePlayerState(player);
   const wave = useWave(file.id, source);
   const { at, length, isPlaying, failed } = state;
+  // Browsers say of sound that cannot be fetched at all what they say of sound they cannot read.
+  const isReached = useReached();
   const Media = file.media.startsWith('video/') ? 'video' : 'audio';
   return (
     <section aria-label="Recording" className="recording" data-print="no" {...STAYS_IN_SIGHT}>
@@ -130,7 +133,7 @@ export function RecordingBar({ of, file, element, player }: Props) {
       <HowHeard player={player} state={state} />
       {failed && (
         <Notice tone="warning" title={`${file.name} cannot be played.`}>
-          {FAILED[failed]}
+          {FAILED[isReached ? failed : 'network']}
         </Notice>
       )}
     </section>

@@ -2,7 +2,9 @@ import { useMutation } from '@tanstack/react-query';
 import type { Collection, Entry } from '#contracts';
 import { wordingFor, wordingReplaced, type EntryContent } from '#core/entry';
 import { call } from '#client/api';
+import { keepEntry } from '#client/waiting';
 import { takeKept, newCollection } from '../../api';
+import { useShell } from '../../shell';
 import type { BankIndex } from '#core/bank';
 
 /** What is on the slip, to be kept. */
@@ -26,6 +28,7 @@ export function replaced(entry: Entry, { collection, content }: Pick<Slip, 'coll
 
 /** Sends the slip to the bank, and shows the entry on this page without waiting for the live event. */
 export function useKeep(close: (kept: Entry) => void, collectionMade: (made: Collection) => void) {
+  const { member } = useShell();
   return useMutation({
     mutationFn: async (slip: Slip) => {
       const { replacing, fresh } = slip;
@@ -44,7 +47,7 @@ export function useKeep(close: (kept: Entry) => void, collectionMade: (made: Col
         reason: 'Saved from a leaf',
         key: slip.key,
       };
-      return call('makeEntry', { body });
+      return (await keepEntry(member.id, body)).entry;
     },
     onSuccess: (entry) => {
       takeKept(entry);

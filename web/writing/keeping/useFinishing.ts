@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { CaseSummary, Draft } from '#contracts';
-import { call, ForPeople } from '#client/api';
+import { call, ForPeople, isReached } from '#client/api';
 import { KEYS, queryClient } from '../../api';
 import { withSavedDraft } from '#client/cases';
 import type { DraftKeeper } from '#client/drafts';
@@ -10,7 +10,7 @@ import type { DraftKeeper } from '#client/drafts';
 class Offline extends ForPeople {
   constructor() {
     super(
-      'There is no connection, so the draft is not finished. What you write is safe; finish it once you are online.',
+      'The server cannot be reached, so the draft is not finished. What you write is safe; finish it once you are online.',
     );
   }
 }
@@ -35,7 +35,7 @@ export function useFinishing(draft: Draft, keeper: DraftKeeper) {
   const params = { draft: draft.id };
   const finish = useMutation({
     mutationFn: async () => {
-      if (!navigator.onLine) throw new Offline();
+      if (!navigator.onLine || !isReached()) throw new Offline();
       await keeper.flush();
       if (!keeper.isSaved) throw new NotSaved();
       return call('finishDraft', { params, version: keeper.savedVersion });

@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { CaseSummary, Draft } from '#contracts';
 import { call } from '#client/api';
+import { sendFirst } from '#client/waiting';
 import { KEYS, queryClient } from '../../api';
 import { withSavedDraft } from '#client/cases';
 import { DraftKeeper, type Keeping, type LocalCopy } from '#client/drafts';
@@ -23,6 +24,8 @@ export function useKeeping(
   const keeper = useMemo(() => {
     const save = async (id: string, document: Draft['document'], version: number, over: boolean) => {
       const body = { document, ...(over && { over: true as const }) };
+      // One that was begun here without the server is made first.
+      await sendFirst(member, id);
       const saved = await call('saveDraft', { params: { draft: id }, body, version });
       queryClient.setQueryData<CaseSummary[]>(KEYS.cases, (cases) => cases && withSavedDraft(cases, saved));
       return saved;

@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import type { Offer } from '#core/glossary';
-import { keptOf, stillFits, type Offered } from './offering';
+import { bareView, leafOf } from '../../testing/leafState';
+import { keptOf, offering, offerKeys, stillFits, type OfferHost, type Offered } from './offering';
 
 const offer = (text: string): Offer => ({
   ...{ kind: 'term', text, list: 'medicines', by: 'beginning', from: 5, times: 0, readBack: null },
@@ -37,4 +38,14 @@ test.each<[string, Partial<Offer>, string, boolean]>([
   ['it is no term', { kind: 'date' }, 'Gave ketam', false],
 ])('a key that comes before the answer: where %s', (_when, more, line, isSo) => {
   expect(stillFits({ ...offer('ketamine 50 mg/ml'), ...more }, 'Gave keta', line)).toBe(isSo);
+});
+
+test('Escape pressed before the answer has come calls it off, and is still the key of whatever is beneath', () => {
+  const host = { liked: () => ({ on: true, bySpace: true }) } as unknown as OfferHost;
+  const plugin = offering(host);
+  const { state, type, press } = bareView(leafOf(['|'], [offerKeys(host), plugin]));
+  type('the');
+  expect(plugin.getState(state())?.wanted).toBe('typed');
+  expect(press('Escape')).toBe(false);
+  expect(plugin.getState(state())?.wanted).toBeNull();
 });

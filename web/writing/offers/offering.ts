@@ -174,6 +174,9 @@ function walk(view: EditorView, host: OfferHost, offered: Offered, event: Keyboa
 
 function pressed(view: EditorView, host: OfferHost, event: KeyboardEvent): boolean {
   const offered = offeredAt(view.state);
+  // Called off before the answer has come: it is not shown any more.
+  if (!offered && event.key === 'Escape' && wantedIn(view.state) !== null)
+    view.dispatch(view.state.tr.setMeta(key, { hide: true } satisfies Meta));
   if (!offered || event.ctrlKey || event.metaKey || event.shiftKey || event.isComposing) return false;
   if (walk(view, host, offered, event)) return true;
   const at = OFFER_KEYS.indexOf(event.code);

@@ -1,0 +1,3 @@
+export { NotReached } from './NotReached';
+export { useSendingWaiting } from './useSendingWaiting';
+export { useSignOut } from './useSignOut';
