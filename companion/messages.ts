@@ -15,6 +15,8 @@ export interface PackedCues {
   typed: [typed: string, entry: string, rules: number][];
   keys: [typed: string, entry: string][];
   hasPatterns: boolean;
+  /** What cues in reach begin with: what stands behind it is offered for. */
+  leadIns: string[];
 }
 
 /** Where a part of a wording goes on a page: by what its box is told by. */
@@ -25,6 +27,15 @@ export interface PageBeginning {
   form: Form;
   cues: PackedCues;
   boxes: Record<string, BoxName>;
+  /** Whether entries are offered for what is typed behind a lead-in. */
+  offers: boolean;
+}
+
+/** What is offered beneath the caret: an entry, or a file that goes along with one. */
+export interface OfferedRow {
+  id: string;
+  title: string;
+  cue: string | null;
 }
 
 /** All it takes to fill an entry. */
@@ -32,6 +43,8 @@ export interface EntryToFill {
   entry: Entry;
   /** Everything that stands within it, by id. */
   included: Entry[];
+  /** Those within it that have no wording for the page, where their like have one: they are asked for. */
+  missing: string[];
   writer: Writer;
 }
 
@@ -73,6 +86,8 @@ export interface Status {
   trouble: string | null;
   /** Whether its member may show where details stand on pages. */
   isOwner: boolean;
+  /** Whether entries are offered for what is typed behind a lead-in. */
+  offers: boolean;
   page: PageStatus | null;
 }
 
@@ -90,13 +105,19 @@ export interface PageStatus {
 /** All questions to the background, with what comes back. */
 export interface Questions {
   'begin-page': { with: { host: string }; gives: PageBeginning | null };
-  entry: { with: { entry: string }; gives: EntryToFill | null };
+  entry: { with: { entry: string; address: string }; gives: EntryToFill | null };
   pattern: {
     with: { line: string; closer: Closer };
     gives: { cue: ResolvedCue; typed: string; groups: { name: string | null; text: string | null }[] } | null;
   };
   slip: { with: object; gives: boolean };
   used: { with: { use: Use }; gives: null };
+  offers: { with: { leadIn: string; words: string }; gives: OfferedRow[] };
+  'entry-file': {
+    with: { entry: string; hash: string };
+    gives: { base64: string; trouble: null } | { base64: null; trouble: string };
+  };
+  'switch-offers': { with: { on: boolean }; gives: null };
   find: { with: { words: string }; gives: FoundEntry[] };
   list: { with: object; gives: ListedCollection[] };
   sources: { with: { host: string }; gives: Sources };

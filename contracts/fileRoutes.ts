@@ -32,6 +32,7 @@ export const FILE_ROUTES = define({
     summary: 'What a file that goes along with an entry holds, or a range of its bytes.',
     status: 200,
     stream: 'application/octet-stream',
+    forCompanion: true,
   },
   draftFile: {
     method: 'get',

@@ -8,6 +8,7 @@ export {
   UnreadableFile,
   ForPeople,
 } from './call';
+export { callBytes } from './callBytes';
 export { answersAreKept, type KeptAnswers } from './keptAnswers';
 export { isReached, onReach } from './reach';
 export { watchReach } from './watchReach';

@@ -1,7 +1,14 @@
 import { call, callsGoTo } from '#client/api';
 import type { Entry } from '#contracts';
-import { collectionsAround, makeIndex, typedCue, variationOf, type Collection } from '#core/bank';
-import { excerptOfEntry } from '#core/entry';
+import {
+  collectionsAround,
+  makeIndex,
+  typedCue,
+  variationOf,
+  type BankIndex,
+  type Collection,
+} from '#core/bank';
+import { excerptOfEntry, isOnPage, wordingOnPage } from '#core/entry';
 import { includedIn } from '#core/fill';
 import { findable, Finder } from '#core/finder';
 import { compilePatterns, findPattern, type PatternCue } from '#core/pattern';
@@ -10,7 +17,7 @@ import type { EntryToFill, FoundEntry, ListedCollection, Questions } from '../me
 import { ANY_WORK } from './packCues';
 import { keepLoose } from './renew';
 import { joined } from './settings';
-import { allEntries, entryOf, part } from './store';
+import { allEntries, entryOf, part, type BankHead } from './store';
 
 /** So many are listed. */
 const MOST_FOUND = 30;
@@ -29,15 +36,22 @@ async function includedOf(entry: Entry): Promise<Entry[]> {
   return [...found.values()];
 }
 
-/** All it takes to fill an entry; null where it is not in the bank of this browser any more. */
-export async function entryToFill(id: string): Promise<EntryToFill | null> {
+/** Whether an entry should have a wording of its own for a page, since others of its collection have one, and has none. */
+const isMissingOn = (address: string, { ownWays }: BankHead, { collection, content }: Entry): boolean =>
+  (ownWays[collection] ?? []).some((page) => isOnPage(page, address)) &&
+  wordingOnPage(content, address) === null;
+
+/** All it takes to fill an entry on a page (host and path); null where it is not in the bank of this browser any more. */
+export async function entryToFill(id: string, address: string): Promise<EntryToFill | null> {
   const [entry, head, beginning] = await Promise.all([entryOf(id), part('head'), part('beginning')]);
   if (!entry || !head || !beginning) return null;
   const collections = new Map(head.collections.map((one) => [one.id, one]));
   const around = collectionsAround(entry.collection, collections);
   const of = { case: '', kind: ANY_WORK, collections: around };
   const writer = signedWith(beginning.member, signatureFor(beginning, of));
-  return { entry, included: await includedOf(entry), writer };
+  const included = await includedOf(entry);
+  const missing = included.filter((one) => isMissingOn(address, head, one)).map((one) => one.id);
+  return { entry, included, missing, writer };
 }
 
 const toFound = (entry: Entry, collections: ReadonlyMap<string, Collection>): FoundEntry => ({
@@ -51,16 +65,17 @@ const toFound = (entry: Entry, collections: ReadonlyMap<string, Collection>): Fo
 /** What is looked for while a list is open: let go of when the bank is another, or nobody has asked for a while. */
 let searched: { print: string; finder: Finder; entries: ReadonlyMap<string, Entry> } | null = null;
 
+/** The bank of this browser, with what is made of it to be read quickly. */
+export async function indexOfBank(): Promise<BankIndex> {
+  const head = (await part('head')) ?? { collections: [], counts: {}, away: [] };
+  return makeIndex({ ...head, entries: await allEntries(), gone: [] });
+}
+
 async function searchedBank() {
   const print = (await part('cues'))?.print ?? '';
   if (searched?.print === print) return searched;
-  const head = await part('head');
-  const collections = new Map((head?.collections ?? []).map((one) => [one.id, one]));
-  const index = makeIndex({
-    ...(head ?? { collections: [], counts: {}, away: [] }),
-    entries: await allEntries(),
-    gone: [],
-  });
+  const index = await indexOfBank();
+  const { collections } = index;
   // In place of a shared entry its variation, where there is one; and nothing that is not used any more.
   const used = index.bank.entries.filter(
     ({ id, content }) => !content.retired && !variationOf(id, index.bank.entries, index.collections),

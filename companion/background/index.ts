@@ -1,11 +1,13 @@
 import type { Asked, PageBeginning, Question, Questions, Sources, Status } from '../messages';
 import { entryToFill, findEntries, listBank, patternIn } from './bankAnswers';
+import { entryFile } from './entryFile';
 import { joinBy, leaveJoined } from './joining';
 import { keepWords, openWith } from './keepWords';
 import { recordOfOpenCase, titleOfOpenCase } from './openCase';
+import { offersFor } from './offers';
 import { beginIn, isLookedAt, pageStatus, registerPages } from './pages';
 import { lastTrouble, renew } from './renew';
-import { changePage, joined, pageSettings, readManaged } from './settings';
+import { changePage, joined, offersWanted, pageSettings, readManaged, wantOffers } from './settings';
 import { part, waitingUses } from './store';
 import { tellPages } from './tellPages';
 import { countUse } from './uses';
@@ -18,7 +20,7 @@ async function pageBeginning(host: string): Promise<PageBeginning | null> {
   const cues = await part('cues');
   if (!cues || !(await isLookedAt(host))) return null;
   const { form, boxes } = await pageSettings(host);
-  return { form, cues, boxes };
+  return { form, cues, boxes, offers: await offersWanted() };
 }
 
 async function status(tab: number | null): Promise<Status> {
@@ -36,6 +38,7 @@ async function status(tab: number | null): Promise<Status> {
     renewedAt: renewedAt ?? null,
     waiting: (await waitingUses()).length,
     trouble: lastTrouble(),
+    offers: await offersWanted(),
     isOwner: beginning?.member.role === 'owner',
     page: await pageStatus(tab),
   };
@@ -73,10 +76,13 @@ const thenTell = (done: Promise<unknown>) => nothing(done.then(tellPages));
 
 const HANDLERS: Handlers = {
   'begin-page': ({ host }) => pageBeginning(host),
-  entry: ({ entry }) => entryToFill(entry),
+  entry: ({ entry, address }) => entryToFill(entry, address),
   pattern: ({ line, closer }) => patternIn(line, closer),
   slip: (_, sender) => bringSlip(sender),
   used: ({ use }) => nothing(countUse(use)),
+  offers: ({ leadIn, words }) => offersFor(leadIn, words),
+  'entry-file': (wanted) => entryFile(wanted),
+  'switch-offers': ({ on }) => thenTell(wantOffers(on)),
   find: ({ words }) => findEntries(words),
   list: () => listBank(),
   sources: ({ host }) => sourcesAt(host),

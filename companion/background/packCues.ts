@@ -12,7 +12,9 @@ export function packCues(
   { reach: own }: Pick<CompanionBeginning, 'reach'>,
   print: string,
 ): { cues: PackedCues; patterns: ResolvedCue[] } {
-  const reach = makeReach(makeIndex(bank), ANY_WORK, own ?? undefined);
+  const index = makeIndex(bank);
+  const reach = makeReach(index, ANY_WORK, own ?? undefined);
+  const leadIns = reach.entries.map(({ collection }) => index.collections.get(collection)!.leadIn);
   const rules: CueRules[] = [];
   const numbers = new Map<string, number>();
   const numberOf = (of: CueRules): number => {
@@ -29,6 +31,7 @@ export function packCues(
       typed: reach.typed.map(({ typed, entry, rules: of }) => [typed, entry, numberOf(of)]),
       keys: reach.keys.map(({ typed, entry }) => [typed, entry]),
       hasPatterns: reach.patterns.length > 0,
+      leadIns: [...new Set(leadIns)].filter((leadIn) => leadIn !== ''),
     },
     patterns: reach.patterns,
   };

@@ -15,7 +15,13 @@ export const lastTrouble = (): string | null => trouble;
 const headOf = ({ collections, counts, away, entries }: Bank): BankHead => {
   const isAway = new Set(away);
   const loose = entries.filter(({ collection }) => isAway.has(collection)).map(({ id }) => id);
-  return { collections, counts, away, loose, size: entries.length };
+  const ownWays: Record<string, string[]> = {};
+  for (const { collection, content } of entries)
+    for (const { onPage } of content.wordings) {
+      const known = ownWays[collection] ?? [];
+      if (onPage !== undefined && !known.includes(onPage)) ownWays[collection] = [...known, onPage];
+    }
+  return { collections, counts, away, loose, ownWays, size: entries.length };
 };
 
 /** What changed, as the server says it; null where this browser has nothing yet. */

@@ -43,6 +43,12 @@ export async function pageSettings(host: string): Promise<PageSettings> {
   return (await read('pages', PagesSchema))?.[host] ?? PageSchema.parse({});
 }
 
+/** Whether entries are offered for what is typed behind a lead-in: so, until one says otherwise. */
+export const offersWanted = async (): Promise<boolean> => (await read('offers', z.boolean())) ?? true;
+
+/** Has entries offered on pages, or not. */
+export const wantOffers = (on: boolean): Promise<void> => chrome.storage.local.set({ offers: on });
+
 let changing = Promise.resolve();
 
 /** Changes what is said of the page of a host, one change after the other. */

@@ -6,6 +6,8 @@ import type { PackedCues } from '../messages';
 /** The bank without its entries, and which of these are of collections that are away. */
 export interface BankHead extends Pick<Bank, 'collections' | 'counts' | 'away'> {
   loose: string[];
+  /** By collection, the pages of others that some of its entries have a wording for. */
+  ownWays: Record<string, string[]>;
   /** How many entries there are. */
   size: number;
 }
@@ -35,7 +37,7 @@ interface Parts {
 }
 
 /** Counts the forms in which things are kept. */
-const VERSION = 1;
+const VERSION = 2;
 let opened: Promise<IDBPDatabase<Kept>> | null = null;
 
 /** What this browser keeps. Kept in an earlier form, the bank goes and is asked for anew; uses that wait stay. */

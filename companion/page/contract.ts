@@ -1,7 +1,7 @@
 /** What the part that watches boxes and the part that draws beside them know of each other: they are fetched apart, and meet in the page. */
 import type { TypedCase } from '#core/cue';
 import type { Way } from '#core/savings';
-import type { BoxName, Form } from '../messages';
+import type { BoxName, Form, OfferedRow } from '../messages';
 import type { Box } from './box';
 
 /** An entry that is to be brought into a box. */
@@ -51,6 +51,8 @@ export interface Watching {
   broughtIn: (bringing: Bringing) => void;
   /** What was typed stands again, and does not fire again. */
   gaveUp: (bringing: Bringing) => void;
+  /** Offers something beneath the caret of a box, taken by the keys of offers: it stays until it is taken, called off, or one clicks elsewhere. */
+  offer: (box: Box, rows: readonly OfferedRow[], take: (at: number) => void) => void;
   /** What was selected last on the page outside its boxes; '' for nothing. */
   selected: () => string;
 }
@@ -61,6 +63,8 @@ export interface Drawing {
   bring: (bringing: Bringing) => Promise<void>;
   /** Opens the look-up beside a box. */
   lookUp: (box: Box) => void;
+  /** Shows what is offered beneath the caret of a box, in place of what was; none hides it. */
+  offer: (box: Box | null, rows: readonly OfferedRow[], take: (at: number) => void) => void;
   /** Tells something in a few words beside a box. */
   say: (box: Box | null, words: string) => void;
   isOpen: () => boolean;

@@ -1,9 +1,11 @@
 import { closerOf, keysOf, type Closer } from '#core/cue';
 import { ask, type PageBeginning, type PageTold } from '../messages';
+import { hostOf } from './addressOf';
 import type { Box } from './box';
 import { boxOf, focused } from './boxAt';
 import { meeting, typedBy, type Bringing, type HeldKey } from './contract';
 import { FittingCues, type Fitting } from './fittingCues';
+import { OfferWatch } from './offerWatch';
 
 /** Keys of the companion's own, on any page. */
 export const PAGE_KEYS = { lookUp: 'Alt+Shift+U', keep: 'Alt+Shift+K', switch: 'Alt+Shift+O' } as const;
@@ -28,6 +30,10 @@ export class PageWatch {
   private held: HeldKey[] | null = null;
   private selected = '';
   private composing = false;
+  private readonly offers = new OfferWatch(
+    () => (this.beginning?.offers ? this.beginning.cues.leadIns : []),
+    (box, fitting) => this.bring(box, fitting, 'offer'),
+  );
 
   constructor(private readonly page: Document) {
     meeting().watching = {
@@ -44,6 +50,7 @@ export class PageWatch {
         this.refused = { box, line: before + typed };
       },
       selected: () => this.selected,
+      offer: (box, rows, take) => this.offers.show(box, rows, take),
     };
     const window = page.defaultView!;
     // First of all that listen: what closes a cue is not also what sends a message.
@@ -52,7 +59,8 @@ export class PageWatch {
     window.addEventListener('input', (event) => this.typed(event), true);
     window.addEventListener('compositionstart', () => (this.composing = true), true);
     window.addEventListener('compositionend', () => (this.composing = false), true);
-    window.addEventListener('pointerdown', () => (this.just = null), true);
+    window.addEventListener('pointerdown', (event) => this.clicked(event), true);
+    window.addEventListener('focusout', () => this.offers.hide(), true);
     window.addEventListener('focusin', () => void this.begin(), true);
     page.addEventListener('selectionchange', () => this.remember());
     chrome.runtime.onMessage.addListener((told: PageTold) => {
@@ -108,6 +116,7 @@ export class PageWatch {
   /** Brings an entry into a box; keys that are typed before it is there are held for it. */
   private bring(box: Box, fitting: Fitting, way: Bringing['way']): void {
     const { drawing } = meeting();
+    this.offers.hide();
     this.held = [];
     setTimeout(() => void (drawing?.isOpen() ? null : this.release(box)), HELD_MS);
     const bringing: Bringing = { ...fitting, box, way };
@@ -128,13 +137,14 @@ export class PageWatch {
   /** A letter has been typed: is there a cue before the caret? */
   private look(box: Box): void {
     const line = this.cues && box.before();
-    if (line === null || line === '') return;
+    if (line === null || line === '') return this.offers.hide();
     if (this.refused?.box === box && !line.includes(this.refused.line)) this.refused = null;
     const fitting = this.cues!.endOf(line);
     if (fitting) {
       if (!this.isRefused(box, fitting)) this.bring(box, fitting, 'cue');
       return;
     }
+    this.offers.look(box);
     const closer = this.cues!.hasPatterns ? closerOf(line.slice(-1)) : null;
     if (closer) void this.lookForPattern(box, line, closer);
   }
@@ -172,9 +182,11 @@ export class PageWatch {
   }
 
   private typed(event: Event): void {
-    if (!(event instanceof InputEvent) || !this.isTyping(event)) return;
+    if (!(event instanceof InputEvent) || !event.isTrusted) return;
     const box = this.box();
     if (!box) return;
+    // Taken back or pasted: no cue fires by it, but what is offered is for what stands there now.
+    if (!this.isTyping(event)) return this.cues && this.held === null ? this.offers.look(box) : undefined;
     this.looked = true;
     if (this.held === null) this.look(box);
   }
@@ -182,6 +194,12 @@ export class PageWatch {
   private isTyping(event: InputEvent): boolean {
     if (!event.isTrusted || event.isComposing || this.composing || !this.cues) return false;
     return event.inputType === 'insertText' && event.data?.length === 1;
+  }
+
+  private clicked({ target }: Event): void {
+    this.just = null;
+    // What is offered is clicked at in a tree of the companion's own.
+    if (!(target instanceof HTMLElement && target.localName === 'elderleaf-slip')) this.offers.hide();
   }
 
   private stop(event: KeyboardEvent): void {
@@ -196,7 +214,10 @@ export class PageWatch {
     const box = this.box();
     const isUsed =
       box && this.cues
-        ? this.backspaceAfter(event, box) || this.ownKey(event, box) || this.closes(event, box)
+        ? this.offers.pressed(event) ||
+          this.backspaceAfter(event, box) ||
+          this.ownKey(event, box) ||
+          this.closes(event, box)
         : this.switchedBy(event);
     if (isUsed) this.stop(event);
   }
@@ -286,13 +307,3 @@ const CLOSERS: Record<string, 'enter' | 'tab' | undefined> = { Enter: 'enter', T
 
 const hasModifier = (event: KeyboardEvent) =>
   event.ctrlKey || event.metaKey || event.altKey || event.shiftKey;
-
-/** The host of a page; of a frame without an address of its own that of the page it is in. */
-function hostOf(page: Document): string {
-  const window = page.defaultView!;
-  try {
-    return window.location.host || window.parent.location.host;
-  } catch {
-    return '';
-  }
-}

@@ -63,6 +63,14 @@ export function Popup() {
         It reads the bank and counts uses as numbers. What you type on pages stays there. Leaving takes the
         bank out of this browser.
       </p>
+      <label className="tick">
+        <input
+          type="checkbox"
+          checked={status.offers}
+          onChange={(event) => void ask('switch-offers', { on: event.target.checked }).then(look)}
+        />
+        Offer entries for what is typed behind a lead-in
+      </label>
       <div className="row">
         <button type="button" onClick={() => void ask('renew', {}).then(look)}>
           Renew now

@@ -1,10 +1,11 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { gapsIn, stepsOf, withAnswers, withConfirmed, type Filling, type Step } from '#client/filling';
 import type { Answer } from '#core/draft';
-import { fullWordings, type Wording } from '#core/entry';
+import { fullWordings, wordingOnPage, type Wording } from '#core/entry';
 import { pickablesOf } from '#core/fill';
 import type { CaseRecord } from '#core/record';
 import type { BoxName, EntryToFill } from '../messages';
+import { addressOf } from '../page/addressOf';
 import type { Bringing } from '../page/contract';
 import { boxesBeside, boxFor, type NamedBox } from './boxesOfParts';
 import { PartLine } from './PartLine';
@@ -212,7 +213,9 @@ export function FillSlip(props: Props) {
   const { bringing, toFill, sources, giveUp } = props;
   const slip = useFilling(props);
   const { filling, step, at, steps, pressed } = slip;
-  const wordings = fullWordings(toFill.entry.content);
+  const { content } = toFill.entry;
+  const onPage = wordingOnPage(content, addressOf(document));
+  const wordings = [...new Set([...(onPage ? [onPage] : []), ...fullWordings(content)])];
   const main = useRef<HTMLDivElement>(null);
   const isAnswer = step?.kind === 'answer';
   const { ready } = props;

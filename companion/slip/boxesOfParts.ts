@@ -1,6 +1,7 @@
 import type { BoxName } from '../messages';
 import { boxOf } from '../page/boxAt';
 import type { Box } from '../page/box';
+import { labelOf } from './labelOf';
 
 /** A box of the page by what it is told by. */
 export interface NamedBox {
@@ -17,28 +18,6 @@ const folded = (text: string) =>
     .toLocaleLowerCase()
     .replace(/[\s:*]+/g, ' ')
     .trim();
-
-function labelOf(element: HTMLElement): string {
-  const page = element.ownerDocument;
-  const by = (element.getAttribute('aria-labelledby') ?? '')
-    .split(/\s+/)
-    .map((id) => (id === '' ? '' : (page.getElementById(id)?.textContent ?? '')))
-    .join(' ')
-    .trim();
-  const own =
-    element instanceof HTMLInputElement || element instanceof HTMLTextAreaElement
-      ? element.labels?.[0]
-      : null;
-  const label = [
-    element.getAttribute('aria-label'),
-    by,
-    own?.textContent,
-    element.getAttribute('placeholder'),
-    element.getAttribute('name'),
-    element.id,
-  ].find((one) => (one ?? '').trim() !== '');
-  return (label ?? '').replace(/\s+/g, ' ').trim();
-}
 
 const nameOf = (element: HTMLElement): BoxName => {
   if (element.id !== '' && !/\d{3,}/.test(element.id)) return { by: 'id', value: element.id };

@@ -8,13 +8,16 @@ import { plainPassage } from '#core/passage';
 import { answersFromGroups, type PlaceRequest } from '#core/fill';
 import { fullWordings } from '#core/entry';
 import { emptyRecord, type Written } from '#core/record';
-import { ask, type EntryToFill } from '../messages';
+import { ask, type EntryToFill, type OfferedRow } from '../messages';
+import { addressOf, hostOf } from '../page/addressOf';
 import type { Box } from '../page/box';
 import { meeting, typedBy, type Bringing, type Drawing, type HeldKey } from '../page/contract';
 import { pagesAround } from './boxesOfParts';
 import { recordOnPage } from './detailsOnPage';
 import { FillSlip, isAtOnce, type FillFrom, type Places } from './FillSlip';
 import { FindSlip } from './FindSlip';
+import { offerFiles } from './offerFiles';
+import { Offers } from './Offers';
 import { replay } from './replay';
 import { Surface } from './surface';
 import { wordsFor } from './wordsFor';
@@ -53,9 +56,10 @@ function say(box: Box | null, words: string): void {
   hushing = setTimeout(close, SAID_MS);
 }
 
-function requestOf(bringing: Bringing, { entry, included, writer }: EntryToFill): PlaceRequest {
+function requestOf(bringing: Bringing, { entry, included, missing, writer }: EntryToFill): PlaceRequest {
   const within = new Map(included.map(({ id, content }) => [id, content]));
   const { language } = fullWordings(entry.content)[0]!;
+  const address = addressOf(document);
   return {
     entry,
     cue: bringing.cue?.slice(0, 60) ?? null,
@@ -63,6 +67,7 @@ function requestOf(bringing: Bringing, { entry, included, writer }: EntryToFill)
     ...clockNow(),
     writer,
     find: (id) => within.get(id),
+    page: { address, isMissing: (id) => missing.includes(id) },
     id: crypto.randomUUID(),
     answers: answersFromGroups(entry.content.fields, bringing.groups, clockNow(), language),
   };
@@ -73,7 +78,7 @@ async function sourcesFor(box: Box, { entry, included }: EntryToFill, written: W
   const asksDetails = [entry, ...included].some(({ content }) =>
     content.fields.some(({ kind }) => kind === 'detail' || kind === 'person'),
   );
-  const sources = asksDetails ? await ask('sources', { host: location.host }) : null;
+  const sources = asksDetails ? await ask('sources', { host: hostOf(document) }) : null;
   if (!sources) return [];
   const { card, openCase } = sources;
   const pages = pagesAround(box.element.ownerDocument);
@@ -117,7 +122,7 @@ async function putIn(
     return `The box has no room for this: it is ${over} letters too long. Nothing was changed.`;
   for (const { name, passage } of parts.slice(0, -1)) {
     const place = places.get(name);
-    const host = location.host;
+    const host = hostOf(document);
     void ask('remember-box', { host, part: name, box: place?.name ?? 'nowhere' });
     if (place?.box.stands) await place.box.fill(wordsFor(passage, place.box, form));
   }
@@ -149,16 +154,17 @@ async function typeKeys(box: Box, keys: readonly HeldKey[], before = ''): Promis
 const isBackspace = (held: HeldKey | undefined): boolean => held?.key === 'Backspace';
 
 /** Words were put in: what is typed since goes behind them, but a Backspace first of all gives back what they are for. */
-async function settle(bringing: Bringing, keys: readonly HeldKey[]): Promise<void> {
+async function settle(bringing: Bringing, keys: readonly HeldKey[], along: () => void): Promise<void> {
   const watching = meeting().watching!;
   const isGivenBack = isBackspace(keys[0]);
   if (isGivenBack) await watching.giveBack(bringing.box);
   else if (keys.length === 0) watching.broughtIn(bringing);
   await typeKeys(bringing.box, isGivenBack ? keys.slice(1) : keys);
+  if (!isGivenBack) along();
 }
 
 /** Puts in an entry that asks nothing. */
-async function bringAtOnce(bringing: Bringing, begun: Filling): Promise<void> {
+async function bringAtOnce(bringing: Bringing, begun: Filling, along: () => void): Promise<void> {
   const watching = meeting().watching!;
   const { box, kept } = bringing;
   const early = watching.takeHeld();
@@ -166,22 +172,24 @@ async function bringAtOnce(bringing: Bringing, begun: Filling): Promise<void> {
   const behind = isBackspace(early[0]) ? '' : typedBy(early);
   const trouble = await putIn({ ...bringing, kept: kept + behind }, begun, new Map(), 0);
   const late = watching.stopHolding();
-  if (!trouble && behind === '') return settle(bringing, [...early, ...late]);
+  if (!trouble && behind === '') return settle(bringing, [...early, ...late], along);
   await typeKeys(box, late, trouble ? behind : '');
-  if (trouble) say(box, trouble);
+  if (trouble) return say(box, trouble);
+  along();
 }
 
 async function bring(bringing: Bringing): Promise<void> {
   const watching = meeting().watching!;
   const { box } = bringing;
-  const toFill = await ask('entry', { entry: bringing.entry });
+  const toFill = await ask('entry', { entry: bringing.entry, address: addressOf(document) });
   if (!toFill) {
     await typeKeys(box, watching.stopHolding());
     return say(box, 'This entry is not in the bank any more.');
   }
   let request = requestOf(bringing, toFill);
   const begun = beginFilling(request, bringing.typedCase);
-  if (isAtOnce(begun)) return bringAtOnce(bringing, begun);
+  const along = () => offerFiles(box, toFill, begun.placement.files ?? [], say);
+  if (isAtOnce(begun)) return bringAtOnce(bringing, begun, along);
   const sources = await sourcesFor(box, toFill, {
     today: request.today,
     language: request.entry.content.wordings[0]!.language,
@@ -213,7 +221,7 @@ async function bring(bringing: Bringing): Promise<void> {
         const keys = watching.stopHolding();
         if (trouble) return trouble;
         close();
-        await settle(bringing, keys);
+        await settle(bringing, keys, along);
         return null;
       }}
       giveUp={() => {
@@ -253,5 +261,21 @@ function lookUp(box: Box): void {
   );
 }
 
-const drawing: Drawing = { bring, lookUp, say, isOpen: () => isOpen };
+/** Offers are drawn apart from the slip: they come and go with each letter, and never have the keys. */
+const beneathCaret = new Surface({ width: 340, height: 220, least: 40 });
+let offered: Root | null = null;
+
+function offer(box: Box | null, rows: readonly OfferedRow[], take: (at: number) => void): void {
+  if (!box || isOpen) {
+    offered?.unmount();
+    offered = null;
+    return beneathCaret.close();
+  }
+  const container = beneathCaret.open(box);
+  offered ??= createRoot(container);
+  offered.render(<Offers {...{ rows, take }} />);
+  requestAnimationFrame(() => beneathCaret.place());
+}
+
+const drawing: Drawing = { bring, lookUp, offer, say, isOpen: () => isOpen };
 meeting().drawing ??= drawing;

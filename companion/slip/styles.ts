@@ -73,6 +73,11 @@ footer .main { background: var(--elder); border-color: var(--elder); color: var(
 .rows li { display: flex; flex-wrap: wrap; align-items: baseline; gap: 2px 10px; padding: 5px 14px; border-bottom: 1px solid var(--hair); cursor: pointer; }
 .rows b { flex: 1; font: 500 15px/1.35 var(--book); overflow-wrap: anywhere; }
 .rows .help { width: 100%; min-height: 0; margin: 0; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.offers { list-style: none; margin: 0; padding: 3px 0; }
+.offers button { display: grid; grid-template-columns: auto 1fr auto; align-items: baseline; gap: 8px; width: 100%; border: 0; background: none; padding: 3px 10px; min-height: 26px; text-align: left; color: inherit; font: 14px/1.4 var(--face); cursor: pointer; }
+.offers button:hover { background: var(--flower); }
+.offers b { font-weight: 500; overflow-wrap: anywhere; }
+.offers .cue { max-width: 96px; overflow: hidden; text-overflow: ellipsis; }
 .said { margin: 0; padding: 10px 14px; }
 @media (prefers-reduced-motion: no-preference) { .slip { animation: come 110ms ease-out; } @keyframes come { from { opacity: 0; } } }
 `;

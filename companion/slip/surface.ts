@@ -4,18 +4,23 @@ import { STYLES } from './styles';
 /** What is drawn beneath the slip, as lines around boxes of the page; null while nothing is drawn. */
 export const beneath: { element: HTMLElement | null } = { element: null };
 
-const WIDTH = 400;
 const GAP = 6;
-/** With less room than this beneath the caret it is put above, where there is more. */
-const LEAST_HEIGHT = 320;
-/** It is no lower than this, in a low frame too. */
-const LEAST = 160;
+
+/** How large what is drawn is: its width, and in what room beneath the caret it stands; in less it is put above, where there is more. No lower than the least, in a low frame too. */
+interface Size {
+  width: number;
+  height: number;
+  least: number;
+}
+const SLIP: Size = { width: 400, height: 320, least: 160 };
 
 /** Where the slip is drawn: a closed shadow tree of the companion's own, so that no style of the page reaches it and none of its own the page. */
 export class Surface {
   private host: HTMLElement | null = null;
   private container: HTMLElement | null = null;
   private at: DOMRect | null = null;
+
+  constructor(private readonly size: Size = SLIP) {}
 
   /** The element to draw in, beside the caret of a box; at the foot of the window where there is none. */
   open(box: Box | null): HTMLElement {
@@ -60,7 +65,7 @@ export class Surface {
     const { innerHeight } = window;
     // Without the bar that scrolls the page.
     const innerWidth = document.documentElement.clientWidth;
-    const width = Math.min(WIDTH, innerWidth - 2 * GAP);
+    const width = Math.min(this.size.width, innerWidth - 2 * GAP);
     const { style } = this.container;
     style.width = `${width}px`;
     if (!this.at) {
@@ -71,10 +76,10 @@ export class Surface {
     const { left, top, bottom } = this.at;
     style.left = `${Math.max(GAP, Math.min(left - 12, innerWidth - width - GAP))}px`;
     const [below, above] = [innerHeight - bottom - 2 * GAP, top - 2 * GAP];
-    const isBelow = below >= LEAST_HEIGHT || below >= above;
-    style.top = isBelow ? `${Math.min(bottom + GAP, innerHeight - 2 * GAP - LEAST)}px` : '';
+    const isBelow = below >= this.size.height || below >= above;
+    style.top = isBelow ? `${Math.min(bottom + GAP, innerHeight - 2 * GAP - this.size.least)}px` : '';
     style.bottom = isBelow ? '' : `${innerHeight - top + GAP}px`;
-    style.maxHeight = `${Math.max(isBelow ? below : above, LEAST)}px`;
+    style.maxHeight = `${Math.max(isBelow ? below : above, this.size.least)}px`;
   }
 
   /** What is drawn beneath it: lines around elements of the page; null while nothing is drawn. */

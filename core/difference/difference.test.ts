@@ -84,7 +84,7 @@ describe('entries', () => {
         const differs = entryDifference(one, later);
         expect(differs.length > 0).toBe(writeEntry(one) !== writeEntry(later));
         const about = {
-          wordings: ['wording', 'language', 'joins', 'short'],
+          wordings: ['wording', 'language', 'joins', 'page', 'short'],
           fields: ['field', 'order', 'wording', 'condition'],
         };
         const may = about[changed as 'fields'] ?? [changed];

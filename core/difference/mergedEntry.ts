@@ -61,6 +61,7 @@ function mergedWording(clash: Clashing): Resolve<Wording> {
     const [w, m, t] = [was ?? their, my, their];
     const parts = mergedList([w.parts, m.parts, t.parts], ({ id }) => id, part(m.name, m.parts.length === 1));
     const short = mergedOne(w.short, m.short, t.short, clash('short', m.name));
+    const onPage = mergedOne(w.onPage, m.onPage, t.onPage, clash('page', m.name));
     const joins = mergedOne(w.joins, m.joins, t.joins, clash('joins', m.name));
     return {
       id: m.id,
@@ -68,6 +69,7 @@ function mergedWording(clash: Clashing): Resolve<Wording> {
       language: mergedOne(w.language, m.language, t.language, clash('language', m.name)),
       ...(joins && { joins }),
       ...(short && { short }),
+      ...(onPage && { onPage }),
       // A wording has a part at least.
       parts: parts.length > 0 ? parts : m.parts,
     };

@@ -6,6 +6,7 @@ import { CommentUseSchema } from './commentUse';
 import { NamedConditionSchema } from './condition';
 import { EntryFilesSchema } from './entryFile';
 import { FieldSchema } from './field';
+import { PageAddressSchema } from './pageAddress';
 
 const PartSchema = z.object({
   id: z.string().min(1).max(60),
@@ -22,6 +23,8 @@ export const WordingSchema = z.object({
   joins: z.enum(JOINS).optional(),
   // Takes the place of the others where the same was said before in one submission.
   short: z.literal(true).optional(),
+  // Takes the place of the others on that page of others alone, as a person is named there.
+  onPage: PageAddressSchema.optional(),
   parts: z.array(PartSchema).min(1).max(20),
 });
 

@@ -35,6 +35,8 @@ export { checkEntry } from './checkEntry';
 export { newEntry, newField } from './newEntry';
 export { fieldForBlank, readyFields, type ReadyField } from './readyFields';
 export { mergedContent } from './merged';
+export { wordingOnPage } from './onPage';
+export { isOnPage, pageAddress } from './pageAddress';
 export { fullWordings, shortWording, wordingFor, wordingReplaced } from './wordingReplaced';
 export { optionKeys } from './optionKeys';
 export { linesOfOptions, MOST_OPTIONS, optionsFromLines } from './optionLines';

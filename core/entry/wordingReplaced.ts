@@ -5,9 +5,9 @@ import type { Field } from './field';
 import { fieldUses } from './fieldUses';
 import { renameField } from './renameField';
 
-/** The wordings that stand by themselves: all but those for what was said before; all where there is no other. */
+/** The wordings that stand by themselves: all but those for what was said before, and for pages of others; all where there is no other. */
 export function fullWordings({ wordings }: Pick<EntryContent, 'wordings'>): readonly Wording[] {
-  const full = wordings.filter(({ short }) => !short);
+  const full = wordings.filter(({ short, onPage }) => !short && onPage === undefined);
   return full.length > 0 ? full : wordings;
 }
 

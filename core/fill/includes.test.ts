@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { DraftDocumentSchema } from '#core/draft';
 import { FieldSchema, newEntry, type EntryContent } from '#core/entry';
-import { linesOf, type Inline } from '#core/passage';
+import { linesOf, plainText, type Inline } from '#core/passage';
 import { emptyRecord } from '#core/record';
-import { includedSize, MOST_INCLUDED, place } from '.';
+import { includedSize, MOST_INCLUDED, place, refillPassage } from '.';
 import { withIncludes } from './includes';
 
 const include = (entry: string): Inline => ({ type: 'include', attrs: { entry } });
@@ -77,5 +77,57 @@ describe('entries within entries', () => {
     expect(placement.fields).toHaveLength(9);
     const kept = DraftDocumentSchema.safeParse({ ...passage, attrs: { placements: { p: placement } } });
     expect(kept.error?.issues).toBeUndefined();
+  });
+});
+
+describe('on a page of others', () => {
+  const team = newEntry('Night team', 'en-GB', {
+    type: 'doc',
+    content: [{ type: 'paragraph', content: [{ type: 'text', text: 'the night team' }] }],
+  });
+  const [first] = team.wordings;
+  const mention = {
+    type: 'doc' as const,
+    content: [{ type: 'paragraph' as const, content: [{ type: 'text' as const, text: '@night' }] }],
+  };
+  const named = {
+    ...team,
+    wordings: [
+      first!,
+      { ...first!, id: 'chat', onPage: 'chat.example', parts: [{ ...first!.parts[0]!, passage: mention }] },
+    ],
+  };
+  const asking = entryOf([
+    { type: 'text', text: 'Please ask ' },
+    include('team'),
+    { type: 'text', text: '.' },
+  ]);
+  const placedOn = (address: string, missing: string[] = [], content = named) =>
+    place({
+      entry: { id: 'asking', revision: 1, content: asking },
+      find: finder({ team: content }),
+      page: { address, isMissing: (id) => missing.includes(id) },
+      ...{ id: 'p', cue: null, record: emptyRecord(), today: '2026-11-30' },
+    });
+
+  test.each([
+    ['chat.example/rooms', 'Please ask @night.'],
+    ['mail.example', 'Please ask the night team.'],
+  ])('what is named within an entry is written as it is on %s', (address, wanted) => {
+    expect(plainText(placedOn(address).passage)).toBe(wanted);
+  });
+
+  test('what is missing there is a gap that asks how it is written', () => {
+    const { passage, placement } = placedOn('chat.example', ['team'], team);
+    expect(
+      linesOf(passage)
+        .flat()
+        .filter((one) => one.type === 'blank' && one.attrs.state === 'gap'),
+    ).toHaveLength(1);
+    const [field] = placement.fields;
+    expect(field).toMatchObject({ kind: 'text', required: true });
+    expect(field!.question).toBe('How is “Night team” written on chat.example?');
+    const answered = { ...placement, answers: { [field!.id]: { kind: 'text' as const, text: '@nights' } } };
+    expect(plainText(refillPassage(passage, { p: answered }))).toBe('Please ask @nights.');
   });
 });

@@ -1,6 +1,8 @@
 import { cutTo } from '#core/language';
 import {
+  FieldSchema,
   fullWordings,
+  wordingOnPage,
   notYetIn,
   renameField,
   type Condition,
@@ -19,6 +21,14 @@ export const MOST_INCLUDED = 20_000;
 
 /** Finds an entry's content by its id; undefined when there is none, or it is not shared with this member. */
 export type FindEntry = (id: string) => EntryContent | undefined;
+
+/** A page of others that wording is put into. */
+export interface PagePlace {
+  /** Its host and path. */
+  address: string;
+  /** Whether an entry should have a wording of its own for it, as its like have, and has none. */
+  isMissing: (entry: string) => boolean;
+}
 
 /** Entries within entries go this deep: a ring is refused when it is made, and ends here at the latest. */
 const DEEPEST = 8;
@@ -41,8 +51,10 @@ export function includedIn(wording: Wording): readonly string[] {
 export const holdsOthers = ({ wordings: [first] }: Pick<EntryContent, 'wordings'>): boolean =>
   first !== undefined && includedIn(first).length > 0;
 
-/** The wording of an included entry: in the language of the one around it, else its first. */
-function wordingFor(content: EntryContent, language: string): Wording {
+/** The wording of an included entry: the one for the page it is put into, else in the language of the one around it, else its first. */
+function wordingFor(content: EntryContent, language: string, page?: PagePlace): Wording {
+  const onPage = page && wordingOnPage(content, page.address, language);
+  if (onPage) return onPage;
   const all = fullWordings(content);
   return all.find((wording) => wording.language === language) ?? all[0]!;
 }
@@ -106,6 +118,7 @@ class Gathering {
     content: EntryContent,
     private readonly find: FindEntry,
     private readonly language: string,
+    private readonly page?: PagePlace,
   ) {
     this.fields = [...content.fields];
     this.conditions = [...(content.conditions ?? [])];
@@ -124,11 +137,33 @@ class Gathering {
     this.files.push(...notYetIn(this.files, content.files));
   }
 
+  /** What has no wording for the page that it should have is asked for, so that it is no other there. */
+  private missing(entry: string, { title }: EntryContent, { address }: PagePlace): Block[] {
+    const id = own(entry, 'on-page');
+    const [host] = address.split('/');
+    if (!this.fields.some((field) => field.id === id)) {
+      const names = new Set(this.fields.map(({ name }) => name.toLocaleLowerCase()));
+      const question = `How is “${title}” written on ${host}?`;
+      const asked = FieldSchema.parse({ kind: 'text', id, name: cutTo(title, 60), question });
+      this.fields.push(...withOwnNames(entry, [asked], names));
+    }
+    const attrs = {
+      field: id,
+      form: 'as-is',
+      placement: null,
+      text: '',
+      state: 'gap',
+      dropped: 'none',
+    } as const;
+    return [{ type: 'paragraph', content: [{ type: 'blank', attrs }] }];
+  }
+
   /** The words of an included entry as blocks, its own includes resolved; none when it is not to be had. */
   private blocksOf(entry: string, trail: readonly string[]): Block[] {
     const content = this.find(entry);
     if (!content || trail.includes(entry) || trail.length >= DEEPEST) return [];
-    const { passage } = wordingFor(content, this.language).parts.at(-1)!;
+    if (this.page?.isMissing(entry)) return this.missing(entry, content, this.page);
+    const { passage } = wordingFor(content, this.language, this.page).parts.at(-1)!;
     this.left -= ownSize(passage);
     if (this.left < 0) return [];
     this.bring(entry, content);
@@ -172,11 +207,17 @@ function mapInlines(blocks: readonly Block[], change: (inline: Inline) => Inline
 /**
  * An entry with the entries it includes put in: their words at their place, their fields and conditions beside its
  * own, under ids of their own, and their files. Of each the wording in the same language is taken, and of that the last part. An entry
- * that cannot be found, or stands in a ring, brings nothing. The same content where nothing is included.
+ * that cannot be found, or stands in a ring, brings nothing; on a page of others the wording for it is taken first. The same content
+ * where nothing is included.
  */
-export function withIncludes(content: EntryContent, wording: Wording, find: FindEntry): EntryContent {
+export function withIncludes(
+  content: EntryContent,
+  wording: Wording,
+  find: FindEntry,
+  page?: PagePlace,
+): EntryContent {
   if (includedIn(wording).length === 0) return content;
-  const gathering = new Gathering(content, find, wording.language);
+  const gathering = new Gathering(content, find, wording.language, page);
   const parts = wording.parts.map((part) => {
     const blocks = gathering.inBlocks(part.passage.content, []);
     const passage: Passage = { type: 'doc', content: blocks.length ? blocks : [{ type: 'paragraph' }] };

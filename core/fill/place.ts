@@ -1,5 +1,5 @@
 import { MOST_PLACED_FILES, type Answers, type Placement } from '#core/draft';
-import { fullWordings, type EntryContent, type Field, type Wording } from '#core/entry';
+import { fullWordings, wordingOnPage, type EntryContent, type Field, type Wording } from '#core/entry';
 import {
   joinOf,
   mapLines,
@@ -70,16 +70,19 @@ export function wordingForCase(content: EntryContent, record: CaseRecord): Wordi
 }
 
 /** An entry ready to be filled in one of its wordings: what it includes put in, everything it needs asked for. */
-export function preparedEntry(request: Pick<PlaceRequest, 'entry' | 'wording' | 'record' | 'find'>): {
+export function preparedEntry(
+  request: Pick<PlaceRequest, 'entry' | 'wording' | 'record' | 'find' | 'page'>,
+): {
   content: EntryContent;
   wording: Wording;
 } {
-  const { entry, record, find = () => undefined } = request;
+  const { entry, record, page, find = () => undefined } = request;
+  const onPage = page && wordingOnPage(entry.content, page.address);
   const chosen =
     request.wording === undefined
-      ? wordingForCase(entry.content, record)
+      ? (onPage ?? wordingForCase(entry.content, record))
       : wordingOf(entry.content, request.wording);
-  const content = withQuestions(withIncludes(entry.content, chosen, find));
+  const content = withQuestions(withIncludes(entry.content, chosen, find, page));
   return { content, wording: wordingOf(content, chosen.id) };
 }
 

@@ -3,7 +3,7 @@ import type { Answers } from '#core/draft';
 import type { EntryContent } from '#core/entry';
 import type { CaseRecord } from '#core/record';
 import type { Writer } from '#core/signing';
-import type { FindEntry } from './includes';
+import type { FindEntry, PagePlace } from './includes';
 
 /** What is needed to put an entry into a draft. `today` is the day in the member's own place. */
 export interface PlaceRequest {
@@ -19,6 +19,8 @@ export interface PlaceRequest {
   writer?: Writer;
   /** What was answered last for this very person, by the field's id: some of it is offered again, alternates are turned. */
   last?: Answers;
+  /** The page of others it is put into; none on a leaf. */
+  page?: PagePlace;
   /** Finds the entries that this one includes. */
   find?: FindEntry;
   /** The id the new placement gets: unique in its draft. */

@@ -7,6 +7,7 @@ export type { OfferSource } from './offers';
 export { Offering } from './offering';
 export { OWN_LIST } from './offer';
 export type { OffersAnswer, OffersAsked, Offer, OfferEntry, UsedThing } from './offer';
+export { OFFER_KEYS, OFFER_LABELS } from './offerKeys';
 export { LookAlikes } from './lookAlikes';
 export { endingsOf } from './endings';
 export { dateOffers } from './dateShorthand';

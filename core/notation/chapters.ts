@@ -23,6 +23,7 @@ export interface Chapter {
     | 'language'
     | 'joins'
     | 'short'
+    | 'page'
     | 'wording';
   /** What a field or wording is called; empty for what there is one of. */
   name: string;
@@ -61,6 +62,7 @@ export function chaptersOf(content: EntryContent): Map<string, Chapter> {
   for (const wording of wordings) {
     put(`language ${wording.id}`, 'language', wording.language, wording.name);
     put(`joins ${wording.id}`, 'joins', wording.joins ? JOINS_IN_WORDS[wording.joins] : '', wording.name);
+    put(`page ${wording.id}`, 'page', wording.onPage ?? '', wording.name);
     put(`short ${wording.id}`, 'short', wording.short ? 'yes' : '', wording.name);
     for (const part of wording.parts) {
       const name = wording.parts.length > 1 ? `${wording.name}, ${part.name}` : wording.name;

@@ -33,9 +33,9 @@ function nameAndId({ name, id }: { name: string; id: string }, before: readonly 
 
 function wordingLines(wording: Wording, at: number, content: EntryContent): string[] {
   const known = { fields: content.fields, conditions: content.conditions ?? [] };
-  const { parts, language, joins, short } = wording;
+  const { parts, language, joins, short, onPage } = wording;
   return [
-    `== wording ${nameAndId(wording, content.wordings.slice(0, at))}: ${valueOf(language)}${joins ? ` joins=${joins}` : ''}${short ? ' short' : ''}`,
+    `== wording ${nameAndId(wording, content.wordings.slice(0, at))}: ${valueOf(language)}${joins ? ` joins=${joins}` : ''}${onPage ? ` page=${onPage}` : ''}${short ? ' short' : ''}`,
     ...parts.flatMap((part, index) => [
       `-- part ${nameAndId(part, parts.slice(0, index))}`,
       '',
@@ -209,15 +209,16 @@ class EntryReader {
     if (cursor.spaces().take(/:/) === null) return { id, name, language: 'en-GB', parts: [] };
     const said = unescaped(cursor.spaces().rest);
     const isShort = / +short *$/.test(said);
-    const [language = '', joins] = said.replace(/ +short *$/, '').split(/ +joins=/);
+    const [before = '', onPage] = said.replace(/ +short *$/, '').split(/ +page=/);
+    const [language = '', joins] = before.split(/ +joins=/);
     if (joins !== undefined && !(JOINS as readonly string[]).includes(joins))
       refuse(line, line.text.indexOf(joins), {
         code: 'wanted',
         wanted: `joins=${JOINS.join(', ')}`,
         found: joins,
       });
-    const more = { ...(joins && { joins: joins as Join }), ...(isShort && { short: true as const }) };
-    return { id, name, language, ...more, parts: [] };
+    const more = { ...(isShort && { short: true as const }), ...(onPage && { onPage }) };
+    return { id, name, language, ...(joins && { joins: joins as Join }), ...more, parts: [] };
   }
 
   private reading(): NotationReading {

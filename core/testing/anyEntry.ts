@@ -220,12 +220,14 @@ export const anyEntry: fc.Arbitrary<EntryContent> = anyFields.chain((fields) =>
           language: fc.constantFrom('en-GB', 'cy', 'de'),
           joins: fc.constantFrom(undefined, undefined, ...JOINS),
           short: fc.constantFrom<true | undefined>(undefined, undefined, true),
+          onPage: fc.constantFrom(undefined, undefined, 'chat.example', 'works.example:8080/chat'),
           parts: fc.oneof(fc.tuple(part('text')), fc.tuple(part('subject'), part('message'))),
         })
-        .map(({ joins, short, ...wording }) => ({
+        .map(({ joins, short, onPage, ...wording }) => ({
           ...wording,
           ...(joins && { joins }),
           ...(short && { short }),
+          ...(onPage && { onPage }),
         }));
     const conditions = fc.tuple(...ids.map((id) => condition(fields, 2).map((when) => ({ id, when }))));
     return fc

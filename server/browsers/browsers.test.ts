@@ -133,6 +133,24 @@ describe('the token of a companion', () => {
         .expect(422);
   });
 
+  test('reads a file that goes along with an entry its member sees, and none of another’s', async () => {
+    const token = await joined();
+    const withFile = async (who: typeof imke, collection: string) => {
+      const sent = await who
+        .post('/api/files')
+        .set({ 'Content-Type': 'application/octet-stream', 'Elderleaf-Name': 'first.txt' })
+        .send(Buffer.from('Keep it warm.'));
+      const file = sent.body as { hash: string };
+      const kept = await keep(who, collection, { ...wording('With a file', 'See it.'), files: [file] });
+      expect(kept.status).toBe(201);
+      return `/api/entries/${(kept.body as { id: string }).id}/files/${file.hash}`;
+    };
+    const read = await called(token, 'get', await withFile(imke, 'ward')).expect(200);
+    expect(read.text).toBe('Keep it warm.');
+    const odile = await server.as('odile');
+    await called(token, 'get', await withFile(odile, 'own-odile')).expect(404);
+  });
+
   test('counts uses from another origin, which a page cannot', async () => {
     const token = await joined();
     const entry = (await keep(imke, 'ward', wording('Used', 'Words.'))).body as { id: string };

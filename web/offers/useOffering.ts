@@ -6,40 +6,15 @@ import {
   OWN_LIST,
   SMALL_WORDS,
   type Offer,
-  type OfferEntry,
   type UsedThing,
 } from '#core/glossary';
-import { resolveCue } from '#core/cue';
-import { plainText } from '#core/passage';
 import { useGlossaries, useOwnUses, usePreferences } from '../api';
-import { mainPassage } from '#core/entry';
 import { typedCue, type BankIndex, type Reach } from '#core/bank';
-import { askOffers, offerService } from '#client/offers';
+import { askOffers, offerEntries, offerService } from '#client/offers';
 import { countUse } from './countUse';
 import { useGlossaryLists } from './useGlossaryLists';
 
-/** So much of a wording's beginning is looked at while one types it. */
-const FIRST_CHARACTERS = 60;
-
 const none: readonly never[] = [];
-
-function offerEntries({ entries }: Reach, { collections }: BankIndex): OfferEntry[] {
-  return entries.map(({ id, collection: at, content }) => {
-    const collection = collections.get(at)!;
-    const passage = mainPassage(content);
-    const [only, ...more] = passage.content;
-    const isPlain =
-      more.length === 0 && only?.type === 'paragraph' && only.content?.every(({ type }) => type === 'text');
-    return {
-      id,
-      title: content.title,
-      cues: content.cues.filter(({ as }) => !as).map((cue) => resolveCue(id, cue, collection)),
-      leadIn: collection.leadIn,
-      beginnings: [plainText(passage).slice(0, FIRST_CHARACTERS)].filter((words) => words !== ''),
-      whole: isPlain ? plainText(passage) : null,
-    };
-  });
-}
 
 /** What was used in this kind of work counts before what was used in others. */
 function usedIn(kind: string, used: OwnUses['used']): UsedThing[] {

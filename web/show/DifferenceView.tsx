@@ -19,6 +19,7 @@ const TITLES: Record<EntryChange['about'], (name: string) => string> = {
   order: () => 'Order of the fields',
   condition: () => 'When a passage appears',
   short: (name) => `${name} is the short wording`,
+  page: (name) => `The page that ${name} is for`,
   joins: (name) => `How ${name} joins`,
   language: (name) => `Language of ${name}`,
   wording: (name) => (name === 'Main' ? 'Wording' : `Wording ${name}`),

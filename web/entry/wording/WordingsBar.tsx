@@ -4,6 +4,7 @@ import type { EntryContent, Part, Wording, WordingPlace } from '#core/entry';
 import { Button, Tick } from '../../ui';
 import { joinOf, JOINS, JOINS_IN_WORDS, type Join } from '#core/passage';
 import { languageName, LANGUAGES } from '#core/language';
+import { PageOf } from './PageOf';
 
 interface Props {
   content: EntryContent;
@@ -163,6 +164,7 @@ function Settings({ content, wording, part, forComments, go, put }: SettingsProp
       </label>
       <LanguageOf {...{ wording, set }} />
       <JoinOf {...{ wording, set }} />
+      {wordings.length > 1 && <PageOf key={wording.id} {...{ wording, set }} />}
       {forComments && wordings.length > 1 && (
         <Tick
           on={!!wording.short}

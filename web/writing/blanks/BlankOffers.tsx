@@ -1,8 +1,8 @@
 import type { Editor } from '@tiptap/react';
 import { useEffect, useLayoutEffect, useRef, useState } from 'react';
-import type { Offer, OffersAnswer, OffersAsked } from '#core/glossary';
+import { OFFER_KEYS, type Offer, type OffersAnswer, type OffersAsked } from '#core/glossary';
 import { Asker } from '#client/offers';
-import { OFFER_KEYS, stillFits, wordsOf, type Offered, type OfferHost } from '../offers/offering';
+import { stillFits, wordsOf, type Offered, type OfferHost } from '../offers/offering';
 import { OffersPanel } from '../offers/OffersPanel';
 import { lineOfBlank } from '../surface/whereKeysGo';
 

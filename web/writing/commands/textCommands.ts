@@ -11,9 +11,9 @@ import {
   type TextCommand,
   type Verb,
 } from '#core/command';
+import { OFFER_KEYS } from '#core/glossary';
 import { isCode, lineBefore } from '../../editor';
 import { broughtBy } from '../cues/cueFiring';
-import { OFFER_KEYS } from '../offers/offering';
 
 interface CommandState {
   leadIn: () => string;

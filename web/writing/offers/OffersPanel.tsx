@@ -1,9 +1,6 @@
-import type { Offer } from '#core/glossary';
+import { OFFER_LABELS, type Offer } from '#core/glossary';
 import { Button, Key, useRemembered } from '../../ui';
-import { OFFER_KEYS, type Offered } from './offering';
-
-/** The letters of the keys, as they are told. */
-export const OFFER_LABELS = OFFER_KEYS.map((code) => (code === 'Semicolon' ? ';' : code.slice(-1)));
+import type { Offered } from './offering';
 
 const WHY: Record<Offer['by'], string> = {
   cue: 'its cue begins so',

@@ -4,15 +4,12 @@ import type { EditorView } from '@tiptap/pm/view';
 import { readCommand } from '#core/command';
 import type { Way } from '#core/savings';
 import type { PlaceRequest } from '#core/fill';
-import type { OffersAnswer, OffersAsked, Offer } from '#core/glossary';
+import { OFFER_KEYS, type OffersAnswer, type OffersAsked, type Offer } from '#core/glossary';
 import { withCapital } from '#core/language';
 import { isCode, lineBefore, placeEntry } from '../../editor';
 import { Asker } from '#client/offers';
 import { broughtBy, isBringing } from '../cues/cueFiring';
 import { stepTo } from '../surface/blankKeys';
-
-/** The keys that take an offer, with Alt: on and above the home row of the right hand, where no browser owns them. */
-export const OFFER_KEYS = ['KeyJ', 'KeyK', 'KeyL', 'Semicolon', 'KeyU', 'KeyI', 'KeyO', 'KeyP', 'KeyN'];
 
 /** What the leaf gives to offers. */
 export interface OfferHost {

@@ -1,6 +1,6 @@
 import type { Editor } from '@tiptap/react';
 import { useLayoutEffect, useRef } from 'react';
-import { OFFER_LABELS } from '../offers/OffersPanel';
+import { OFFER_LABELS } from '#core/glossary';
 import { useTyped } from './useTyped';
 
 const SHOWN = 4;
