@@ -1,5 +1,6 @@
 import fs from 'node:fs';
 import { benchBackups } from './backups';
+import { benchCompanion } from './companion';
 import { benchCues } from './cues';
 import { benchFiles } from './files';
 import { benchFilling } from './filling';
@@ -32,6 +33,7 @@ const SECTIONS: Record<string, () => Measured[] | Promise<Measured[]>> = {
   waits: benchWaits,
   files: benchFiles,
   backups: benchBackups,
+  companion: benchCompanion,
 };
 const RESULTS = 'bench/results.json';
 

@@ -7,7 +7,8 @@ import { build, install, root, run, tool } from './steps.mjs';
 install({ forChecks: true });
 // What is typed on is the built application.
 build();
-const bundle = 'dist/bench/main.js';
+// As deep as the sources are: the scripts that they call stay where they are.
+const bundle = 'dist/bench.js';
 run('Building the benchmarks', tool('esbuild'), [
   'bench/main.ts',
   '--bundle',
@@ -15,11 +16,12 @@ run('Building the benchmarks', tool('esbuild'), [
   '--format=esm',
   '--target=node20',
   '--packages=external',
+  '--external:../scripts/*',
   `--outfile=${bundle}`,
   '--log-level=warning',
 ]);
 // A large bank is written straight into the store.
-fs.cpSync(path.join(root, 'server/db/migrations'), path.join(root, 'dist/bench/migrations'), {
+fs.cpSync(path.join(root, 'server/db/migrations'), path.join(root, 'dist/migrations'), {
   recursive: true,
 });
 const result = spawnSync(

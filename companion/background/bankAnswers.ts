@@ -72,7 +72,7 @@ export async function indexOfBank(): Promise<BankIndex> {
 }
 
 async function searchedBank() {
-  const print = (await part('cues'))?.print ?? '';
+  const print = (await part('print')) ?? '';
   if (searched?.print === print) return searched;
   const index = await indexOfBank();
   const { collections } = index;
@@ -126,7 +126,7 @@ let compiled: { print: string; patterns: PatternCue[] } | null = null;
 
 /** The pattern that a line ends with, closed by a key; null for none. */
 export async function patternIn(line: string, closer: Questions['pattern']['with']['closer']) {
-  const print = (await part('cues'))?.print ?? '';
+  const print = (await part('print')) ?? '';
   if (compiled?.print !== print)
     compiled = { print, patterns: compilePatterns((await part('patterns')) ?? []) };
   const closed = compiled.patterns.filter(({ cue }) => cue.rules.closers.includes(closer));

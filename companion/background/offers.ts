@@ -14,7 +14,7 @@ const MOST = 6;
 let held: { print: string; index: BankIndex; offering: Offering } | null = null;
 
 async function offeringNow() {
-  const print = (await part('cues'))?.print ?? '';
+  const print = (await part('print')) ?? '';
   if (held?.print === print) return held;
   const [index, beginning] = [await indexOfBank(), await part('beginning')];
   const offering = new Offering();

@@ -57,7 +57,7 @@ async function renewOnce(): Promise<void> {
   const stands = new Set(bank.entries.map(({ id }) => id));
   const came = bank.entries.filter((entry) => known.get(entry.id) !== entry);
   const gone = entries.filter(({ id }) => !stands.has(id)).map(({ id }) => id);
-  const parts = { head: headOf(bank), cues, patterns, beginning, renewedAt: Date.now() };
+  const parts = { head: headOf(bank), print: cues.print, cues, patterns, beginning, renewedAt: Date.now() };
   await keepBank({ came, gone }, parts);
   await tellPages();
 }
@@ -99,6 +99,6 @@ export const keepLoose = async (entry: Entry): Promise<void> => {
   if (!cues || !patterns || !beginning || !renewedAt) return;
   await keepBank(
     { came: [entry], gone: [] },
-    { head: { ...head, loose }, cues, patterns, beginning, renewedAt },
+    { head: { ...head, loose }, print: cues.print, cues, patterns, beginning, renewedAt },
   );
 };

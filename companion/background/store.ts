@@ -22,14 +22,17 @@ export interface WaitingUse {
 interface Kept extends DBSchema {
   entries: { key: string; value: Entry };
   parts: {
-    key: 'head' | 'cues' | 'patterns' | 'beginning' | 'renewedAt';
-    value: BankHead | PackedCues | ResolvedCue[] | CompanionBeginning | number;
+    key: keyof Parts;
+    value: Parts[keyof Parts];
   };
   uses: { key: number; value: WaitingUse };
 }
 
+/** What is kept besides entries. */
 interface Parts {
   head: BankHead;
+  /** The print of the cues by itself: it is asked for with each key that something is offered for, and the cues may be many. */
+  print: string;
   cues: PackedCues;
   patterns: ResolvedCue[];
   beginning: CompanionBeginning;

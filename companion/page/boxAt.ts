@@ -3,10 +3,15 @@ import { EditableBox } from './editableBox';
 import { mayLookAt } from './mayLookAt';
 import { TextBox } from './textBox';
 
+/** What is written in itself holds no tree to be written in; to ask for one costs more than all else that a key does. */
+const isWrittenIn = (element: HTMLElement): boolean =>
+  element instanceof HTMLTextAreaElement || element instanceof HTMLInputElement || element.isContentEditable;
+
 /** The shadow tree of an element, a closed one too where the browser shows it to extensions. */
-const shadowOf = (element: Element): ShadowRoot | null =>
-  element.shadowRoot ??
-  (element instanceof HTMLElement ? (chrome.dom?.openOrClosedShadowRoot(element) ?? null) : null);
+function shadowOf(element: Element): ShadowRoot | null {
+  if (!(element instanceof HTMLElement) || isWrittenIn(element)) return element.shadowRoot;
+  return element.shadowRoot ?? chrome.dom?.openOrClosedShadowRoot(element) ?? null;
+}
 
 /** The element that has the keys, within shadow trees too. */
 export function focused(page: Document): HTMLElement | null {

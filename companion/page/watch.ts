@@ -30,6 +30,9 @@ export class PageWatch {
   private held: HeldKey[] | null = null;
   private selected = '';
   private composing = false;
+  private found: { active: Element | null; box: Box | null } | null = null;
+  /** Wakes what looks once an editor has written a letter itself. */
+  private readonly written = new MessageChannel();
   private readonly offers = new OfferWatch(
     () => (this.beginning?.offers ? this.beginning.cues.leadIns : []),
     (box, fitting) => this.bring(box, fitting, 'offer'),
@@ -61,7 +64,15 @@ export class PageWatch {
     window.addEventListener('compositionend', () => (this.composing = false), true);
     window.addEventListener('pointerdown', (event) => this.clicked(event), true);
     window.addEventListener('focusout', () => this.offers.hide(), true);
-    window.addEventListener('focusin', () => void this.begin(), true);
+    window.addEventListener(
+      'focusin',
+      () => {
+        this.found = null;
+        void this.begin();
+      },
+      true,
+    );
+    this.written.port1.onmessage = () => this.lookWhereWritten();
     page.addEventListener('selectionchange', () => this.remember());
     chrome.runtime.onMessage.addListener((told: PageTold) => {
       if (told.tell === 'begin-again') void this.beginAgain();
@@ -69,8 +80,11 @@ export class PageWatch {
     void this.begin();
   }
 
+  /** The box that has the keys: looked for once a key, since several events tell of one. */
   private box(): Box | null {
-    return boxOf(focused(this.page));
+    const active = this.page.activeElement;
+    if (this.found?.active !== active) this.found = { active, box: boxOf(focused(this.page)) };
+    return this.found.box;
   }
 
   /** The cues are fetched once somebody writes here. */
@@ -91,8 +105,9 @@ export class PageWatch {
   }
 
   private remember(): void {
+    if (this.box()) return;
     const words = this.page.getSelection()?.toString().replace(/\s+/g, ' ').trim() ?? '';
-    if (words === '' || words.length > MOST_SELECTED || this.box()) return;
+    if (words === '' || words.length > MOST_SELECTED) return;
     this.selected = words;
   }
 
@@ -171,14 +186,12 @@ export class PageWatch {
   private typing(event: InputEvent): void {
     this.looked = false;
     if (!this.isTyping(event)) return;
+    if (this.box()) this.written.port2.postMessage(null);
+  }
+
+  private lookWhereWritten(): void {
     const box = this.box();
-    if (!box) return;
-    const { port1, port2 } = new MessageChannel();
-    port1.onmessage = () => {
-      port1.close();
-      if (!this.looked && this.held === null) this.look(box);
-    };
-    port2.postMessage(null);
+    if (box && this.cues && !this.looked && this.held === null) this.look(box);
   }
 
   private typed(event: Event): void {
@@ -209,6 +222,7 @@ export class PageWatch {
 
   private pressed(event: KeyboardEvent): void {
     if (!event.isTrusted || event.isComposing || this.composing) return;
+    this.found = null;
     if (this.held !== null && this.hold(event)) return this.stop(event);
     if (meeting().drawing?.isOpen()) return;
     const box = this.box();

@@ -13,6 +13,9 @@ export type TypedCase = 'as-is' | 'capital' | 'upper';
 const LETTER_OR_DIGIT = /[\p{L}\p{N}]/u;
 const EMPTY = 0;
 
+/** Of a table of so many slots no more are taken: fuller, what is looked for is found late. */
+const mostNodes = (size: number): number => Math.floor(size * 0.6);
+
 /** Lower case of one UTF-16 code unit; ASCII without a call, since nearly every key typed is ASCII. */
 function fold(code: number): number {
   if (code < 128) return code >= 65 && code <= 90 ? code + 32 : code;
@@ -32,20 +35,19 @@ function fold(code: number): number {
 export class CueIndex {
   private keys: Float64Array;
   private children: Int32Array;
-  private readonly mask: number;
-  private readonly firstCue: Int32Array;
+  private mask: number;
+  private firstCue: Int32Array;
   private readonly nextCue: Int32Array;
   private nodes = 1;
 
   /** Builds the index; where two cues are typed alike, the one that comes first in `cues` wins. */
   constructor(private readonly cues: readonly ResolvedCue[]) {
-    const characters = cues.reduce((sum, cue) => sum + cue.typed.length, 0);
     let size = 16;
-    while (size < characters * 2) size *= 2;
+    while (size < cues.length * 2) size *= 2;
     this.mask = size - 1;
     this.keys = new Float64Array(size);
     this.children = new Int32Array(size);
-    this.firstCue = new Int32Array(characters + 2);
+    this.firstCue = new Int32Array(mostNodes(size) + 2);
     this.nextCue = new Int32Array(cues.length);
     // Backwards, since each is put at the head of its chain.
     for (let index = cues.length - 1; index >= 0; index -= 1) this.add(index);
@@ -56,14 +58,34 @@ export class CueIndex {
     let node = 1;
     for (let at = typed.length - 1; at >= 0; at -= 1) {
       const slot = this.slot(node, fold(typed.charCodeAt(at)));
+      let child = this.children[slot]!;
       if (this.keys[slot] === EMPTY) {
         this.keys[slot] = node * 65536 + fold(typed.charCodeAt(at));
-        this.children[slot] = this.nodes += 1;
+        this.children[slot] = child = this.nodes += 1;
+        if (this.nodes > mostNodes(this.keys.length)) this.grow();
       }
-      node = this.children[slot]!;
+      node = child;
     }
     this.nextCue[index] = this.firstCue[node]!;
     this.firstCue[node] = index + 1;
+  }
+
+  /** A table twice as large: how many nodes there are is known only once cues that end alike have met. */
+  private grow(): void {
+    const { keys, children, firstCue } = this;
+    const size = keys.length * 2;
+    this.mask = size - 1;
+    this.keys = new Float64Array(size);
+    this.children = new Int32Array(size);
+    this.firstCue = new Int32Array(mostNodes(size) + 2);
+    this.firstCue.set(firstCue);
+    for (let old = 0; old < keys.length; old += 1) {
+      const key = keys[old]!;
+      if (key === EMPTY) continue;
+      const slot = this.slot(Math.floor(key / 65536), key % 65536);
+      this.keys[slot] = key;
+      this.children[slot] = children[old]!;
+    }
   }
 
   /** The slot where the child of `node` by `code` is or would be: Fibonacci hashing, linear probing. */
