@@ -5,6 +5,7 @@ import type { Page } from '@playwright/test';
 import { newEntry } from '#core/entry';
 import { joinBrowser, startElsewhere, type Elsewhere } from '../e2e/elsewhere';
 import { RunningServer } from '../e2e/runningServer';
+import { signIn } from '../e2e/test';
 import { writeWords } from '../server/bank';
 import { cues, entries, openStore, revisions, type Store } from '../server/db';
 import { extensionTime } from './extensionTime';
@@ -61,15 +62,23 @@ async function openPages({ context, url }: Elsewhere): Promise<Page[]> {
   return pages;
 }
 
-/** What all of the browser holds once each page has let go of what it needs no more, in megabytes. */
+/** What the scripts of the pages hold once they have let go of what they need no more, and the process of the companion; in megabytes. */
 async function held({ context }: Elsewhere, pages: readonly Page[]): Promise<number> {
+  let bytes = 0;
   for (const page of pages) {
     const session = await context.newCDPSession(page);
     await session.send('HeapProfiler.collectGarbage');
+    const heap = (await session.send('Runtime.getHeapUsage')) as unknown as Heap;
+    bytes += heap.usedSize + heap.backingStorageSize;
     await session.detach();
   }
-  await pages[0]!.waitForTimeout(5000);
-  return memoryOf(process.pid, 'chromium');
+  return bytes / 1_048_576 + memoryOf(process.pid, '--extension-process');
+}
+
+/** What the browser tells of the memory of a page's scripts, those of extensions in it too (DevTools protocol, `Runtime.getHeapUsage`). */
+interface Heap {
+  usedSize: number;
+  backingStorageSize: number;
 }
 
 /** From the last letter of a cue to its words in the box, in milliseconds, as the page itself sees it. */
@@ -106,10 +115,7 @@ async function withBank<T>(
   const server = await RunningServer.start(data);
   const elsewhere = await startElsewhere(path.join(folder, 'companion'));
   try {
-    const account = await elsewhere.context.newPage();
-    await account.goto(server.url);
-    await account.getByRole('button', { name: 'Imke Tarrow' }).click();
-    await account.getByRole('heading', { level: 1 }).waitFor();
+    const account = await signIn(await elsewhere.context.newPage(), server.url, 'Imke Tarrow');
     await account.goto(`${server.url}/account`);
     const without = await openPages(elsewhere);
     const before = await held(elsewhere, without);

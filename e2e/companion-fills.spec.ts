@@ -81,6 +81,14 @@ test('entries are offered for what is typed behind a lead-in, by cue and by titl
   await again.close();
 });
 
+test('the page’s own undo takes words back in one', async () => {
+  await page.goto(`${joined.elsewhere.url}/mail.html`);
+  const plain = ofValue(page.getByLabel('Message, plain'));
+  await joined.typeUntil(plain, 'Keep calm. ,hnd', `Keep calm. ${HANDLING}`);
+  await page.keyboard.press('Control+z');
+  await expect.poll(plain.read).toBe('Keep calm. ,hnd');
+});
+
 test('boxes that Vue and Angular govern hear of what was put in', async () => {
   await page.goto(`${joined.elsewhere.url}/order.html`);
   for (const [label, model] of [

@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 32,
+    day: '2026-11-30',
+    title: 'Offers, files and names on other pages',
+    words:
+      'The companion offers entries once you type a lead-in, and puts the files of an entry into the page’s own box for files. A wording can be for one page only: “@night” in a chat, where a letter says “the night team”. Every entry that has it within it follows.',
+    at: { label: 'Write an entry', to: '/bank/new' },
+  },
+  {
     number: 31,
     day: '2026-11-30',
     title: 'Work goes on without a connection',

@@ -13,7 +13,10 @@ export function PageOf({ wording, set }: { wording: Wording; set: (changed: Word
     else if (page !== null) set({ ...others, onPage: page });
   };
   return (
-    <label className="flex items-baseline gap-2" title="As a person, a group or a place is named there">
+    <label
+      className="flex flex-wrap items-baseline gap-x-2"
+      title="As a person, a group or a place is named there"
+    >
       only on the page
       <input
         className="input w-44 text-ink"
@@ -24,7 +27,11 @@ export function PageOf({ wording, set }: { wording: Wording; set: (changed: Word
         onChange={({ target }) => change(target.value)}
         onBlur={() => !isWrong && type(wording.onPage ?? '')}
       />
-      {isWrong && <span role="alert">A page is named as in chat.example, or works.example/chat.</span>}
+      {isWrong && (
+        <span role="alert" className="text-rust">
+          A page is named as in chat.example, or works.example/chat.
+        </span>
+      )}
     </label>
   );
 }
