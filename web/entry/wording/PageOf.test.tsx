@@ -10,12 +10,17 @@ const WORDING: Wording = {
   language: 'en-GB',
   parts: [{ id: 'text', name: 'Text', passage: { type: 'doc', content: [{ type: 'paragraph' }] } }],
 };
-let saved: Wording = WORDING;
+/** What was said of it so far, last. */
+const said: Wording[] = [];
+const saved = () => said.at(-1)!;
 
 function Shown({ onPage }: { onPage?: string }) {
   const [wording, set] = useState<Wording>(onPage === undefined ? WORDING : { ...WORDING, onPage });
-  saved = wording;
-  return <PageOf {...{ wording, set }} />;
+  const change = (next: Wording) => {
+    said.push(next);
+    set(next);
+  };
+  return <PageOf wording={wording} set={change} />;
 }
 const line = () => screen.getByRole<HTMLInputElement>('textbox');
 const type = (value: string) => fireEvent.change(line(), { target: { value } });
@@ -23,18 +28,20 @@ const type = (value: string) => fireEvent.change(line(), { target: { value } });
 test('the page of a wording is named as it was typed or copied, and empty is every page', () => {
   render(<Shown />);
   type('https://Talk.example/rooms/?with=all');
-  expect(saved.onPage).toBe('talk.example/rooms');
+  expect(saved().onPage).toBe('talk.example/rooms');
   fireEvent.blur(line());
   expect(line().value).toBe('talk.example/rooms');
   type('  ');
-  expect('onPage' in saved).toBe(false);
+  expect('onPage' in saved()).toBe(false);
 });
 
 test('what names no page is told, stays as it was typed, and changes nothing', () => {
+  said.length = 0;
   render(<Shown onPage="talk.example" />);
   expect(line().value).toBe('talk.example');
   type('our talk');
   expect(screen.getByRole('alert').textContent).toContain('as in chat.example');
   fireEvent.blur(line());
   expect(line().value).toBe('our talk');
+  expect(said).toEqual([]);
 });
