@@ -213,7 +213,7 @@ async function backup(page: Page, url: string): Promise<void> {
   await page.screenshot({ path: path.join(OUT, 'backup.png') });
 }
 
-/** The companion on pages of others, as a strip of four: joining, a cue in a letter, its blanks beside it, subject and message in place. */
+/** The companion on pages of others, as a strip of four: joining, a cue in a letter and what is offered for it, its blanks beside it, subject and message in place. */
 async function companion(url: string, folder: string): Promise<void> {
   const elsewhere = await startElsewhere(path.join(folder, 'companion'));
   const page = await elsewhere.context.newPage();
@@ -235,6 +235,7 @@ async function companion(url: string, folder: string): Promise<void> {
   // The cues come with the first box that is written in.
   await page.waitForTimeout(2000);
   await page.keyboard.type('Thank you for your letter. ;vac');
+  await page.waitForTimeout(800);
   await page.evaluate(() => scrollTo(0, 70));
   await take();
   await page.keyboard.type(' ');

@@ -17,7 +17,10 @@ export const wordingFor = (content: EntryContent, language: string): Wording =>
 
 /** The wording that an entry has for what was said before, in a language or one of another region; null where it has none. */
 export function shortWording({ wordings }: EntryContent, language: string): Wording | null {
-  const short = wordings.filter((one) => one.short && one.language.split('-')[0] === language.split('-')[0]);
+  const primary = (tag: string) => tag.split('-')[0];
+  const short = wordings.filter(
+    (one) => one.short && one.onPage === undefined && primary(one.language) === primary(language),
+  );
   return short.find((one) => one.language === language) ?? short[0] ?? null;
 }
 
