@@ -51,7 +51,7 @@ export function textAfter(count: number, at: number, shown: Shown): string {
 const isAddress = (words: string): boolean =>
   /^(?:[a-z][a-z0-9+.-]*:|www\.|[^\s@]+@[^\s@]+\.)\S/i.test(words);
 
-/** An answer's words fitted to where they stand: a capital at a sentence's start, one full stop at its end. */
+/** An answer's words fitted to their place: a capital at a sentence's start, one full stop at its end. */
 export function fit(words: string, count: number, at: number, shown: Shown): string {
   let fitted = words;
   if (startsSentence(at, shown) && !isAddress(fitted))

@@ -36,7 +36,7 @@ function asWords(inline: Inline): Inline[] {
   return text === '' ? [] : [{ type: 'text', text, ...marked }];
 }
 
-/** Somebody else's text as it may stand in one's own draft. */
+/** Somebody else's text as one's own draft may hold it. */
 export const asOwnWords = <P extends Passage>(passage: P): P => ({
   ...passage,
   content: mapLines(passage, (line) => line.flatMap(asWords)).content,
