@@ -65,16 +65,21 @@ const toFound = (entry: Entry, collections: ReadonlyMap<string, Collection>): Fo
 /** What is looked for while a list is open: let go of when the bank is another, or nobody has asked for a while. */
 let searched: { print: string; finder: Finder; entries: ReadonlyMap<string, Entry> } | null = null;
 
-/** The bank of this browser, with what is made of it to be read quickly. */
-export async function indexOfBank(): Promise<BankIndex> {
+let indexed: { print: string; index: BankIndex } | null = null;
+
+/** The bank of this browser, with what is made of it to be read quickly: made once for the look-up and for offers. */
+export async function indexOfBank(print: string): Promise<BankIndex> {
+  if (indexed?.print === print) return indexed.index;
   const head = (await part('head')) ?? { collections: [], counts: {}, away: [] };
-  return makeIndex({ ...head, entries: await allEntries(), gone: [] });
+  const index = makeIndex({ ...head, entries: await allEntries(), gone: [] });
+  indexed = { print, index };
+  return index;
 }
 
 async function searchedBank() {
   const print = (await part('print')) ?? '';
   if (searched?.print === print) return searched;
-  const index = await indexOfBank();
+  const index = await indexOfBank(print);
   const { collections } = index;
   // In place of a shared entry its variation, where there is one; and nothing that is not used any more.
   const used = index.bank.entries.filter(

@@ -16,7 +16,7 @@ let held: { print: string; index: BankIndex; offering: Offering } | null = null;
 async function offeringNow() {
   const print = (await part('print')) ?? '';
   if (held?.print === print) return held;
-  const [index, beginning] = [await indexOfBank(), await part('beginning')];
+  const [index, beginning] = [await indexOfBank(print), await part('beginning')];
   const offering = new Offering();
   offering.setEntries(offerEntries(makeReach(index, ANY_WORK, beginning?.reach ?? undefined), index));
   held = { print, index, offering };
