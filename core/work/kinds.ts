@@ -4,6 +4,7 @@ import { BATCH } from './batch/kind';
 import { FEEDBACK } from './feedback/kind';
 import type { Kind } from './kind';
 import { LEAF } from './leaf/kind';
+import { NAMING } from './naming/kind';
 import { REPLY } from './reply/kind';
 import { TRANSCRIPT } from './transcript/kind';
 
@@ -14,6 +15,7 @@ export const KINDS = {
   transcript: TRANSCRIPT,
   reply: REPLY,
   batch: BATCH,
+  naming: NAMING,
   leaf: LEAF,
 } as const satisfies Record<string, Kind>;
 

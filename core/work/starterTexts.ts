@@ -3,6 +3,7 @@ import { BATCH_STARTER } from './batch/starter';
 import { FEEDBACK_STARTER } from './feedback/starter';
 import type { StarterText } from './kind';
 import type { KindId } from './kinds';
+import { NAMING_STARTER } from './naming/starter';
 import { REPLY_STARTER } from './reply/starter';
 import { TRANSCRIPT_STARTER } from './transcript/starter';
 
@@ -13,5 +14,6 @@ export const STARTER_TEXTS: Record<KindId, StarterText | null> = {
   transcript: TRANSCRIPT_STARTER,
   reply: REPLY_STARTER,
   batch: BATCH_STARTER,
+  naming: NAMING_STARTER,
   leaf: null,
 };

@@ -11,6 +11,7 @@ const DEMO_WORK: Record<KindId, ReadDemoCases | null> = {
   transcript: casesFile,
   reply: casesFile,
   batch: null,
+  naming: null,
   leaf: null,
 };
 

@@ -17,6 +17,7 @@ const PARTS: Record<string, readonly string[]> = {
     'messages',
   ],
   Batches: ['batches', 'batch_rows', 'sendings'],
+  Trays: ['trays', 'tray_lines'],
   Glossaries: ['glossaries', 'term_lists', 'terms'],
   Usage: ['uses', 'ways_brought', 'practised'],
   Trail: ['trail'],

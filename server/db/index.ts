@@ -31,6 +31,8 @@ export {
   sendings,
   batches,
   batchRows,
+  trays,
+  trayLines,
   enquiries,
   enquiryNotes,
   messages,

@@ -3,11 +3,13 @@ import fs from 'node:fs';
 import path from 'node:path';
 import type { Entry, RouteName } from '#contracts';
 import { DEFAULT_PREFERENCES } from '#core/glossary';
+import { newTraySetup } from '#core/naming';
 import { wording } from './entryCalls';
 import {
   backup,
   BARE,
   batchRow,
+  trayLine,
   begunImport,
   importPiece,
   caseOfOwn,
@@ -193,6 +195,20 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
         ),
       ) as unknown,
     }),
+  tray: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
+  keepTray: async () =>
+    Promise.resolve({ params: await caseOfOwn('naming'), body: { setup: newTraySetup() }, version: 0 }),
+  addTrayLines: async () => ({
+    params: (await trayLine()).params,
+    body: {
+      files: [{ id: randomUUID(), folder: '', name: 'b.pdf', bytes: 4, changed: '2026-11-24T10:00:00Z' }],
+    },
+  }),
+  changeTrayLines: async () => {
+    const { params, line } = await trayLine();
+    return { params, body: { changes: [{ line, newName: 'bill.pdf' }] } };
+  },
+  saidBefore: async () => Promise.resolve({}),
   batch: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
   keepBatch: async () => Promise.resolve({ params: await caseOfOwn(), body: { setup: SETUP }, version: 0 }),
   addBatchRows: async () => ({

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { Backup, Assignment, Collection, Draft, Entry } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import type { EntryFile } from '#core/entry';
+import type { KindId } from '#core/work';
 import { members } from '../db';
 import { deleting, deletionIn, keep, wording } from './entryCalls';
 import type { CallerName } from './rightsTable';
@@ -61,13 +62,20 @@ export const assignment = async (): Promise<Asked> => {
 };
 
 /** A case of the keeper's own. */
-export const caseOfOwn = async () => {
-  const body = { id: randomUUID(), kind: 'batch', title: name(), number: null, details: [], given: [] };
+export const caseOfOwn = async (kind: KindId = 'batch') => {
+  const body = { id: randomUUID(), kind, title: name(), number: null, details: [], given: [] };
   await world.callers.keeper.post('/api/cases').send(body);
   return { case: body.id };
 };
 export const SETUP = { columns: [], rules: [], day: '2026-11-24', fileNames: '{n}', behind: '', pace: 30 };
 export const BARE = { type: 'doc', attrs: { placements: {} }, content: [{ type: 'paragraph' }] };
+/** A tray of the keeper's with a line. */
+export const trayLine = async () => {
+  const params = await caseOfOwn('naming');
+  const file = { id: randomUUID(), folder: '', name: 'scan.pdf', bytes: 4, changed: '2026-11-24T10:00:00Z' };
+  await world.callers.keeper.post(`/api/cases/${params.case}/tray/lines`).send({ files: [file] });
+  return { params, line: file.id };
+};
 /** A batch of the keeper's with a row. */
 export const batchRow = async () => {
   const params = await caseOfOwn();

@@ -5,6 +5,7 @@ import { feedbackRoutes } from './feedback/feedbackRoutes';
 import { transcriptRoutes } from './transcript/transcriptRoutes';
 import { batchRoutes } from './batch/batchRoutes';
 import { replyRoutes } from './reply/replyRoutes';
+import { namingRoutes } from './naming/namingRoutes';
 import { admissionRoutes } from './admission/admissionRoutes';
 
 /** What the server does for one kind of work beside what it does for all cases. */
@@ -22,6 +23,7 @@ const SERVED: Record<KindId, Served> = {
   transcript: { routes: transcriptRoutes },
   reply: { routes: replyRoutes },
   batch: { routes: batchRoutes },
+  naming: { routes: namingRoutes },
   leaf: NOTHING_OWN,
 };
 

@@ -51,6 +51,8 @@ export const KEYS = {
   submission: (id: string) => ['case', id, 'submission'],
   othersComments: (id: string) => ['case', id, 'comments'],
   batch: (id: string) => ['case', id, 'batch'],
+  tray: (id: string) => ['case', id, 'tray'],
+  saidBefore: ['said-before'],
   earlierSummingsUp: (id: string) => ['case', id, 'summings-up'],
   assignments: ['assignments'],
   earlierCasts: ['earlier-casts'],

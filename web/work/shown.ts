@@ -71,6 +71,10 @@ export const SHOWN: Record<KindId, Shown> = {
     load: () => import('./batch/BatchLeaf').then(({ BatchLeaf }) => BatchLeaf),
     arrivals: [tableArrival],
   },
+  naming: {
+    load: () => import('./naming/TrayLeaf').then(({ TrayLeaf }) => TrayLeaf),
+    arrivals: [],
+  },
   leaf: { load: onLeaf, arrivals: [] },
 };
 

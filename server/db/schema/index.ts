@@ -21,6 +21,7 @@ export { cases, casesGiven, drafts, draftStates, followings, ignoredPhrases } fr
 export { assigned, assignments, assignmentsGiven, submissions } from './feedback';
 export { enquiries, enquiryNotes, messages } from './enquiries';
 export { batches, batchRows } from './batches';
+export { trays, trayLines } from './trays';
 export { sendings } from './sendings';
 export { glossaries, termLists, terms, uses, waysBrought } from './glossaries';
 export { houseWords, reviews, practised } from './order';

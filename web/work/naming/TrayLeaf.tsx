@@ -1,0 +1,3 @@
+export function TrayLeaf({ id }: { id: string }) {
+  return <p>{id}</p>;
+}
