@@ -26,7 +26,7 @@ let owner: { member: string; reachedAt: number } | null = null;
 let line: Promise<unknown> = Promise.resolve();
 
 /** Does something with the store after all that was begun before; undefined where there is no store, or no room in it. */
-function inLine<T>(act: (store: AtHandStore) => Promise<T>): Promise<T | undefined> {
+export function inLine<T>(act: (store: AtHandStore) => Promise<T>): Promise<T | undefined> {
   const next = line.then(async () => {
     const store = await openStore();
     return store ? act(store) : undefined;
@@ -42,6 +42,7 @@ function inLine<T>(act: (store: AtHandStore) => Promise<T>): Promise<T | undefin
 /** Takes away what is kept of cases. */
 async function dropCases(store: AtHandStore): Promise<void> {
   await store.clear('drafts');
+  await store.clear('trays');
   const { store: answers } = store.transaction('answers', 'readwrite');
   for (let one = await answers.index('of').openCursor('case'); one; one = await one.continue())
     await one.delete();
@@ -79,6 +80,7 @@ export const ownComputer = (who: Member): Promise<void> =>
     if (was?.member !== member) {
       await store.clear('answers');
       await store.clear('drafts');
+      await store.clear('trays');
     } else if (isTooOld(casesOnComputers(), was.reachedAt, Date.now())) await dropCases(store);
     owner = was?.member === member ? was : { member, reachedAt: Date.now() };
     await store.put('about', { key: 'owner', ...owner });
@@ -91,7 +93,7 @@ export const ownComputer = (who: Member): Promise<void> =>
 export const forgetAnswers = (): Promise<void> =>
   inLine(async (store) => {
     owner = null;
-    for (const name of ['answers', 'drafts', 'about'] as const) await store.clear(name);
+    for (const name of ['answers', 'drafts', 'trays', 'about'] as const) await store.clear(name);
   });
 
 /** The team settled how long cases may stay on computers. */

@@ -16,6 +16,13 @@ export type WaitingAct = { order?: number; member: string; at: string; refused: 
   | { kind: 'entry'; id: string; entry: NewEntry; name: string }
 );
 
+/** Where the files of a tray are on this computer: the folder that was opened, or single files by the ids of their lines. */
+export interface TrayHere {
+  case: string;
+  folder: FileSystemDirectoryHandle | null;
+  files: Record<string, FileSystemFileHandle>;
+}
+
 /** Whose all this is, and when the server was reached last, in ms since the epoch. */
 interface About {
   key: 'owner';
@@ -27,13 +34,14 @@ interface AtHandSchema extends DBSchema {
   answers: { key: string; value: KeptAnswer; indexes: { of: string } };
   drafts: { key: string; value: Draft; indexes: { case: string } };
   waiting: { key: number; value: WaitingAct };
+  trays: { key: string; value: TrayHere };
   about: { key: string; value: About };
 }
 export type AtHandStore = IDBPDatabase<AtHandSchema>;
 
 export const STORE_NAME = 'elderleaf';
 /** The form of what is kept. With a new one, what can be fetched again goes, and what waits to be sent stays. */
-export const STORE_VERSION = 1;
+export const STORE_VERSION = 2;
 
 /** Why nothing is kept in this browser: it has no store, or a newer Elderleaf made it. */
 export type NoStore = 'none' | 'newer';
@@ -43,6 +51,7 @@ function make(db: AtHandStore): void {
   for (const name of had) if (name !== 'waiting') db.deleteObjectStore(name as 'answers');
   db.createObjectStore('answers', { keyPath: 'path' }).createIndex('of', 'of');
   db.createObjectStore('drafts', { keyPath: 'id' }).createIndex('case', 'case');
+  db.createObjectStore('trays', { keyPath: 'case' });
   db.createObjectStore('about', { keyPath: 'key' });
   if (!had.has('waiting')) db.createObjectStore('waiting', { keyPath: 'order', autoIncrement: true });
 }

@@ -24,6 +24,11 @@ function monthNumber(word: string): string {
 const SHAPES: { pattern: RegExp; form: DateForm; read: (m: RegExpMatchArray) => string }[] = [
   { pattern: /\b(\d{4})-(\d{2})-(\d{2})\b/g, form: 'iso', read: (m) => m[0] },
   {
+    pattern: /(?<!\d)(\d{4})_(\d{2})_(\d{2})(?!\d)/g,
+    form: 'underscores',
+    read: (m) => m[0].replaceAll('_', '-'),
+  },
+  {
     pattern: /\b(\d{1,2})\.(\d{1,2})\.(\d{4})\b/g,
     form: 'dots',
     read: (m) => `${m[3]}-${pad(m[2]!)}-${pad(m[1]!)}`,
@@ -51,7 +56,7 @@ const SHAPES: { pattern: RegExp; form: DateForm; read: (m: RegExpMatchArray) => 
 ];
 
 /**
- * Every date written in `text`, in order: ISO (2026-03-04), day first with / . or -, and day and month in
+ * Every date written in `text`, in order: ISO (2026-03-04, 2026_03_04), day first with / . or -, and day and month in
  * English words, either first, with the weekday or without, year. A day that does not exist is passed over.
  */
 export function findDates(text: string): WrittenDate[] {

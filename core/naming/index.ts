@@ -2,13 +2,14 @@
 export { AS_TYPED, joinerOf, splitName, stemOf, type NamingStyle } from './fileName';
 export { alikeKey, nameFaultInWords, nameFaults, proposedName } from './nameFaults';
 export type { NameFault, NamePlace } from './nameFaults';
+export { FolderNames, type FileInFolder } from './folderNames';
 export { compareNames, sortsBetween } from './sortedNames';
 export { renameSteps, type Renaming } from './renameSteps';
 export { posixScript, powerShellScript, type FolderRenamings } from './renameScripts';
 export type { Paper } from './paper';
 export { datesOfPaper, type DateOfPaper } from './datesOfPaper';
 export { numbersOfPaper, type NumberOfPaper } from './numbersOfPaper';
-export { namesOfPaper, searchedWords } from './namesOfPaper';
+export { nameKey, namesOfPaper, searchedWords } from './namesOfPaper';
 export { entryOfPattern, NAME_DATE_FORMS, PIECE_NAMES, type NamePiece, type PieceKind } from './namePattern';
 export { newTraySetup, TRAY_LIMITS, TraySetupSchema, WAYS_RENAMED } from './tray';
 export type { TraySetup, WayRenamed } from './tray';

@@ -37,7 +37,7 @@ export interface NamePlace {
   /** The path of the folder, as far as it is known; '' for not. */
   folder: string;
   /** Who has a name already, or is to have it: the name as it is written, by `alikeKey`. Without the file that is being named. */
-  taken: ReadonlyMap<string, { name: string; isNew: boolean }>;
+  taken: Pick<ReadonlyMap<string, { name: string; isNew: boolean }>, 'get' | 'has'>;
 }
 
 const unique = (found: readonly string[]): string => [...new Set(found)].join(' ');

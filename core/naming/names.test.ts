@@ -2,6 +2,7 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { AS_TYPED, splitName, stemOf, type NamingStyle } from './fileName';
 import { alikeKey, nameFaultInWords, nameFaults, proposedName, type NamePlace } from './nameFaults';
+import { FolderNames } from './folderNames';
 import { compareNames, sortsBetween } from './sortedNames';
 
 test.each([
@@ -115,4 +116,22 @@ test('names sort as folders show them, and one says between which it will be', (
   expect(sortsBetween('scan 9', sorted)).toEqual({ before: 'Scan 2', after: 'scan 10' });
   expect(sortsBetween('Aa', sorted)).toEqual({ before: null, after: 'Early' });
   expect(sortsBetween('zz', sorted)).toEqual({ before: 'zoo', after: null });
+});
+
+test('a file may have its own old name, and one that another gives up, but none that another keeps or gets', () => {
+  const files = [
+    { id: 'a', folder: '', name: 'a.pdf', newName: 'x.pdf', renamed: null },
+    { id: 'b', folder: '', name: 'b.pdf', newName: null, renamed: null },
+    { id: 'c', folder: '', name: 'c.pdf', newName: 'Y.pdf', renamed: 'here' },
+    { id: 'd', folder: 'in', name: 'd.pdf', newName: null, renamed: null },
+  ];
+  const names = new FolderNames(files, 'D:\\Post\\');
+  const said = (id: string, name: string) => nameFaults(name, names.placeOf(id)).map(({ code }) => code);
+  expect(said('b', 'b.pdf')).toEqual([]);
+  expect(said('b', 'a.pdf')).toEqual([]);
+  expect(said('b', 'X.pdf')).toEqual(['alike']);
+  expect(said('a', 'B.pdf')).toEqual(['exists']);
+  expect(said('a', 'y.pdf')).toEqual(['exists']);
+  expect(said('d', 'b.pdf')).toEqual([]);
+  expect(names.placeOf('d').folder).toBe('D:\\Post/in');
 });

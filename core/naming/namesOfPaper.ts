@@ -18,14 +18,14 @@ export const searchedWords = ({ text, title, from, name }: Paper): string =>
 
 /**
  * Which of some names stand in a paper, as whole words whatever their capitals and accents: those that stand furthest to its front first, of
- * two at one place the longer. `searched`: its `searchedWords`.
+ * two at one place the longer. `searched`: its `searchedWords`; `key` of a name: its `nameKey`, where many are looked for again and again.
  */
-export function namesOfPaper<Name extends { words: string }>(
+export function namesOfPaper<Name extends { words: string; key?: string }>(
   searched: string,
   names: readonly Name[],
 ): Name[] {
   const found = names.flatMap((name) => {
-    const key = nameKey(name.words);
+    const key = name.key ?? nameKey(name.words);
     const at = key.length < SHORTEST ? -1 : searched.indexOf(` ${key} `);
     return at < 0 ? [] : [{ name, at, length: key.length }];
   });

@@ -4,7 +4,7 @@ import { place } from '#core/fill';
 import { lineText, linesOf, plainPassage, plainText, type Passage } from '#core/passage';
 import { emptyRecord, type CaseRecord } from '#core/record';
 import { passageFrom } from '#core/notation';
-import { capture, personalFinder, personalInCaptured } from './index';
+import { capture, captureForBank, personalFinder, personalInCaptured } from './index';
 
 const TODAY = '2026-11-25';
 const detail = (path: string, words: string) => ({
@@ -119,4 +119,12 @@ describe('words captured with details that the record does not know', () => {
     expect(linesOf(none.passage).map(lineText)).toEqual([text]);
     expect(none.fields).toEqual([]);
   });
+});
+
+test('a whole day that the record does not know becomes a date in the form it has; one without its year is asked for in words', () => {
+  const fields = (text: string) =>
+    captureForBank(plainPassage(text), { placements: {}, record, today: '2026-11-25' }, null).fields;
+  expect(fields('2026_03_04 Marsh Water').map(({ kind, name }) => [kind, name])).toEqual([['date', 'Date']]);
+  expect(fields('Seen again on 4 March 2026.').map(({ kind }) => kind)).toEqual(['date']);
+  expect(fields('Seen again on 4 March.').map(({ kind }) => kind)).toEqual(['text']);
 });

@@ -1,7 +1,11 @@
+import { DATE_FORMS } from '#core/calendar';
 import type { Field } from '#core/entry';
 import { mapLines, type Passage } from '#core/passage';
 import { blankedOut, type BlankedStretch } from './blankedOut';
 import type { Particular } from './findParticulars';
+
+/** Whether it is a whole day, in a form that a date can be written in. */
+const isDateForm = (form: string): boolean => DATE_FORMS.some((one) => one === form);
 
 /** Names that are taken, and from which number on each has still a free one: asked for many, none is tried twice. */
 class Names {
@@ -41,7 +45,7 @@ class FieldMaker {
   }
 
   fieldFor(particular: Particular): Field {
-    const { path, label } = particular;
+    const { path, label, form } = particular;
     const key = path ?? sameWords(particular);
     const known = this.known.get(key);
     if (known) return known;
@@ -49,7 +53,11 @@ class FieldMaker {
     const id = this.ids.take(name.toLowerCase().replace(/[^a-z0-9]+/g, '-'), '-');
     const shared = { id, name, question: '', hint: '', required: true };
     const made: Field =
-      path === null ? { ...shared, kind: 'text', starting: '' } : { ...shared, kind: 'detail', path };
+      path !== null
+        ? { ...shared, kind: 'detail', path }
+        : isDateForm(form)
+          ? { ...shared, kind: 'date', starting: 'none' }
+          : { ...shared, kind: 'text', starting: '' };
     this.fields.push(made);
     this.known.set(key, made);
     return made;

@@ -28,21 +28,25 @@ export function personalInCaptured(
   return { ...captured, ...allToFields(captured.passage, found.filter(isWanted), captured.fields), personal };
 }
 
+/** What stays as it is unless it is wanted as a field: he or she may well be meant of any. */
+export const STAYING: ReadonlySet<PersonalKind> = new Set(['pronoun']);
+
 /**
  * Words of a draft as they would enter the bank: what the case's record knows becomes fields, and so does what else looks
  * like somebody's details, as far as `find` (of `personalFinder`) is known yet. Left as they are: what `turnedBack` holds by
- * key or words, and he or she, which may well be meant of any, unless `turnedBack` holds them.
+ * key or words, and the kinds that are `staying` unless `turnedBack` holds them.
  */
 export function captureForBank(
   words: Passage,
   draft: Parameters<typeof capture>[1],
   find: ((text: string) => Personal[]) | null,
   turnedBack: ReadonlySet<string> = new Set(),
+  staying: ReadonlySet<PersonalKind> = STAYING,
 ): CapturedForBank {
   const own = capture(words, draft, turnedBack);
   if (!find) return { ...own, personal: [] };
   // What the record knows is asked about as such.
   const asked = new Set(own.particulars.map((one) => one.words));
   const others = (text: string) => find(text).filter(({ from, to }) => !asked.has(text.slice(from, to)));
-  return personalInCaptured(own, others, (one) => turnedBack.has(one.words) === (one.kind === 'pronoun'));
+  return personalInCaptured(own, others, (one) => turnedBack.has(one.words) === staying.has(one.kind));
 }

@@ -31,3 +31,7 @@ export const pdfWriter = () => import('./pdf/annotatePdf');
 /** What reads tables, documents and lists that entries are made of, with its libraries: fetched only by those who bring one in. */
 export const intakeReader = () => import('./intake');
 export type { Intake } from './intake';
+
+/** What reads files to be named, with its libraries: fetched only by those who have a tray. */
+export const paperReader = () => import('./paper/reader');
+export type { ReadPaper } from './paper/readPaper';

@@ -12,10 +12,12 @@ interface Props {
   selected: KeptSlip | null;
   setSelected: Dispatch<SetStateAction<KeptSlip | null>>;
   say: (words: string | null) => void;
+  /** Whether names stay in what is saved unless they are ticked: where what is written is who sent something. */
+  namesStay?: true;
 }
 
 /** The slip for selected words, in the collection that is nearest to the work in hand. */
-export function CaptureSelected({ one, editor, placing, selected, setSelected, say }: Props) {
+export function CaptureSelected({ one, editor, placing, selected, setSelected, say, namesStay }: Props) {
   const { index, caseToday } = placing;
   if (!selected || !index) return null;
   const close = (kept: Entry | null) => {
@@ -34,6 +36,7 @@ export function CaptureSelected({ one, editor, placing, selected, setSelected, s
       needs={caseToday}
       index={index}
       home={home?.id ?? ''}
+      namesStay={namesStay}
       fields={selected.fields}
       put={(change) => setSelected((now) => now && { ...now, fields: { ...now.fields, ...change } })}
       close={close}

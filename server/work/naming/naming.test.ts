@@ -108,7 +108,7 @@ test('what was answered in names that are done is told to who has them, the most
   await change(
     at,
     ...files.map(({ id }, index) => ({
-      ...{ line: id, written: written('x', { Sender: senders[index] }) },
+      ...{ line: id, written: written('x', { Sender: senders[index]! }) },
       ...(index < 3 && { newName: `${index}.pdf` }),
     })),
   ).expect(200);

@@ -3,6 +3,7 @@ import {
   GlobalWorkerOptions,
   InvalidPDFException,
   type PDFDocumentProxy,
+  type PDFWorker,
 } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { UnreadableFile } from '#client/api';
 
@@ -22,13 +23,18 @@ function whyNot(error: unknown): string {
 }
 
 /**
- * Opens a PDF; nothing in it is run. `called`: its name, for what is said. Its `loadingTask` is to be destroyed when one is done. Throws an
- * UnreadableFile where it cannot be opened.
+ * Opens a PDF; nothing in it is run. `called`: its name, for what is said. `worker`: the thread that reads it, where several files share one.
+ * Its `loadingTask` is to be destroyed when one is done. Throws an UnreadableFile where it cannot be opened.
  */
-export async function openPdf(bytes: Uint8Array, called: string): Promise<PDFDocumentProxy> {
+export async function openPdf(
+  bytes: Uint8Array,
+  called: string,
+  worker?: PDFWorker,
+): Promise<PDFDocumentProxy> {
   const around = await surroundings();
   const loading = getDocument({
     ...around,
+    ...(worker && { worker }),
     // The bytes go to the worker, and are gone here.
     data: bytes.slice(),
     ...{ isEvalSupported: false, enableXfa: false, fontExtraProperties: true, verbosity: 0 },
@@ -49,8 +55,9 @@ export async function withPdf<T>(
   bytes: Uint8Array,
   called: string,
   work: (pdf: PDFDocumentProxy) => Promise<T>,
+  worker?: PDFWorker,
 ): Promise<T> {
-  const pdf = await openPdf(bytes, called);
+  const pdf = await openPdf(bytes, called, worker);
   try {
     return await work(pdf);
   } catch (error) {

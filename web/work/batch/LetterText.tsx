@@ -1,20 +1,28 @@
 import { EditorContent, type Editor } from '@tiptap/react';
 import { useEffect, useMemo, useState, type RefObject } from 'react';
 import type { BatchRow, Case } from '#contracts';
-import type { DraftKeeper, Keeping } from '#client/drafts';
+import type { DraftKeeper } from '#client/drafts';
 import type { DraftDocument } from '#core/draft';
 import type { CaseRecord } from '#core/record';
 import { stepToFirstGap } from '../../editor';
 import { AtCaret, useLeafActions } from '../../leaf';
 import { useShell, type Action } from '../../shell';
-import { SignInAgain } from '../../account';
-import { Button, Notice } from '../../ui';
-import { documentOf, giveKeys, KeepingLine, stepTo, useLeafParts, useLeafState } from '../../writing';
+import {
+  asDraft,
+  documentOf,
+  giveKeys,
+  KeepingLine,
+  keptCopy,
+  stepTo,
+  TextNotice,
+  useLeafParts,
+  useLeafState,
+} from '../../writing';
 import { Letterhead } from '../reply/sending/Letterhead';
 import { useHead } from '../reply/sending/useHead';
 import { createPortal } from 'react-dom';
 import { putRows } from './useBatch';
-import { draftOfLetter, keptCopy, useLetterKeeping } from './useLetterKeeping';
+import { useLetterKeeping } from './useLetterKeeping';
 
 /** What others on the page can have a letter do. */
 export interface LetterHandle {
@@ -60,64 +68,6 @@ function useHandle(handleRef: Props['handleRef'], keeper: DraftKeeper, editor: E
   }, [handleRef, keeper, editor]);
 }
 
-interface NoticesProps {
-  of: string;
-  keeper: DraftKeeper;
-  keeping: Keeping;
-  editor: Editor;
-}
-
-/** While a letter cannot be saved: what happened, what was kept, what to do. */
-function LetterNotices({ of, keeper, keeping, editor }: NoticesProps) {
-  const { member } = useShell();
-  switch (keeping.kind) {
-    case 'moved-on': {
-      // Of a letter the server tells the row as it is.
-      const theirs = keeping.current as unknown as BatchRow;
-      return (
-        <Notice tone="warning" title="Somebody else changed this letter meanwhile.">
-          <p>Yours is here, complete.</p>
-          <p className="mt-2 flex flex-wrap gap-2">
-            <Button onClick={() => keeper.saveOver(theirs.version)}>Keep mine</Button>
-            <Button
-              onClick={() => {
-                keeper.takenOver({ version: theirs.version, savedAt: '' }, documentOf(editor));
-                putRows(of, [theirs]);
-              }}
-            >
-              Take theirs
-            </Button>
-          </p>
-        </Notice>
-      );
-    }
-    case 'refused':
-      return (
-        <Notice tone="warning" title="What you wrote could not be saved.">
-          {keeping.problem.detail}
-        </Notice>
-      );
-    case 'unreachable':
-      return (
-        <Notice tone="warning" title="The server cannot be reached.">
-          {keeping.keptHere
-            ? 'What you wrote is saved on this computer, and goes to the server as soon as it is back.'
-            : 'This browser has no room to keep a copy: leave the page open until it is saved.'}
-        </Notice>
-      );
-    case 'signed-out':
-      return (
-        <SignInAgain
-          member={member}
-          kept="What you wrote is saved on this computer."
-          goOn={() => keeper.goOnFrom(keeper.savedVersion)}
-        />
-      );
-    default:
-      return null;
-  }
-}
-
 /** The letter of a row as it is written on: as any leaf is, and kept as changed by hand. */
 export function LetterText(props: Props) {
   const { one, row, record, base, document, saved, setUnsaved, handleRef, actions, say, beside } = props;
@@ -130,7 +80,7 @@ export function LetterText(props: Props) {
   const parts = useLeafParts({
     ...{ one: here, say },
     document: copy ?? document,
-    draft: { ...draftOfLetter(row, document), id: '' },
+    draft: { ...asDraft(row, document), id: '' },
     onChange: () => {
       setUnsaved(true);
       keeper.changed();
@@ -173,7 +123,14 @@ export function LetterText(props: Props) {
       {beside &&
         createPortal(
           <div className="grid gap-3">
-            <LetterNotices {...{ of: one.id, keeper, keeping, editor }} />
+            <TextNotice
+              called="letter"
+              {...{ member, keeper, keeping }}
+              takeTheirs={(theirs) => {
+                keeper.takenOver({ version: theirs.version, savedAt: '' }, documentOf(editor));
+                putRows(one.id, [theirs as unknown as BatchRow]);
+              }}
+            />
             <AtCaret {...{ one: here, editor, leaf, placing, offering }} draft="" listsReach={false} />
           </div>,
           beside,

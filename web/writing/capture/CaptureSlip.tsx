@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { type Captured, type CapturedPersonal, KIND_WORDS } from '#core/privacy';
+import { type Captured, type CapturedPersonal, type PersonalKind, KIND_WORDS } from '#core/privacy';
 import type { HousePlace } from '#core/terms';
 import { SignInAgain } from '../../account';
 import { inWords, isProblem } from '#client/api';
@@ -52,12 +52,17 @@ const Particulars = ({ captured, turnedBack, toggle }: Ticks & { captured: Captu
 );
 
 /** Words that look like somebody's details though the record of the case does not know them. */
-const Personal = ({ personal, turnedBack, toggle }: Ticks & { personal: readonly CapturedPersonal[] }) => (
+const Personal = ({
+  personal,
+  turnedBack,
+  toggle,
+  staying,
+}: Ticks & { personal: readonly CapturedPersonal[]; staying: ReadonlySet<PersonalKind> }) => (
   <TickList
     legend="Personal details? Tick to turn them into fields"
     rows={personal.map(({ words, kind }) => ({
       ...{ key: words, words, told: KIND_WORDS[kind] },
-      on: turnedBack.has(words) === (kind === 'pronoun'),
+      on: turnedBack.has(words) === staying.has(kind),
       flip: () => toggle(words),
     }))}
   />
@@ -160,7 +165,12 @@ export function CaptureSlip(props: CaptureProps) {
         />
         {known && <InPlaceOf known={known} slip={slip} />}
         <Particulars captured={captured} turnedBack={slip.turnedBack} toggle={slip.toggle} />
-        <Personal personal={captured.personal} turnedBack={slip.turnedBack} toggle={slip.toggle} />
+        <Personal
+          personal={captured.personal}
+          turnedBack={slip.turnedBack}
+          toggle={slip.toggle}
+          staying={slip.staying}
+        />
         <House places={slip.places} turnedBack={slip.turnedBack} toggle={slip.toggle} />
         <Respellings respellings={slip.respellings} turnedBack={slip.turnedBack} toggle={slip.toggle} />
         <Findings findings={slip.findings} turnedBack={slip.turnedBack} toggle={slip.toggle} />

@@ -12,7 +12,7 @@ import {
   mainPassage,
 } from '#core/entry';
 import type { Passage } from '#core/passage';
-import { captureForBank, type Captured } from '#core/privacy';
+import { captureForBank, STAYING, type Captured, type PersonalKind } from '#core/privacy';
 import { respelt } from '#core/spelling';
 import { editTexts, HouseFinder, type HousePlace, type HouseWord } from '#core/terms';
 import { useRespellings } from '../../spelling';
@@ -34,8 +34,11 @@ export interface CaptureProps {
   /** Told of all that is written, so that it is there again when one comes back. */
   put: (change: Partial<SlipFields>) => void;
   close: (kept: Entry | null) => void;
+  namesStay?: true | undefined;
 }
 
+/** Who sent a paper is what its name is of: a name there is no detail of the case. */
+const NAMES_STAY: ReadonlySet<PersonalKind> = new Set([...STAYING, 'name']);
 const NO_HOUSE_WORDS: readonly HouseWord[] = [];
 
 /** An entry of one wording with other words in it. */
@@ -73,12 +76,13 @@ export const findingKey = (words: string) => `finding ${words}`;
 
 /** What stands on the slip of captured words, as it is changed; and keeping it. */
 export function useCaptureSlip(props: CaptureProps) {
-  const { words, placements, needs, index, home, fields, put, close } = props;
+  const { words, placements, needs, index, home, fields, put, close, namesStay } = props;
+  const staying = namesStay ? NAMES_STAY : STAYING;
   const turnedBack = useMemo(() => new Set(fields.turnedBack), [fields.turnedBack]);
   const find = usePersonalFinder(index);
   const captured = useMemo(
-    () => captureForBank(words, { placements, ...needs }, find, turnedBack),
-    [words, placements, needs, turnedBack, find],
+    () => captureForBank(words, { placements, ...needs }, find, turnedBack, staying),
+    [words, placements, needs, turnedBack, find, staying],
   );
   const [made, setMade] = useState<Collection | null>(null);
   const kept = index.bank.collections.filter(({ right }) => right === 'keep');
@@ -141,6 +145,7 @@ export function useCaptureSlip(props: CaptureProps) {
     places,
     respellings,
     turnedBack,
+    staying,
     toggle,
     put,
     known: titled(index, title),

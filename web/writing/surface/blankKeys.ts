@@ -14,7 +14,9 @@ import {
   stepOut,
   stepByTab,
 } from '../../editor';
+import { moveByMonth, walkProposed } from '../blanks/proposedAnswers';
 import { giveBack } from '../cues/cueFiring';
+import { isOwnKey } from './ownKeys';
 import { giveKeys } from './whereKeysGo';
 
 /** Id of the line in the margin where words of one's own are typed. */
@@ -169,7 +171,10 @@ export function confirm(view: EditorView): boolean {
 
 /** A key that gives an answer: what was answered last, or one of those to pick from. */
 function keyToAnswer(view: EditorView, field: Field, event: KeyboardEvent): boolean {
-  if (event.key === 'ArrowDown' && takeOffered(view, field)) return true;
+  if (event.key === 'ArrowDown' && (takeOffered(view, field) || walkProposed(view, 1))) return true;
+  if (event.key === 'ArrowUp' && walkProposed(view, -1)) return true;
+  if (event.key === 'PageUp' || event.key === 'PageDown')
+    return moveByMonth(view, event.key === 'PageUp' ? -1 : 1);
   return pickablesOf(field).length > 0 && keyToPick(view, field, event);
 }
 
@@ -183,6 +188,7 @@ export function keyOnBlank(view: EditorView, event: KeyboardEvent, empty: boolea
   const blank = currentBlank(view.state);
   if (!blank || !view.editable) return false;
   if (event.key === 'Backspace' && empty && giveBack(view)) return true;
+  if (event.key === 'Enter' && isOwnKey(view, event)) return true;
   const tr = step(view, event);
   if (tr) {
     stepTo(view, tr);

@@ -31,12 +31,14 @@ import { goToMargin, typeIntoBlank } from './whereKeysGo';
 import { LiveBlank } from './blankView';
 import { cueFiring, type CueHost } from '../cues/cueFiring';
 import { keyCues, type KeyCueHost } from '../cues/keyCues';
+import { proposedAnswers } from '../blanks/proposedAnswers';
 import { rememberSelected } from '../blanks/selectedAnswer';
 import type { LeafSlip } from '../capture/leafSlip';
 import { termHere } from '../capture/termHere';
 import { addressPasted } from '../../format';
 import { offerKeys, offering, type OfferHost } from '../offers/offering';
 import { typedAgain } from '../keeping/typedAgain';
+import { ownKeys } from './ownKeys';
 import { pasting } from './pasting';
 import { CLEAR_OF_BAND } from './beneathBand';
 import { textCommands, type CommandHost } from '../commands/textCommands';
@@ -71,6 +73,7 @@ const writing = (host: Host) =>
         leftOutLines(),
         finding(),
         rememberSelected(),
+        proposedAnswers(),
       ];
     },
   });
@@ -143,6 +146,7 @@ export function useLeafEditor({ document, host, onChange }: Options): Editor {
     addressPasted,
     LiveBlank,
     writing(host),
+    ownKeys(),
     leafKeys(host),
     Selection,
   ]);

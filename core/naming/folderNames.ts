@@ -1,0 +1,45 @@
+import { alikeKey, type NamePlace } from './nameFaults';
+
+/** A file of a folder, with the name that it has and the one that it is to have. */
+export interface FileInFolder {
+  id: string;
+  folder: string;
+  name: string;
+  /** Null as long as it has no other. */
+  newName: string | null;
+  /** Whether it has that name already. */
+  renamed: unknown;
+}
+
+/** The names that the files of some folders have or are to have. What two files share is found at once, however many there are. */
+export class FolderNames {
+  private readonly holders = new Map<string, { id: string; name: string; isNew: boolean }[]>();
+  private readonly folders = new Map<string, string>();
+
+  /** `root`: the path of the folder that the others are below; '' for not known. */
+  constructor(
+    files: readonly FileInFolder[],
+    private readonly root: string,
+  ) {
+    for (const { id, folder, name, newName, renamed } of files) {
+      const key = this.keyOf(folder, alikeKey(newName ?? name));
+      const held = this.holders.get(key) ?? [];
+      held.push({ id, name: newName ?? name, isNew: newName !== null && !renamed });
+      this.holders.set(key, held);
+      this.folders.set(id, folder);
+    }
+  }
+
+  private readonly keyOf = (folder: string, name: string) => `${folder}/${name}`;
+
+  /** Where the name of a file is to stand: among all others of its folder. */
+  placeOf(id: string): NamePlace {
+    const folder = this.folders.get(id) ?? '';
+    const other = (name: string) =>
+      this.holders.get(this.keyOf(folder, name))?.find((holder) => holder.id !== id);
+    return {
+      folder: [this.root.replace(/[\\/]+$/, ''), folder].filter((part) => part !== '').join('/'),
+      taken: { get: other, has: (name) => other(name) !== undefined },
+    };
+  }
+}

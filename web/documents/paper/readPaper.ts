@@ -1,0 +1,121 @@
+import { format } from 'date-fns';
+import type { Paper } from '#core/naming';
+import { inWords, UnreadableFile } from '#client/api';
+import { decodedText } from '../decodedText';
+import { xmlParts } from '../archive';
+import { paperKind, type PaperKind } from './paperKind';
+
+/** A file as it was read to be named. */
+export interface ReadPaper {
+  kind: PaperKind;
+  paper: Paper;
+  /** How many pages it has, where it has pages. */
+  pages: number | null;
+  /** Why not all of it could be read, in words; null where it was. */
+  problem: string | null;
+}
+
+/** Larger files are not read, only named. */
+const MOST_BYTES = 150_000_000;
+/** So many letters are looked through for dates and names. */
+const MOST_LETTERS = 60_000;
+
+const dayOf = (at: Date | null) => (at ? format(at, 'yyyy-MM-dd') : null);
+
+type Found = Partial<Pick<Paper, 'text' | 'title' | 'from' | 'dated' | 'datedAs'>> & { pages?: number };
+
+const UNESCAPED: Record<string, string> = { lt: '<', gt: '>', quot: '"', apos: "'", amp: '&' };
+const plainXml = (xml: string): string =>
+  xml
+    .replace(/<\/(?:w:p|text:p|text:h)>|<w:br\/>|<w:tab\/>/g, '\n')
+    .replace(/<[^>]*>/g, '')
+    .replace(/&(lt|gt|quot|apos|amp);/g, (_, name: string) => UNESCAPED[name]!)
+    .replace(/&#(x?)([\da-f]{1,6});/gi, (_, hex: string, code: string) =>
+      String.fromCodePoint(Math.min(0x10ffff, parseInt(code, hex ? 16 : 10))),
+    );
+const within = (xml: string, tag: string): string =>
+  plainXml(new RegExp(`<${tag}[^>]*>([^<]*)</${tag}>`).exec(xml)?.[1] ?? '').trim();
+
+/** The words of a docx or ODT, its title, its author and when it was made: read, not laid out. */
+async function officeWords(bytes: Uint8Array, called: string): Promise<Found> {
+  const parts = await xmlParts(bytes, called);
+  const words = parts.get('word/document.xml') ?? parts.get('content.xml') ?? '';
+  const about = parts.get('docProps/core.xml') ?? parts.get('meta.xml') ?? '';
+  const made = new Date(within(about, 'dcterms:created') || within(about, 'meta:creation-date'));
+  return {
+    text: plainXml(words),
+    title: within(about, 'dc:title'),
+    from: within(about, 'dc:creator') || within(about, 'meta:initial-creator'),
+    dated: Number.isNaN(made.getTime()) ? null : dayOf(made),
+    datedAs: 'made, by its properties',
+  };
+}
+
+async function pdfWords(bytes: Uint8Array, called: string): Promise<Found> {
+  const { wordsOfPdf } = await import('../pdf/wordsOfPdf');
+  const { text, title, author, made, pages } = await wordsOfPdf(bytes, called);
+  return { ...{ text, title, pages, from: author }, dated: dayOf(made), datedAs: 'made, by its properties' };
+}
+
+async function mailWords(bytes: Uint8Array): Promise<Found> {
+  const { readMessage } = await import('#core/message');
+  const mail = await readMessage(bytes);
+  if (!mail) return { text: decodedText(bytes) ?? '' };
+  return {
+    ...{ text: mail.text, title: mail.subject },
+    from: mail.from ? mail.from.name || mail.from.address : '',
+    ...{ dated: dayOf(mail.sentAt), datedAs: 'sent' },
+  };
+}
+
+async function pictureWords(bytes: Uint8Array): Promise<Found> {
+  const { pictureProperties } = await import('./pictureProperties');
+  const { taken, says } = await pictureProperties(bytes);
+  return { title: says, dated: dayOf(taken), datedAs: 'taken' };
+}
+
+function wordsOf(kind: PaperKind, bytes: Uint8Array, called: string): Promise<Found> {
+  switch (kind) {
+    case 'pdf':
+      return pdfWords(bytes, called);
+    case 'docx':
+    case 'odt':
+      return officeWords(bytes, called);
+    case 'mail':
+      return mailWords(bytes);
+    case 'picture':
+    case 'tiff':
+      return pictureWords(bytes);
+    case 'text':
+      return Promise.resolve({ text: decodedText(bytes) ?? '' });
+    case 'other':
+      return Promise.resolve({});
+  }
+}
+
+/**
+ * Reads a file to be named: its first words, its properties and what it is. Nothing leaves the computer, and words in pictures are not
+ * read. What cannot be read is told, not thrown: such a file is named as well.
+ */
+export async function readPaper(file: File): Promise<ReadPaper> {
+  const changed = dayOf(new Date(file.lastModified))!;
+  const bare = { name: file.name, text: '', title: '', from: '', dated: null, datedAs: '', changed };
+  if (file.size > MOST_BYTES)
+    return {
+      ...{ kind: 'other', paper: bare, pages: null },
+      problem: `It is larger than ${MOST_BYTES / 1_000_000} MB: what is in it was not looked at.`,
+    };
+  let kind: PaperKind = 'other';
+  try {
+    const bytes = new Uint8Array(await file.arrayBuffer());
+    kind = await paperKind(bytes, file.name);
+    const { pages = null, text = '', ...found } = await wordsOf(kind, bytes, file.name);
+    return { kind, pages, problem: null, paper: { ...bare, ...found, text: text.slice(0, MOST_LETTERS) } };
+  } catch (error) {
+    const problem =
+      error instanceof UnreadableFile
+        ? inWords(error)
+        : 'It could not be read. It may have been moved, changed or deleted since it was chosen.';
+    return { kind, pages: null, problem, paper: bare };
+  }
+}

@@ -1,0 +1,3 @@
+export { PdfPictures } from '../pdf/pdfPictures';
+export { drawPicture } from './drawPicture';
+export { readPaper } from './readPaper';

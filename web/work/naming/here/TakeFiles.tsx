@@ -1,0 +1,152 @@
+import { useRef, useState, type DragEvent } from 'react';
+import { inWords } from '#client/api';
+import { Button, Notice } from '../../../ui';
+import { canOpenFolders, pickFolder } from './fileSystem';
+import type { FilesHere, TrayFiles } from './trayFiles';
+
+/** A file or folder that was dropped, where the browser gives hold of it. */
+type Held = { getAsFileSystemHandle?: () => Promise<FileSystemHandle | null> };
+
+/** What was dropped: files with what holds them, or a folder. To be asked for while the event is told. */
+async function dropped(event: DragEvent): Promise<{
+  files: { file: File; folder: string; handle: FileSystemFileHandle | null }[];
+  folder: FileSystemDirectoryHandle | null;
+}> {
+  const items = [...event.dataTransfer.items].filter(({ kind }) => kind === 'file');
+  const plain = [...event.dataTransfer.files];
+  const asked = items.map((item) => (item as Held).getAsFileSystemHandle?.() ?? Promise.resolve(null));
+  const held = await Promise.all(asked.map((one) => one.catch(() => null)));
+  const folder = held.find((one): one is FileSystemDirectoryHandle => one?.kind === 'directory') ?? null;
+  const files = plain.flatMap((file, at) => {
+    const handle = held[at]?.kind === 'file' ? (held[at] as FileSystemFileHandle) : null;
+    return held[at]?.kind === 'directory' ? [] : [{ file, folder: '', handle }];
+  });
+  return { files, folder };
+}
+
+const counted = (count: number) =>
+  count === 0 ? 'Nothing new.' : `${count.toLocaleString()} file${count === 1 ? ' is' : 's are'} new.`;
+
+interface Props {
+  files: TrayFiles;
+  here: FilesHere;
+  isEmpty: boolean;
+  /** Lines whose files are not open here. */
+  missing: number;
+}
+
+/** Does something with files, and says what came of it. */
+function useTaking() {
+  const [said, say] = useState<string | null>(null);
+  const [failed, fail] = useState<string | null>(null);
+  const [isBusy, setBusy] = useState(false);
+  const run = async (act: () => Promise<number | null>) => {
+    setBusy(true);
+    fail(null);
+    try {
+      const count = await act();
+      say(count === null ? null : counted(count));
+    } catch (error) {
+      fail(inWords(error));
+    } finally {
+      setBusy(false);
+    }
+  };
+  return { said, failed, isBusy, run };
+}
+
+/** How files come into a tray: a folder is opened, or files are chosen or dropped. They stay on this computer. */
+export function TakeFiles({ files, here, isEmpty, missing }: Props) {
+  const picker = useRef<HTMLInputElement>(null);
+  const [isOver, setOver] = useState(false);
+  const { said, failed, isBusy, run } = useTaking();
+  const openFolder = () =>
+    run(async () => {
+      const folder = await pickFolder();
+      return folder ? files.openFolder(folder) : null;
+    });
+  const drop = (event: DragEvent) => {
+    event.preventDefault();
+    setOver(false);
+    void run(async () => {
+      const { files: taken, folder } = await dropped(event);
+      const opened = folder ? await files.openFolder(folder) : 0;
+      return opened + (taken.length > 0 ? await files.take(taken) : 0);
+    });
+  };
+  return (
+    <div
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={drop}
+      className={`mx-9 my-3 max-[899px]:mx-4 ${isEmpty ? 'border border-dashed border-rule/60 p-5' : ''} ${isOver ? 'bg-flower' : ''}`}
+    >
+      {isEmpty && (
+        <p className="mb-3 text-[15px]">
+          Drop scanned files here, {canOpenFolders() ? 'open a folder, ' : ''}or choose files. They stay on
+          this computer: only their names, and what you type, are saved with the tray.
+        </p>
+      )}
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 text-[14px]">
+        {here.mustAsk && (
+          <Button disabled={isBusy} onClick={() => void run(async () => (await files.ask(), null))}>
+            Open {here.folder ? `“${here.folder.name}”` : 'the files'} again
+          </Button>
+        )}
+        {canOpenFolders() && (
+          <Button look={isEmpty ? undefined : 'text'} disabled={isBusy} onClick={() => void openFolder()}>
+            {here.folder ? 'Open another folder' : 'Open a folder'}
+          </Button>
+        )}
+        <Button
+          look={isEmpty && !canOpenFolders() ? undefined : 'text'}
+          disabled={isBusy}
+          onClick={() => picker.current?.click()}
+        >
+          {isEmpty ? 'Choose files' : 'Add files'}
+        </Button>
+        {here.folder && !here.mustAsk && (
+          <Button look="text" disabled={isBusy} onClick={() => void run(() => files.look())}>
+            Look into “{here.folder.name}” again
+          </Button>
+        )}
+        {isBusy && <span className="text-soft">Reading …</span>}
+        {said && !isBusy && (
+          <span role="status" className="text-soft">
+            {said}
+          </span>
+        )}
+      </div>
+      {missing > 0 && !here.mustAsk && (
+        <p className="mt-1 text-[13px] text-soft">
+          {missing === 1 ? 'One file is' : `${missing.toLocaleString()} files are`} not open on this computer.
+          Open {here.folder ? 'their folder' : 'the folder, or choose them,'} to see{' '}
+          {missing === 1 ? 'it' : 'them'}: {missing === 1 ? 'it is' : 'they are'} known again by name and
+          size.
+        </p>
+      )}
+      {failed && (
+        <div className="mt-2">
+          <Notice tone="warning" title={failed} />
+        </div>
+      )}
+      <input
+        ref={picker}
+        type="file"
+        multiple
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="Files to be named"
+        onChange={(event) => {
+          const chosen = [...(event.target.files ?? [])];
+          event.target.value = '';
+          if (chosen.length > 0)
+            void run(() => files.take(chosen.map((file) => ({ file, folder: '', handle: null }))));
+        }}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,93 @@
+import { useMutation, useQuery } from '@tanstack/react-query';
+import { MOST_LINES_AT_ONCE, type LineChange, type Tray, type TrayLine } from '#contracts';
+import { call } from '#client/api';
+import type { TraySetup } from '#core/naming';
+import { KEYS, queryClient } from '../../api';
+
+/** A tray with its lines, as the server has it. */
+export const useTray = (of: string) =>
+  useQuery({ queryKey: KEYS.tray(of), queryFn: () => call('tray', { params: { case: of } }) });
+
+/** What was answered in earlier names. */
+export const useSaidBefore = () =>
+  useQuery({ queryKey: KEYS.saidBefore, queryFn: () => call('saidBefore'), staleTime: 60_000 });
+
+/** Shows lines as they are now, those that are new behind the others. `gone`: those that were taken out. */
+export function putLines(
+  of: string,
+  changed: readonly TrayLine[],
+  gone: ReadonlySet<string> = new Set(),
+): void {
+  const byId = new Map(changed.map((line) => [line.id, line]));
+  queryClient.setQueryData<Tray>(KEYS.tray(of), (tray) => {
+    if (!tray) return tray;
+    const lines = tray.lines.flatMap((line) => {
+      const now = byId.get(line.id) ?? line;
+      byId.delete(line.id);
+      return gone.has(line.id) ? [] : [now];
+    });
+    return { ...tray, lines: [...lines, ...byId.values()] };
+  });
+}
+
+/** Sends changes of lines, many in parts. */
+export async function changeLines(of: string, changes: readonly LineChange[]): Promise<void> {
+  for (let at = 0; at < changes.length; at += MOST_LINES_AT_ONCE) {
+    const part = changes.slice(at, at + MOST_LINES_AT_ONCE);
+    const { lines } = await call('changeTrayLines', { params: { case: of }, body: { changes: part } });
+    putLines(of, lines, new Set(part.filter(({ drop }) => drop).map(({ line }) => line)));
+  }
+}
+
+/** What is seen of a change before the server has it. */
+const foreseen = (line: TrayLine, { written, newName, renamed }: LineChange): TrayLine => ({
+  ...line,
+  ...(written && { document: written.document, words: written.words }),
+  ...(newName !== undefined && { newName }),
+  ...(renamed !== undefined && { renamed }),
+  // As the server counts it: what is written next is written on this.
+  version: line.version + (written || newName !== undefined ? 1 : 0),
+});
+
+/** Changes lines, seen at once, in the order in which it is asked; where the server refuses they are as they were. */
+export function useLineChanges(of: string) {
+  return useMutation({
+    mutationFn: (changes: readonly LineChange[]) => changeLines(of, changes),
+    scope: { id: `tray ${of}` },
+    onMutate: (changes) => {
+      const byLine = new Map(changes.map((change) => [change.line, change]));
+      queryClient.setQueryData<Tray>(
+        KEYS.tray(of),
+        (tray) =>
+          tray && {
+            ...tray,
+            lines: tray.lines.map((line) => {
+              const change = byLine.get(line.id);
+              return change ? foreseen(line, change) : line;
+            }),
+          },
+      );
+    },
+    onError: () => queryClient.invalidateQueries({ queryKey: KEYS.tray(of) }),
+  });
+}
+
+/** Keeps how files are named, seen at once. */
+export function useSetupChange(of: string) {
+  return useMutation({
+    mutationFn: (setup: TraySetup) =>
+      call('keepTray', {
+        params: { case: of },
+        version: queryClient.getQueryData<Tray>(KEYS.tray(of))?.version ?? 0,
+        body: { setup },
+      }),
+    scope: { id: `setup ${of}` },
+    onMutate: (setup) => {
+      queryClient.setQueryData<Tray>(KEYS.tray(of), (tray) => tray && { ...tray, setup });
+    },
+    onSuccess: ({ version }) => {
+      queryClient.setQueryData<Tray>(KEYS.tray(of), (tray) => tray && { ...tray, version });
+    },
+    onError: () => queryClient.invalidateQueries({ queryKey: KEYS.tray(of) }),
+  });
+}
