@@ -60,6 +60,8 @@ const LineChangeSchema = z.object({
   newName: name.nullable().optional(),
   // How the file came to its new name; null: it has its old one again.
   renamed: z.enum(WAYS_RENAMED).nullable().optional(),
+  // The file of the case that is a copy of it.
+  file: z.string().min(1).max(60).optional(),
   // It is taken out of the tray. The file itself stays where it is.
   drop: z.literal(true).optional(),
 });

@@ -40,9 +40,10 @@ async function takeSingly(
   for (const file of files) {
     try {
       const known = await knownArrival(file, works);
-      const { arrival, work, dropped } = known;
-      if (arrival && work) tell({ file, asked: known });
-      else if (work) await tried(file, work.take(dropped), tell);
+      const { arrival, works: own, dropped } = known;
+      const [work] = own;
+      if (work && (arrival || own.length > 1 || work.asksAlways)) tell({ file, asked: known });
+      else if (work) await tried(file, work.take([dropped]), tell);
       else if (arrival === null) tell({ file, arrived: null });
       else if (arrival.areOne) together.set(arrival, [...(together.get(arrival) ?? []), dropped]);
       else await tried(file, arrival.take([dropped]), tell);
@@ -85,12 +86,23 @@ function useArrivals() {
   };
   const without = (isGone: (result: Result) => boolean) =>
     setResults((now) => now.filter((one) => !isGone(one)));
-  /** Does the one or the other with files that were asked about. */
-  const settle = (asked: readonly KnownFile[], how: (known: KnownFile) => Promise<Arrived>) =>
+  /** Does something with files that were asked about: with one after another, or with all at once. */
+  const settle = (
+    asked: readonly KnownFile[],
+    how: (all: readonly KnownFile[]) => Promise<Arrived | null>,
+    areOne = false,
+  ) =>
     busy(async () => {
-      for (const known of asked) {
-        await tried(known.dropped.file, how(known), tell);
-        without((one) => 'asked' in one && one.asked === known);
+      for (const some of areOne ? [asked] : asked.map((known) => [known])) {
+        const { file } = some[0]!.dropped;
+        await how(some).then(
+          (arrived) =>
+            arrived
+              ? tell({ file, arrived })
+              : some.forEach((one) => tell({ file: one.dropped.file, arrived })),
+          (error: unknown) => tell({ file, error }),
+        );
+        without((one) => 'asked' in one && some.includes(one.asked));
       }
     });
   return { results, isReading, take, settle, without };
@@ -101,20 +113,38 @@ function Asked({ arrivals: { results, settle, without } }: { arrivals: ReturnTyp
   const asked = results.flatMap((one) => ('asked' in one ? [one.asked] : []));
   const [first] = asked;
   if (!first) return null;
-  const { work } = first;
-  const isOne = asked.length === 1;
+  // Of files of several sorts each way is for those that it fits; the others are asked about again.
+  const works = [...new Set(asked.flatMap((one) => one.works))];
+  const waysOfWorks = works.map((work) => {
+    const fit = asked.filter((one) => one.works.includes(work));
+    return {
+      label: fit.length === 1 ? work.label : work.labelOfMany,
+      run: () => settle(fit, (all) => work.take(all.map(({ dropped }) => dropped)), work.areOne),
+    };
+  });
+  const written = asked.filter(({ arrival }) => arrival !== null);
+  const others = asked.filter(({ arrival }) => arrival === null);
   return (
     <WhatToDo
       names={asked.map(({ dropped }) => dropped.file.name)}
       ways={[
-        {
-          label: isOne ? work!.label : work!.labelOfMany,
-          run: () => settle(asked, ({ dropped, work: own }) => own!.take(dropped)),
-        },
-        {
-          label: isOne ? 'Write on it' : 'Write on them',
-          run: () => settle(asked, ({ dropped, arrival }) => arrival!.take([dropped])),
-        },
+        ...waysOfWorks,
+        ...(written.length > 0
+          ? [
+              {
+                label: written.length === 1 ? 'Write on it' : 'Write on them',
+                run: () => settle(written, ([one]) => one!.arrival!.take([one!.dropped])),
+              },
+            ]
+          : []),
+        ...(others.length > 0 && works.some(({ asksAlways }) => asksAlways)
+          ? [
+              {
+                label: others.length === 1 ? 'Save it with a case' : 'Save them with a case',
+                run: () => settle(others, () => Promise.resolve(null)),
+              },
+            ]
+          : []),
       ]}
       leave={() => without((one) => 'asked' in one)}
     />

@@ -45,21 +45,18 @@ const ARRIVALS: readonly Arrival[] = [
 ];
 
 /**
- * A file that was dropped: with the sort it is of, null for one that can only be kept; and with the work of the team that begins with such a
- * document, if there is any.
+ * A file that was dropped: with the sort it is of, null for one that can only be kept; and with what the team's work makes of such
+ * documents.
  */
 export interface KnownFile {
   dropped: Dropped;
   arrival: Arrival | null;
-  work: DocumentWork | null;
+  works: readonly DocumentWork[];
 }
 
-/** The first that is of a file. */
-async function firstOf<T extends Pick<Arrival, 'isOf'>>(
-  all: readonly T[],
-  dropped: Dropped,
-): Promise<T | null> {
-  for (const one of all) if (await one.isOf(dropped)) return one;
+/** The first sort that a file is of. */
+async function firstOf(dropped: Dropped): Promise<Arrival | null> {
+  for (const one of ARRIVALS) if (await one.isOf(dropped)) return one;
   return null;
 }
 
@@ -68,5 +65,7 @@ export async function knownArrival(file: File, works: readonly DocumentWork[]): 
   const isLong = file.size > MOST_BYTES;
   const bytes = isLong ? new Uint8Array() : new Uint8Array(await file.arrayBuffer());
   const dropped = { file, bytes, text: isLong || isArchive(bytes) ? null : decodedText(bytes) };
-  return { dropped, arrival: await firstOf(ARRIVALS, dropped), work: await firstOf(works, dropped) };
+  const own: DocumentWork[] = [];
+  for (const one of works) if (await one.isOf(dropped)) own.push(one);
+  return { dropped, arrival: await firstOf(dropped), works: own };
 }

@@ -42,7 +42,11 @@ export interface DocumentWork {
   label: string;
   labelOfMany: string;
   /** Throws an UnreadableFile, or what the server answers. */
-  take: (dropped: Dropped) => Promise<Arrived>;
+  take: (dropped: readonly Dropped[]) => Promise<Arrived>;
+  /** Whether files dropped at once become one case. */
+  areOne?: true;
+  /** Whether it is asked for a file that nothing else begins with, too: it may be meant to be saved with a case. */
+  asksAlways?: true;
 }
 
 /** What a leaf or case begun with a file is called: as the file is, without its ending. */

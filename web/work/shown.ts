@@ -12,6 +12,7 @@ import { messageArrival } from './reply/messageArrival';
 import { subtitlesArrival } from './transcript/subtitlesArrival';
 import { recordingWork } from './transcript/recordingWork';
 import { submissionWork } from './feedback/submissionWork';
+import { trayWork } from './naming/trayWork';
 import { caseGroups } from './feedback/assignment/caseGroups';
 
 /** Draws a case of one kind of work, by its id: all that is beneath the page's head. */
@@ -74,6 +75,7 @@ export const SHOWN: Record<KindId, Shown> = {
   naming: {
     load: () => import('./naming/TrayLeaf').then(({ TrayLeaf }) => TrayLeaf),
     arrivals: [],
+    documents: trayWork,
   },
   leaf: { load: onLeaf, arrivals: [] },
 };

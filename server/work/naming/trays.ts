@@ -117,11 +117,16 @@ export async function addLines(
 }
 
 /** What a change makes of a line. */
-function changedLine(line: StoredLine, { written, newName, renamed }: LineChange, now: Date): StoredLine {
+function changedLine(
+  line: StoredLine,
+  { written, newName, renamed, file }: LineChange,
+  now: Date,
+): StoredLine {
   return {
     ...line,
     ...written,
     ...(newName !== undefined && { newName, namedAt: newName === null ? null : now }),
+    ...(file !== undefined && { file }),
     ...(renamed !== undefined && { renamed, renamedAt: renamed === null ? null : now }),
     version: line.version + (written || newName !== undefined ? 1 : 0),
   };
@@ -134,6 +139,7 @@ const WRITTEN_OVER = {
   said: sql`excluded.said`,
   newName: sql`excluded.new_name`,
   namedAt: sql`excluded.named_at`,
+  file: sql`excluded.file`,
   renamed: sql`excluded.renamed`,
   renamedAt: sql`excluded.renamed_at`,
   version: sql`excluded.version`,

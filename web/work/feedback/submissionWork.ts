@@ -9,7 +9,8 @@ export const submissionWork: DocumentWork = {
   isOf: async ({ file, bytes }) => (await documentKind(bytes, file.name)) !== null,
   label: 'Comment on it',
   labelOfMany: 'Comment on them',
-  take: async ({ file }) => {
+  take: async ([one]) => {
+    const { file } = one!;
     // With what reads them: fetched only by those who drop one. What cannot be read makes no case.
     const { readSubmission, takeInRead } = await import('./takeIn');
     const submission = await readSubmission(file);

@@ -179,7 +179,11 @@ function FilesView({ one, tray, files, shelf, here }: FilesProps) {
           </span>
         )}
       </TrayHead>
-      <TakeFiles {...{ files, here, missing }} isEmpty={lines.length === 0} />
+      <TakeFiles
+        {...{ of: one.id, files, here, missing }}
+        isEmpty={lines.length === 0}
+        hereAlone={lines.filter(({ id, file }) => file === null && open.has(id))}
+      />
       {line ? (
         <TrayList
           {...{ lines, open, faultOf, go }}

@@ -10,7 +10,8 @@ export const recordingWork: DocumentWork = {
   isOf: ({ file }) => /^(audio|video)\//.test(file.type),
   label: 'Write it down',
   labelOfMany: 'Write them down',
-  take: async ({ file }) => {
+  take: async ([one]) => {
+    const { file } = one!;
     await mustFit(file);
     const body = { ...newLeaf({ title: titleFrom(file) || file.name }), kind: 'transcript' as const };
     const made = await call('makeCase', { body });

@@ -1,7 +1,9 @@
 import { useRef, useState, type DragEvent } from 'react';
+import type { TrayLine } from '#contracts';
 import { inWords } from '#client/api';
 import { Button, Notice } from '../../../ui';
-import { canOpenFolders, pickFolder } from './fileSystem';
+import { calledFolder, canOpenFolders, pickFolder } from './fileSystem';
+import { SaveCopies } from './SaveCopies';
 import type { FilesHere, TrayFiles } from './trayFiles';
 
 /** A file or folder that was dropped, where the browser gives hold of it. */
@@ -33,6 +35,9 @@ interface Props {
   isEmpty: boolean;
   /** Lines whose files are not open here. */
   missing: number;
+  /** Lines whose files are here alone. */
+  hereAlone: readonly TrayLine[];
+  of: string;
 }
 
 /** Does something with files, and says what came of it. */
@@ -56,7 +61,7 @@ function useTaking() {
 }
 
 /** How files come into a tray: a folder is opened, or files are chosen or dropped. They stay on this computer. */
-export function TakeFiles({ files, here, isEmpty, missing }: Props) {
+export function TakeFiles({ of, files, here, isEmpty, missing, hereAlone }: Props) {
   const picker = useRef<HTMLInputElement>(null);
   const [isOver, setOver] = useState(false);
   const { said, failed, isBusy, run } = useTaking();
@@ -93,7 +98,7 @@ export function TakeFiles({ files, here, isEmpty, missing }: Props) {
       <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 text-[14px]">
         {here.mustAsk && (
           <Button disabled={isBusy} onClick={() => void run(async () => (await files.ask(), null))}>
-            Open {here.folder ? `“${here.folder.name}”` : 'the files'} again
+            Open {here.folder ? calledFolder(here.folder) : 'the files'} again
           </Button>
         )}
         {canOpenFolders() && (
@@ -110,7 +115,7 @@ export function TakeFiles({ files, here, isEmpty, missing }: Props) {
         </Button>
         {here.folder && !here.mustAsk && (
           <Button look="text" disabled={isBusy} onClick={() => void run(() => files.look())}>
-            Look into “{here.folder.name}” again
+            Look into {calledFolder(here.folder)} again
           </Button>
         )}
         {isBusy && <span className="text-soft">Reading …</span>}
@@ -128,6 +133,7 @@ export function TakeFiles({ files, here, isEmpty, missing }: Props) {
           size.
         </p>
       )}
+      <SaveCopies {...{ of, files }} lines={hereAlone} />
       {failed && (
         <div className="mt-2">
           <Notice tone="warning" title={failed} />

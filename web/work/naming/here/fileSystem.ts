@@ -15,6 +15,10 @@ interface Picking {
 /** Whether this browser can open a folder. */
 export const canOpenFolders = (): boolean => 'showDirectoryPicker' in window;
 
+/** What a folder is called; the browser's own has no name. */
+export const calledFolder = ({ name }: FileSystemDirectoryHandle): string =>
+  name === '' ? 'the folder' : `“${name}”`;
+
 /** Lets somebody pick a folder; null where they thought better of it. */
 export async function pickFolder(): Promise<FileSystemDirectoryHandle | null> {
   try {
@@ -61,7 +65,8 @@ export async function filesIn(root: FileSystemDirectoryHandle, most: number): Pr
     }
     files.sort((a, b) => compareNames(a.name, b.name));
     for (const handle of files) if (found.length < most) found.push({ folder, handle, within });
-    for (const one of below.sort((a, b) => compareNames(a.name, b.name))) await look(one, folder === '' ? one.name : `${folder}/${one.name}`);
+    for (const one of below.sort((a, b) => compareNames(a.name, b.name)))
+      await look(one, folder === '' ? one.name : `${folder}/${one.name}`);
   };
   await look(root, '');
   return found;

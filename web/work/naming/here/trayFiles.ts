@@ -34,6 +34,12 @@ const asTold = (folder: string, file: File): FileInTray => ({
   changed: new Date(file.lastModified).toISOString(),
 });
 
+/** Files that were dropped elsewhere in this window, for a tray that is not open yet. */
+const waiting = new Map<string, readonly File[]>();
+
+/** Hands files on to the tray of a case: they are in it once it is opened in this window. */
+export const handOnFiles = (of: string, files: readonly File[]): void => void waiting.set(of, files);
+
 /** The files of a tray on this computer, by the lines that name them. Nothing of them is sent anywhere. */
 export class TrayFiles {
   private readonly files = new Map<string, FileHere>();
@@ -74,8 +80,17 @@ export class TrayFiles {
     return this.files.get(line.id)?.within ?? null;
   }
 
+  /** Takes the files that were dropped elsewhere for this tray. */
+  private async takeWaiting(): Promise<void> {
+    const files = waiting.get(this.of);
+    if (!files) return;
+    waiting.delete(this.of);
+    await this.take(files.map((file) => ({ file, folder: '', handle: null })));
+  }
+
   /** Opens again what was open when this computer showed the tray last, as far as the browser lets it without asking. */
   async again(): Promise<void> {
+    await this.takeWaiting();
     const kept = await trayHere(this.of);
     if (!kept || this.folder) return;
     for (const [line, handle] of Object.entries(kept.files)) this.handles.set(line, handle);

@@ -14,6 +14,7 @@ import {
 } from '#core/naming';
 import { Figure } from '../../../shell';
 import { Button, Notice } from '../../../ui';
+import { calledFolder } from '../here/fileSystem';
 import type { FilesHere, TrayFiles } from '../here/trayFiles';
 import { TrayHead } from '../TrayHead';
 import { changeLines } from '../useTray';
@@ -76,9 +77,9 @@ function InFolder({
   return (
     <div className="grid gap-2">
       <p className="text-[14px] text-soft">
-        Each file is copied to its new name in “{here.folder.name}”, the copy is compared with it, and only
-        then is the old one taken away. The day that the folder shows as changed will be today’s. It can be
-        undone.
+        Each file is copied to its new name in {calledFolder(here.folder)}, the copy is compared with it, and
+        only then is the old one taken away. The day that the folder shows as changed will be today’s. It can
+        be undone.
       </p>
       {isBusy ? (
         <p role="status" className="text-[14px]">
@@ -100,7 +101,7 @@ function InFolder({
       ) : (
         <p>
           <Button look="main" disabled={ready.length === 0} onClick={() => ask(true)}>
-            Rename {files(ready.length)} in “{here.folder.name}”
+            Rename {files(ready.length)} in {calledFolder(here.folder)}
           </Button>
         </p>
       )}

@@ -1,0 +1,23 @@
+import { call } from '#client/api';
+import { newLeaf } from '#client/cases';
+import { titleFrom, type DocumentWork } from '../arrival';
+
+const SCANS = /^(?:application\/pdf|image\/(?:png|jpeg|tiff|webp))$/;
+
+/** Scans that are dropped become one tray: they wait there to be named, on this computer. */
+export const trayWork: DocumentWork = {
+  isOf: ({ file }) => SCANS.test(file.type) || /\.tiff?$/i.test(file.name),
+  label: 'Name it',
+  labelOfMany: 'Name them',
+  areOne: true,
+  asksAlways: true,
+  take: async (dropped) => {
+    const { handOnFiles } = await import('./here/trayFiles');
+    const files = dropped.map(({ file }) => file);
+    const title = files.length === 1 ? titleFrom(files[0]!) : `${files.length.toLocaleString()} scans`;
+    const body = { ...newLeaf({ title: title || files[0]!.name }), kind: 'naming' as const };
+    const made = await call('makeCase', { body });
+    handOnFiles(made.id, files);
+    return { cases: [{ case: made, news: null }], remarks: [] };
+  },
+};
