@@ -112,6 +112,19 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
     ],
   },
   {
+    title: 'On the line of a file that is named',
+    keys: [
+      ['Enter', 'The name is done: the next file without one'],
+      ['Up, Down', 'To the file before or after, with nothing done about this one'],
+      ['Tab', 'On an empty line: begins as the name before; else the next blank'],
+      ['Alt + J, K, L …', 'Takes what was found in the file: an entry that it names, or a day'],
+      ['Down, Up, on a blank', 'Takes the likeliest answer found in the file, then the next'],
+      ['Page Up, Page Down, on a day', 'A month before, a month after'],
+      ['Alt + Enter', 'Takes the name that is proposed in place of one that some system does not take'],
+      ['F4', 'Saves the name, or what is selected of it, as an entry'],
+    ],
+  },
+  {
     title: 'In the pocket',
     keys: [
       ['Alt + Enter', 'Copies the text; with a subject, that first, then the message'],

@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 33,
+    day: '2026-11-30',
+    title: 'Scans get their names',
+    words:
+      'A new kind of work, File names: a folder of scans, or files that you drop, is named line by line. Entries that a file mentions, its dates and numbers are offered by keys; names that some system does not take are told while you type. The files stay on your computer: they are renamed in their folder, by a script or as an archive, and it can be undone. Page Up and Page Down move any date by a month.',
+    at: { label: 'The desk', to: '/' },
+  },
+  {
     number: 32,
     day: '2026-11-30',
     title: 'Offers, files and names on other pages',

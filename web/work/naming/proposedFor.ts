@@ -31,7 +31,10 @@ function proposedWords(field: Field, paper: Paper, searched: string, known: Know
   const all = [
     ...found.map(({ words }) => proposedText(words, 'in this file')),
     ...(NUMBER.test(field.name)
-      ? numbersOfPaper(paper, known.numbers).map(({ number, context }) => proposedText(number, context))
+      ? // As no system forbids it in a name: AB/12 is AB-12.
+        numbersOfPaper(paper, known.numbers).map(({ number, context }) =>
+          proposedText(number.replace(/[/\\:]/g, '-'), context),
+        )
       : []),
     ...(SENDER.test(field.name) && paper.from !== '' ? [proposedText(paper.from, 'as the file says')] : []),
     ...(SUBJECT.test(field.name) && paper.title !== ''
