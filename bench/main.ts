@@ -13,6 +13,7 @@ import type { Measured } from './measure';
 import { benchSigns } from './signs';
 import { benchStart } from './start';
 import { benchTeam } from './team';
+import { benchTray } from './tray';
 import { benchTranscript } from './transcript';
 import { benchTyping } from './typing';
 import { benchWaits } from './waits';
@@ -27,6 +28,7 @@ const SECTIONS: Record<string, () => Measured[] | Promise<Measured[]>> = {
   phrases: benchPhrases,
   typing: benchTyping,
   transcript: benchTranscript,
+  tray: benchTray,
   team: benchTeam,
   bank: benchLargeBank,
   signs: benchSigns,

@@ -38,6 +38,12 @@ export const EventSchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('queue-changed') }),
   // A letter that the member sent is elsewhere on its way now.
   z.object({ type: z.literal('sendings-changed') }),
+  // Lines of a tray are others now: which version each then has; or how its files are named, with none.
+  z.object({
+    type: z.literal('tray-changed'),
+    case: z.string(),
+    versions: z.record(z.string(), z.number().int()),
+  }),
   // What is known in a case is another now.
   z.object({ type: z.literal('case-changed'), case: z.string() }),
 ]);

@@ -1,3 +1,4 @@
+import { compareNames } from './sortedNames';
 import { alikeKey, type NamePlace } from './nameFaults';
 
 /** A file of a folder, with the name that it has and the one that it is to have. */
@@ -15,6 +16,7 @@ export interface FileInFolder {
 export class FolderNames {
   private readonly holders = new Map<string, { id: string; name: string; isNew: boolean }[]>();
   private readonly folders = new Map<string, string>();
+  private readonly sorted = new Map<string, { id: string; name: string }[]>();
 
   /** `root`: the path of the folder that the others are below; '' for not known. */
   constructor(
@@ -28,6 +30,20 @@ export class FolderNames {
       this.holders.set(key, held);
       this.folders.set(id, folder);
     }
+  }
+
+  /** The names of the others in the folder of a file, as folders sort them. */
+  sortedBeside(id: string): string[] {
+    const folder = this.folders.get(id) ?? '';
+    let all = this.sorted.get(folder);
+    if (!all) {
+      all = [...this.holders]
+        .filter(([key]) => key.startsWith(`${folder}/`) && !key.slice(folder.length + 1).includes('/'))
+        .flatMap(([, held]) => held)
+        .sort((a, b) => compareNames(a.name, b.name));
+      this.sorted.set(folder, all);
+    }
+    return all.filter((one) => one.id !== id).map(({ name }) => name);
   }
 
   private readonly keyOf = (folder: string, name: string) => `${folder}/${name}`;

@@ -133,5 +133,7 @@ test('a file may have its own old name, and one that another gives up, but none 
   expect(said('a', 'B.pdf')).toEqual(['exists']);
   expect(said('a', 'y.pdf')).toEqual(['exists']);
   expect(said('d', 'b.pdf')).toEqual([]);
+  expect(names.sortedBeside('b')).toEqual(['x.pdf', 'Y.pdf']);
+  expect(names.sortedBeside('d')).toEqual([]);
   expect(names.placeOf('d').folder).toBe('D:\\Post/in');
 });

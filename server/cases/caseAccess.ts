@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
-import type { Case, CaseFile, CaseSummary, Draft, DraftSummary } from '#contracts';
+import type { LiveEvent, Case, CaseFile, CaseSummary, Draft, DraftSummary } from '#contracts';
 import { titleFromText } from '#core/work';
 import type { Context } from '../context';
 import { caseFiles, cases, casesGiven, drafts, fileContents, members, type Queries } from '../db';
@@ -171,10 +171,18 @@ export async function readCase(db: Queries, member: string, id: string): Promise
   };
 }
 
-/** Tells all a case is given to that something of it is another now. */
-export async function tellOfCase({ db, events }: Pick<Context, 'db' | 'events'>, id: string): Promise<void> {
-  for (const one of await givenTo(db, id)) await events.tell(one, { type: 'case-changed', case: id });
+/** Tells something to all a case is given to. */
+export async function tellEachGiven(
+  { db, events }: Pick<Context, 'db' | 'events'>,
+  id: string,
+  event: LiveEvent,
+): Promise<void> {
+  for (const one of await givenTo(db, id)) await events.tell(one, event);
 }
+
+/** Tells all a case is given to that something of it is another now. */
+export const tellOfCase = (context: Pick<Context, 'db' | 'events'>, id: string): Promise<void> =>
+  tellEachGiven(context, id, { type: 'case-changed', case: id });
 
 /** A case as a list tells it to a member it is given to. Throws where it is not. */
 export async function summaryOf(db: Queries, member: string, id: string): Promise<CaseSummary> {

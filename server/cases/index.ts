@@ -1,4 +1,12 @@
-export { filesOfCase, givenCase, ownDraft, summaryOf, tellOfCase, toDraft } from './caseAccess';
+export {
+  filesOfCase,
+  givenCase,
+  ownDraft,
+  summaryOf,
+  tellEachGiven,
+  tellOfCase,
+  toDraft,
+} from './caseAccess';
 export { insertCase, caseRoutes } from './caseRoutes';
 export { keepState } from './draftStates';
 export { othersDrafts } from './othersDrafts';

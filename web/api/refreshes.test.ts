@@ -31,10 +31,11 @@ const HEARD: [LiveEvent, readonly (readonly (string | number)[])[]][] = [
   [{ type: 'case-added', case: 'bramble' }, [KEYS.cases, KEYS.assignments]],
   [{ type: 'comments-changed', case: 'report' }, [KEYS.othersComments('report')]],
   [{ type: 'case-changed', case: 'bramble' }, [KEYS.case('bramble')]],
+  [{ type: 'tray-changed', case: 'post', versions: {} }, [KEYS.tray('post')]],
   [{ type: 'pedal-pressed', rest: 'left', isDown: true }, []],
   [{ type: 'queue-changed' }, [KEYS.queue]],
   [{ type: 'sendings-changed' }, [KEYS.sendings, KEYS.sendingsOf('letter')]],
-  [{ type: 'missed' }, [...LIVE, KEYS.sendingsOf('letter')]],
+  [{ type: 'missed' }, [...LIVE, KEYS.sendingsOf('letter'), KEYS.tray('post')]],
 ];
 
 /** Shown on the page before an event is heard: of the same thing, and of others. */
@@ -47,6 +48,7 @@ const SHOWN = [
   ...['bramble', 'keel'].map((id) => KEYS.case(id)),
   KEYS.othersComments('report'),
   KEYS.sendingsOf('letter'),
+  KEYS.tray('post'),
 ];
 
 test.each(HEARD.map(([event, stale]) => [event.type, event, stale] as const))(
@@ -63,4 +65,15 @@ test('no event is left out', () => {
   expect(HEARD.map(([{ type }]) => type).sort()).toEqual(
     EventSchema.options.map(({ shape }) => shape.type.value).sort(),
   );
+});
+
+test('a tray whose lines the page has as they are now is not asked for again', () => {
+  const line = (id: string, version: number) => ({ id, version });
+  const tray = { version: 1, setup: {}, lines: [line('a', 3), line('b', 1)] };
+  const isAsked = (versions: Record<string, number>) => {
+    queryClient.setQueryData(KEYS.tray('post'), tray);
+    refreshBy({ type: 'tray-changed', case: 'post', versions });
+    return queryClient.getQueryState(KEYS.tray('post'))!.isInvalidated;
+  };
+  expect([isAsked({ a: 3, b: 1 }), isAsked({ a: 4 }), isAsked({ c: 1 })]).toEqual([false, true, true]);
 });

@@ -1,4 +1,4 @@
-import type { LiveEvent } from '#contracts';
+import type { LiveEvent, Tray } from '#contracts';
 import { hearOfChange } from './bank';
 import { KEYS, queryClient } from './queries';
 
@@ -26,7 +26,17 @@ export const LIVE: readonly Key[] = [
   KEYS.notes,
   KEYS.sendings,
   KEYS.queue,
+  KEYS.trays,
 ];
+
+/** Whether a page has lines of a tray as they are now: it made the change itself, and need not fetch thousands of them again. */
+function hasLines(of: string, versions: Record<string, number>): boolean {
+  const known = queryClient.getQueryData<Tray>(KEYS.tray(of));
+  const ids = Object.keys(versions);
+  if (!known || ids.length === 0) return false;
+  const now = new Map(known.lines.map(({ id, version }) => [id, version]));
+  return ids.every((id) => (now.get(id) ?? 0) >= versions[id]!);
+}
 
 /** What each event refreshes. A new event is a row here; one that is forgotten does not compile. */
 const REFRESHES: { [Type in LiveEvent['type']]: Refresh<Extract<LiveEvent, { type: Type }>> } = {
@@ -49,6 +59,7 @@ const REFRESHES: { [Type in LiveEvent['type']]: Refresh<Extract<LiveEvent, { typ
   'comments-changed': { asks: (event) => [KEYS.othersComments(event.case)] },
   'queue-changed': { asks: [KEYS.queue] },
   'sendings-changed': { asks: [KEYS.sendings] },
+  'tray-changed': { asks: (event) => (hasLines(event.case, event.versions) ? [] : [KEYS.tray(event.case)]) },
   'case-changed': { asks: (event) => [KEYS.case(event.case)] },
   // Makes nothing out of date: it is heard by the leaf that has a recording.
   'pedal-pressed': { asks: [] },

@@ -134,7 +134,7 @@ test('a tray that is full says so, and keeps what it has', async () => {
     await anouk
       .post(`${at}/lines`)
       .send({ files: [file('one more.pdf')] })
-      .expect(422)
+      .expect(429)
   ).body as Problem;
   expect(body.detail).toBe('A tray takes 5,000 files at the most. These were not added.');
   expect((await trayOf(at)).lines).toHaveLength(TRAY_LIMITS.lines);

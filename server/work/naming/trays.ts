@@ -1,7 +1,7 @@
 import { and, asc, count, desc, eq, inArray, max, sql } from 'drizzle-orm';
 import type { FileInTray, LineChange, Tray, TrayLine } from '#contracts';
 import { newTraySetup, TRAY_LIMITS, type TraySetup } from '#core/naming';
-import { givenCase, tellOfCase } from '../../cases';
+import { givenCase, tellEachGiven } from '../../cases';
 import type { Context } from '../../context';
 import { casesGiven, trayLines, trays, type Queries } from '../../db';
 import { notFound, Refusal } from '../../http';
@@ -16,6 +16,13 @@ function toLine({ case: _, said: __, ...line }: StoredLine): TrayLine {
     renamedAt: line.renamedAt?.toISOString() ?? null,
   };
 }
+
+/** Tells all who have a tray that some of its lines are others now; none: that all of it may be. */
+const tellOfLines = (context: Context, of: string, lines: readonly Pick<StoredLine, 'id' | 'version'>[]) =>
+  tellEachGiven(context, of, {
+    ...{ type: 'tray-changed', case: of },
+    versions: Object.fromEntries(lines.map(({ id, version }) => [id, version])),
+  });
 
 /** How a member named files last, in whichever of their trays: a new one begins so. The folder is that tray's own. */
 async function setupBefore(db: Queries, member: string): Promise<TraySetup> {
@@ -70,7 +77,7 @@ export async function keepTraySetup(
       'moved-on',
       'Somebody else changed how this tray is named meanwhile, and what you did was not saved. This page now shows theirs.',
     );
-  await tellOfCase(context, of);
+  await tellOfLines(context, of, []);
   return { version: version + 1 };
 }
 
@@ -112,7 +119,7 @@ export async function addLines(
       )
       .returning();
   });
-  await tellOfCase(context, of);
+  await tellOfLines(context, of, added);
   return { lines: added.map(toLine).sort((a, b) => a.position - b.position) };
 }
 
@@ -128,7 +135,7 @@ function changedLine(
     ...(newName !== undefined && { newName, namedAt: newName === null ? null : now }),
     ...(file !== undefined && { file }),
     ...(renamed !== undefined && { renamed, renamedAt: renamed === null ? null : now }),
-    version: line.version + (written || newName !== undefined ? 1 : 0),
+    version: line.version + 1,
   };
 }
 
@@ -182,6 +189,11 @@ export async function changeLines(
         .onConflictDoUpdate({ target: trayLines.id, set: WRITTEN_OVER });
     return [...lines.values()].map(toLine);
   });
-  await tellOfCase(context, of);
+  await tellOfLines(
+    context,
+    of,
+    // One that was taken out has no version that a page could have.
+    changes.some(({ drop }) => drop) ? [] : changed,
+  );
   return { lines: changed };
 }

@@ -2,7 +2,6 @@ import { EditorContent, type Editor } from '@tiptap/react';
 import { useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { createPortal } from 'react-dom';
 import type { Case, TrayLine } from '#contracts';
-import { call } from '#client/api';
 import type { DraftKeeper } from '#client/drafts';
 import { emptyDraft, type DraftDocument } from '#core/draft';
 import { nameFaults, proposedName, type NamePlace, type Paper, type TraySetup } from '#core/naming';
@@ -30,7 +29,7 @@ import { FoundPanel } from './FoundPanel';
 import type { Found } from './foundEntries';
 import { nameOfWords, saidIn, wordsOfName } from './lineName';
 import { NameCheck } from './NameCheck';
-import { putLines } from './useTray';
+import { changeLines, foreseeLine, lineNow, putLines } from './useTray';
 
 /** What others on the page can have the line do. */
 export interface LineHandle {
@@ -74,10 +73,12 @@ function useLineKeeping(
     const words = wordsOfName(document);
     const isEmpty = isEmptyPassage(document);
     const written = { document: isEmpty ? null : document, words, said: saidIn(document) };
-    const change = { line: line.id, written, newName: nameRef.current, ...(version !== null && { version }) };
-    const { lines } = await call('changeTrayLines', { params: { case: of }, body: { changes: [change] } });
-    putLines(of, lines);
-    return lines[0]!.version;
+    const newName = nameRef.current;
+    const change = { line: line.id, written, newName, ...(version !== null && { version }) };
+    if (version !== null)
+      foreseeLine(of, line.id, { document: written.document, words, newName, version: version + 1 });
+    await changeLines(of, [change]);
+    return lineNow(of, line.id)?.version ?? (version ?? line.version) + 1;
   };
   return useTextKeeping({ member: member.id, text: line, document: opened, save });
 }

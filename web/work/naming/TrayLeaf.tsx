@@ -2,7 +2,7 @@ import { useCallback, useEffect, useMemo, useRef, useState, useSyncExternalStore
 import { useSearchParams } from 'react-router';
 import type { Case, Tray, TrayLine } from '#contracts';
 import { calendarToday } from '#client/clock';
-import { compareNames, FolderNames, nameFaultInWords, nameFaults } from '#core/naming';
+import { FolderNames, nameFaultInWords, nameFaults } from '#core/naming';
 import { KEYS, queryClient, useCase } from '../../api';
 import { Figure, type Action } from '../../shell';
 import { Failed, Loading } from '../../ui';
@@ -72,6 +72,15 @@ interface FilesProps {
   here: FilesHere;
 }
 
+/** The names that the files have or are to have. With what is typed in one that has none yet they stay as they are. */
+function useFolderNames(lines: readonly TrayLine[], root: string): FolderNames {
+  const shape = lines
+    .map(({ id, folder, name, newName, renamed }) => `${id} ${folder}/${newName ?? name} ${renamed ?? ''}`)
+    .join('\n');
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- what counts of the lines is in their shape
+  return useMemo(() => new FolderNames(lines, root), [shape, root]);
+}
+
 /** What is wrong with the names that are done, found once for all. */
 function useFaults(lines: readonly TrayLine[], names: FolderNames) {
   const found = useMemo(
@@ -113,7 +122,7 @@ function FilesView({ one, tray, files, shelf, here }: FilesProps) {
   const [turn, setTurn] = useState(0);
   const [beside, setBeside] = useState<HTMLElement | null>(null);
   const handleRef = useRef<LineHandle | null>(null);
-  const names = useMemo(() => new FolderNames(lines, setup.folder), [lines, setup.folder]);
+  const names = useFolderNames(lines, setup.folder);
   const faultOf = useFaults(lines, names);
   const at = lines.findIndex(({ id }) => id === line?.id);
   const place = useMemo(() => names.placeOf(line?.id ?? ''), [names, line?.id]);
@@ -135,14 +144,7 @@ function FilesView({ one, tray, files, shelf, here }: FilesProps) {
       }),
     [paper, setup.numbers, said_before],
   );
-  const sorted = useMemo(
-    () =>
-      lines
-        .filter(({ id, folder }) => id !== line?.id && folder === line?.folder)
-        .map(({ name, newName }) => newName ?? name)
-        .sort(compareNames),
-    [lines, line?.id, line?.folder],
-  );
+  const sorted = useMemo(() => names.sortedBeside(line?.id ?? ''), [names, line?.id]);
   const step = (by: 1 | -1) => {
     const next = lines[at + by];
     say(null);

@@ -30,8 +30,27 @@ export function putLines(
   });
 }
 
-/** Sends changes of lines, many in parts. */
+/** A line as this page knows it. */
+export const lineNow = (of: string, id: string): TrayLine | undefined =>
+  queryClient.getQueryData<Tray>(KEYS.tray(of))?.lines.find((line) => line.id === id);
+
+/** Shows of a line what the server will have in a moment: the news of it is then no news here. */
+export function foreseeLine(of: string, id: string, change: Partial<TrayLine>): void {
+  const line = lineNow(of, id);
+  if (line) putLines(of, [{ ...line, ...change }]);
+}
+
+/** Sends changes of lines, many in parts. Throws what the server answers; what is shown is then asked for again. */
 export async function changeLines(of: string, changes: readonly LineChange[]): Promise<void> {
+  try {
+    await sendChanges(of, changes);
+  } catch (error) {
+    void queryClient.invalidateQueries({ queryKey: KEYS.tray(of) });
+    throw error;
+  }
+}
+
+async function sendChanges(of: string, changes: readonly LineChange[]): Promise<void> {
   for (let at = 0; at < changes.length; at += MOST_LINES_AT_ONCE) {
     const part = changes.slice(at, at + MOST_LINES_AT_ONCE);
     const { lines } = await call('changeTrayLines', { params: { case: of }, body: { changes: part } });
@@ -46,7 +65,7 @@ const foreseen = (line: TrayLine, { written, newName, renamed }: LineChange): Tr
   ...(newName !== undefined && { newName }),
   ...(renamed !== undefined && { renamed }),
   // As the server counts it: what is written next is written on this.
-  version: line.version + (written || newName !== undefined ? 1 : 0),
+  version: line.version + 1,
 });
 
 /** Changes lines, seen at once, in the order in which it is asked; where the server refuses they are as they were. */
@@ -68,7 +87,6 @@ export function useLineChanges(of: string) {
           },
       );
     },
-    onError: () => queryClient.invalidateQueries({ queryKey: KEYS.tray(of) }),
   });
 }
 
