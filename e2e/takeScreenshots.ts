@@ -69,7 +69,7 @@ async function write(page: Page, url: string): Promise<void> {
   await sharing.getByLabel('Odile Brandt', { exact: true }).selectOption('may propose changes');
 }
 
-/** A record open at the head of its leaf, a glossary, and cues with clashes to show. */
+/** A record open at the head of its leaf, and cues with clashes to show. */
 async function words(page: Page, url: string): Promise<void> {
   await page.getByRole('link', { name: /Dune/ }).click();
   await draftOf(page).waitFor();
@@ -80,9 +80,6 @@ async function words(page: Page, url: string): Promise<void> {
     .waitFor({ state: 'attached' });
   await page.screenshot({ path: path.join(OUT, 'record.png') });
   await pressKeys(page, ['Alt+c']);
-  await page.goto(`${url}/glossaries/species`);
-  await page.getByRole('button', { name: 'adder', exact: true }).waitFor();
-  await page.screenshot({ path: path.join(OUT, 'glossary.png') });
   for (const [title, cue] of [
     ['Feeding by hand', 'a'],
     ['Fluids by mouth', 'fls'],
@@ -213,6 +210,18 @@ async function backup(page: Page, url: string): Promise<void> {
   await page.screenshot({ path: path.join(OUT, 'backup.png') });
 }
 
+/** A tray of scans, a bill in hand: its day found in it. */
+async function tray(page: Page, url: string): Promise<void> {
+  await page.goto(`${url}/cases/lived-post`);
+  await page.getByRole('button', { name: 'Scan0002.pdf' }).click();
+  await page.getByText('Found in this file', { exact: true }).waitFor();
+  await page.keyboard.type(',hp');
+  await pressKeys(page, ['ArrowDown']);
+  await page.getByRole('img', { name: 'Page 1' }).waitFor();
+  await page.waitForTimeout(1000);
+  await page.screenshot({ path: path.join(OUT, 'tray.png') });
+}
+
 /** The companion on pages of others, as a strip of four: joining, a cue in a letter and what is offered for it, its blanks beside it, subject and message in place. */
 async function companion(url: string, folder: string): Promise<void> {
   const elsewhere = await startElsewhere(path.join(folder, 'companion'));
@@ -294,6 +303,7 @@ await words(await signIn('Odile Brandt'), server.url);
 const anouk = await signIn('Anouk Fell');
 await pocket(anouk, server.url);
 await batch(anouk, server.url);
+await tray(anouk, server.url);
 await order(await signIn('Imke Tarrow'), server.url);
 await backup(await signIn('Imke Tarrow'), server.url);
 await companion(server.url, folder);

@@ -64,7 +64,7 @@ function Style({ setup, keep }: { setup: TraySetup; keep: (setup: TraySetup) => 
   return (
     <section aria-label="How words become names" className="grid gap-4 px-9 py-5 max-[899px]:px-4">
       <h2 className="section-head">How words become names</h2>
-      <div className="grid grid-cols-3 gap-4 max-[899px]:grid-cols-1">
+      <div className="grid grid-cols-3 items-start gap-4 max-[899px]:grid-cols-1">
         <Picks legend="Spaces" options={SPACES} value={style.spaces} pick={(spaces) => pick({ spaces })} />
         <Picks
           legend="Capitals"
@@ -92,7 +92,7 @@ function Style({ setup, keep }: { setup: TraySetup; keep: (setup: TraySetup) => 
           keep={(folder) => keep({ ...setup, folder })}
         />
         <KeptField
-          label="Numbers of yours"
+          label="Your own numbers"
           hint="One of each kind, with commas between them: HM-2026-0042. Others like it are found in files."
           value={setup.numbers.join(', ')}
           most={400}

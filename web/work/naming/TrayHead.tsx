@@ -48,9 +48,15 @@ export function TrayHead({ one, view, children }: { one: Case; view: View; child
             </Link>
           ))}
         </nav>
-        <FilesOfCase one={one} giveKeys={() => document.getElementById('leaf')?.focus()} />
       </div>
-      {about && <AboutCase key={`${one.title} ${one.number}`} one={one} />}
+      {about && (
+        <>
+          <AboutCase key={`${one.title} ${one.number}`} one={one} />
+          <div className="px-9 pb-2 text-[14px] max-[899px]:px-4">
+            <FilesOfCase one={one} giveKeys={() => document.getElementById('leaf')?.focus()} />
+          </div>
+        </>
+      )}
     </>
   );
 }
