@@ -90,12 +90,11 @@ export async function benchTray(): Promise<Measured[]> {
     await page.getByText('Found in this file', { exact: true }).waitFor();
     const first = Date.now() - began;
     await page.waitForFunction(
-      (pdfs) =>
-        Number(/([\d,]+) of 2,000 looked/.exec(document.body.innerText)?.[1]?.replace(',', '')) >= pdfs,
+      (pdfs) => Number(/([\d,]+) of 2,000 read/.exec(document.body.innerText)?.[1]?.replace(',', '')) >= pdfs,
       PDFS,
     );
     const read = Date.now() - began;
-    await page.getByText('looked through').waitFor({ state: 'hidden', timeout: 300_000 });
+    await page.getByText('of 2,000 read').waitFor({ state: 'hidden', timeout: 300_000 });
     const frames = await scrolled(page);
     await page.locator('[contenteditable=true]').click();
     await page.evaluate(watch);

@@ -15,4 +15,4 @@ export { keepTrayHere, trayHere } from './trays';
 export { casesOnComputers } from './onComputers';
 export { hasNoRoom, onRoom } from './room';
 export { beginWriting, isWritten } from './writing';
-export { closeStore, noStore, openStore, type TrayHere, type WaitingAct } from './store';
+export { closeStore, noStore, openStore, type WaitingAct } from './store';

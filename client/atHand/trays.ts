@@ -5,7 +5,7 @@ import type { TrayHere } from './store';
 export const keepTrayHere = (tray: TrayHere): Promise<void> =>
   inLine(async (store) => {
     await store.put('trays', tray);
-  }) as Promise<void>;
+  });
 
 /** Where the files of a tray were on this computer; undefined where nobody said, or the browser does not keep it. */
 export const trayHere = (of: string): Promise<TrayHere | undefined> =>

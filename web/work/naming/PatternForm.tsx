@@ -140,12 +140,12 @@ const homeOf = (keepable: readonly Collection[]) =>
   keepable.find(({ own }) => own) ??
   keepable[0];
 
-/** Makes a pattern of names by picking its pieces, and saves it in the bank. */
-export function PatternForm({ index, tray }: { index: BankIndex; tray: Tray }) {
+/** A pattern as it is made: its pieces, what joins them, what it is called, and where it goes. */
+function usePattern(index: BankIndex) {
   const { member } = useShell();
   const [title, setTitle] = useState('');
   const [joiner, setJoiner] = useState<string>(' ');
-  const [given, setGiven] = useState<string | null>(null);
+  const [given, setCue] = useState<string | null>(null);
   const picked = usePieces();
   const keepable = index.bank.collections.filter(({ right }) => right === 'keep');
   const [place, setPlace] = useState(() => homeOf(keepable)?.id ?? '');
@@ -167,9 +167,101 @@ export function PatternForm({ index, tray }: { index: BankIndex; tray: Tray }) {
     onSuccess: (entry) => {
       takeKept(entry);
       setTitle('');
-      setGiven(null);
+      setCue(null);
     },
   });
+  const isWhole = title.trim() !== '' && picked.pieces.length > 0 && place !== '';
+  return {
+    ...{
+      title,
+      setTitle,
+      joiner,
+      setJoiner,
+      cue,
+      setCue,
+      leadIn,
+      place,
+      setPlace,
+      keepable,
+      picked,
+      save,
+      isWhole,
+    },
+  };
+}
+
+/** The pieces of a pattern in their order, and those that can be added. */
+function Pieces({ picked, today }: { picked: ReturnType<typeof usePieces>; today: string }) {
+  return (
+    <div className="max-w-xl">
+      <Sortable ids={picked.ids} move={picked.move}>
+        {picked.rows.map((row) => (
+          <Piece
+            key={row.id}
+            {...{ row, today }}
+            change={(piece) => picked.change(row.id, piece)}
+            drop={() => picked.drop(row.id)}
+          />
+        ))}
+      </Sortable>
+      <p className="mt-2 flex flex-wrap items-baseline gap-x-3 gap-y-1 text-[13.5px]">
+        <span className="text-soft">Add:</span>
+        {ADDED.map((kind) => (
+          <Button key={kind} look="text" onClick={() => picked.add(kind)}>
+            {nameOf(kind)}
+          </Button>
+        ))}
+      </p>
+    </div>
+  );
+}
+
+/** What joins the pieces, what the pattern is called, and where it goes. */
+function PatternFields({ pattern }: { pattern: ReturnType<typeof usePattern> }) {
+  const { title, setTitle, joiner, setJoiner, cue, setCue, leadIn, place, setPlace, keepable } = pattern;
+  return (
+    <div className="grid max-w-xl grid-cols-2 gap-4 max-[899px]:grid-cols-1">
+      <SelectField
+        label="Between two pieces"
+        value={joiner}
+        onChange={(event) => setJoiner(event.target.value)}
+      >
+        {JOINERS.map(([sign, words]) => (
+          <option key={sign} value={sign}>
+            {words}
+          </option>
+        ))}
+      </SelectField>
+      <SelectField label="Collection" value={place} onChange={(event) => setPlace(event.target.value)}>
+        {keepable.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </SelectField>
+      <TextField
+        label="What it is called"
+        value={title}
+        maxLength={200}
+        onChange={(event) => setTitle(event.target.value)}
+      />
+      <TextField
+        label="Cue"
+        lead={leadIn}
+        className="cue"
+        value={cue}
+        maxLength={40}
+        spellCheck={false}
+        onChange={(event) => setCue(event.target.value.trim())}
+      />
+    </div>
+  );
+}
+
+/** Makes a pattern of names by picking its pieces, and saves it in the bank. */
+export function PatternForm({ index, tray }: { index: BankIndex; tray: Tray }) {
+  const pattern = usePattern(index);
+  const { picked, joiner, title, save, isWhole } = pattern;
   const today = calendarToday();
   const [first] = tray.lines;
   const { ending } = splitName(first?.name ?? 'scan.pdf');
@@ -184,26 +276,7 @@ export function PatternForm({ index, tray }: { index: BankIndex; tray: Tray }) {
       }}
     >
       <h2 className="section-head">A pattern for one kind of paper</h2>
-      <div className="max-w-xl">
-        <Sortable ids={picked.ids} move={picked.move}>
-          {picked.rows.map((row) => (
-            <Piece
-              key={row.id}
-              {...{ row, today }}
-              change={(piece) => picked.change(row.id, piece)}
-              drop={() => picked.drop(row.id)}
-            />
-          ))}
-        </Sortable>
-        <p className="mt-2 flex flex-wrap items-baseline gap-x-3 gap-y-1 text-[13.5px]">
-          <span className="text-soft">Add:</span>
-          {ADDED.map((kind) => (
-            <Button key={kind} look="text" onClick={() => picked.add(kind)}>
-              {nameOf(kind)}
-            </Button>
-          ))}
-        </p>
-      </div>
+      <Pieces {...{ picked, today }} />
       <p className="text-[14px] text-soft">
         {first ? `${first.name} becomes ` : 'A file becomes '}
         <span className="font-book text-[16px] break-words text-ink">
@@ -211,51 +284,13 @@ export function PatternForm({ index, tray }: { index: BankIndex; tray: Tray }) {
           {ending}
         </span>
       </p>
-      <div className="grid max-w-xl grid-cols-2 gap-4 max-[899px]:grid-cols-1">
-        <SelectField
-          label="Between two pieces"
-          value={joiner}
-          onChange={(event) => setJoiner(event.target.value)}
-        >
-          {JOINERS.map(([sign, words]) => (
-            <option key={sign} value={sign}>
-              {words}
-            </option>
-          ))}
-        </SelectField>
-        <SelectField label="Collection" value={place} onChange={(event) => setPlace(event.target.value)}>
-          {keepable.map(({ id, name }) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
-        </SelectField>
-        <TextField
-          label="What it is called"
-          value={title}
-          maxLength={200}
-          onChange={(event) => setTitle(event.target.value)}
-        />
-        <TextField
-          label="Cue"
-          lead={leadIn}
-          className="cue"
-          value={cue}
-          maxLength={40}
-          spellCheck={false}
-          onChange={(event) => setGiven(event.target.value.trim())}
-        />
-      </div>
+      <PatternFields pattern={pattern} />
       {save.error && <Notice tone="warning" title={inWords(save.error)} />}
       {save.isSuccess && title === '' && (
         <Notice title={`Saved: “${save.data.content.title}”. Type its cue on a file’s line.`} />
       )}
       <p>
-        <Button
-          look="main"
-          type="submit"
-          disabled={save.isPending || title.trim() === '' || picked.pieces.length === 0 || place === ''}
-        >
+        <Button look="main" type="submit" disabled={save.isPending || !isWhole}>
           Save the pattern
         </Button>
       </p>

@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import type { Answers } from '#core/draft';
 import { newField, type Field } from '#core/entry';
 import { newTraySetup, type Paper } from '#core/naming';
 import { readEntry } from '#core/notation';
@@ -41,7 +42,7 @@ function begun(answers: Record<string, string>) {
   const { passage, placement } = place({
     entry: { id: 'le', revision: 1, content: read.value },
     ...{ record: emptyRecord(), today: '2026-11-27', cue: null, id: 'p' },
-    answers: Object.fromEntries(given),
+    answers: Object.fromEntries(given) as Answers,
   });
   return { ...passage, attrs: { placements: { p: placement } } };
 }

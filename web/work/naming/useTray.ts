@@ -58,38 +58,6 @@ async function sendChanges(of: string, changes: readonly LineChange[]): Promise<
   }
 }
 
-/** What is seen of a change before the server has it. */
-const foreseen = (line: TrayLine, { written, newName, renamed }: LineChange): TrayLine => ({
-  ...line,
-  ...(written && { document: written.document, words: written.words }),
-  ...(newName !== undefined && { newName }),
-  ...(renamed !== undefined && { renamed }),
-  // As the server counts it: what is written next is written on this.
-  version: line.version + 1,
-});
-
-/** Changes lines, seen at once, in the order in which it is asked; where the server refuses they are as they were. */
-export function useLineChanges(of: string) {
-  return useMutation({
-    mutationFn: (changes: readonly LineChange[]) => changeLines(of, changes),
-    scope: { id: `tray ${of}` },
-    onMutate: (changes) => {
-      const byLine = new Map(changes.map((change) => [change.line, change]));
-      queryClient.setQueryData<Tray>(
-        KEYS.tray(of),
-        (tray) =>
-          tray && {
-            ...tray,
-            lines: tray.lines.map((line) => {
-              const change = byLine.get(line.id);
-              return change ? foreseen(line, change) : line;
-            }),
-          },
-      );
-    },
-  });
-}
-
 /** Keeps how files are named, seen at once. */
 export function useSetupChange(of: string) {
   return useMutation({

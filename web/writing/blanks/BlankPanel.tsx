@@ -11,7 +11,7 @@ import { OTHER_FIELD, pick, stepTo } from '../surface/blankKeys';
 import { giveKeys } from '../surface/whereKeysGo';
 import { LargeChoice } from './LargeChoice';
 import { LastAnswer } from './LastAnswer';
-import { MonthKeys, ProposedList } from './ProposedList';
+import { ProposedList } from './ProposedList';
 import { Source } from './Source';
 import { TypedHelp } from './TypedHelp';
 import { lastSelected, SELECTION_KEY, takeSelected } from './selectedAnswer';
@@ -201,8 +201,7 @@ export function BlankPanel({ editor, blank, record }: Props) {
       {placement && (
         <LastAnswer editor={editor} id={blank.attrs.placement ?? ''} placement={placement} field={field} />
       )}
-      <ProposedList editor={editor} />
-      {field.kind === 'date' && <MonthKeys />}
+      <ProposedList editor={editor} field={field} />
       <Selected editor={editor} field={field} />
       {field.kind === 'computed' && <WorkedOut editor={editor} blank={blank} field={field} />}
       <FromRecord editor={editor} blank={blank} field={field} record={record} />

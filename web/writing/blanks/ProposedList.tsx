@@ -1,11 +1,12 @@
 import { useEditorState, type Editor } from '@tiptap/react';
 import { Check } from 'lucide-react';
+import type { Field } from '#core/entry';
 import { Key } from '../../ui';
 import { giveKeys } from '../surface/whereKeysGo';
 import { proposedHere, takeProposed } from './proposedAnswers';
 
 /** What was found for the current blank, each taken by a click, the first by a key. */
-export function ProposedList({ editor }: { editor: Editor }) {
+function Proposed({ editor }: { editor: Editor }) {
   const here = useEditorState({ editor, selector: ({ editor: { state } }) => proposedHere(state) });
   if (!here || here.proposed.length === 0) return null;
   const take = (at: number) => {
@@ -38,8 +39,16 @@ export function ProposedList({ editor }: { editor: Editor }) {
 }
 
 /** By which keys a day moves by months. */
-export const MonthKeys = () => (
+const MonthKeys = () => (
   <p className="mt-1 text-[12.5px] text-soft">
     <Key>Page Up</Key> a month before, <Key>Page Down</Key> a month after
   </p>
+);
+
+/** What the current blank can be answered with by keys: what was found for it, and a day moved by months. */
+export const ProposedList = ({ editor, field }: { editor: Editor; field: Field }) => (
+  <>
+    <Proposed editor={editor} />
+    {field.kind === 'date' && <MonthKeys />}
+  </>
 );

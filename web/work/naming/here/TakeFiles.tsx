@@ -1,4 +1,4 @@
-import { useRef, useState, type DragEvent } from 'react';
+import { useRef, useState, type ChangeEvent, type DragEvent } from 'react';
 import type { TrayLine } from '#contracts';
 import { inWords } from '#client/api';
 import { Button, Notice } from '../../../ui';
@@ -30,14 +30,10 @@ const counted = (count: number) =>
   count === 0 ? 'Nothing new.' : `${count.toLocaleString()} file${count === 1 ? ' is' : 's are'} new.`;
 
 interface Props {
+  of: string;
   files: TrayFiles;
   here: FilesHere;
-  isEmpty: boolean;
-  /** Lines whose files are not open here. */
-  missing: number;
-  /** Lines whose files are here alone. */
-  hereAlone: readonly TrayLine[];
-  of: string;
+  lines: readonly TrayLine[];
 }
 
 /** Does something with files, and says what came of it. */
@@ -60,25 +56,100 @@ function useTaking() {
   return { said, failed, isBusy, run };
 }
 
-/** How files come into a tray: a folder is opened, or files are chosen or dropped. They stay on this computer. */
-export function TakeFiles({ of, files, here, isEmpty, missing, hereAlone }: Props) {
+type Taking = ReturnType<typeof useTaking>;
+
+/** The ways in which files come: a folder, files that are chosen, a folder looked into again. */
+function Ways({
+  files,
+  here,
+  taking,
+  isEmpty,
+}: Pick<Props, 'files' | 'here'> & { taking: Taking; isEmpty: boolean }) {
   const picker = useRef<HTMLInputElement>(null);
-  const [isOver, setOver] = useState(false);
-  const { said, failed, isBusy, run } = useTaking();
+  const { said, isBusy, run } = taking;
+  const folders = canOpenFolders();
   const openFolder = () =>
     run(async () => {
       const folder = await pickFolder();
       return folder ? files.openFolder(folder) : null;
     });
+  const choose = (event: ChangeEvent<HTMLInputElement>) => {
+    const chosen = [...(event.target.files ?? [])];
+    event.target.value = '';
+    if (chosen.length > 0)
+      void run(() => files.take(chosen.map((file) => ({ file, folder: '', handle: null }))));
+  };
+  return (
+    <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 text-[14px]">
+      {here.mustAsk && (
+        <Button disabled={isBusy} onClick={() => void run(async () => (await files.ask(), null))}>
+          Open {here.folder ? calledFolder(here.folder) : 'the files'} again
+        </Button>
+      )}
+      {folders && (
+        <Button look={isEmpty ? undefined : 'text'} disabled={isBusy} onClick={() => void openFolder()}>
+          {here.folder ? 'Open another folder' : 'Open a folder'}
+        </Button>
+      )}
+      <Button
+        look={isEmpty && !folders ? undefined : 'text'}
+        disabled={isBusy}
+        onClick={() => picker.current?.click()}
+      >
+        {isEmpty ? 'Choose files' : 'Add files'}
+      </Button>
+      {here.folder && !here.mustAsk && (
+        <Button look="text" disabled={isBusy} onClick={() => void run(() => files.look())}>
+          Look into {calledFolder(here.folder)} again
+        </Button>
+      )}
+      {isBusy && <span className="text-soft">Reading …</span>}
+      {said && !isBusy && (
+        <span role="status" className="text-soft">
+          {said}
+        </span>
+      )}
+      <input
+        ref={picker}
+        type="file"
+        multiple
+        className="sr-only"
+        tabIndex={-1}
+        aria-label="Files to be named"
+        onChange={choose}
+      />
+    </div>
+  );
+}
+
+/** How many files of the tray are not open here, and how they come to be. */
+function Missing({ count, here }: { count: number; here: FilesHere }) {
+  if (count === 0 || here.mustAsk) return null;
+  const [are, them] = count === 1 ? ['One file is', 'it'] : [`${count.toLocaleString()} files are`, 'them'];
+  return (
+    <p className="mt-1 text-[13px] text-soft">
+      {are} not open on this computer. Open {here.folder ? 'their folder' : 'the folder, or choose them,'} to
+      see {them}: files are known again by name and size.
+    </p>
+  );
+}
+
+/** How files come into a tray: a folder is opened, or files are chosen or dropped. They stay on this computer. */
+export function TakeFiles({ of, files, here, lines }: Props) {
+  const [isOver, setOver] = useState(false);
+  const taking = useTaking();
   const drop = (event: DragEvent) => {
     event.preventDefault();
     setOver(false);
-    void run(async () => {
+    void taking.run(async () => {
       const { files: taken, folder } = await dropped(event);
       const opened = folder ? await files.openFolder(folder) : 0;
       return opened + (taken.length > 0 ? await files.take(taken) : 0);
     });
   };
+  const isEmpty = lines.length === 0;
+  const away = lines.filter(({ id, file }) => file === null && !here.open.has(id));
+  const hereAlone = lines.filter(({ id, file }) => file === null && here.open.has(id));
   return (
     <div
       onDragOver={(event) => {
@@ -95,64 +166,14 @@ export function TakeFiles({ of, files, here, isEmpty, missing, hereAlone }: Prop
           this computer: only their names, and what you type, are saved with the tray.
         </p>
       )}
-      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1 text-[14px]">
-        {here.mustAsk && (
-          <Button disabled={isBusy} onClick={() => void run(async () => (await files.ask(), null))}>
-            Open {here.folder ? calledFolder(here.folder) : 'the files'} again
-          </Button>
-        )}
-        {canOpenFolders() && (
-          <Button look={isEmpty ? undefined : 'text'} disabled={isBusy} onClick={() => void openFolder()}>
-            {here.folder ? 'Open another folder' : 'Open a folder'}
-          </Button>
-        )}
-        <Button
-          look={isEmpty && !canOpenFolders() ? undefined : 'text'}
-          disabled={isBusy}
-          onClick={() => picker.current?.click()}
-        >
-          {isEmpty ? 'Choose files' : 'Add files'}
-        </Button>
-        {here.folder && !here.mustAsk && (
-          <Button look="text" disabled={isBusy} onClick={() => void run(() => files.look())}>
-            Look into {calledFolder(here.folder)} again
-          </Button>
-        )}
-        {isBusy && <span className="text-soft">Reading …</span>}
-        {said && !isBusy && (
-          <span role="status" className="text-soft">
-            {said}
-          </span>
-        )}
-      </div>
-      {missing > 0 && !here.mustAsk && (
-        <p className="mt-1 text-[13px] text-soft">
-          {missing === 1 ? 'One file is' : `${missing.toLocaleString()} files are`} not open on this computer.
-          Open {here.folder ? 'their folder' : 'the folder, or choose them,'} to see{' '}
-          {missing === 1 ? 'it' : 'them'}: {missing === 1 ? 'it is' : 'they are'} known again by name and
-          size.
-        </p>
-      )}
+      <Ways {...{ files, here, taking, isEmpty }} />
+      <Missing count={away.length} here={here} />
       <SaveCopies {...{ of, files }} lines={hereAlone} />
-      {failed && (
+      {taking.failed && (
         <div className="mt-2">
-          <Notice tone="warning" title={failed} />
+          <Notice tone="warning" title={taking.failed} />
         </div>
       )}
-      <input
-        ref={picker}
-        type="file"
-        multiple
-        className="sr-only"
-        tabIndex={-1}
-        aria-label="Files to be named"
-        onChange={(event) => {
-          const chosen = [...(event.target.files ?? [])];
-          event.target.value = '';
-          if (chosen.length > 0)
-            void run(() => files.take(chosen.map((file) => ({ file, folder: '', handle: null }))));
-        }}
-      />
     </div>
   );
 }

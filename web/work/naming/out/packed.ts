@@ -17,7 +17,7 @@ export async function packed(
   const pieces: BlobPart[] = [];
   const zip = new Zip((error, piece) => {
     if (error) throw error;
-    pieces.push(piece as Uint8Array<ArrayBuffer>);
+    pieces.push(piece);
   });
   for (const [at, line] of lines.entries()) {
     const file = await files.file(line).catch(() => null);

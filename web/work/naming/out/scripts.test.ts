@@ -18,7 +18,8 @@ const run = (folder: string, script: string, ...words: string[]) => {
 };
 const holds = (folder: string): Record<string, string> =>
   Object.fromEntries(
-    (fs.readdirSync(folder, { recursive: true, encoding: 'utf8' }) as string[])
+    fs
+      .readdirSync(folder, { recursive: true, encoding: 'utf8' })
       .filter((name) => name !== 'rename.sh' && fs.statSync(path.join(folder, name)).isFile())
       .sort()
       .map((name) => [name, fs.readFileSync(path.join(folder, name), 'utf8')]),
