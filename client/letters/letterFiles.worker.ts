@@ -4,7 +4,8 @@ import { zipSync, strToU8, type Zippable } from 'fflate';
 import { toDocx, toDocxPages } from '#core/docx';
 import { toHtmlPage, withAddresses } from '#core/exchange';
 import { plainText, type Passage } from '#core/passage';
-import { labelsAsPdf, missingSigns, pagesAsPdf } from './letterPdf';
+import { missingSigns } from '#client/faces';
+import { labelsAsPdf, pagesAsPdf } from './letterPdf';
 
 /** A letter as it is written into files: plain data, as it goes to another thread. */
 export interface LetterToWrite {

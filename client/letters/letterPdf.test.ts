@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import type { Passage } from '#core/passage';
-import { faceOf, labelsAsPdf, missingSigns, pagesAsPdf } from './letterPdf';
+import { faceOf, missingSigns } from '#client/faces';
+import { labelsAsPdf, pagesAsPdf } from './letterPdf';
 
 const text = (words: string): Passage => ({
   type: 'doc',

@@ -1,7 +1,6 @@
 import pdfMake from 'pdfmake/build/pdfmake';
 import type { TDocumentDefinitions, TFontDictionary } from 'pdfmake/interfaces';
-import { BOOK_FACES } from './bookFaces';
-import { faceOf, type Face } from './letterPdf';
+import { bookFaces, faceOf, type Face } from '#client/faces';
 
 const here = (address: string) => new URL(address, self.location.href).href;
 
@@ -12,11 +11,12 @@ pdfMake.setUrlAccessPolicy((url: string) => url.startsWith(self.location.origin)
 export async function pdfBytes(definition: TDocumentDefinitions, text: string): Promise<Uint8Array> {
   const faces = new Set<Face>(['latin']);
   for (const sign of new Set(text.normalize('NFC'))) faces.add(faceOf(sign) ?? 'latin');
+  const files = await bookFaces();
   const fonts: TFontDictionary = Object.fromEntries(
     [...faces].map((face) => {
-      const { normal, bold, italics, bolditalics } = BOOK_FACES[face];
-      const files = { normal: here(normal), bold: here(bold), italics: here(italics) };
-      return [face, { ...files, bolditalics: here(bolditalics) }];
+      const { normal, bold, italics, bolditalics } = files[face];
+      const looks = { normal: here(normal), bold: here(bold), italics: here(italics) };
+      return [face, { ...looks, bolditalics: here(bolditalics) }];
     }),
   );
   pdfMake.setFonts(fonts);

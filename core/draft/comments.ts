@@ -1,3 +1,4 @@
+import { markingIn } from './markings';
 import type { Block, CommentOn, Passage } from '#core/passage';
 
 /** A comment of a draft: what it is on, and its words. */
@@ -16,8 +17,8 @@ export const commentsOf = ({ content }: Passage): DraftComment[] =>
     return [{ ...comment, passage: { type: 'doc' as const, content: block.content } }];
   });
 
-/** What of a draft is no comment: the summing-up, with its texts. An empty paragraph where there is nothing else. */
+/** What of a draft stands beside no material, as comments and markings do: the summing-up, with its texts. An empty paragraph where there is nothing else. */
 export function withoutComments({ content }: Passage): Passage {
-  const rest = content.filter((block) => commentIn(block) === null);
+  const rest = content.filter((block) => commentIn(block) === null && markingIn(block) === null);
   return { type: 'doc', content: rest.length > 0 ? rest : [{ type: 'paragraph' }] };
 }

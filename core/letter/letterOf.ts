@@ -31,7 +31,7 @@ export interface OutgoingLetter {
 const BOXES: Record<HeadLine, string> = { to: 'to', cc: 'cc', subject: 'subject' };
 
 const lineOf = (block: Block): HeadLine | null => {
-  if (block.type !== 'box' || block.attrs.comment) return null;
+  if (block.type !== 'box' || block.attrs.comment || block.attrs.marking) return null;
   const name = block.attrs.name.trim().toLowerCase();
   return (Object.keys(BOXES) as HeadLine[]).find((line) => BOXES[line] === name) ?? null;
 };

@@ -19,6 +19,14 @@ export { mapLines, linesOf, lineText, isLine } from './lines';
 export type { Line, LineBlock } from './lines';
 export { CommentOnSchema, MOST_COMMENTED } from './commentOn';
 export type { CommentOn } from './commentOn';
+export {
+  compareMarkings,
+  MARKING_COLOURS,
+  MARKING_POINTS,
+  MARKING_SIZES,
+  MarkingOnSchema,
+} from './markingOn';
+export type { MarkingOn, PagePoint } from './markingOn';
 export { comparePoints, compareRanges, TextRangeSchema } from './textRange';
 export type { TextPoint, TextRange } from './textRange';
 export { countWords, lengthOf, TextLimitSchema, type TextLimit } from './textLength';

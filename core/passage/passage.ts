@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { DATE_FORMS } from '#core/calendar';
 import { PERSON_FORMS } from '#core/language';
 import { CommentOnSchema, type CommentOn } from './commentOn';
+import { MarkingOnSchema, type MarkingOn } from './markingOn';
 import { KeyIdSchema } from './keyId';
 import { TimeCodeAttrsSchema, TimeSchema, TurnAttrsSchema, type TurnAttrs } from './turn';
 
@@ -207,8 +208,12 @@ const span = z.object({
 
 export type Block =
   // In a draft with several boxes, such as Subject: the text of one of them.
-  // A comment is a box too, that says what it is on.
-  | { type: 'box'; attrs: { name: string; comment?: CommentOn | null | undefined }; content: Block[] }
+  // A comment is a box too, that says what it is on; and a marking, that says where on a page it stands.
+  | {
+      type: 'box';
+      attrs: { name: string; comment?: CommentOn | null | undefined; marking?: MarkingOn | null | undefined };
+      content: Block[];
+    }
   | { type: 'paragraph'; content?: Inline[] }
   // Only in transcripts: the first paragraph of what somebody says.
   | { type: 'turn'; attrs: TurnAttrs; content?: Inline[] }
@@ -228,7 +233,11 @@ const BlockSchema: z.ZodType<Block> = z.lazy(() =>
   z.discriminatedUnion('type', [
     z.object({
       type: z.literal('box'),
-      attrs: z.object({ name: z.string().min(1).max(60), comment: CommentOnSchema.nullish() }),
+      attrs: z.object({
+        name: z.string().min(1).max(60),
+        comment: CommentOnSchema.nullish(),
+        marking: MarkingOnSchema.nullish(),
+      }),
       content: blocks,
     }),
     z.object({ type: z.literal('paragraph'), content: inlines }),

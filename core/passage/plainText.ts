@@ -39,6 +39,10 @@ function listText(items: Block[], bullet: (index: number) => string, gap: string
     .join('\n');
 }
 
+/** What a text of a draft is called, before its words. What a comment or a marking is called says nothing. */
+const boxHead = ({ name, comment, marking }: Extract<Block, { type: 'box' }>['attrs']): string =>
+  comment || marking ? '' : `${name}: `;
+
 function blockText(block: Block, gap: string): string {
   switch (block.type) {
     case 'paragraph':
@@ -54,8 +58,7 @@ function blockText(block: Block, gap: string): string {
     case 'blockquote':
       return blocksText(block.content, gap, '\n\n').replace(/^/gm, '> ');
     case 'box':
-      // What a comment is called says nothing.
-      return `${block.attrs.comment ? '' : `${block.attrs.name}: `}${blocksText(block.content, gap, '\n\n')}`;
+      return `${boxHead(block.attrs)}${blocksText(block.content, gap, '\n\n')}`;
     case 'horizontalRule':
       return '* * *';
     case 'table':

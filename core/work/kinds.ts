@@ -4,6 +4,7 @@ import { BATCH } from './batch/kind';
 import { FEEDBACK } from './feedback/kind';
 import type { Kind } from './kind';
 import { LEAF } from './leaf/kind';
+import { MARKING } from './marking/kind';
 import { NAMING } from './naming/kind';
 import { REPLY } from './reply/kind';
 import { TRANSCRIPT } from './transcript/kind';
@@ -16,6 +17,7 @@ export const KINDS = {
   reply: REPLY,
   batch: BATCH,
   naming: NAMING,
+  marking: MARKING,
   leaf: LEAF,
 } as const satisfies Record<string, Kind>;
 

@@ -3,6 +3,7 @@ import { BATCH_STARTER } from './batch/starter';
 import { FEEDBACK_STARTER } from './feedback/starter';
 import type { StarterText } from './kind';
 import type { KindId } from './kinds';
+import { MARKING_STARTER } from './marking/starter';
 import { NAMING_STARTER } from './naming/starter';
 import { REPLY_STARTER } from './reply/starter';
 import { TRANSCRIPT_STARTER } from './transcript/starter';
@@ -15,5 +16,6 @@ export const STARTER_TEXTS: Record<KindId, StarterText | null> = {
   reply: REPLY_STARTER,
   batch: BATCH_STARTER,
   naming: NAMING_STARTER,
+  marking: MARKING_STARTER,
   leaf: null,
 };

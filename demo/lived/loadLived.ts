@@ -30,6 +30,7 @@ import { daysBefore } from './daysBefore';
 import { loadFeedback } from './loadFeedback';
 import { loadBatch } from './loadBatch';
 import { loadQueue } from './loadQueue';
+import { loadPages } from './pages/loadPages';
 import { loadTray } from './tray/loadTray';
 import { loadTranscripts } from './loadTranscripts';
 import { weeksOfUse, type Used } from './weeksOfUse';
@@ -196,6 +197,7 @@ export async function loadLived(context: Context, folder: string): Promise<void>
   await loadQueue(context);
   await loadBatch(context, path.join(folder, '../to-drop/volunteers.csv'));
   await loadTray(context, path.join(folder, 'tray'), (id) => before.get(id));
+  await loadPages(context, path.join(folder, 'pages'), (id) => before.get(id));
   await loadTalk(context, lived);
   const used = weeksOfUse(await usedBy(context, before), { until: context.now(), days: LIVED_DAYS });
   const counted = used.uses.map((row) => ({ ...row, source: 'entry' as const, term: '' }));

@@ -12,6 +12,7 @@ const DEMO_WORK: Record<KindId, ReadDemoCases | null> = {
   reply: casesFile,
   batch: null,
   naming: null,
+  marking: null,
   leaf: null,
 };
 

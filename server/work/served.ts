@@ -24,6 +24,7 @@ const SERVED: Record<KindId, Served> = {
   reply: { routes: replyRoutes },
   batch: { routes: batchRoutes },
   naming: { routes: namingRoutes },
+  marking: NOTHING_OWN,
   leaf: NOTHING_OWN,
 };
 

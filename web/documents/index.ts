@@ -35,3 +35,11 @@ export type { Intake } from './intake';
 /** What reads files to be named, with its libraries: fetched only by those who have a tray. */
 export const paperReader = () => import('./paper/reader');
 export type { ReadPaper } from './paper/readPaper';
+
+/** What opens pages to be marked, with its library: fetched only by those who mark one. */
+export const pageSources = () => import('./pdf/pageSource');
+export type { PageSize, PageSource } from './pdf/pageSource';
+
+/** What writes markings into pages, with its library: fetched only by those who take one away. */
+export const pageWriter = () => import('./pdf/markPdf');
+export type { MarkedAs, MarkingOut } from './pdf/markPdf';

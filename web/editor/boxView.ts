@@ -1,10 +1,15 @@
 import type { Node as EditorNode } from '@tiptap/pm/model';
 import type { NodeView, ViewMutationRecord } from '@tiptap/pm/view';
 import { commentOf } from './comments';
+import { markingOf } from './markings';
+
+/** Of which sort a box is: one of another is drawn anew. */
+const sortOf = (node: EditorNode): string =>
+  commentOf(node) ? 'comment' : markingOf(node) ? 'marking' : 'box';
 
 /**
- * A box as it stands on the page: one of a name, or a comment. A comment stands beside the words it is on, where the page puts it; so
- * what the page writes on it (its place, its head) is no change of the text.
+ * A box as it stands on the page: one of a name, a comment or a marking. A comment stands beside the words it is on, and a marking at its place
+ * of a page, where the screen puts them; so what is written on them (their place, a head) is no change of the text.
  */
 export class BoxView implements NodeView {
   readonly dom: HTMLElement;
@@ -29,8 +34,12 @@ export class BoxView implements NodeView {
   private draw(): void {
     const comment = commentOf(this.node);
     const name = String(this.node.attrs.name);
-    this.dom.className = comment ? 'comment' : 'box';
-    if (comment) {
+    const marking = markingOf(this.node);
+    this.dom.className = comment ? 'comment' : marking ? 'marking' : 'box';
+    if (marking) {
+      this.dom.dataset.marking = marking.id;
+      this.dom.ariaLabel = `Marking on page ${marking.page + 1}`;
+    } else if (comment) {
       this.dom.dataset.comment = comment.id;
       this.dom.ariaLabel = `Comment on “${comment.words.slice(0, 60)}”`;
     } else {
@@ -40,8 +49,7 @@ export class BoxView implements NodeView {
   }
 
   update(node: EditorNode): boolean {
-    if (node.type !== this.node.type || (commentOf(node) === null) !== (commentOf(this.node) === null))
-      return false;
+    if (node.type !== this.node.type || sortOf(node) !== sortOf(this.node)) return false;
     this.node = node;
     this.draw();
     return true;

@@ -102,12 +102,12 @@ export function layComment(
 }
 
 /**
- * What a comment holds, to stand a second time: with placements of its own, so that the two can be answered apart; and all placements
+ * What a comment or a marking holds, to stand a second time: with placements of its own, so that the two can be answered apart; and all placements
  * of the draft with these.
  */
 export function copiedContent(
   state: EditorState,
-  { node: { content: held } }: CommentAt,
+  { node: { content: held } }: Pick<CommentAt, 'node'>,
   newId: () => string,
 ): { content: Fragment; placements: Placements } {
   const placements = placementsOf(state.doc);

@@ -116,7 +116,7 @@ const DisfluencyMark = Mark.create({
   renderHTML: () => ['span', { class: 'disfluency' }, 0],
 });
 
-/** A box of its own for a part such as Subject, at the head of a draft; or a comment, beside the words it is on. */
+/** A box of its own for a part such as Subject, at the head of a draft; a comment, beside the words it is on; or a marking, at its place on a page. */
 const BoxNode = Node.create({
   name: 'box',
   content: 'block+',
@@ -130,6 +130,7 @@ const BoxNode = Node.create({
     },
     // Not taken along where it is copied: the words are, and what they were on is elsewhere.
     comment: { default: null, rendered: false },
+    marking: { default: null, rendered: false },
   }),
   parseHTML: () => [{ tag: 'section[data-box]' }],
   renderHTML: ({ HTMLAttributes }) => ['section', { ...HTMLAttributes, class: 'box' }, 0],

@@ -90,6 +90,16 @@ export {
 } from './comments';
 export { countComment, countedComments, COUNTED_COMMENTS, type CommentCount } from './countedComments';
 export { saidTwice, sayInWhole, SAID_TWICE } from './saidTwice';
+export {
+  addMarking,
+  changeMarking,
+  copyMarking,
+  markingAt,
+  markingById,
+  markingsIn,
+  removeMarking,
+  stepToMarking,
+} from './markings';
 export { adopt, placementIdsIn } from './adopting';
 export { addText, boxesIn, moveText, nameRest, removeText, renameText, type BoxAt } from './texts';
 export {

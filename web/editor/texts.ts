@@ -1,5 +1,6 @@
 import type { Node as EditorNode } from '@tiptap/pm/model';
 import { TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
+import { markingOf } from './markings';
 import { commentOf } from './comments';
 import { placementsOf, setPlacements } from './placements';
 
@@ -16,7 +17,7 @@ export interface BoxAt {
 export function boxesIn(doc: EditorNode): BoxAt[] {
   const boxes: BoxAt[] = [];
   doc.forEach((node, pos) => {
-    if (node.type.name === 'box' && !commentOf(node))
+    if (node.type.name === 'box' && !commentOf(node) && !markingOf(node))
       boxes.push({ name: String(node.attrs.name), pos, node });
   });
   return boxes;

@@ -79,10 +79,12 @@ const Texts = ({ editor, material, isOffered }: TextsProps) => (
     {material.textName !== null && (
       <h2 className="section-head border-t border-hair px-9 pt-4 max-[899px]:px-4">{material.textName}</h2>
     )}
-    <div className="relative">
-      <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
-      {isOffered && <UnderCaret editor={editor} />}
-    </div>
+    {!material.drawsText && (
+      <div className="relative">
+        <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
+        {isOffered && <UnderCaret editor={editor} />}
+      </div>
+    )}
   </>
 );
 

@@ -33,6 +33,8 @@ export interface Material {
   above: ReactNode;
   /** A class for the leaf itself, where it is drawn otherwise for its material; '' where it is not. */
   leafClass: string;
+  /** Whether it draws the text itself, within what stands above it. */
+  drawsText: boolean;
   /** What the text beneath is called; null where it needs no name. */
   textName: string | null;
   /** What can be done with it, for the look-up and by keys. */
@@ -64,6 +66,7 @@ export type UseMaterial = (leaf: LeafWithMaterial) => Material;
 export const NO_MATERIAL: Material = {
   above: null,
   leafClass: '',
+  drawsText: false,
   textName: null,
   actions: [],
   beside: null,

@@ -77,6 +77,10 @@ export const SHOWN: Record<KindId, Shown> = {
     arrivals: [],
     documents: trayWork,
   },
+  marking: {
+    load: () => import('./marking/MarkedPageLeaf').then(({ MarkedPageLeaf }) => MarkedPageLeaf),
+    arrivals: [],
+  },
   leaf: { load: onLeaf, arrivals: [] },
 };
 

@@ -150,6 +150,7 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
   return {
     above: <Above {...{ among, leaf, found, feedback, tally, signs, earlier }} others={shown} />,
     leafClass: has ? `with-comments ${finderOpen ? 'is-looking-up' : ''}` : '',
+    drawsText: false,
     textName: has ? 'Summing-up' : null,
     actions: has
       ? [

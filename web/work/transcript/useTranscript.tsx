@@ -241,6 +241,7 @@ export function useTranscript(leaf: LeafWithMaterial): Material {
   return {
     above: <Head {...{ one, file, heard, acts, open, editor, takesText }} />,
     leafClass: '',
+    drawsText: false,
     textName: null,
     actions: [
       ...(file ? playing(player) : []),

@@ -29,6 +29,8 @@ function levelOf(own: HTMLElement, editor: Editor, fixed: number | null): number
   const edge = margin.getBoundingClientRect();
   const standing = own.previousElementSibling as HTMLElement | null;
   const under = standing ? standing.offsetTop + standing.offsetHeight + GAP_PX : 0;
+  // Over a page that is marked nothing is level with a line.
+  if (view.dom.closest('.page-markings')) return under;
   // A comment stands in the margin itself: what speaks of it stands beneath it.
   const comment = commentAt(editor, pos);
   if (comment && getComputedStyle(comment).position === 'absolute')

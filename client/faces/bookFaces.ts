@@ -15,7 +15,7 @@ import greekNormal from '@fontsource/literata/files/literata-greek-400-normal.wo
 import greekBold from '@fontsource/literata/files/literata-greek-700-normal.woff?url';
 import greekItalics from '@fontsource/literata/files/literata-greek-400-italic.woff?url';
 import greekBolditalics from '@fontsource/literata/files/literata-greek-700-italic.woff?url';
-import type { Face } from './letterPdf';
+import type { Face } from './faces';
 
 /** The address of each part of the book face, in each look. */
 export const BOOK_FACES: Record<

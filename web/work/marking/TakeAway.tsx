@@ -1,0 +1,56 @@
+import { useMutation } from '@tanstack/react-query';
+import { inWords } from '#client/api';
+import { fileName, offerFile, textFile } from '#client/files';
+import type { LeafWithMaterial } from '../../leaf';
+import { useShell } from '../../shell';
+import { Button, Notice } from '../../ui';
+import { documentOf } from '../../writing';
+import { markedFileOut, markedPicture, markingList, markingsOut } from './takeAway';
+import { markedFile } from './usePages';
+
+/** What a marked page can be taken away as. */
+type Form = 'annotations' | 'drawn' | 'picture' | 'list';
+
+const LABELS: Record<Form, string> = {
+  annotations: 'PDF, to be changed in other readers',
+  drawn: 'PDF, drawn in for printing',
+  picture: 'Picture of this page (PNG)',
+  list: 'List (text)',
+};
+
+/** The ways to take a marked page away; with a gap none is taken, and the gap is shown. */
+export function TakeAway({ leaf, page }: { leaf: LeafWithMaterial; page: number }) {
+  const { one, editor, isWhole } = leaf;
+  const { member } = useShell();
+  const file = markedFile(one);
+  const take = useMutation({
+    mutationFn: async (form: Form) => {
+      if (!file || !isWhole()) return;
+      const draft = documentOf(editor);
+      if (form === 'list')
+        return offerFile(textFile(markingList(draft), 'text/plain'), fileName(one.title, 'txt'));
+      const markings = markingsOut(draft, member.name, new Date().toISOString());
+      const pdf = await markedFileOut(one, file, markings, form === 'annotations' ? form : 'drawn');
+      if (form === 'picture')
+        return offerFile(
+          await markedPicture(pdf, file.name, page),
+          fileName(`${one.title} ${page + 1}`, 'png'),
+        );
+      offerFile(new Blob([pdf as BlobPart], { type: 'application/pdf' }), fileName(one.title, 'pdf'));
+    },
+  });
+  if (!file) return null;
+  return (
+    <section aria-label="Take it away" className="grid gap-1 border-t border-hair pt-2 text-[13px]">
+      <p className="flex flex-wrap gap-x-4 gap-y-1">
+        {(Object.keys(LABELS) as Form[]).map((form) => (
+          <Button key={form} look="text" disabled={take.isPending} onClick={() => take.mutate(form)}>
+            {LABELS[form]}
+          </Button>
+        ))}
+      </p>
+      {take.isPending && <p className="text-soft">Writing …</p>}
+      {take.error && <Notice tone="warning" title={inWords(take.error)} />}
+    </section>
+  );
+}
