@@ -112,6 +112,23 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
     ],
   },
   {
+    title: 'On a page that is marked',
+    keys: [
+      ['Arrows', 'Move the cross along a grid, or the marking that is picked; with Shift by a point'],
+      ['A letter', 'Begins a marking at the cross'],
+      [
+        'Enter',
+        'On the page: writes on the picked marking, else begins one; in a marking: done, back to the page',
+      ],
+      ['Escape', 'From a marking back to the page; on the page: none is picked'],
+      ['Alt + T, Alt + H', 'To the next marking, the one before'],
+      ['Alt + .', 'The same words again at the cross, with blanks of their own'],
+      ['Delete', 'Deletes the picked marking; Ctrl + Z brings it back'],
+      ['Page Up, Page Down', 'The page before, the next page'],
+      ['Alt + Z, Alt + V', 'Larger, smaller'],
+    ],
+  },
+  {
     title: 'On the line of a file that is named',
     keys: [
       ['Enter', 'The name is done: the next file without one'],

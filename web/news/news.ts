@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 34,
+    day: '2026-11-30',
+    title: 'Plans and maps are marked',
+    words:
+      'Another kind of work, Page markings: short phrases stand where you point on a PDF or a picture, by cue, with blanks and numbers that renew themselves, in colours, framed, led to a place by an arrow or a bracket. They go out as annotations that other readers show and change, drawn into the page, as a picture or as a list.',
+    at: { label: 'The desk', to: '/' },
+  },
+  {
     number: 33,
     day: '2026-11-30',
     title: 'Scans get their names',

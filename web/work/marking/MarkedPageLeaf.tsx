@@ -174,7 +174,7 @@ function useMarkedPage(leaf: LeafWithMaterial): Material {
           ...(open
             ? [
                 { label: 'The same marking again, here', key: 'Alt + .', run: () => acts.again() },
-                { label: 'Delete the marking at hand', run: () => acts.drop() },
+                { label: 'Delete this marking', run: () => acts.drop() },
               ]
             : []),
         ]

@@ -127,7 +127,7 @@ export function MarkingsBeside({
       {isReading && (
         <p className="text-[13px] text-soft">
           Click on the page, or go there by the arrows, and type. <Key>Enter</Key> is done, <Key>Alt + T</Key>{' '}
-          the next marking, <Key>Del</Key> deletes the one at hand.
+          the next marking, <Key>Del</Key> deletes it.
         </p>
       )}
       {isReading && all.length > 0 && (
