@@ -84,10 +84,13 @@ test('documents dropped on the desk begin leaves, several at once; what cannot b
   await expect(told.getByText('There is no text in empty.txt.', { exact: false })).toBeVisible();
   // Of a document that could be commented on it is asked.
   const asked = told.getByRole('region', { name: 'What to do with them' });
-  await expect(asked.getByRole('listitem')).toHaveText(['Reed bed survey.docx', 'bomb.docx']);
+  await expect(asked.getByRole('listitem')).toHaveText(['Reed bed survey.docx', 'owl.png', 'bomb.docx']);
   await expect(asked.getByRole('button', { name: 'Comment on them' })).toBeFocused();
   await expectAccessible(page);
   await asked.getByRole('button', { name: 'Write on them' }).click();
+  // A picture can be named, marked, or just saved.
+  await expect(asked.getByRole('listitem')).toHaveText(['owl.png']);
+  await asked.getByRole('button', { name: 'Save it with a case' }).click();
   await expect(told.getByText(/A leaf was begun/)).toHaveCount(4);
   await expect(told.getByText('One picture was left out.')).toHaveCount(1);
   await expect(told.getByText(/half\.docx is broken/)).toBeVisible();
@@ -130,4 +133,18 @@ test('documents dropped on the desk begin leaves, several at once; what cannot b
   await page.getByRole('link', { name: /^Nodiadau/ }).click();
   await expect(draftOf(page)).toBeFocused();
   expect(await words(page)).toBe('Dŵr uchel.\nAdar y gors.');
+});
+
+test('scans dropped at once become one tray, and are open in it', async ({ signedIn }) => {
+  const page = await signedIn('Desta Wynne');
+  await drop(page, { name: 'one.png', buffer: DOT }, { name: 'two.png', buffer: DOT });
+  const told = page.getByRole('region', { name: 'From a file' });
+  await told.getByRole('button', { name: 'Name them' }).click();
+  await expect(told.getByText('A case was made: 2 scans.')).toBeVisible();
+  await told.getByRole('link', { name: 'Open it' }).click();
+  await expect(page.getByRole('list', { name: 'Files' }).getByRole('listitem')).toHaveText([
+    /one\.png/,
+    /two\.png/,
+  ]);
+  await expect(page.getByRole('img', { name: 'not open on this computer' })).toHaveCount(0);
 });

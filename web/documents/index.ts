@@ -11,6 +11,8 @@ export {
 } from './archive';
 export { documentKind } from './documentKind';
 export { decodedText } from './decodedText';
+export { isPdf } from './pdf/isPdf';
+export { pictureKind } from './pictureKind';
 export type { ReadDocument } from './readers';
 
 export { workbook } from './workbook';

@@ -12,6 +12,7 @@ import { messageArrival } from './reply/messageArrival';
 import { subtitlesArrival } from './transcript/subtitlesArrival';
 import { recordingWork } from './transcript/recordingWork';
 import { submissionWork } from './feedback/submissionWork';
+import { markWork } from './marking/markWork';
 import { trayWork } from './naming/trayWork';
 import { caseGroups } from './feedback/assignment/caseGroups';
 
@@ -80,6 +81,7 @@ export const SHOWN: Record<KindId, Shown> = {
   marking: {
     load: () => import('./marking/MarkedPageLeaf').then(({ MarkedPageLeaf }) => MarkedPageLeaf),
     arrivals: [],
+    documents: markWork,
   },
   leaf: { load: onLeaf, arrivals: [] },
 };

@@ -1,12 +1,11 @@
 import { call } from '#client/api';
 import { newLeaf } from '#client/cases';
+import { isPdf, pictureKind } from '../../documents';
 import { titleFrom, type DocumentWork } from '../arrival';
-
-const SCANS = /^(?:application\/pdf|image\/(?:png|jpeg|tiff|webp))$/;
 
 /** Scans that are dropped become one tray: they wait there to be named, on this computer. */
 export const trayWork: DocumentWork = {
-  isOf: ({ file }) => SCANS.test(file.type) || /\.tiff?$/i.test(file.name),
+  isOf: ({ bytes }) => isPdf(bytes) || pictureKind(bytes) !== null,
   label: 'Name it',
   labelOfMany: 'Name them',
   areOne: true,
