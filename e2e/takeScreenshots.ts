@@ -185,31 +185,6 @@ async function reply(page: Page): Promise<void> {
   await page.screenshot({ path: path.join(OUT, 'queue.png') });
 }
 
-/** A backup beside today, after somebody deleted and changed entries of the ward. */
-async function backup(page: Page, url: string): Promise<void> {
-  await page.goto(`${url}/backups`);
-  await page.getByRole('button', { name: 'Make a backup now' }).click();
-  await page.getByText(/The backup is made/).waitFor();
-  const bank = (await (await page.request.get(`${url}/api/bank`)).json()) as Pick<Bank, 'entries'>;
-  const ward = bank.entries.filter(({ collection }) => collection === 'ward');
-  const headers = { Origin: url };
-  await page.request.post(`${url}/api/entries/steps`, {
-    headers,
-    data: { steps: [{ do: 'delete', entries: ward.slice(0, 2).map(({ id }) => id) }] },
-  });
-  const { id, revision, content } = ward[3]!;
-  await page.request.put(`${url}/api/entries/${id}`, {
-    headers: { ...headers, 'If-Match': `"${revision}"` },
-    data: { content: { ...content, tags: [...content.tags, 'night'] }, reason: '' },
-  });
-  await page.goto(`${url}/backups`);
-  const made = page.getByRole('listitem').filter({ hasText: 'made by an owner' });
-  await made.getByRole('link', { name: /Compare with today/ }).click();
-  await page.getByRole('checkbox', { name: 'Ward notes' }).check();
-  for (const words of [/missing today/, /changed since/]) await page.getByText(words).first().click();
-  await page.screenshot({ path: path.join(OUT, 'backup.png') });
-}
-
 /** A tray of scans, a bill in hand: its day found in it. */
 async function tray(page: Page, url: string): Promise<void> {
   await page.goto(`${url}/cases/lived-post`);
@@ -220,6 +195,14 @@ async function tray(page: Page, url: string): Promise<void> {
   await page.getByRole('img', { name: 'Page 1' }).waitFor();
   await page.waitForTimeout(1000);
   await page.screenshot({ path: path.join(OUT, 'tray.png') });
+}
+
+/** A plan of the hospital with what an inspection found, one of it picked. */
+async function markedPage(page: Page, url: string): Promise<void> {
+  await page.goto(`${url}/cases/lived-plan`);
+  await page.getByRole('button', { name: /^Finding 2/ }).click();
+  await page.waitForTimeout(1500);
+  await page.screenshot({ path: path.join(OUT, 'page.png') });
 }
 
 /** The companion on pages of others, as a strip of four: joining, a cue in a letter and what is offered for it, its blanks beside it, subject and message in place. */
@@ -276,10 +259,7 @@ async function companion(url: string, folder: string): Promise<void> {
 }
 
 const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-pictures-'));
-const server = await RunningServer.start(path.join(folder, 'data'), {
-  demo: 'lived',
-  backups: path.join(folder, 'backups'),
-});
+const server = await RunningServer.start(path.join(folder, 'data'), { demo: 'lived' });
 const browser = await chromium.launch(config.use?.launchOptions);
 const context = await browser.newContext({
   viewport: { width: 1280, height: 800 },
@@ -305,7 +285,7 @@ await pocket(anouk, server.url);
 await batch(anouk, server.url);
 await tray(anouk, server.url);
 await order(await signIn('Imke Tarrow'), server.url);
-await backup(await signIn('Imke Tarrow'), server.url);
+await markedPage(await signIn('Imke Tarrow'), server.url);
 await companion(server.url, folder);
 await browser.close();
 await server.kill();

@@ -31,7 +31,8 @@ export function WhatToDo({ names, ways, leave }: Props) {
             disabled={isRunning}
             onClick={() => {
               setRunning(true);
-              void run();
+              // Others may be left, of which it is asked again.
+              void run().finally(() => setRunning(false));
             }}
           >
             {label}
