@@ -96,8 +96,8 @@ test('documents dropped on the desk begin leaves, several at once; what cannot b
   await expect(told.getByText(/half\.docx is broken/)).toBeVisible();
   const keeping = told.getByRole('form', { name: 'Save files with a case' });
   await expect(keeping.getByRole('listitem')).toHaveText([
-    /^owl\.png: a picture, /,
     /^tides\.csv: a table, /,
+    /^owl\.png: a picture, /,
   ]);
   await expect(told.getByText(/bomb\.docx would unpack to more than/)).toBeVisible();
   await expectAccessible(page);
@@ -110,7 +110,7 @@ test('documents dropped on the desk begin leaves, several at once; what cannot b
   await expect(draftOf(page)).toBeFocused();
   const files = page.getByRole('region', { name: 'Files of this case' });
   await files.getByRole('button', { name: 'Files, 2' }).click();
-  await expect(files.getByRole('listitem')).toHaveText([/^owl\.png/, /^tides\.csv/]);
+  await expect(files.getByRole('listitem')).toHaveText([/^tides\.csv/, /^owl\.png/]);
   await expectAccessible(page);
   await page.getByRole('link', { name: 'Desk', exact: true }).click();
 
