@@ -24,15 +24,15 @@ type Marked = [
 const FINDINGS: readonly Marked[] = [
   [
     0,
-    330,
+    345,
     92,
     'page-marks-fi',
     { what: 'fire door propped open' },
     { colour: 'rust', lead: { to: { x: 292, y: 120 }, as: 'arrow' } },
   ],
-  [0, 425, 185, 'page-marks-fi', { what: 'sharps bin too full' }, { colour: 'rust' }],
+  [0, 390, 185, 'page-marks-fi', { what: 'sharps bin too full' }, { colour: 'rust' }],
   [0, 604, 110, 'page-marks-ok', {}, { colour: 'leaf' }],
-  [0, 64, 335, 'page-marks-fi', { what: 'plug without a cover' }, { colour: 'rust', framed: true }],
+  [0, 64, 360, 'page-marks-fi', { what: 'plug without a cover' }, { colour: 'rust', framed: true }],
   [1, 110, 120, 'page-marks-ok', {}, { colour: 'leaf' }],
   [1, 480, 250, 'page-marks-fi', { what: 'lamp above the stairs' }, { colour: 'rust' }],
 ];
