@@ -43,7 +43,15 @@ test('the first minute of a new team, by keyboard alone: an account, what it doe
     // A helpline and nothing else; what it does is called as it calls it.
     const form = page.getByRole('form', { name: 'Set up your team' });
     await expect(form.getByRole('checkbox', { name: 'Ward notes' })).toBeChecked();
-    for (const kind of ['Ward notes', 'Feedback', 'Transcripts', 'Batches of letters']) {
+    const others = [
+      'Ward notes',
+      'Feedback',
+      'Transcripts',
+      'Batches of letters',
+      'File names',
+      'Page markings',
+    ];
+    for (const kind of others) {
       await tabTo(page, kind);
       await page.keyboard.press('Space');
     }
