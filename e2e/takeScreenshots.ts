@@ -4,7 +4,6 @@ import os from 'node:os';
 import path from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import config from '../playwright.config';
-import type { Bank } from '#contracts';
 import { joinBrowser, startElsewhere } from './elsewhere';
 import { RunningServer } from './runningServer';
 import { draftOf, pressKeys } from './test';
