@@ -12,6 +12,6 @@ export type { DateForm } from './dateInWords';
 export { findDates } from './findDates';
 export { addDays, addMonths } from './addTo';
 export { weekdayOf, addWorkdays, workdaysBetween } from './workdays';
-export { isMonthFirst, readDate } from './readDate';
+export { fullYear, isMonthFirst, monthsOf, readDate } from './readDate';
 export { TimeOfDaySchema, readTime, timeInWords } from './timeOfDay';
 export type { TimeOfDay } from './timeOfDay';

@@ -10,7 +10,7 @@ const RELATIVE = { today: 0, yesterday: -1, tomorrow: 1 } as const;
 const monthNames = new Map<string, string[]>();
 
 /** The months of a language, in lower case without accents, January first. */
-function monthsOf(language: string): string[] {
+export function monthsOf(language: string): string[] {
   let names = monthNames.get(language);
   if (!names) {
     const format = new Intl.DateTimeFormat(language, { month: 'long', timeZone: 'UTC' });
@@ -52,7 +52,7 @@ const made = (year: number, month: number, day: number): CalendarDate | null => 
 };
 
 /** A year typed with two digits: at most ten years ahead, else in the century before. */
-function fullYear(year: string, today: CalendarDate): number {
+export function fullYear(year: string, today: CalendarDate): number {
   if (year.length > 2) return Number(year);
   const now = Number(today.slice(0, 4));
   const full = Math.floor(now / 100) * 100 + Number(year);

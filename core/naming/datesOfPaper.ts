@@ -1,4 +1,4 @@
-import { isCalendarDate, type CalendarDate } from '#core/calendar';
+import { fullYear, isCalendarDate, monthsOf, type CalendarDate } from '#core/calendar';
 import { ownWordsOf } from '#core/language';
 import type { Paper } from './paper';
 
@@ -25,28 +25,33 @@ const PLAIN_DATE = /\bdate\b[\s:.]*$/i;
 
 const pad = (text: string | number) => String(text).padStart(2, '0');
 
+/** What languages shorten months to where it is no beginning of three letters; the rest is made of their names. */
+const SHORTENED: Record<string, number> = { sept: 9 };
+
 /** The names of months, with what they are shortened to, in the languages of the papers: without accents, by their number. */
-function monthsOf(languages: readonly string[]): Map<string, number> {
-  const names = new Map<string, number>();
+function monthNumbers(languages: readonly string[]): Map<string, number> {
+  const numbers = new Map(Object.entries(SHORTENED));
   const add = (name: string, month: number) => {
     const key = plain(name).replace(/\.$/, '');
-    if (key.length >= 3 && !names.has(key)) names.set(key, month);
+    if (key.length >= 3 && !numbers.has(key)) numbers.set(key, month);
   };
-  for (const language of ['en-GB', ...languages])
-    for (let month = 1; month <= 12; month += 1) {
-      const day = new Date(Date.UTC(2026, month - 1, 15));
-      const long = new Intl.DateTimeFormat(language, { month: 'long', day: 'numeric', timeZone: 'UTC' });
-      const short = new Intl.DateTimeFormat(language, { month: 'short', timeZone: 'UTC' });
-      const name = long.formatToParts(day).find(({ type }) => type === 'month')?.value ?? '';
-      add(ownWordsOf(language)?.months[month - 1] ?? name, month);
-      if (!ownWordsOf(language)) add(short.format(day), month);
-    }
-  // As English shortens it besides.
-  add('sept', 9);
-  return names;
+  for (const language of ['en-GB', ...languages]) {
+    const form = { timeZone: 'UTC' } as const;
+    const short = new Intl.DateTimeFormat(language, { ...form, month: 'short' });
+    // Some languages have another form of the name behind a day.
+    const behindDay = new Intl.DateTimeFormat(language, { ...form, month: 'long', day: 'numeric' });
+    monthsOf(language).forEach((name, at) => {
+      add(name, at + 1);
+      if (ownWordsOf(language)) return;
+      const day = Date.UTC(2026, at, 15);
+      add(short.format(day), at + 1);
+      add(behindDay.formatToParts(day).find(({ type }) => type === 'month')?.value ?? '', at + 1);
+    });
+  }
+  return numbers;
 }
 
-const known = new Map<string, { names: Map<string, number>; shapes: Shape[] }>();
+const known = new Map<string, Shape[]>();
 
 const plain = (words: string) => words.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '');
 
@@ -55,23 +60,15 @@ interface Shape {
   read: (match: RegExpMatchArray) => { year: string; month: string; day: string | null } | null;
 }
 
-/** A year of two figures: of this century up to ten years ahead of now, else of the one before. */
-const fullYear = (year: string, today: CalendarDate) => {
-  if (year.length === 4) return year;
-  const now = Number(today.slice(0, 4));
-  const full = Math.floor(now / 100) * 100 + Number(year);
-  return String(full > now + 10 ? full - 100 : full);
-};
-
 /** Day and month in figures: day first, but where only the other way round there is such a day. */
 const dayAndMonth = (first: string, second: string) =>
   Number(second) > 12 ? { day: second, month: first } : { day: first, month: second };
 
-function shapesOf(languages: readonly string[]): { names: Map<string, number>; shapes: Shape[] } {
+function shapesOf(languages: readonly string[]): Shape[] {
   const key = languages.join();
   const made = known.get(key);
   if (made) return made;
-  const names = monthsOf(languages);
+  const names = monthNumbers(languages);
   // Longest first: "mar" stands in "march". Looked for in text without accents.
   const month = `(?:${[...names.keys()].sort((a, b) => b.length - a.length).join('|')})`;
   const ofName = (name: string) => String(names.get(name) ?? 0);
@@ -104,9 +101,8 @@ function shapesOf(languages: readonly string[]): { names: Map<string, number>; s
       read: ([, name, year]) => ({ year: year!, month: ofName(name!), day: null }),
     },
   ];
-  const both = { names, shapes };
-  known.set(key, both);
-  return both;
+  known.set(key, shapes);
+  return shapes;
 }
 
 /** Far ahead or long past, a day is hardly that of a paper that is named today. */
@@ -148,7 +144,7 @@ function datesInText(text: string, languages: readonly string[], today: Calendar
   // Where a capital has no small letter of its length, places would not be right.
   if (searched.length !== whole.length) return [];
   const found: (Found & { from: number; to: number })[] = [];
-  for (const { pattern, read } of shapesOf(languages).shapes)
+  for (const { pattern, read } of shapesOf(languages))
     for (const match of searched.matchAll(pattern)) {
       const parts = read(match);
       if (!parts) continue;

@@ -2,7 +2,7 @@
 export { splitName, stemOf } from './fileName';
 export { alikeKey, nameFaultInWords, nameFaults, proposedName } from './nameFaults';
 export type { NameFault, NamePlace } from './nameFaults';
-export { FolderNames } from './folderNames';
+export { FolderNames, type FileInFolder } from './folderNames';
 export { compareNames, sortsBetween } from './sortedNames';
 export { renameSteps, type Renaming } from './renameSteps';
 export { posixScript, powerShellScript, type FolderRenamings } from './renameScripts';

@@ -1,17 +1,12 @@
-import { z } from 'zod';
 import { DATE_FORMS, type DateForm } from '#core/calendar';
 import { newEntry, newField, type EntryContent, type Field } from '#core/entry';
 import type { Inline, Passage } from '#core/passage';
 
-/** A piece of a name. */
-export const NamePieceSchema = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('date'), form: z.enum(DATE_FORMS) }),
-  // The same day a month before: of a bill that comes in the month after.
-  z.object({ kind: z.literal('month-before'), form: z.enum(DATE_FORMS) }),
-  z.object({ kind: z.enum(['sender', 'subject', 'number', 'person']) }),
-  z.object({ kind: z.literal('words'), words: z.string().min(1).max(100) }),
-]);
-export type NamePiece = z.infer<typeof NamePieceSchema>;
+/** A piece of a name; a month before is the same day a month before, as of a bill that comes in the month after. */
+export type NamePiece =
+  | { kind: 'date' | 'month-before'; form: DateForm }
+  | { kind: 'sender' | 'subject' | 'number' | 'person' }
+  | { kind: 'words'; words: string };
 export type PieceKind = NamePiece['kind'];
 
 /** What pieces are called, and the fields that they ask for. */

@@ -39,8 +39,9 @@ test.each([
   ['4 de marzo de 2026', '2026-03-04'],
   ['1er février 2026', '2026-02-01'],
   ['4 Mawrth 2026', '2026-03-04'],
+  ['4 марта 2026', '2026-03-04'],
 ])('%s is found as %s', (text, date) => {
-  expect(dates({ text: `Paper of ${text}.` }, ['fr', 'de', 'es', 'cy'])[0]).toMatchObject({
+  expect(dates({ text: `Paper of ${text}.` }, ['fr', 'de', 'es', 'cy', 'ru'])[0]).toMatchObject({
     date,
     isMonth: false,
   });

@@ -16,7 +16,7 @@ export const NEWS: readonly News[] = [
     day: '2026-11-30',
     title: 'Plans and maps are marked',
     words:
-      'Another kind of work, Page markings: short phrases stand where you point on a PDF or a picture, by cue, with blanks and numbers that renew themselves, in colours, framed, led to a place by an arrow or a bracket. They go out as annotations that other readers show and change, drawn into the page, as a picture or as a list.',
+      'Another kind of work, Page markings: short phrases are put where you point on a PDF or a picture, by cue, with blanks and numbers that renew themselves, in colours, framed, led to a place by an arrow or a bracket. They go out as annotations that other readers show and change, drawn into the page, as a picture or as a list.',
     at: { label: 'The desk', to: '/' },
   },
   {

@@ -24,26 +24,19 @@ const dayOf = (at: Date | null) => (at ? format(at, 'yyyy-MM-dd') : null);
 
 type Found = Partial<Pick<Paper, 'text' | 'title' | 'from' | 'dated' | 'datedAs'>> & { pages?: number };
 
-const UNESCAPED: Record<string, string> = { lt: '<', gt: '>', quot: '"', apos: "'", amp: '&' };
-const plainXml = (xml: string): string =>
-  xml
-    .replace(/<\/(?:w:p|text:p|text:h)>|<w:br\/>|<w:tab\/>/g, '\n')
-    .replace(/<[^>]*>/g, '')
-    .replace(/&(lt|gt|quot|apos|amp);/g, (_, name: string) => UNESCAPED[name]!)
-    .replace(/&#(x?)([\da-f]{1,6});/gi, (_, hex: string, code: string) =>
-      String.fromCodePoint(Math.min(0x10ffff, parseInt(code, hex ? 16 : 10))),
-    );
+/** What an element of properties holds; '' where it is not there. Signs of markup stand in no title that is looked through for dates and names. */
 const within = (xml: string, tag: string): string =>
-  plainXml(new RegExp(`<${tag}[^>]*>([^<]*)</${tag}>`).exec(xml)?.[1] ?? '').trim();
+  (new RegExp(`<${tag}[^>]*>([^<]*)</${tag}>`).exec(xml)?.[1] ?? '').replaceAll('&amp;', '&').trim();
 
 /** The words of a docx or ODT, its title, its author and when it was made: read, not laid out. */
 async function officeWords(bytes: Uint8Array, called: string): Promise<Found> {
   const parts = await xmlParts(bytes, called);
-  const words = parts.get('word/document.xml') ?? parts.get('content.xml') ?? '';
+  const { readDocx, readOdt, wordsOfBlock } = await import('#core/submission');
+  const { blocks } = parts.has('word/document.xml') ? readDocx(parts).submission : readOdt(parts);
   const about = parts.get('docProps/core.xml') ?? parts.get('meta.xml') ?? '';
   const made = new Date(within(about, 'dcterms:created') || within(about, 'meta:creation-date'));
   return {
-    text: plainXml(words),
+    text: blocks.map(wordsOfBlock).join('\n'),
     title: within(about, 'dc:title'),
     from: within(about, 'dc:creator') || within(about, 'meta:initial-creator'),
     dated: Number.isNaN(made.getTime()) ? null : dayOf(made),
@@ -105,17 +98,22 @@ export async function readPaper(file: File): Promise<ReadPaper> {
       ...{ kind: 'other', paper: bare, pages: null },
       problem: `It is larger than ${MOST_BYTES / 1_000_000} MB: what is in it was not looked at.`,
     };
-  let kind: PaperKind = 'other';
+  const bytes = await file.arrayBuffer().then(
+    (buffer) => new Uint8Array(buffer),
+    () => null,
+  );
+  if (!bytes)
+    return {
+      ...{ kind: 'other', paper: bare, pages: null },
+      problem: 'It could not be read. It may have been moved, changed or deleted since it was chosen.',
+    };
+  const kind = await paperKind(bytes, file.name);
   try {
-    const bytes = new Uint8Array(await file.arrayBuffer());
-    kind = await paperKind(bytes, file.name);
     const { pages = null, text = '', ...found } = await wordsOf(kind, bytes, file.name);
     return { kind, pages, problem: null, paper: { ...bare, ...found, text: text.slice(0, MOST_LETTERS) } };
   } catch (error) {
     const problem =
-      error instanceof UnreadableFile
-        ? inWords(error)
-        : 'It could not be read. It may have been moved, changed or deleted since it was chosen.';
+      error instanceof UnreadableFile ? inWords(error) : `${file.name} is damaged: its words cannot be read.`;
     return { kind, pages: null, problem, paper: bare };
   }
 }

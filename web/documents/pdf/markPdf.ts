@@ -12,6 +12,7 @@ import { runsOfFaces, type Face } from '#client/faces';
 import type { PagePoint } from '#core/passage';
 import { isPdf } from './isPdf';
 import { withPdf } from './openPdf';
+import { PICTURE_SCALE } from './pageSource';
 
 /** Words at a place of a page, as they go out. Places are in points from the left and the upper edge of the page as it is shown. */
 export interface MarkingOut {
@@ -35,7 +36,6 @@ export interface MarkingOut {
 const LEADING = 1.3;
 const ASCENT = 1.0;
 const PADDING = 0.15;
-const PICTURE_SCALE = 0.75;
 
 interface Box {
   left: number;

@@ -24,10 +24,10 @@ export interface PageSource {
 const MOST_POINTS = 24_000_000;
 const MOST_SIDE = 8192;
 /** Points of a picture to one of the page: 96 to the inch. */
-const PICTURE_SCALE = 0.75;
+export const PICTURE_SCALE = 0.75;
 
 /** The largest scale up to the one wanted at which a canvas holds a page. */
-export const drawnScale = ({ width, height }: PageSize, wanted: number): number =>
+const drawnScale = ({ width, height }: PageSize, wanted: number): number =>
   Math.min(wanted, MOST_SIDE / Math.max(width, height), Math.sqrt(MOST_POINTS / (width * height)));
 
 async function pdfSource(bytes: Uint8Array, called: string): Promise<PageSource> {

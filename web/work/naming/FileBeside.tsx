@@ -190,19 +190,20 @@ interface Props {
 export function FileBeside({ line, files, read, isOpen }: Props) {
   const [file, setFile] = useState<File | null>(null);
   const [failed, fail] = useState<string | null>(null);
+  const { id, name, changed, file: copy } = line;
   useEffect(() => {
     let isOver = false;
     files
-      .file(line)
+      .file({ id, name, changed, file: copy })
       .then((found) => !isOver && setFile(found))
       .catch(
-        () => !isOver && fail('It is not where it was any more: it may have been moved, renamed or deleted.'),
+        () => !isOver && fail('The file is gone from its place. It may have been moved, renamed or deleted.'),
       );
     return () => {
       isOver = true;
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- the file is the same as long as the line is, and as it is open
-  }, [files, line.id, isOpen]);
+    // Asked for again once it is open.
+  }, [files, id, name, changed, copy, isOpen]);
   return (
     <section aria-label={`File ${line.name}`} className="grid min-w-0 gap-1">
       <p className="text-[13px] text-soft [overflow-wrap:anywhere]">

@@ -1,8 +1,16 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import type { Case, Tray, TrayLine } from '#contracts';
+import { inWords } from '#client/api';
 import { calendarToday } from '#client/clock';
-import { FolderNames, nameFaultInWords, nameFaults, type Paper, type TraySetup } from '#core/naming';
+import {
+  FolderNames,
+  type FileInFolder,
+  nameFaultInWords,
+  nameFaults,
+  type Paper,
+  type TraySetup,
+} from '#core/naming';
 import { KEYS, queryClient } from '../../api';
 import { useLeafActions } from '../../leaf';
 import { Figure, type Action } from '../../shell';
@@ -10,13 +18,13 @@ import { FileBeside } from './FileBeside';
 import { foundIn } from './foundEntries';
 import { TakeFiles } from './here/TakeFiles';
 import type { FilesHere, TrayFiles } from './here/trayFiles';
-import type { LineHandle, LineProps } from './lineProps';
+import type { LineProps } from './lineProps';
 import { LineText } from './LineText';
 import type { PaperShelf } from './paperShelf';
 import { proposerFor } from './proposedFor';
 import { TrayHead } from './TrayHead';
 import { TrayList } from './TrayList';
-import { useSaidBefore } from './useTray';
+import { changeLines, useSaidBefore } from './useTray';
 
 const LANGUAGES: readonly string[] =
   navigator.languages.length > 0 ? navigator.languages.slice(0, 4) : ['en-GB'];
@@ -52,11 +60,16 @@ interface FilesProps {
 
 /** The names that the files have or are to have. With what is typed in one that has none yet they stay as they are. */
 function useFolderNames(lines: readonly TrayLine[], root: string): FolderNames {
-  const shape = lines
-    .map(({ id, folder, name, newName, renamed }) => `${id} ${folder}/${newName ?? name} ${renamed ?? ''}`)
-    .join('\n');
-  // eslint-disable-next-line react-hooks/exhaustive-deps -- what counts of the lines is in their shape
-  return useMemo(() => new FolderNames(lines, root), [shape, root]);
+  const shape = JSON.stringify(
+    lines.map(({ id, folder, name, newName, renamed }): FileInFolder => ({
+      id,
+      folder,
+      name,
+      newName,
+      renamed,
+    })),
+  );
+  return useMemo(() => new FolderNames(JSON.parse(shape) as FileInFolder[], root), [shape, root]);
 }
 
 /** What is wrong with the names that are done, found once for all. */
@@ -74,10 +87,10 @@ function useFaults(lines: readonly TrayLine[], names: FolderNames) {
   return (line: TrayLine) => found.get(line.id) ?? null;
 }
 
-const NO_LINE_ACTIONS: Action[] = [];
+const NO_ACTIONS: Action[] = [];
 /** With no file in the tray there is nothing to write on. */
 function NothingToName() {
-  useLeafActions(NO_LINE_ACTIONS, null, () => null);
+  useLeafActions(NO_ACTIONS, null, () => null);
   return null;
 }
 
@@ -157,7 +170,6 @@ export function FilesView({ one, tray, files, shelf, here }: FilesProps) {
   const [said, say] = useState<string | null>(null);
   const [turn, setTurn] = useState(0);
   const [beside, setBeside] = useState<HTMLElement | null>(null);
-  const handleRef = useRef<LineHandle | null>(null);
   const names = useFolderNames(lines, setup.folder);
   const faultOf = useFaults(lines, names);
   const at = lines.findIndex(({ id }) => id === line?.id);
@@ -169,13 +181,25 @@ export function FilesView({ one, tray, files, shelf, here }: FilesProps) {
   const steps = useSteps(lines, at, go, say);
   const renew = useCallback(() => setTurn((now) => now + 1), []);
   const { open } = here;
+  const takeOut = (out: TrayLine) => {
+    const next = lines[at + 1] ?? lines[at - 1];
+    changeLines(one.id, [{ line: out.id, drop: true }]).then(
+      () => {
+        if (next) go(next.id);
+        say(
+          `${out.name} is taken out of the tray. The file itself stays where it is: add it again to name it.`,
+        );
+      },
+      (error: unknown) => say(inWords(error)),
+    );
+  };
   const written = line && (
     <LineText
       key={`${line.id} ${turn}`}
-      {...{ one, line, setup, place, sorted, paper, proposer, found, said, say, beside, handleRef, renew }}
+      {...{ one, line, setup, place, sorted, paper, proposer, found, said, say, beside, renew }}
       {...steps}
       before={begunBy(lines[at - 1])}
-      actions={NO_LINE_ACTIONS}
+      takeOut={() => takeOut(line)}
     />
   );
   const margin = (

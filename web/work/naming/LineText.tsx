@@ -21,7 +21,7 @@ import {
 } from '../../writing';
 import { nameOfWords, saidIn, wordsOfName } from './lineName';
 import { LineBeside } from './LineBeside';
-import type { LineHandle, LineProps } from './lineProps';
+import type { LineProps } from './lineProps';
 import { useLineActs } from './useLineActs';
 import { changeLines, foreseeLine, lineNow } from './useTray';
 
@@ -58,7 +58,7 @@ function useWritten(document: DraftDocument) {
 
 /** The new name of a file as it is written: as any leaf is, on one line, with the file's answers offered. */
 export function LineText(props: LineProps) {
-  const { one, line, setup, place, paper, proposer, say, beside, handleRef } = props;
+  const { one, line, setup, place, paper, proposer, say, beside } = props;
   const { member } = useShell();
   const [copy] = useState(() => keptCopy(member.id, line.id));
   const [document] = useState(() => copy ?? line.document ?? emptyDraft());
@@ -90,7 +90,7 @@ export function LineText(props: LineProps) {
     [look, paper, index, reach],
   );
   const acts = useLineActs({ props, parts, keeper, found, nameRef });
-  useHandle(editor, handleRef);
+  useKeys(editor);
   useRenewal(props, keeper);
   const keepName = () => {
     // With nothing selected it is the whole name that is meant.
@@ -106,7 +106,7 @@ export function LineText(props: LineProps) {
         run: () => acts.finish(proposed ?? undefined),
       },
       { label: 'Change what is in reach', run: () => openSlip({ kind: 'reach' }) },
-      ...props.actions,
+      { label: 'Take this file out of the tray', run: props.takeOut },
     ],
     (entry) => {
       const placement = placing.placeIn(editor, entry);
@@ -140,14 +140,13 @@ function useFollowed(
     keeper.readFrom(() => documentOf(editor));
     // What this computer kept of an earlier time is sent as soon as the line is open.
     if (isCopy) keeper.changed();
-    const follow = () => {
+    const follow = ({ transaction }: { transaction: { docChanged: boolean } }) => {
+      if (!transaction.docChanged) return;
       const document = documentOf(editor);
       setWritten({ words: wordsOfName(document), isEmpty: isEmptyPassage(document) });
     };
-    editor.on('update', follow);
     editor.on('transaction', follow);
     return () => {
-      editor.off('update', follow);
       editor.off('transaction', follow);
     };
   }, [editor, keeper, isCopy, setWritten]);
@@ -167,14 +166,10 @@ function useProposals(editor: Editor, proposer: Proposer | null): void {
   }, [editor, proposer]);
 }
 
-/** Gives the keys to the line as soon as it is there, and whenever others on the page want it. */
-function useHandle(editor: Editor, handleRef: RefObject<LineHandle | null>): void {
+/** Gives the keys to the line as soon as it is there. */
+function useKeys(editor: Editor): void {
   useEffect(() => {
-    handleRef.current = { write: () => giveKeys(editor.view) };
     editor.commands.setTextSelection(editor.state.doc.content.size);
     giveKeys(editor.view);
-    return () => {
-      handleRef.current = null;
-    };
-  }, [editor, handleRef]);
+  }, [editor]);
 }

@@ -49,12 +49,6 @@ export class PaperShelf {
     this.queue = [];
   }
 
-  /** Whether the file of a line holds something else now: it is read again. */
-  forget(line: string): void {
-    this.papers.delete(line);
-    this.asked.delete(line);
-  }
-
   private async read(line: TrayLine): Promise<ReadPaper | null> {
     const file = await this.files.file(line).catch(() => null);
     if (!file) return null;

@@ -67,7 +67,7 @@ export class TrayFiles {
   }
 
   /** The file of a line; a copy that is kept with the case where it is not at hand here. Null where there is none. */
-  async file(line: TrayLine): Promise<File | null> {
+  async file(line: Pick<TrayLine, 'id' | 'name' | 'changed' | 'file'>): Promise<File | null> {
     const here = this.files.get(line.id);
     if (here) return here.get();
     if (line.file === null) return null;
