@@ -55,8 +55,14 @@ function usePageSize(source: PageSource, page: number) {
 /** Puts the boxes of markings at their places of the page that is shown, and hides those of others. */
 function usePlaces(editor: Editor, { markings, page, current, isReading }: Markings, scale: number): void {
   useLayoutEffect(() => {
+    const boxes = new Map(
+      [...editor.view.dom.querySelectorAll<HTMLElement>('[data-marking]')].map((box) => [
+        box.dataset.marking,
+        box,
+      ]),
+    );
     for (const { marking } of markings) {
-      const box = editor.view.dom.querySelector<HTMLElement>(`[data-marking="${marking.id}"]`);
+      const box = boxes.get(marking.id);
       if (!box) continue;
       box.hidden = marking.page !== page;
       box.style.left = `${marking.at.x * scale}px`;
