@@ -144,12 +144,12 @@ test('two who change one collection: what does not touch is made one, of what do
     await expect(page.getByRole('heading', { name: 'Ward notes', level: 1 })).toBeVisible();
   }
   const [first, second] = [imke, odile].map((page) => page.getByRole('form', { name: 'Settings' }));
-  await second!.getByLabel('Name').fill('Notes of the ward');
+  await second!.getByLabel('Name', { exact: true }).fill('Notes of the ward');
   await first!.getByLabel('Lead-in').fill('#');
   await imke.keyboard.press('Enter');
   await expect(second!.getByLabel('Lead-in')).toHaveValue('#');
-  await expect(second!.getByLabel('Name')).toHaveValue('Notes of the ward');
-  await first!.getByLabel('Name').fill('Ward');
+  await expect(second!.getByLabel('Name', { exact: true })).toHaveValue('Notes of the ward');
+  await first!.getByLabel('Name', { exact: true }).fill('Ward');
   await first!.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(second!).toContainText('Someone else saved this meanwhile');
   await second!.getByRole('button', { name: /Keep mine/ }).click();

@@ -21,9 +21,11 @@ export interface Elsewhere {
 /** Builds the companion as an organisation gives it out, with this computer's pages granted, and starts a browser with it. */
 export async function startElsewhere(folder: string): Promise<Elsewhere> {
   const hosts = ['http://127.0.0.1/*', 'http://localhost/*'];
-  const [extension] = await buildCompanion({ hosts, folder: path.relative(process.cwd(), folder) });
-  await buildElsewhere();
-  const site = await serveElsewhere(0);
+  const [companion, pages] = ['companion', 'pages'].map((name) => path.join(folder, name));
+  const [extension] = await buildCompanion({ hosts, folder: path.relative(process.cwd(), companion!) });
+  // Built in a place of its own: another file of tests may be building them too.
+  await buildElsewhere(pages);
+  const site = await serveElsewhere(0, pages);
   const profile = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-profile-'));
   const context = await chromium.launchPersistentContext(profile, {
     executablePath: '/usr/bin/chromium',

@@ -42,7 +42,7 @@ export async function startJoined(): Promise<JoinedBrowser> {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-elsewhere-'));
   fs.cpSync(process.env.E2E_DEMO_FOLDER!, path.join(folder, 'data'), { recursive: true });
   const server = await RunningServer.start(path.join(folder, 'data'), { livesForSeconds: true });
-  const elsewhere = await startElsewhere(path.join(folder, 'companion'));
+  const elsewhere = await startElsewhere(folder);
   const account = await signIn(await elsewhere.context.newPage(), server.url, 'Imke Tarrow');
   await account.goto(`${server.url}/account`);
   await joinBrowser(elsewhere, account, server.url);

@@ -7,7 +7,7 @@ test('invited by a letter from the post room, joined by its link, put into a gro
   const imke = await signedIn('Imke Tarrow');
   await imke.getByRole('link', { name: 'Team', exact: true }).click();
   const invite = imke.getByRole('form', { name: 'Invite someone' });
-  await invite.getByLabel('Name').fill('Wilma Reed');
+  await invite.getByLabel('Name', { exact: true }).fill('Wilma Reed');
   await invite.getByLabel('Email').fill('odile@hollin.example');
   await invite.getByRole('button', { name: 'Invite' }).click();
   await expect(invite.getByText('This address has an account already')).toBeVisible();

@@ -4,7 +4,7 @@ import http from 'node:http';
 import path from 'node:path';
 import { root } from './steps.mjs';
 
-const FOLDER = 'dist/elsewhere';
+const FOLDER = path.join(root, 'dist/elsewhere');
 const TYPES = { '.html': 'text/html', '.js': 'text/javascript', '.css': 'text/css' };
 /** As strict as such pages are at the strictest: scripts of their own alone, and no connection to anywhere. */
 const POLICY =
@@ -14,11 +14,10 @@ const POLICY =
 const policyOf = (name) =>
   name === 'order.html' ? POLICY.replace("script-src 'self'", "script-src 'self' 'unsafe-eval'") : POLICY;
 
-/** Bundles the scripts of the pages. */
-export async function buildElsewhere() {
+/** Bundles the scripts of the pages into a folder, which is emptied first. */
+export async function buildElsewhere(folder = FOLDER) {
   const { build } = await import('esbuild');
   const source = path.join(root, 'demo/elsewhere');
-  const folder = path.join(root, FOLDER);
   fs.rmSync(folder, { recursive: true, force: true });
   await build({
     entryPoints: ['mail.ts', 'board.tsx', 'chat.tsx', 'order.ts', 'records.ts'].map((name) =>
@@ -41,14 +40,14 @@ export async function buildElsewhere() {
   );
 }
 
-/** Serves the pages. Gives the server once it listens. */
-export function serveElsewhere(port) {
+/** Serves the pages that were built into a folder. Gives the server once it listens. */
+export function serveElsewhere(port, folder = FOLDER) {
   const server = http.createServer((request, response) => {
     const { pathname } = new URL(request.url ?? '/', 'http://elsewhere.example');
     const name = pathname === '/' ? 'mail.html' : pathname.slice(1);
-    const file = path.join(root, FOLDER, name);
+    const file = path.join(folder, name);
     const type = TYPES[path.extname(file)];
-    if (!type || !file.startsWith(path.join(root, FOLDER)) || !fs.existsSync(file)) {
+    if (!type || !file.startsWith(folder) || !fs.existsSync(file)) {
       response.writeHead(404).end();
       return;
     }
