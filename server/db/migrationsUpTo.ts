@@ -15,6 +15,10 @@ const readJournal = (): Journal =>
 /** How many changes of the schema this Elderleaf knows. */
 export const schemaKnown = (): number => readJournal().entries.length;
 
+/** The statements of one change of the schema, as they are written down. @param schema counted from 1 */
+export const migrationOf = (schema: number): string =>
+  fs.readFileSync(path.join(migrationsFolder, `${readJournal().entries[schema - 1]!.tag}.sql`), 'utf8');
+
 /**
  * A folder with the first changes of the schema alone, for a store as an earlier Elderleaf had it; and what takes the folder away again.
  * @param count how many of them

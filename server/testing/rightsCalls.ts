@@ -5,6 +5,7 @@ import { wording } from './entryCalls';
 import { callsOfWork } from './rightsCallsOfWork';
 import {
   backup,
+  backupOnce,
   begunImport,
   importPiece,
   WHO,
@@ -59,12 +60,13 @@ export const calls: Partial<Record<RouteName, () => Promise<Asked>>> = {
   handOn: () => onCollection(),
   takeSteps: async () => ({ body: { steps: [{ do: 'delete', entries: [(await entry()).id] }] } }),
   finishedTexts: async () => Promise.resolve({ body: { case: null, after: null } }),
-  backupFile: async () => ({ params: { backup: await backup() } }),
+  backupFile: async () => ({ params: { backup: (await backupOnce()).backup } }),
   deleteBackup: async () => ({ params: { backup: await backup() } }),
-  compareBackup: async () => ({ body: { backup: await backup() } }),
+  compareBackup: async () => ({ body: { backup: (await backupOnce()).backup } }),
   bringBack: async () => {
-    const { id } = await collection();
-    return { body: { backup: await backup(), collections: [{ id, withSince: false }], cases: [] } };
+    const made = await backupOnce();
+    const collections = [{ id: made.collection, withSince: false }];
+    return { body: { backup: made.backup, collections, cases: [] } };
   },
   beginImport: async () => {
     const { id } = await collection();
