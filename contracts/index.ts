@@ -80,6 +80,7 @@ export { MOST_MESSAGE_BYTES } from './work/reply';
 export type { EarlierEnquiry, Enquiry, EnquiryChange, TakenMessage } from './work/reply';
 export { MOST_LETTERS_AT_ONCE, MOST_ROWS_AT_ONCE, WAYS_OUT } from './work/batch';
 export type { Batch, BatchRow, LetterFault, RowChange, WayOut } from './work/batch';
+export type { OthersMarkings } from './work/marking';
 export { MOST_LINES_AT_ONCE } from './work/naming';
 export type { FileInTray, LineChange, SaidBefore, Tray, TrayLine } from './work/naming';
 export { STAND_IN_RESTS } from './work/transcript';

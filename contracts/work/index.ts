@@ -1,6 +1,7 @@
 import { ADMISSION_ROUTES } from './admission';
 import { BATCH_ROUTES } from './batch';
 import { FEEDBACK_ROUTES } from './feedback';
+import { MARKING_ROUTES } from './marking';
 import { NAMING_ROUTES } from './naming';
 import { REPLY_ROUTES } from './reply';
 import { TRANSCRIPT_ROUTES } from './transcript';
@@ -10,6 +11,7 @@ export const WORK_ROUTES = {
   ...ADMISSION_ROUTES,
   ...BATCH_ROUTES,
   ...FEEDBACK_ROUTES,
+  ...MARKING_ROUTES,
   ...NAMING_ROUTES,
   ...REPLY_ROUTES,
   ...TRANSCRIPT_ROUTES,

@@ -6,7 +6,8 @@ export type { DraftDocument, Answer, Answers, Placement, Placements } from './dr
 export { languageOf } from './languageOf';
 export { placementOf } from './placementOf';
 export { textsOf } from './textsOf';
-export { markingsOf, type DraftMarking } from './markings';
+export { markingsAsText, markingsOf, type DraftMarking } from './markings';
+export { pagesNamed } from './pagesNamed';
 export type { DraftComment } from './comments';
 export { commentsOf, withoutComments } from './comments';
 export { EarlierUseSchema, earlierUses, lastAnswers } from './earlier';

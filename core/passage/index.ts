@@ -22,9 +22,10 @@ export type { CommentOn } from './commentOn';
 export {
   compareMarkings,
   MARKING_COLOURS,
-  MARKING_POINTS,
   MARKING_SIZES,
   MarkingOnSchema,
+  markingPoints,
+  markingUnit,
 } from './markingOn';
 export type { MarkingOn, PagePoint } from './markingOn';
 export { comparePoints, compareRanges, TextRangeSchema } from './textRange';

@@ -26,11 +26,30 @@ export const MarkingOnSchema = z.object({
   framed: z.boolean().default(false),
   // A second point to which it leads, and how.
   lead: z.object({ to: PagePointSchema, as: z.enum(MARKING_LEADS) }).nullish(),
+  // The remark in its file that it answers: the number and generation of its object.
+  answers: z.tuple([z.number().int().min(0), z.number().int().min(0).max(65_535)]).nullish(),
 });
 export type MarkingOn = z.infer<typeof MarkingOnSchema>;
 
-/** How high the letters of each size are, in points. */
-export const MARKING_POINTS: Record<MarkingOn['size'], number> = { small: 8, medium: 11, large: 15 };
+/** How high the letters of each size are on a page of usual size, in points. */
+const MARKING_POINTS: Record<MarkingOn['size'], number> = { small: 8, medium: 11, large: 15 };
+
+/** From A5 to A3 a page is of usual size: the roots of their areas, in points. */
+const USUAL = { least: 500, most: 1001 };
+
+/**
+ * So many times as large as usual everything is that is marked on a page: on a picture of 200 megapixels letters of a usual size would be specks,
+ * on a stamp they would cover it. `width`, `height`: of the page, in points.
+ */
+export function markingUnit({ width, height }: { width: number; height: number }): number {
+  const side = Math.sqrt(width * height);
+  if (side < USUAL.least) return side / USUAL.least;
+  return side > USUAL.most ? side / USUAL.most : 1;
+}
+
+/** How high the letters of a marking are, in points; `unit`: of its page. */
+export const markingPoints = ({ size }: Pick<MarkingOn, 'size'>, unit: number): number =>
+  MARKING_POINTS[size] * unit;
 
 /** The order of markings: by their pages; on one page they stay as they are. */
 export const compareMarkings = (a: Pick<MarkingOn, 'page'>, b: Pick<MarkingOn, 'page'>): number =>

@@ -14,5 +14,6 @@ export { paragraphsOf, withPassage } from './docx/withPassage';
 export { withComments } from './docx/withComments';
 export type { DocxComment } from './docx/commentXml';
 export { readPdf, type ReadPdf } from './pdf/readPdf';
-export { quadsOn } from './pdf/quadsOn';
+export { quadsOn, type PdfQuad } from './pdf/quadsOn';
+export { wordsOnPage } from './pdf/wordsOnPage';
 export type { PdfPage, PdfRectangle, PdfRemark, PdfRun } from './pdf/pdfPage';

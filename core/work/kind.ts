@@ -24,8 +24,8 @@ export interface Kind {
   details: readonly DetailPath[];
   /** The details that are worked out from its material. */
   worksOut?: readonly DetailPath[];
-  /** Whether all who have a case see what each of them wrote beside its material. */
-  sharesComments?: true;
+  /** What all who have a case see of each other, beside its material. */
+  shares?: 'comments' | 'markings';
   /** Whether everything that is not switched out is in reach, whatever work it was meant for. */
   reachesAll: boolean;
 }

@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { and, asc, eq, isNull, ne, or } from 'drizzle-orm';
 import type { Router } from 'express';
-import { commentsOf, earlierUses, type DraftDocument } from '#core/draft';
+import { commentsOf, earlierUses, markingsOf, type DraftDocument } from '#core/draft';
 import { kindOf } from '#core/work';
 import type { Context } from '../context';
 import { cases, casesGiven, drafts } from '../db';
@@ -14,7 +14,7 @@ import { holdDraftFiles } from './draftFiles';
 import { takeBackWaiting } from './takeBackWaiting';
 import { keepState, stateOf, statesOf } from './draftStates';
 
-/** Tells those who see each other's comments on a case that some are others now. */
+/** Tells those who see each other's comments or markings on a case that some are others now. */
 async function tellOfComments(
   { db, events }: Context,
   member: string,
@@ -22,8 +22,10 @@ async function tellOfComments(
   now: DraftDocument,
 ): Promise<void> {
   const { kind } = await givenCase(db, member, draft.case);
-  if (!kindOf(kind)?.sharesComments) return;
-  if (isDeepStrictEqual(commentsOf(draft.document), commentsOf(now))) return;
+  const shares = kindOf(kind)?.shares;
+  if (!shares) return;
+  const seen = shares === 'comments' ? commentsOf : markingsOf;
+  if (isDeepStrictEqual(seen(draft.document), seen(now))) return;
   for (const one of await givenTo(db, draft.case))
     if (one !== member) await events.tell(one, { type: 'comments-changed', case: draft.case });
 }

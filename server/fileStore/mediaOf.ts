@@ -36,6 +36,10 @@ const ARCHIVES: Record<string, string> = {
 
 const isArchive = ([p, k, three, four]: Uint8Array) => p === 0x50 && k === 0x4b && three === 3 && four === 4;
 
+/** Scanners write what is in a TIFF at its end, which is not looked at: it is known by its first bytes alone then. */
+const isTiff = (head: Uint8Array) =>
+  ['49492a00', '4d4d002a'].includes(Buffer.from(head.subarray(0, 4)).toString('hex'));
+
 /**
  * What a file is, as a media type: told by how it begins, and by its name only where it is text. A page of HTML or a picture
  * made of script is plain text, whatever it is called.
@@ -47,6 +51,7 @@ export async function mediaOf(head: Uint8Array, name: string): Promise<string> {
   if (isArchive(head) && (!found || found.mime === 'application/zip'))
     return ARCHIVES[ending] ?? 'application/zip';
   if (found && !/[/+]xml|html|svg|javascript/.test(found.mime)) return found.mime;
+  if (isTiff(head)) return 'image/tiff';
   if (!isText(head)) return 'application/octet-stream';
   return TEXTS[ending] ?? 'text/plain';
 }

@@ -119,6 +119,8 @@ describe('a file kept with a case', () => {
 describe('what is served', () => {
   test.each([
     ['picture.png', PNG, 'image/png', 'inline'],
+    // As scanners write it: what tells of it stands at its end.
+    ['scan.tif', Buffer.from('49492a00ffffff0011223344', 'hex'), 'image/tiff', 'attachment'],
     [
       'really a page.png',
       Buffer.from('<!doctype html><script>alert(1)</script>'),

@@ -75,6 +75,7 @@ export const callsOfWork = {
   othersComments: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
   earlierSummingsUp: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
   earlierCasts: async () => Promise.resolve({}),
+  othersMarkings: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
   othersTranscripts: async () => Promise.resolve({ params: { case: 'swan-keel' } }),
   takeMessage: async () =>
     Promise.resolve({

@@ -171,6 +171,7 @@ export const RIGHTS: Record<Exclude<RouteName, 'events'>, Row> = {
   earlierEnquiries: given,
   likeEnquiries: given,
   changeEnquiry: members,
+  othersMarkings: given,
   othersTranscripts: given,
   assignments: members,
   makeAssignment: members,

@@ -5,6 +5,7 @@ import { feedbackRoutes } from './feedback/feedbackRoutes';
 import { transcriptRoutes } from './transcript/transcriptRoutes';
 import { batchRoutes } from './batch/batchRoutes';
 import { replyRoutes } from './reply/replyRoutes';
+import { markingRoutes } from './marking/markingRoutes';
 import { namingRoutes } from './naming/namingRoutes';
 import { admissionRoutes } from './admission/admissionRoutes';
 
@@ -24,7 +25,7 @@ const SERVED: Record<KindId, Served> = {
   reply: { routes: replyRoutes },
   batch: { routes: batchRoutes },
   naming: { routes: namingRoutes },
-  marking: NOTHING_OWN,
+  marking: { routes: markingRoutes },
   leaf: NOTHING_OWN,
 };
 

@@ -57,6 +57,7 @@ export const KEYS = {
   earlierSummingsUp: (id: string) => ['case', id, 'summings-up'],
   assignments: ['assignments'],
   earlierCasts: ['earlier-casts'],
+  othersMarkings: (id: string) => ['case', id, 'markings'],
   othersTranscripts: (id: string) => ['case', id, 'transcripts'],
   earlier: (draft: string) => ['earlier', draft],
   queue: ['queue'],

@@ -29,7 +29,10 @@ const HEARD: [LiveEvent, readonly (readonly (string | number)[])[]][] = [
   [{ type: 'sessions-changed' }, [KEYS.sessions]],
   [{ type: 'people-changed' }, [KEYS.team, KEYS.people, KEYS.session, KEYS.teamSettings]],
   [{ type: 'case-added', case: 'bramble' }, [KEYS.cases, KEYS.assignments]],
-  [{ type: 'comments-changed', case: 'report' }, [KEYS.othersComments('report')]],
+  [
+    { type: 'comments-changed', case: 'report' },
+    [KEYS.othersComments('report'), KEYS.othersMarkings('report')],
+  ],
   [{ type: 'case-changed', case: 'bramble' }, [KEYS.case('bramble')]],
   [{ type: 'tray-changed', case: 'post', versions: {} }, [KEYS.tray('post')]],
   [{ type: 'pedal-pressed', rest: 'left', isDown: true }, []],
@@ -47,6 +50,7 @@ const SHOWN = [
   ...['owl', 'seal'].flatMap((id) => [KEYS.revisions(id), KEYS.revision(id, 1), KEYS.present(id)]),
   ...['bramble', 'keel'].map((id) => KEYS.case(id)),
   KEYS.othersComments('report'),
+  KEYS.othersMarkings('report'),
   KEYS.sendingsOf('letter'),
   KEYS.tray('post'),
 ];

@@ -56,7 +56,7 @@ const REFRESHES: { [Type in LiveEvent['type']]: Refresh<Extract<LiveEvent, { typ
   'sessions-changed': { asks: [KEYS.sessions] },
   'people-changed': { asks: [KEYS.team, KEYS.people, KEYS.session, KEYS.teamSettings] },
   'case-added': { asks: [KEYS.cases, KEYS.assignments] },
-  'comments-changed': { asks: (event) => [KEYS.othersComments(event.case)] },
+  'comments-changed': { asks: (event) => [KEYS.othersComments(event.case), KEYS.othersMarkings(event.case)] },
   'queue-changed': { asks: [KEYS.queue] },
   'sendings-changed': { asks: [KEYS.sendings] },
   'tray-changed': { asks: (event) => (hasLines(event.case, event.versions) ? [] : [KEYS.tray(event.case)]) },

@@ -40,8 +40,9 @@ export type { ReadPaper } from './paper/readPaper';
 
 /** What opens pages to be marked, with its library: fetched only by those who mark one. */
 export const pageSources = () => import('./pdf/pageSource');
-export type { PageSize, PageSource } from './pdf/pageSource';
+export type { PageNote } from './pdf/pdfPages';
+export type { PagePart, PageSize, PageSource } from './pdf/pageSource';
 
 /** What writes markings into pages, with its library: fetched only by those who take one away. */
 export const pageWriter = () => import('./pdf/markPdf');
-export type { MarkedAs, MarkingOut } from './pdf/markPdf';
+export type { MarkedAs, MarkingOut, PagePicture } from './pdf/markPdf';

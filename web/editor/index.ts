@@ -92,12 +92,14 @@ export { countComment, countedComments, COUNTED_COMMENTS, type CommentCount } fr
 export { saidTwice, sayInWhole, SAID_TWICE } from './saidTwice';
 export {
   addMarking,
-  changeMarking,
+  alikeMarkings,
+  changeMarkings,
   copyMarking,
+  lineBeside,
   markingAt,
   markingById,
   markingsIn,
-  removeMarking,
+  removeMarkings,
   stepToMarking,
 } from './markings';
 export { adopt, placementIdsIn } from './adopting';

@@ -7,11 +7,13 @@ import { MarkingOnSchema, plainText, type MarkingOn } from '#core/passage';
 import { entryOf, leafOf, readOf, requestOf } from '../testing/leafState';
 import {
   addMarking,
-  changeMarking,
+  alikeMarkings,
+  changeMarkings,
   copyMarking,
+  lineBeside,
   markingAt,
   markingsIn,
-  removeMarking,
+  removeMarkings,
   stepToMarking,
 } from './markings';
 import { fromEditor, placementsOf } from './placements';
@@ -51,14 +53,14 @@ test('in whatever order they are put down, they stand by their pages, and each k
 
 test('a change of place or look leaves words and caret; one that is not there is not changed', () => {
   const state = marked(marking('a', 0), marking('b', 0));
-  const changed = done(state, changeMarking(state, 'a', { at: { x: 1, y: 2 }, colour: 'rust' }));
+  const changed = done(state, changeMarkings(state, ['a'], { at: { x: 1, y: 2 }, colour: 'rust' }));
   expect(markingsIn(changed.doc)[0]).toMatchObject({
     marking: { id: 'a', at: { x: 1, y: 2 }, colour: 'rust' },
   });
   expect(markingAt(changed)?.marking.id).toBe('b');
   expect(readOf(changed)).toBe(readOf(state));
-  expect(changeMarking(state, 'x', { framed: true })).toBeNull();
-  expect(removeMarking(state, 'x')).toBeNull();
+  expect(changeMarkings(state, ['x'], { framed: true })).toBeNull();
+  expect(removeMarkings(state, ['x'])).toBeNull();
 });
 
 test('the same words elsewhere have blanks of their own, and what they lead to moves along', () => {
@@ -71,7 +73,7 @@ test('the same words elsewhere have blanks of their own, and what they lead to m
   const where = { id: 'b', page: 2, at: { x: 15, y: 30 } };
   const copied = done(
     placed,
-    copyMarking(placed, 'a', where, () => 'p2'),
+    copyMarking(placed, 'a', [where], () => 'p2'),
   );
   expect(order(copied)).toEqual(['a', 'b']);
   expect(markingsIn(copied.doc)[1]!.marking).toMatchObject({
@@ -84,7 +86,7 @@ test('the same words elsewhere have blanks of their own, and what they lead to m
 test('one that is deleted comes back with undo, and the last leaves a line to write on', () => {
   const plugins = { plugins: [history()] };
   const state = marked(marking('a', 0)).reconfigure(plugins);
-  const gone = done(state, removeMarking(state, 'a'));
+  const gone = done(state, removeMarkings(state, ['a']));
   expect([order(gone), gone.doc.childCount > 0]).toEqual([[], true]);
   let back = gone;
   undo(gone, (tr) => (back = gone.apply(tr)));
@@ -99,4 +101,66 @@ test('a marking is no text of its own, and reads as its words alone', () => {
   ]);
   expect(textsOf(draft).map(({ name }) => name)).toEqual([null]);
   expect(plainText(draft)).not.toContain('Marking');
+});
+
+test('those from one entry are alike, whatever they were answered; of typed ones those of the same words', () => {
+  const counts = (state: EditorState, id: string, as: string) => {
+    const added = done(state, addMarking(state, marking(id, 0)));
+    const { from, to } = added.selection;
+    return done(added, placeEntry(added, from, to, requestOf(entryOf('Count', '[Many] dunlin'), as)));
+  };
+  let state = counts(counts(marked(marking('a', 0)), 'p', 'p1'), 'q', 'p2');
+  state = done(state, addMarking(state, marking('b', 1)));
+  state = state.apply(state.tr.insertText(' a '));
+  const alike = (id: string) => alikeMarkings(state.doc, id).map(({ marking: { id: one } }) => one);
+  expect([alike('p'), alike('q'), alike('a'), alike('x')]).toEqual([['p', 'q'], ['p', 'q'], ['a', 'b'], []]);
+  const [look, gone] = [
+    done(state, changeMarkings(state, alike('p'), { size: 'large' })),
+    done(state, removeMarkings(state, alike('p'))),
+  ];
+  expect(markingsIn(look.doc).map(({ marking: { size } }) => size)).toEqual([
+    ...['medium', 'large', 'large', 'medium'],
+  ]);
+  expect(order(gone)).toEqual(['a', 'b']);
+});
+
+test('at the same place of several pages each stands in its order with blanks of its own, in one step of undo', () => {
+  const plugins = { plugins: [history()] };
+  const state = marked(marking('a', 1), marking('c', 3)).reconfigure(plugins);
+  const places = [4, 0, 2].map((page) => ({ id: `on${page}`, page, at: { x: 10, y: 20 } }));
+  const copied = done(
+    state,
+    copyMarking(state, 'a', places, () => 'unused'),
+  );
+  expect(order(copied)).toEqual(['on0', 'a', 'on2', 'c', 'on4']);
+  expect(markingAt(copied)?.marking.id).toBe('on4');
+  expect(
+    markingsIn(copied.doc)
+      .filter(({ marking: { id } }) => id.startsWith('on'))
+      .every(({ node }) => node.textContent === 'a'),
+  ).toBe(true);
+  let back = copied;
+  undo(copied, (tr) => (back = copied.apply(tr)));
+  expect(order(back)).toEqual(['a', 'c']);
+});
+
+test('a copy answers no remark: that was said once', () => {
+  const state = marked({ ...marking('a', 0), answers: [12, 0] });
+  const copied = done(
+    state,
+    copyMarking(state, 'a', [{ id: 'b', page: 0, at: { x: 1, y: 1 } }], () => 'unused'),
+  );
+  expect(markingsIn(copied.doc).map(({ marking: { answers } }) => answers ?? null)).toEqual([[12, 0], null]);
+});
+
+test('words before all markings and behind them stand on lines of their own, made once', () => {
+  let state = marked(marking('a', 0), marking('b', 0));
+  for (const where of ['before', 'behind', 'before'] as const) {
+    state = done(state, lineBeside(state, where));
+    state = state.apply(state.tr.insertText(where));
+  }
+  expect(state.doc.content.content.map((node) => node.textContent)).toEqual([
+    ...['beforebefore', 'a', 'b', 'behind'],
+  ]);
+  expect(order(state)).toEqual(['a', 'b']);
 });

@@ -207,7 +207,7 @@ const NONE: readonly NamedCondition[] = [];
 /** Whether an entry may be a comment on a submission: it is one, or its collection is for work that has comments. */
 const isForComments = ({ changing, collection }: EntryEditing): boolean =>
   changing.content.comment !== undefined ||
-  (collection?.kindsOfWork ?? []).some((kind) => kindOf(kind)?.sharesComments);
+  (collection?.kindsOfWork ?? []).some((kind) => kindOf(kind)?.shares === 'comments');
 
 /** By what the entry is brought; a variation by the cues of what it varies. */
 function Cues({ index, editing }: { index: BankIndex; editing: EntryEditing }) {

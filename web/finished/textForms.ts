@@ -14,17 +14,20 @@ export interface TextForm {
   make: (passage: Passage, title: string, language: string) => Promise<Blob>;
 }
 
+/** As a Word document. */
+export const docxForm: TextForm = {
+  label: 'Word document (docx)',
+  ending: 'docx',
+  make: async (passage, title) => {
+    // Half the weight of the page: fetched only by those who want it.
+    const { docxBlob } = await import('./docxBlob');
+    return docxBlob(passage, title);
+  },
+};
+
 /** The forms that finished texts can be taken away in. */
 export const TEXT_FORMS: readonly TextForm[] = [
-  {
-    label: 'Word document (docx)',
-    ending: 'docx',
-    make: async (passage, title) => {
-      // Half the weight of the page: fetched only by those who want it.
-      const { docxBlob } = await import('./docxBlob');
-      return docxBlob(passage, title);
-    },
-  },
+  docxForm,
   {
     label: 'Markdown',
     ending: 'md',

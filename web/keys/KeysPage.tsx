@@ -125,7 +125,10 @@ const GROUPS: { title: string; keys: [string, string][] }[] = [
       ['Alt + .', 'The same words again at the cross, with blanks of their own'],
       ['Delete', 'Deletes the picked marking; Ctrl + Z brings it back'],
       ['Page Up, Page Down', 'The page before, the next page'],
-      ['Alt + Z, Alt + V', 'Larger, smaller'],
+      ['Alt + E', 'Lines the picked marking up with another: point at that, or step to it'],
+      ['Alt + /', 'Finds words on the pages and in the markings'],
+      ['Alt + ,', 'The markings as a list that is written in, and back to the page'],
+      ['Alt + Z, Alt + V', 'Larger, smaller; also the wheel with Ctrl, and two fingers'],
     ],
   },
   {

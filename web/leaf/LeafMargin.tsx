@@ -70,7 +70,7 @@ function Finished({ one, member, editor, keeper, finishing, downloads, material 
   if (material.finished) return material.finished(acts);
   const document = documentOf(editor);
   const title = one.number ? `${one.title} ${one.number}` : one.title;
-  const passage = finishedPassage(document);
+  const passage = material.outgoing(finishedPassage(document));
   const language = languageOf(document) ?? 'en-GB';
   const writtenAt = one.drafts.find(({ id }) => id === keeper.draftId)?.savedAt ?? new Date().toISOString();
   const note = { title: one.title, passage, language, writtenAt, author: member.name, record: one.record };

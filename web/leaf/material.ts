@@ -1,4 +1,5 @@
 import type { Editor } from '@tiptap/react';
+import type { Passage } from '#core/passage';
 import type { CaseRecord } from '#core/record';
 import type { ReactNode } from 'react';
 import type { Case, Draft } from '#contracts';
@@ -53,6 +54,8 @@ export interface Material {
   holdsFinish: () => boolean;
   /** What became of a finished text, before the ways to take it away. */
   outcome: (acts: { reopen: () => void }) => ReactNode;
+  /** How the finished text reads where it is taken away. */
+  outgoing: (passage: Passage) => Passage;
   /** Ways to take the text away besides those of every text, beneath these once it is finished. */
   takeAway: ReactNode;
   /** Ways to take what is finished away, in place of those of the text; null for those. */
@@ -76,6 +79,7 @@ export const NO_MATERIAL: Material = {
   beforePlacing: () => undefined,
   holdsFinish: () => false,
   outcome: () => null,
+  outgoing: (passage) => passage,
   takeAway: null,
   finished: null,
 };

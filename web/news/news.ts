@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 35,
+    day: '2026-11-30',
+    title: 'More on pages that are marked',
+    words:
+      'On a page that is marked, words are found on all its pages and in the markings; what others remarked in the file is answered; what colleagues marked is shown, and taken over; markings are lined up, copied to pages named by their numbers, and those of one entry changed at once. Two fingers enlarge the page, and the list can be written in as a text of its own.',
+    at: { label: 'The desk', to: '/' },
+  },
+  {
     number: 34,
     day: '2026-11-30',
     title: 'Plans and maps are marked',

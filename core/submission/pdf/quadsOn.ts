@@ -20,7 +20,7 @@ export interface OnPage {
 }
 
 /** A stretch along a line, from its start, in points. */
-interface Along {
+export interface Along {
   run: PdfRun;
   from: number;
   to: number;
@@ -42,7 +42,7 @@ const ABOVE = 0.82;
 const BELOW = 0.22;
 
 /** Stretches of one line as one shape, from the outermost left to the outermost right, as high as the largest letters. */
-function quadOf(parts: readonly Along[]): PdfQuad {
+export function quadOf(parts: readonly Along[]): PdfQuad {
   const { run } = parts[0]!;
   const [cos, sin] = [Math.cos(run.angle), Math.sin(run.angle)];
   const starts = parts.map((part) => part.run.x * cos + part.run.y * sin);
@@ -59,7 +59,7 @@ function quadOf(parts: readonly Along[]): PdfQuad {
 }
 
 /** Whether two runs stand on one line. */
-function isSameLine(one: PdfRun, other: PdfRun): boolean {
+export function isSameLine(one: PdfRun, other: PdfRun): boolean {
   const [cos, sin] = [Math.cos(one.angle), Math.sin(one.angle)];
   const apart = Math.abs((one.y - other.y) * cos - (one.x - other.x) * sin);
   return Math.abs(one.angle - other.angle) < 0.02 && apart < 0.55 * Math.max(one.size, other.size);

@@ -7,6 +7,6 @@ export const FEEDBACK: Kind = {
   caseName: 'Field report',
   details: ['name', 'topic', 'place', 'date'],
   worksOut: SUMMING_UP_DETAILS,
-  sharesComments: true,
+  shares: 'comments',
   reachesAll: false,
 };

@@ -5,5 +5,6 @@ export const MARKING: Kind = {
   work: 'Page markings',
   caseName: 'Marked page',
   details: [],
+  shares: 'markings',
   reachesAll: false,
 };

@@ -2,7 +2,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { PDFDocument } from '@cantoo/pdf-lib';
+import { PDFDocument, PDFHexString, PDFString, type PDFPage } from '@cantoo/pdf-lib';
 import { chromium } from '@playwright/test';
 
 const FOLDER = path.dirname(fileURLToPath(import.meta.url));
@@ -56,6 +56,17 @@ const MAP = `<svg viewBox="0 0 1200 800" width="1200" height="800" font-family="
 <rect x="470" y="330" width="34" height="26" fill="#777"/><text x="515" y="350" font-size="18" fill="#555">hide</text>
 </svg>`;
 
+/** A remark that a colleague has left in the file: a note at a place (ISO 32000-2, 12.5.6.4). */
+function remark(page: PDFPage, Rect: [number, number, number, number], words: string): void {
+  const { context } = page.doc;
+  const at = PDFString.fromDate(MADE);
+  const own = context.obj({
+    ...{ Type: 'Annot', Subtype: 'Text', P: page.ref, F: 4, Name: 'Comment', Rect, M: at, CreationDate: at },
+    ...{ Contents: PDFHexString.fromText(words), T: PDFHexString.fromText('Ruan Pellow') },
+  });
+  page.node.addAnnot(context.register(own));
+}
+
 const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
 const page = await browser.newPage({ viewport: { width: 1200, height: 800 } });
 await page.setContent(
@@ -67,6 +78,8 @@ pdf.setCreationDate(MADE);
 pdf.setModificationDate(MADE);
 // What is broken off at the end of the last section is an empty page.
 while (pdf.getPageCount() > 2) pdf.removePage(2);
+remark(pdf.getPage(0), [430, 250, 450, 270], 'Which door is this, the one to the treatment room?');
+remark(pdf.getPage(1), [110, 300, 130, 320], 'Checked by me on the 19th.');
 fs.writeFileSync(path.join(FOLDER, 'Plan of the hospital.pdf'), await pdf.save());
 await page.setContent(`<body style="margin:0">${MAP}`);
 await page.screenshot({ path: path.join(FOLDER, 'Survey map.png') });

@@ -19,8 +19,11 @@ function fit(
   if (context) draw(context, canvas.width, canvas.height);
 }
 
-/** A page of a TIFF, counted from 1, as points of four bytes each. */
-async function tiffPage(file: File, page: number): Promise<{ pages: number; picture: ImageData }> {
+/**
+ * A page of a TIFF, counted from 1, as points of four bytes each, and how many there are. Throws an UnreadableFile where it is too large, or
+ * not there; what the library throws where it is damaged.
+ */
+export async function tiffPage(file: File, page: number): Promise<{ pages: number; picture: ImageData }> {
   const { decode, decodeImage, toRGBA8 } = await import('utif2');
   const buffer = await file.arrayBuffer();
   const pages = decode(buffer).filter((one) => one.t256 !== undefined);

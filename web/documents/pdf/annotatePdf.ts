@@ -3,6 +3,7 @@ import type { PDFContext, PDFDict, PDFRef } from '@cantoo/pdf-lib';
 import { UnreadableFile } from '#client/api';
 import { quadsOn, readPdf, type PdfPage, type ReadPdf, type Submission } from '#core/submission';
 import type { TextRange } from '#core/passage';
+import { addAnnotation } from './addAnnotation';
 import { withPdf } from './openPdf';
 import { pagesOfPdf, viewportOf, withEdges } from './pdfPages';
 
@@ -95,24 +96,24 @@ export async function annotatedPdf(
   commentsOn: (submission: Submission) => readonly PdfComment[],
 ): Promise<Uint8Array> {
   const annotations = await withPdf(bytes, called, (pdf) => annotationsOf(pdf, commentsOn));
-  const { PDFDocument, PDFHexString, PDFString } = await import('@cantoo/pdf-lib');
+  const { PDFDocument, PDFHexString, PDFName, PDFString } = await import('@cantoo/pdf-lib');
   try {
     const pdf = await PDFDocument.load(bytes, { forIncrementalUpdate: true, updateMetadata: false });
     const { context } = pdf;
     const pages = pdf.getPages();
     annotations.forEach(({ page, quads, spot: [x, y], text, author, at }, index) => {
-      const { node, ref } = pages[page]!;
+      const on = pages[page]!;
       const isNote = quads.length === 0;
       const instant = PDFString.fromDate(new Date(at));
       const own: PDFDict = context.obj({
-        ...{ Type: 'Annot', Subtype: isNote ? 'Text' : 'Highlight', P: ref, F: 4 },
+        ...{ Type: 'Annot', Subtype: isNote ? 'Text' : 'Highlight', P: on.ref, F: 4 },
         Rect: isNote ? [x, y - NOTE, x + NOTE, y] : boundsOf(quads),
         ...(isNote ? { Name: 'Comment' } : { QuadPoints: quads.flat() }),
         ...{ C: [...MARKED], Contents: PDFHexString.fromText(text), T: PDFHexString.fromText(author) },
         ...{ M: instant, CreationDate: instant, NM: PDFString.of(`comment-${index + 1}-${Date.parse(at)}`) },
         ...(!isNote && { AP: { N: appearanceOf(context, quads) } }),
       });
-      node.addAnnot(context.register(own));
+      addAnnotation(on, own, { PDFName });
     });
     return await pdf.save({ useObjectStreams: false });
   } catch (error) {

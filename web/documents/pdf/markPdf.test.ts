@@ -3,9 +3,10 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { expect, test } from '@jest/globals';
-import { degrees, PDFDocument, StandardFonts } from '@cantoo/pdf-lib';
+import { degrees, PDFDict, PDFDocument, PDFName, PDFRawStream, StandardFonts } from '@cantoo/pdf-lib';
 import type { Face } from '#client/faces';
 import { withPdf } from './openPdf';
+import { notesOfPage } from './pdfPages';
 import { markedPdf, type MarkedAs, type MarkingOut } from './markPdf';
 
 const bytesOf = (face: Face) =>
@@ -22,7 +23,14 @@ const marking = (change: Partial<MarkingOut>): MarkingOut => ({
     points: 11,
     colour: [0.64, 0.31, 0.18],
   },
-  ...{ framed: false, leads: [], author: 'Imke Tarrow', writtenAt: '2026-11-30T10:00:00.000Z' },
+  ...{
+    framed: false,
+    leads: [],
+    answers: null,
+    unit: 1,
+    author: 'Imke Tarrow',
+    writtenAt: '2026-11-30T10:00:00.000Z',
+  },
   ...change,
 });
 
@@ -121,10 +129,62 @@ test('drawn into the page, words of any script of the shipped faces are read by 
 
 test('a picture becomes a page of its size, with what is marked on it', async () => {
   const png = fs.readFileSync('demo/lived/pages/Survey map.png');
-  const out = await marked(new Uint8Array(png), [marking({ at: { x: 300, y: 200 } })]);
+  const out = await markedPdf(
+    [{ bytes: new Uint8Array(png), width: 900, height: 600 }],
+    'map.png',
+    [marking({ at: { x: 300, y: 200 } })],
+    'annotations',
+    bytesOf,
+  );
   const size = await withPdf(out, 'map.pdf', async (pdf) => (await pdf.getPage(1)).view);
   expect(size).toEqual([0, 0, 900, 600]);
   expect((await annotationsOf(out)).map(({ at }) => [Math.round(at.x), Math.round(at.y)])).toEqual([
     [300, 200],
   ]);
+});
+
+/** The objects of a file as it is written, by their numbers, but for the lists of annotations on pages. */
+async function objectsOf(bytes: Uint8Array): Promise<Map<string, string>> {
+  const { context } = await PDFDocument.load(bytes, { updateMetadata: false });
+  return new Map(
+    context.enumerateIndirectObjects().map(([ref, object]) => {
+      if (object instanceof PDFDict && object.get(PDFName.of('Type')) === PDFName.of('Page')) {
+        const page = object.clone();
+        page.delete(PDFName.of('Annots'));
+        return [String(ref), String(page)];
+      }
+      const stream = object instanceof PDFRawStream ? ` ${Buffer.from(object.contents).toString('hex')}` : '';
+      return [String(ref), `${String(object)}${stream}`];
+    }),
+  );
+}
+
+/** A plan on two pages, each with a remark. */
+const PLAN = new Uint8Array(fs.readFileSync('demo/lived/pages/Plan of the hospital.pdf'));
+/** What is remarked on the first page of a file. */
+const notesOn = async (bytes: Uint8Array) =>
+  withPdf(bytes, 'plan.pdf', async (pdf) => notesOfPage(await pdf.getPage(1)));
+
+test('object by object the file is what it was, but for the annotations that came to its pages', async () => {
+  for (const from of [PLAN, await paper(90)]) {
+    const [before, after] = [
+      await objectsOf(from),
+      await objectsOf(await marked(from, [marking({}), marking({ framed: true })])),
+    ];
+    expect(after.size).toBeGreaterThan(before.size);
+    for (const [ref, written] of before) expect([ref, after.get(ref)]).toEqual([ref, written]);
+  }
+});
+
+test('what answers a remark goes out as an answer to it, and is read as one; the remark stays', async () => {
+  const [asked] = await notesOn(PLAN);
+  expect(asked).toMatchObject({ author: 'Ruan Pellow', answers: null });
+  const out = await marked(PLAN, [marking({ lines: ['The one to the yard.'], answers: asked!.object })]);
+  const notes = await notesOn(out);
+  expect(notes).toHaveLength(2);
+  expect(notes[0]).toEqual(asked);
+  expect(notes[1]).toMatchObject({
+    ...{ author: 'Imke Tarrow', text: 'The one to the yard.', answers: asked!.object },
+    at: '2026-11-30T10:00:00.000Z',
+  });
 });

@@ -3,6 +3,7 @@ import type {
   PDFDocument,
   PDFFont,
   PDFHexString,
+  PDFName,
   PDFPage,
   PDFRef,
   PDFString,
@@ -10,9 +11,9 @@ import type {
 import { UnreadableFile } from '#client/api';
 import { runsOfFaces, type Face } from '#client/faces';
 import type { PagePoint } from '#core/passage';
-import { isPdf } from './isPdf';
+import { addAnnotation } from './addAnnotation';
 import { withPdf } from './openPdf';
-import { PICTURE_SCALE } from './pageSource';
+import type { PageSize } from './pageSource';
 
 /** Words at a place of a page, as they go out. Places are in points from the left and the upper edge of the page as it is shown. */
 export interface MarkingOut {
@@ -25,17 +26,23 @@ export interface MarkingOut {
   /** Red, green and blue, from 0 to 1. */
   colour: readonly [number, number, number];
   framed: boolean;
+  /** So many times as thick as usual its lines are: more on a large page. */
+  unit: number;
   /** Lines that lead elsewhere, each a run of points. */
   leads: readonly (readonly PagePoint[])[];
   author: string;
   /** When it was written: an ISO instant. */
   writtenAt: string;
+  /** The remark in the file that it answers: the number and generation of its object; null for none. */
+  answers: readonly [number: number, generation: number] | null;
 }
 
 /** A line is so many times as high as its letters, and its words stand so far beneath its upper edge. */
 const LEADING = 1.3;
 const ASCENT = 1.0;
 const PADDING = 0.15;
+/** A note is drawn by each reader in its own way, about so large, in points. */
+const NOTE = 20;
 
 interface Box {
   left: number;
@@ -79,10 +86,10 @@ function wordsBox({ at, lines, points }: MarkingOut, fonts: Fonts): Box {
 }
 
 /** The least box around words and what leads from them. */
-function wholeBox(words: Box, leads: MarkingOut['leads']): Box {
+function wholeBox(words: Box, { leads, unit }: MarkingOut): Box {
   const all = leads.flat();
   // Half a line's width lies outside of it.
-  const edge = all.length > 0 ? 0.5 : 0;
+  const edge = all.length > 0 ? unit / 2 : 0;
   return {
     left: Math.min(words.left, ...all.map(({ x }) => x - edge)),
     top: Math.min(words.top, ...all.map(({ y }) => y - edge)),
@@ -95,16 +102,16 @@ const two = (value: number) => value.toFixed(2);
 
 /** What is drawn of a marking (ISO 32000-2, 8.4 to 9.4), in points from the lower left corner of its box. */
 function drawing(marking: MarkingOut, words: Box, box: Box, fonts: Fonts): string {
-  const { lines, points, colour, framed, leads } = marking;
+  const { lines, points, colour, framed, leads, unit } = marking;
   const x = (at: number) => two(at - box.left);
   const y = (at: number) => two(box.bottom - at);
   const rgb = colour.map(two).join(' ');
-  const out = [`${rgb} rg ${rgb} RG 1 w`];
+  const out = [`${rgb} rg ${rgb} RG ${two(unit)} w`];
   for (const line of leads)
     out.push(`${line.map((point, at) => `${x(point.x)} ${y(point.y)} ${at === 0 ? 'm' : 'l'}`).join(' ')} S`);
   if (framed)
     out.push(
-      `${x(words.left + 0.5)} ${y(words.bottom - 0.5)} ${two(words.right - words.left - 1)} ${two(words.bottom - words.top - 1)} re S`,
+      `${x(words.left + unit / 2)} ${y(words.bottom - unit / 2)} ${two(words.right - words.left - unit)} ${two(words.bottom - words.top - unit)} re S`,
     );
   out.push('BT');
   lines.forEach((line, at) => {
@@ -140,7 +147,7 @@ interface Placed {
 /** Makes the drawing of a marking a part of the file. */
 function formOf(pdf: PDFDocument, marking: MarkingOut, fonts: Fonts, turn: number): Placed {
   const words = wordsBox(marking, fonts);
-  const box = wholeBox(words, marking.leads);
+  const box = wholeBox(words, marking);
   const stream = pdf.context.stream(drawing(marking, words, box, fonts), {
     ...{ Type: 'XObject', Subtype: 'Form' },
     BBox: [0, 0, box.right - box.left, box.bottom - box.top],
@@ -162,31 +169,56 @@ const rectOf = ({ left, top, right, bottom }: Box, toPage: ToPage): number[] => 
 export type MarkedAs = 'annotations' | 'drawn';
 
 interface Lib {
+  PDFName: typeof PDFName;
   PDFHexString: typeof PDFHexString;
+  PDFRef: typeof PDFRef;
   PDFString: typeof PDFString;
 }
 
-/** Adds a marking as an annotation of free text with an appearance of its own, so that every reader shows it alike (ISO 32000-2, 12.5.6.6). */
+/** What all readers of a file show of an annotation: its words, who wrote it and when. */
+function said({ marking: { lines, author, writtenAt } }: Placed, lib: Lib, index: number) {
+  const instant = lib.PDFString.fromDate(new Date(writtenAt));
+  return {
+    ...{ Type: 'Annot', F: 4, M: instant, CreationDate: instant },
+    Contents: lib.PDFHexString.fromText(lines.join('\n')),
+    T: lib.PDFHexString.fromText(author),
+    NM: lib.PDFString.of(`marking-${index + 1}-${Date.parse(writtenAt)}`),
+  };
+}
+
+/** An annotation of free text with an appearance of its own, so that every reader shows it alike (ISO 32000-2, 12.5.6.6). */
+const freeText = ({ marking: { points, colour }, box, form, turn }: Placed, toPage: ToPage, lib: Lib) => ({
+  ...{ Subtype: 'FreeText', Rect: rectOf(box, toPage), Rotate: turn, BS: { W: 0 }, AP: { N: form } },
+  DA: lib.PDFString.of(`/Helv ${two(points)} Tf ${colour.map(two).join(' ')} rg`),
+});
+
+/** An answer to a remark: a note that readers show in one thread with it (ISO 32000-2, 12.5.6.2), where it was put down. */
+const reply = (
+  { box: { left, top } }: Placed,
+  [number, generation]: readonly [number, number],
+  toPage: ToPage,
+  lib: Lib,
+) => ({
+  ...{ Subtype: 'Text', Name: 'Comment', IRT: lib.PDFRef.of(number, generation), RT: 'R' },
+  Rect: rectOf({ left, top, right: left + NOTE, bottom: top + NOTE }, toPage),
+});
+
+/** Adds a marking as an annotation. */
 function annotate(
   pdf: PDFDocument,
   page: PDFPage,
-  { marking, box, form, turn }: Placed,
+  placed: Placed,
   toPage: ToPage,
   lib: Lib,
   index: number,
-) {
-  const { lines, colour, points, author, writtenAt } = marking;
-  const instant = lib.PDFString.fromDate(new Date(writtenAt));
+): void {
+  const { answers } = placed.marking;
   const own: PDFDict = pdf.context.obj({
-    ...{ Type: 'Annot', Subtype: 'FreeText', P: page.ref, F: 4, Rect: rectOf(box, toPage) },
-    Contents: lib.PDFHexString.fromText(lines.join('\n')),
-    DA: lib.PDFString.of(`/Helv ${two(points)} Tf ${colour.map(two).join(' ')} rg`),
-    ...{ T: lib.PDFHexString.fromText(author), M: instant, CreationDate: instant, Rotate: turn },
-    BS: { W: 0 },
-    NM: lib.PDFString.of(`marking-${index + 1}-${Date.parse(writtenAt)}`),
-    AP: { N: form },
+    ...said(placed, lib, index),
+    P: page.ref,
+    ...(answers ? reply(placed, answers, toPage, lib) : freeText(placed, toPage, lib)),
   });
-  page.node.addAnnot(pdf.context.register(own));
+  addAnnotation(page, own, lib);
 }
 
 /** The operators that draw a form at the corner of its box. */
@@ -198,14 +230,23 @@ function drawInto(pdf: PDFDocument, page: PDFPage, { box, form }: Placed, toPage
   page.node.addContentStream(pdf.context.register(content));
 }
 
-/** A PDF of one page that is a picture. */
-async function pictureAsPdf(bytes: Uint8Array, create: typeof PDFDocument.create): Promise<PDFDocument> {
+/** A picture (PNG, JPEG) that becomes a page: so large, in points. */
+export interface PagePicture extends PageSize {
+  bytes: Uint8Array;
+}
+
+/** A PDF whose pages are pictures. */
+async function picturesAsPdf(
+  pictures: readonly PagePicture[],
+  create: typeof PDFDocument.create,
+): Promise<Uint8Array> {
   const pdf = await create();
-  const isPng = bytes[0] === 0x89;
-  const picture = isPng ? await pdf.embedPng(bytes) : await pdf.embedJpg(bytes);
-  const [width, height] = [picture.width * PICTURE_SCALE, picture.height * PICTURE_SCALE];
-  pdf.addPage([width, height]).drawImage(picture, { x: 0, y: 0, width, height });
-  return pdf;
+  for (const { bytes, width, height } of pictures) {
+    const isPng = bytes[0] === 0x89;
+    const picture = isPng ? await pdf.embedPng(bytes) : await pdf.embedJpg(bytes);
+    pdf.addPage([width, height]).drawImage(picture, { x: 0, y: 0, width, height });
+  }
+  return pdf.save({ useObjectStreams: false });
 }
 
 /** How each page of a PDF is turned, and from where on it is shown to where in the file it is. */
@@ -222,21 +263,19 @@ async function pagesShown(bytes: Uint8Array, called: string, pages: ReadonlySet<
 }
 
 /**
- * A PDF or picture (PNG, JPEG) with words at places of its pages, as a PDF. What was there stays: annotations are put behind it (an incremental
+ * A PDF, or pictures each of which becomes a page, with words at places of its pages, as a PDF. What was there stays: annotations are put behind it (an incremental
  * update, ISO 32000-2, 7.5.6). `bytesOf` gives a part of the book face (WOFF). Throws an UnreadableFile in words where the file cannot be read
  * or takes no markings.
  */
 export async function markedPdf(
-  bytes: Uint8Array,
+  from: Uint8Array | readonly PagePicture[],
   called: string,
   markings: readonly MarkingOut[],
   as: MarkedAs,
   bytesOf: (face: Face) => Promise<Uint8Array>,
 ): Promise<Uint8Array> {
   const { PDFDocument, ...lib } = await import('@cantoo/pdf-lib');
-  const original = isPdf(bytes)
-    ? bytes
-    : await (await pictureAsPdf(bytes, () => PDFDocument.create())).save({ useObjectStreams: false });
+  const original = from instanceof Uint8Array ? from : await picturesAsPdf(from, () => PDFDocument.create());
   const shown = await pagesShown(original, called, new Set(markings.map(({ page }) => page)));
   try {
     const pdf = await PDFDocument.load(original, { forIncrementalUpdate: true, updateMetadata: false });

@@ -66,6 +66,10 @@ function runOf(item: TextItem, viewport: PageViewport, look: FontLook): PdfRun {
 
 /** What an annotation is, of what pdf.js says of it; it tells more of some. */
 interface Annotation {
+  /** The object that it is in its file ("12R", "12R1"), or a name of pdf.js's own where it is none. */
+  id: string;
+  /** The object of the annotation that it answers. */
+  inReplyTo?: string | null;
   subtype: string;
   rect: number[];
   quadPoints?: ArrayLike<number> | null;
@@ -126,6 +130,37 @@ export async function withEdges(
 /** A page as it is shown, at one point to a point of the file. */
 export const viewportOf = (page: PDFPageProxy): PageViewport => page.getViewport({ scale: 1 });
 
+const isText = (item: TextItem | object): item is TextItem => 'str' in item && item.str !== '';
+
+/** What a page says and where; how its fonts look is not asked. */
+export async function runsOfPage(page: PDFPageProxy): Promise<PdfRun[]> {
+  const [viewport, { items }] = [viewportOf(page), await page.getTextContent()];
+  return items.filter(isText).map((item) => runOf(item, viewport, { isBold: false, isItalic: false }));
+}
+
+/** A remark in a PDF, as one that can be answered. */
+export interface PageNote extends PdfRemark {
+  /** The object that it is in its file: its number and generation; null where it is none of its own. */
+  object: readonly [number: number, generation: number] | null;
+  /** The object of the remark that it answers; null for one that stands for itself. */
+  answers: readonly [number: number, generation: number] | null;
+}
+
+function objectOf(name: string | null | undefined): PageNote['object'] {
+  const [, number, generation] = /^(\d+)R(\d*)$/.exec(name ?? '') ?? [];
+  return number === undefined ? null : [Number(number), Number(generation ?? 0)];
+}
+
+/** What is remarked on a page, answers too. */
+export async function notesOfPage(page: PDFPageProxy): Promise<PageNote[]> {
+  const viewport = viewportOf(page);
+  const annotations = (await page.getAnnotations()) as Annotation[];
+  return annotations.flatMap((one) => {
+    const remark = remarkOf(one, viewport);
+    return remark ? [{ ...remark, object: objectOf(one.id), answers: objectOf(one.inReplyTo) }] : [];
+  });
+}
+
 /** The pages of a PDF: what they say and where, and what is remarked on them. `tell` hears of each that is read. */
 export async function pagesOfPdf(pdf: PDFDocumentProxy, tell?: (page: number) => void): Promise<PdfPage[]> {
   const fonts = new Fonts();
@@ -136,7 +171,7 @@ export async function pagesOfPdf(pdf: PDFDocumentProxy, tell?: (page: number) =>
       page.getTextContent(),
       page.getAnnotations() as Promise<Annotation[]>,
     ]);
-    const items = content.items.filter((item): item is TextItem => 'str' in item && item.str !== '');
+    const items = content.items.filter(isText);
     await fonts.ofPage(page, new Set(items.map(({ fontName }) => fontName)));
     const viewport = viewportOf(page);
     pages.push({

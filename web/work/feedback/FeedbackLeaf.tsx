@@ -4,7 +4,7 @@ import type { OthersComments, SummingUp } from '#contracts';
 import type { Criterion, Tally } from '#core/work';
 import { call } from '#client/api';
 import { KEYS } from '../../api';
-import { LeafOfCase, type LeafWithMaterial, type Material } from '../../leaf';
+import { LeafOfCase, NO_MATERIAL, type LeafWithMaterial, type Material } from '../../leaf';
 import { useShell } from '../../shell';
 import { giveKeys } from '../../writing';
 import { Button, Failed, Key, Loading } from '../../ui';
@@ -176,6 +176,7 @@ function useSubmissionMaterial(leaf: LeafWithMaterial): Material {
       : [],
     beside: <CommentBeside feedback={feedback} criteria={criteria} />,
     holdsFinish,
+    outgoing: NO_MATERIAL.outgoing,
     listsReach: !feedback.isWordedComment,
     isReading: has && isReading,
     // What is read takes them once it is there; where nothing was handed in, it is asked for.

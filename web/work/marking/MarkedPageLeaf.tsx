@@ -1,22 +1,25 @@
 import { useMutation } from '@tanstack/react-query';
 import { EditorContent } from '@tiptap/react';
-import { useEffect, useState } from 'react';
-import type { Case } from '#contracts';
+import { useEffect } from 'react';
+import type { Case, OthersMarkings } from '#contracts';
+import { markingsAsText } from '#core/draft';
 import { sendFile } from '#client/files';
 import { KEYS, queryClient } from '../../api';
 import { pageSources } from '../../documents';
 import { mustFit } from '../../files';
 import { LeafOfCase, NO_MATERIAL, type LeafWithMaterial, type Material } from '../../leaf';
-import { Button, Failed, FileDrop, Loading, Refused } from '../../ui';
+import type { Action } from '../../shell';
+import { Failed, FileDrop, Loading, Refused } from '../../ui';
 import { MarkingsBeside } from './MarkingsBeside';
+import { MarkingsAsList } from './MarkingsAsList';
+import { PageHead } from './PageHead';
 import { PagePane } from './PagePane';
 import { TakeAway } from './TakeAway';
 import { useMarkings, type Markings } from './useMarkings';
+import { useNotes, type NoteOnPage } from './useNotes';
+import { useOthersMarkings } from './useOthersMarkings';
+import { usePageFind, type PageFind } from './usePageFind';
 import { markedFile, usePages } from './usePages';
-
-const NEAREST = 0.25;
-const FARTHEST = 12;
-const within = (zoom: number) => Math.min(FARTHEST, Math.max(NEAREST, zoom));
 
 /** Where the page to be marked is dropped or chosen. */
 function TakePage({ one }: { one: Case }) {
@@ -37,8 +40,8 @@ function TakePage({ one }: { one: Case }) {
     <section aria-label="The page to be marked" className="grid gap-3 px-9 py-5 max-[899px]:px-4">
       <FileDrop
         label="Page"
-        hint="Drop the page here that is to be marked: a PDF, a plan, a map or a picture (PNG, JPEG, WebP). It is saved with the case."
-        accept=".pdf,.png,.jpg,.jpeg,.webp"
+        hint="Drop the page here that is to be marked: a PDF, a plan, a map or a picture (PNG, JPEG, WebP, TIFF). It is saved with the case."
+        accept=".pdf,.png,.jpg,.jpeg,.webp,.gif,.tif,.tiff"
         isReading={taking.isPending}
         take={([file]) => file && taking.mutate(file)}
       />
@@ -47,92 +50,32 @@ function TakePage({ one }: { one: Case }) {
   );
 }
 
-/** Which page is shown, and how large. */
-function PageHead({
-  markings,
-  count,
-  zoom,
-  setZoom,
-}: {
-  markings: Markings;
-  count: number;
-  zoom: number;
-  setZoom: (change: (zoom: number) => number) => void;
-}) {
-  const { page, setPage } = markings;
-  return (
-    <div
-      className="flex flex-wrap items-baseline gap-x-4 gap-y-1 px-9 py-2 text-[13.5px] max-[899px]:px-4"
-      data-print="no"
-    >
-      {count > 1 && (
-        <>
-          <Button look="text" disabled={page === 0} onClick={() => setPage(page - 1)}>
-            Page before
-          </Button>
-          <label className="flex items-baseline gap-1">
-            Page
-            <input
-              className="input w-14 text-center text-[13.5px]"
-              inputMode="numeric"
-              key={page}
-              defaultValue={page + 1}
-              onKeyDown={(event) => event.key === 'Enter' && event.currentTarget.blur()}
-              onBlur={({ target }) => {
-                const asked = Number(target.value);
-                if (Number.isInteger(asked) && asked >= 1 && asked <= count) setPage(asked - 1);
-                else target.value = String(page + 1);
-              }}
-            />
-            of {count.toLocaleString()}
-          </label>
-          <Button look="text" disabled={page + 1 >= count} onClick={() => setPage(page + 1)}>
-            Next page
-          </Button>
-        </>
-      )}
-      <span className="ml-auto flex gap-4">
-        <Button look="text" disabled={zoom >= FARTHEST} onClick={() => setZoom((now) => now * 1.4)}>
-          Larger
-        </Button>
-        <Button look="text" disabled={zoom <= NEAREST} onClick={() => setZoom((now) => now / 1.4)}>
-          Smaller
-        </Button>
-        <Button look="text" disabled={zoom === 1} onClick={() => setZoom(() => 1)}>
-          Whole width
-        </Button>
-      </span>
-    </div>
-  );
-}
-
-/** The page above, with its markings on it. */
-function Above({
-  leaf,
-  markings,
-  zoom,
-  setZoom,
-  found,
-}: {
+/** What a leaf shows of its page. */
+interface Shown {
   leaf: LeafWithMaterial;
   markings: Markings;
-  zoom: number;
-  setZoom: (change: (zoom: number) => number) => void;
-  found: ReturnType<typeof usePages>;
-}) {
+  find: PageFind;
+  notes: readonly NoteOnPage[];
+  others: readonly OthersMarkings[];
+  pages: ReturnType<typeof usePages>;
+}
+
+/** The page above, with its markings on it, or these as a list. */
+function Above({ leaf, markings, find, notes, others, pages }: Shown) {
   const { one, editor } = leaf;
-  const { paneRef } = markings;
-  const source = found.data;
+  const { paneRef, view } = markings;
+  const source = pages.data;
+  const isShown = source !== undefined && view === 'page';
   useEffect(() => {
-    if (source) paneRef.current?.focus({ preventScroll: true });
-  }, [source, paneRef]);
+    if (isShown) paneRef.current?.focus({ preventScroll: true });
+  }, [isShown, paneRef]);
   if (!source)
     return (
       <>
         {!markedFile(one) ? (
           <TakePage one={one} />
-        ) : found.isError ? (
-          <Failed what="the page" error={found.error} retry={() => void found.refetch()} />
+        ) : pages.isError ? (
+          <Failed what="the page" error={pages.error} retry={() => void pages.refetch()} />
         ) : (
           <Loading what="the page" />
         )}
@@ -144,52 +87,70 @@ function Above({
     );
   return (
     <>
-      <PageHead {...{ markings, zoom, setZoom }} count={source.count} />
-      <PagePane {...{ source, editor, zoom, setZoom, markings }} />
+      <PageHead {...{ markings, find }} count={source.count} />
+      {view === 'page' ? (
+        <PagePane {...{ source, editor, markings, find, notes, others }} />
+      ) : (
+        <MarkingsAsList editor={editor} />
+      )}
     </>
   );
 }
 
+/** What can be done with the page that is shown, and with its markings. */
+function actionsOf({ leaf, markings, find }: Pick<Shown, 'leaf' | 'markings' | 'find'>): Action[] {
+  const { acts, zoom, view, current, point } = markings;
+  const asList = { label: 'The markings as a list', key: 'Alt + ,', run: () => acts.show('list') };
+  const asPage = { label: 'The markings on the page', key: 'Alt + ,', run: () => acts.show('page') };
+  if (view === 'list') return [asPage];
+  const changes: Action[] = [
+    { label: 'The same marking again, here', key: 'Alt + .', run: () => acts.again() },
+    ...(current === null
+      ? []
+      : [{ label: 'Line up with another marking', key: 'Alt + E', run: () => point('line-up') }]),
+    { label: 'Delete this marking', run: () => acts.drop() },
+  ];
+  return [
+    { label: 'Next marking', key: 'Alt + T', run: () => acts.step(1) },
+    { label: 'Marking before', key: 'Alt + H', run: () => acts.step(-1) },
+    { label: 'Find on these pages', key: 'Alt + /', run: () => find.type(find.typed ?? '') },
+    asList,
+    { label: 'Larger', key: 'Alt + Z', run: zoom.larger },
+    { label: 'Smaller', key: 'Alt + V', run: zoom.smaller },
+    ...(leaf.open ? changes : []),
+  ];
+}
+
 /** The page of a case, with what can be done with the markings on it. */
 function useMarkedPage(leaf: LeafWithMaterial): Material {
-  const { one, open } = leaf;
-  const [zoom, setTo] = useState(1);
-  const setZoom = (change: (zoom: number) => number) => setTo((now) => within(change(now)));
-  const found = usePages(one.id, markedFile(one));
+  const { one } = leaf;
+  const pages = usePages(one.id, markedFile(one));
   const markings = useMarkings(leaf);
-  const { acts, isReading, cross } = markings;
-  const has = !!found.data;
-  const count = found.data?.count ?? 0;
+  const find = usePageFind(pages.data, markings);
+  const notes = useNotes(pages.data);
+  const others = useOthersMarkings(one);
+  const { acts, isReading, cross, view } = markings;
+  const has = !!pages.data;
+  const takeAway = pages.data ? <TakeAway {...{ leaf }} source={pages.data} page={markings.page} /> : null;
   return {
     ...NO_MATERIAL,
-    above: <Above {...{ leaf, markings, zoom, setZoom, found }} />,
+    above: <Above {...{ leaf, markings, pages, find, notes, others }} />,
     leafClass: 'with-page',
     drawsText: true,
-    actions: has
-      ? [
-          { label: 'Next marking', key: 'Alt + T', run: () => acts.step(1) },
-          { label: 'Marking before', key: 'Alt + H', run: () => acts.step(-1) },
-          { label: 'Larger', key: 'Alt + Z', run: () => setZoom((now) => now * 1.4) },
-          { label: 'Smaller', key: 'Alt + V', run: () => setZoom((now) => now / 1.4) },
-          ...(open
-            ? [
-                { label: 'The same marking again, here', key: 'Alt + .', run: () => acts.again() },
-                { label: 'Delete this marking', run: () => acts.drop() },
-              ]
-            : []),
-        ]
-      : [],
+    actions: has ? actionsOf({ leaf, markings, find }) : [],
     beside: has ? (
-      <MarkingsBeside markings={markings} pages={count}>
-        <TakeAway leaf={leaf} page={markings.page} />
+      <MarkingsBeside {...{ markings, notes, others }} open={leaf.open} pages={pages.data?.count ?? 0}>
+        {takeAway}
       </MarkingsBeside>
     ) : null,
     listsReach: false,
     isReading,
     takesKeys: true,
     beforePlacing: () => {
-      if (has && isReading) acts.begin(cross);
+      if (has && isReading && view === 'page') acts.begin(cross);
     },
+    outgoing: markingsAsText,
+    takeAway,
   };
 }
 

@@ -1,6 +1,12 @@
 import type { ReactNode } from 'react';
-import { MARKING_COLOURS, MARKING_SIZES, plainText, type Block, type MarkingOn } from '#core/passage';
-import { Button, Key } from '../../ui';
+import type { OthersMarkings } from '#contracts';
+import { MARKING_COLOURS, MARKING_SIZES, type MarkingOn } from '#core/passage';
+import { Button, Key, Tick } from '../../ui';
+import { NotesBeside } from './NotesBeside';
+import { OthersBeside } from './OthersBeside';
+import { OtherPages } from './OtherPages';
+import type { NoteOnPage } from './useNotes';
+import { wordsOfMarking } from './wordsOfMarking';
 import type { Markings } from './useMarkings';
 
 const COLOUR_WORDS: Record<MarkingOn['colour'], string> = {
@@ -41,16 +47,9 @@ function Pick<T extends string>({
 }
 
 /** What can be done with the marking at hand: how it looks, where it leads, once more elsewhere. */
-function AtHand({
-  marking,
-  markings: { acts, point, pointing, page },
-  pages,
-}: {
-  marking: MarkingOn;
-  markings: Markings;
-  pages: number;
-}) {
+function AtHand({ marking, markings, pages }: { marking: MarkingOn; markings: Markings; pages: number }) {
   const { size, colour, framed, lead } = marking;
+  const { acts, point, pointing, isForAll, setForAll, alike } = markings;
   return (
     <div role="group" aria-label="This marking" className="grid gap-1 border-b border-hair pb-2 text-[13px]">
       <div className="flex flex-wrap gap-x-4 gap-y-1">
@@ -59,22 +58,22 @@ function AtHand({
           all={MARKING_SIZES}
           words={SIZE_WORDS}
           value={size}
-          pick={(now) => acts.change({ size: now })}
+          pick={(now) => acts.changeLook({ size: now })}
         />
         <Pick
           label="Colour"
           all={MARKING_COLOURS}
           words={COLOUR_WORDS}
           value={colour}
-          pick={(now) => acts.change({ colour: now })}
+          pick={(now) => acts.changeLook({ colour: now })}
         />
       </div>
       <div className="flex flex-wrap gap-x-4 gap-y-1" onMouseDown={(event) => event.preventDefault()}>
-        <Button look="text" aria-pressed={framed} onClick={() => acts.change({ framed: !framed })}>
+        <Button look="text" aria-pressed={framed} onClick={() => acts.changeLook({ framed: !framed })}>
           {framed ? 'No box' : 'In a box'}
         </Button>
         {lead ? (
-          <Button look="text" onClick={() => acts.change({ lead: null })}>
+          <Button look="text" onClick={() => acts.leadNowhere()}>
             No {lead.as}
           </Button>
         ) : (
@@ -87,43 +86,59 @@ function AtHand({
         <Button look="text" onClick={() => acts.again()}>
           The same again <Key>Alt + .</Key>
         </Button>
-        {page + 1 < pages && (
-          <Button look="text" onClick={() => acts.again({ page: page + 1 })}>
-            On the next page too
-          </Button>
-        )}
+        <Button look="text" aria-pressed={pointing === 'line-up'} onClick={() => point('line-up')}>
+          Line up with … <Key>Alt + E</Key>
+        </Button>
         <Button look="text" onClick={() => acts.drop()}>
           Delete
         </Button>
       </div>
+      {alike > 1 && (
+        <Tick on={isForAll} toggle={() => setForAll(!isForAll)}>
+          Change and delete all {alike} that say this
+        </Tick>
+      )}
+      {pages > 1 && <OtherPages {...{ markings, pages }} />}
       {pointing !== 'marking' && (
         <p role="status" className="text-soft">
-          Point where it leads to, or go there by the arrows and press <Key>Enter</Key>.
+          {pointing === 'line-up' ? (
+            <>
+              Point at the other marking, or step to it by <Key>Alt + T</Key>: this one goes in line beneath
+              it or beside it, whichever is nearer.
+            </>
+          ) : (
+            <>
+              Point where it leads to, or go there by the arrows and press <Key>Enter</Key>.
+            </>
+          )}
         </p>
       )}
     </div>
   );
 }
 
-const wordsOf = (markings: Markings['markings'][number]): string =>
-  plainText({ type: 'doc', content: [markings.node.toJSON() as Block] }, '…').trim();
-
 /** What is marked, page by page: the list beside the page, and what can be done with the marking at hand. */
 export function MarkingsBeside({
   markings,
+  notes,
+  others,
+  open,
   pages,
   children,
 }: {
   markings: Markings;
+  notes: readonly NoteOnPage[];
+  others: readonly OthersMarkings[];
+  open: boolean;
   pages: number;
   /** What can be done with all of them. */
   children: ReactNode;
 }) {
-  const { markings: all, current, acts, isReading } = markings;
+  const { markings: all, current, acts, isReading, view } = markings;
   const here = all.find(({ marking }) => marking.id === current)?.marking;
   return (
     <div className="grid gap-3 pb-3">
-      {here && <AtHand {...{ markings, pages }} marking={here} />}
+      {here && view === 'page' && <AtHand {...{ markings, pages }} marking={here} />}
       {isReading && (
         <p className="text-[13px] text-soft">
           Click on the page, or go there by the arrows, and type. <Key>Enter</Key> is done, <Key>Alt + T</Key>{' '}
@@ -144,13 +159,15 @@ export function MarkingsBeside({
                   onClick={() => acts.pick(one.marking.id)}
                   className={`block min-h-6 w-full py-1 text-left font-book hover:bg-flower ${one.marking.id === current ? 'font-semibold text-elder' : ''}`}
                 >
-                  {wordsOf(one) || 'Without words'}
+                  {wordsOfMarking(one) || 'Without words'}
                 </button>
               </li>
             ))}
           </ol>
         </nav>
       )}
+      {isReading && <OthersBeside {...{ others, markings, open, pages }} />}
+      {isReading && <NotesBeside {...{ notes, markings, open }} />}
       {isReading && all.length > 0 && children}
     </div>
   );

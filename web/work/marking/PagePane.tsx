@@ -1,28 +1,39 @@
 import { EditorContent, type Editor } from '@tiptap/react';
-import { useEffect, useLayoutEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import {
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useState,
+  type KeyboardEvent,
+  type PointerEvent,
+} from 'react';
 import { inWords } from '#client/api';
-import { MARKING_POINTS, type PagePoint } from '#core/passage';
 import type { PageSize, PageSource } from '../../documents';
-import { Leads } from './Leads';
+import type { OthersMarkings } from '#contracts';
 import { MoveHandle } from './MoveHandle';
+import { OthersOnPage } from './OthersOnPage';
+import { Overlay } from './Overlay';
+import { PagePicture } from './PagePicture';
+import { useInSight, usePlaces } from './usePlaces';
+import { usePageGestures } from './usePageGestures';
+import type { PageFind } from './usePageFind';
+import type { NoteOnPage } from './useNotes';
 import type { Markings } from './useMarkings';
 
 /** By so many points the cross moves with an arrow; with Shift by one. */
 const GRID = 9;
-/** Less than this is a click, more is a drag, in px. */
-const DRAGGED_PX = 4;
 
 interface Props {
   source: PageSource;
   editor: Editor;
-  zoom: number;
-  setZoom: (change: (zoom: number) => number) => void;
   markings: Markings;
+  find: PageFind;
+  notes: readonly NoteOnPage[];
+  others: readonly OthersMarkings[];
 }
 
 /** How wide an element is, as that changes. */
-function useWidth(): [number, (element: HTMLElement | null) => void] {
-  const [element, setElement] = useState<HTMLElement | null>(null);
+function useWidth(element: HTMLElement | null): number {
   const [width, setWidth] = useState(0);
   useLayoutEffect(() => {
     if (!element) return;
@@ -32,7 +43,7 @@ function useWidth(): [number, (element: HTMLElement | null) => void] {
     sized.observe(element);
     return () => sized.disconnect();
   }, [element]);
-  return [width, setElement];
+  return width;
 }
 
 /** The size of a page, and what keeps it from being shown. */
@@ -49,74 +60,36 @@ function usePageSize(source: PageSource, page: number) {
       isOver = true;
     };
   }, [source, page]);
-  return { size: known?.page === page ? known.size : null, failed, fail };
+  // Until it is known the size of the page before stands for it: nothing falls together meanwhile.
+  return { size: known?.size ?? null, isKnown: known?.page === page, failed, fail };
 }
 
-/** Puts the boxes of markings at their places of the page that is shown, and hides those of others. */
-function usePlaces(editor: Editor, { markings, page, current, isReading }: Markings, scale: number): void {
-  useLayoutEffect(() => {
-    const boxes = new Map(
-      [...editor.view.dom.querySelectorAll<HTMLElement>('[data-marking]')].map((box) => [
-        box.dataset.marking,
-        box,
-      ]),
-    );
-    for (const { marking } of markings) {
-      const box = boxes.get(marking.id);
-      if (!box) continue;
-      box.hidden = marking.page !== page;
-      box.style.left = `${marking.at.x * scale}px`;
-      box.style.top = `${marking.at.y * scale}px`;
-      box.style.fontSize = `${MARKING_POINTS[marking.size] * scale}px`;
-      box.dataset.colour = marking.colour;
-      box.dataset.framed = String(marking.framed);
-      box.classList.toggle('is-current', marking.id === current);
-      box.classList.toggle('is-written', marking.id === current && !isReading);
-    }
-  }, [editor, markings, page, current, isReading, scale]);
-}
-
-/** The picture of a page, drawn anew as it is enlarged. */
-function Picture({
-  source,
-  page,
-  scale,
-  fail,
-}: {
-  source: PageSource;
-  page: number;
-  scale: number;
-  fail: (words: string) => void;
-}) {
-  const canvas = useRef<HTMLCanvasElement>(null);
-  useEffect(() => {
-    let isOver = false;
-    // Drawn apart and put in its place whole: while one enlarges the page stays.
-    const drawn = document.createElement('canvas');
-    source.draw(page, drawn, scale * Math.min(devicePixelRatio, 2)).then(
-      () => {
-        const own = canvas.current;
-        if (isOver || !own) return;
-        [own.width, own.height] = [drawn.width, drawn.height];
-        own.getContext('2d')?.drawImage(drawn, 0, 0);
-      },
-      (error: unknown) => !isOver && fail(inWords(error)),
-    );
-    return () => {
-      isOver = true;
-    };
-  }, [source, page, scale, fail]);
-  return (
-    <canvas ref={canvas} role="img" aria-label={`Page ${page + 1}`} className="absolute inset-0 size-full" />
-  );
-}
-
-/** What keys do on the page. */
-function onPaneKey(
-  event: KeyboardEvent,
-  { acts, current, cross, page, setPage }: Markings,
+/** What a key of a name does on the page; null for any other. */
+function namedKey(
+  key: string,
+  { acts, current, cross, page, pointing }: Markings,
   count: number,
-): boolean {
+): (() => void) | null {
+  switch (key) {
+    case 'Enter':
+      return () => (current !== null && pointing === 'marking' ? acts.write(current) : acts.pointAt(cross));
+    case 'Escape':
+      return () => acts.letGo();
+    case 'Delete':
+    case 'Backspace':
+      return () => acts.drop();
+    case 'PageDown':
+      return () => acts.turnTo(Math.min(count - 1, page + 1));
+    case 'PageUp':
+      return () => acts.turnTo(Math.max(0, page - 1));
+    default:
+      return null;
+  }
+}
+
+/** What keys do on the page; false where that is nothing. */
+function onPaneKey(event: KeyboardEvent, markings: Markings, count: number): boolean {
+  const { acts, cross } = markings;
   const step = event.shiftKey ? 1 : GRID;
   const arrows: Record<string, [number, number]> = {
     ...{ ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] },
@@ -124,68 +97,55 @@ function onPaneKey(
   if (event.ctrlKey || event.metaKey) return event.key === 'z' && acts.undo();
   if (event.altKey) return false;
   const arrow = arrows[event.key];
+  const named = namedKey(event.key, markings, count);
   if (arrow) acts.move(...arrow);
-  else if (event.key === 'Enter') {
-    if (current) acts.write(current);
-    else acts.pointAt(cross);
-  } else if (event.key === 'Escape') acts.pick(null);
-  else if (event.key === 'Delete' || event.key === 'Backspace') acts.drop();
-  else if (event.key === 'PageDown') setPage(Math.min(count - 1, page + 1));
-  else if (event.key === 'PageUp') setPage(Math.max(0, page - 1));
+  else if (named) named();
   else if ([...event.key].length === 1 && event.key !== ' ') acts.begin(cross, event.key);
   else return false;
   return true;
 }
 
-/** Points and drags on the page: a click is a place, a drag moves what is seen. */
-function usePointer(pane: Markings['paneRef'], scale: number, pointAt: (to: PagePoint) => void) {
-  const from = useRef<{ x: number; y: number; left: number; top: number; isDrag: boolean } | null>(null);
-  return {
-    onPointerDown: (event: PointerEvent) => {
-      const own = pane.current;
-      if (!own || event.button !== 0 || (event.target as Element).closest('.marking, button')) return;
-      from.current = {
-        x: event.clientX,
-        y: event.clientY,
-        left: own.scrollLeft,
-        top: own.scrollTop,
-        isDrag: false,
-      };
-    },
-    onPointerMove: (event: PointerEvent) => {
-      const own = pane.current;
-      const begun = from.current;
-      // Fingers scroll by themselves.
-      if (!own || !begun || event.pointerType === 'touch') return;
-      const [dx, dy] = [event.clientX - begun.x, event.clientY - begun.y];
-      begun.isDrag ||= Math.hypot(dx, dy) > DRAGGED_PX;
-      if (begun.isDrag) own.scrollTo(begun.left - dx, begun.top - dy);
-    },
-    onPointerCancel: () => {
-      from.current = null;
-    },
-    onPointerUp: (event: PointerEvent<HTMLElement>) => {
-      const begun = from.current;
-      from.current = null;
-      if (!begun || begun.isDrag) return;
-      const sheet = event.currentTarget.getBoundingClientRect();
-      pointAt({ x: (event.clientX - sheet.left) / scale, y: (event.clientY - sheet.top) / scale });
-    },
-  };
+/** Where the next marking goes, or where the one at hand is led. */
+function Cross({
+  markings: { isReading, current, pointing, cross },
+  scale,
+}: {
+  markings: Markings;
+  scale: number;
+}) {
+  const isLed = pointing === 'arrow' || pointing === 'bracket';
+  if (!isReading || (current !== null && !isLed)) return null;
+  return <span aria-hidden className="page-cross" style={{ left: cross.x * scale, top: cross.y * scale }} />;
 }
 
+/** What a press on a marking is while another is to be lined up with it: it says with which. */
+const linesUp = ({ acts, pointing }: Markings, event: PointerEvent): void => {
+  const own = pointing === 'line-up' && (event.target as Element).closest<HTMLElement>('[data-marking]');
+  if (!own) return;
+  event.preventDefault();
+  event.stopPropagation();
+  acts.pick(own.dataset.marking!);
+};
+
 /** A page with what is marked on it: the words stand at their places, and are written there. */
-export function PagePane({ source, editor, zoom, setZoom, markings }: Props) {
-  const { page, cross, isReading, current, acts, paneRef, pointing } = markings;
-  const [width, measure] = useWidth();
-  const { size, failed, fail } = usePageSize(source, page);
-  const scale = size && width > 0 ? (width / size.width) * zoom : 1;
-  usePlaces(editor, markings, scale);
-  const pointer = usePointer(paneRef, scale, (to) => acts.pointAt(to));
-  const pane = (element: HTMLDivElement | null) => {
-    paneRef.current = element;
-    measure(element);
-  };
+export function PagePane({ source, editor, markings, find, notes, others }: Props) {
+  const { page, current, acts, paneRef, pointing, zoom } = markings;
+  const [element, setElement] = useState<HTMLDivElement | null>(null);
+  const width = useWidth(element);
+  const { size, isKnown, failed, fail } = usePageSize(source, page);
+  const scale = size && width > 0 ? (width / size.width) * zoom.zoom : 1;
+  usePlaces(editor, markings, scale, size);
+  const { settle } = zoom;
+  useLayoutEffect(settle, [settle, scale]);
+  useInSight(element, markings, scale, isKnown && width > 0);
+  const gestures = usePageGestures(element, scale, zoom, (to) => acts.pointAt(to));
+  const pane = useCallback(
+    (own: HTMLDivElement | null) => {
+      paneRef.current = own;
+      setElement(own);
+    },
+    [paneRef],
+  );
   if (failed) return <p className="px-9 py-6 text-rust">{failed}</p>;
   return (
     <div
@@ -198,22 +158,21 @@ export function PagePane({ source, editor, zoom, setZoom, markings }: Props) {
         if (event.target !== event.currentTarget || event.nativeEvent.isComposing) return;
         if (onPaneKey(event, markings, source.count)) event.preventDefault();
       }}
-      onWheel={(event) => {
-        if (event.ctrlKey) setZoom((now) => now * (event.deltaY < 0 ? 1.15 : 1 / 1.15));
-      }}
     >
       <div
         className={`page-sheet ${pointing === 'marking' ? '' : 'is-leading'}`}
+        data-points={size?.width}
         style={{ width: (size?.width ?? 1) * scale, height: (size?.height ?? 1) * scale }}
-        {...pointer}
+        onPointerDownCapture={(event) => linesUp(markings, event)}
+        onMouseDownCapture={(event) => pointing === 'line-up' && event.preventDefault()}
+        {...gestures}
       >
-        {size && <Picture {...{ source, page, scale, fail }} />}
-        {size && <Leads markings={markings} size={size} />}
+        {size && <PagePicture {...{ source, page, scale, size, fail }} pane={element} />}
+        {size && <Overlay {...{ markings, size, find, notes }} />}
+        {size && <OthersOnPage {...{ others, page, scale, size }} />}
         <EditorContent editor={editor} className="page-markings" />
-        {isReading && current === null && (
-          <span aria-hidden className="page-cross" style={{ left: cross.x * scale, top: cross.y * scale }} />
-        )}
-        {current !== null && <MoveHandle {...{ markings, scale }} />}
+        <Cross {...{ markings, scale }} />
+        {markings.open && current !== null && <MoveHandle {...{ markings, scale }} />}
       </div>
     </div>
   );

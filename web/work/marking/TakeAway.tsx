@@ -1,6 +1,10 @@
 import { useMutation } from '@tanstack/react-query';
 import { inWords } from '#client/api';
 import { fileName, offerFile, textFile } from '#client/files';
+import { languageOf, markingsAsText } from '#core/draft';
+import { finishedPassage } from '#core/fill';
+import { docxForm } from '../../finished';
+import type { PageSource } from '../../documents';
 import type { LeafWithMaterial } from '../../leaf';
 import { useShell } from '../../shell';
 import { Button, Notice } from '../../ui';
@@ -9,17 +13,26 @@ import { markedFileOut, markedPicture, markingList, markingsOut } from './takeAw
 import { markedFile } from './usePages';
 
 /** What a marked page can be taken away as. */
-type Form = 'annotations' | 'drawn' | 'picture' | 'list';
+type Form = 'annotations' | 'drawn' | 'picture' | 'document' | 'list';
 
 const LABELS: Record<Form, string> = {
   annotations: 'PDF, to be changed in other readers',
   drawn: 'PDF, drawn in for printing',
   picture: 'Picture of this page (PNG)',
+  document: 'List (docx)',
   list: 'List (text)',
 };
 
 /** The ways to take a marked page away; with a gap none is taken, and the gap is shown. */
-export function TakeAway({ leaf, page }: { leaf: LeafWithMaterial; page: number }) {
+export function TakeAway({
+  leaf,
+  source,
+  page,
+}: {
+  leaf: LeafWithMaterial;
+  source: PageSource;
+  page: number;
+}) {
   const { one, editor, isWhole } = leaf;
   const { member } = useShell();
   const file = markedFile(one);
@@ -29,7 +42,12 @@ export function TakeAway({ leaf, page }: { leaf: LeafWithMaterial; page: number 
       const draft = documentOf(editor);
       if (form === 'list')
         return offerFile(textFile(markingList(draft), 'text/plain'), fileName(one.title, 'txt'));
-      const markings = markingsOut(draft, member.name, new Date().toISOString());
+      if (form === 'document') {
+        const text = markingsAsText(finishedPassage(draft));
+        const made = await docxForm.make(text, one.title, languageOf(draft) ?? 'en-GB');
+        return offerFile(made, fileName(one.title, docxForm.ending));
+      }
+      const markings = await markingsOut(draft, source.size, member.name, new Date().toISOString());
       const pdf = await markedFileOut(one, file, markings, form === 'annotations' ? form : 'drawn');
       if (form === 'picture')
         return offerFile(

@@ -7,7 +7,7 @@ import { titleFrom, type DocumentWork } from '../arrival';
 
 /** A PDF or picture that is dropped can be marked: each is a case of its own. */
 export const markWork: DocumentWork = {
-  isOf: ({ bytes }) => isPdf(bytes) || pictureKind(bytes) === 'picture',
+  isOf: ({ bytes }) => isPdf(bytes) || pictureKind(bytes) !== null,
   label: 'Mark it',
   labelOfMany: 'Mark them',
   asksAlways: true,

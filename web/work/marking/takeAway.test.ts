@@ -13,18 +13,37 @@ const box = (id: string, page: number, words: string, look: object = {}): Block 
 const draft = (...content: Block[]): DraftDocument => ({ type: 'doc', attrs: { placements: {} }, content });
 const WHEN = '2026-11-30T10:00:00.000Z';
 
-test('markings go out with their place and look; one without words does not', () => {
-  const out = markingsOut(
-    draft(box('a', 0, 'fire door', { size: 'large', colour: 'leaf', framed: true }), box('b', 1, '')),
+const sizeOf = (page: number) =>
+  Promise.resolve(page === 0 ? { width: 595, height: 842 } : { width: 4004, height: 1001 });
+
+test('markings go out with their place and look; one without words does not', async () => {
+  const out = await markingsOut(
+    draft(
+      box('a', 0, 'fire door', { size: 'large', colour: 'leaf', framed: true }),
+      box('b', 1, ''),
+      box('c', 1, 'on a map', { lead: { to: { x: 10, y: 400 }, as: 'arrow' } }),
+    ),
+    sizeOf,
     'Imke Tarrow',
     WHEN,
   );
-  expect(out).toEqual([
-    {
-      ...{ page: 0, at: { x: 10, y: 20 }, lines: ['fire door'], points: 15, framed: true, leads: [] },
-      ...{ colour: [0.247, 0.42, 0.275], author: 'Imke Tarrow', writtenAt: WHEN },
+  expect(out[0]).toEqual({
+    ...{
+      page: 0,
+      at: { x: 10, y: 20 },
+      lines: ['fire door'],
+      points: 15,
+      framed: true,
+      leads: [],
+      answers: null,
+      unit: 1,
     },
-  ]);
+    ...{ colour: [0.247, 0.42, 0.275], author: 'Imke Tarrow', writtenAt: WHEN },
+  });
+  // On a large page all is larger.
+  expect(out).toHaveLength(2);
+  expect(out[1]).toMatchObject({ points: 22, unit: 2 });
+  expect(out[1]!.leads).toEqual(leadLines({ x: 6, y: 20 + 0.65 * 22 }, { x: 10, y: 400 }, 'arrow', 2));
 });
 
 test('the list is by pages where there are several, each marking on a line', () => {

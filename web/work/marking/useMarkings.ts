@@ -1,24 +1,27 @@
 import { useEditorState, type Editor } from '@tiptap/react';
 import { useEffect, useRef, useState } from 'react';
 import type { PagePoint } from '#core/passage';
-import { markingAt, markingsIn, stepToFirstGap } from '../../editor';
+import { alikeMarkings, markingAt, markingsIn, stepToFirstGap } from '../../editor';
 import type { LeafWithMaterial } from '../../leaf';
 import { hearKeys } from '../../writing';
-import { MarkingActs, type MarkingLook, type Pointing } from './markingActs';
+import { MarkingActs, type MarkingLook, type Pointing, type View } from './markingActs';
+import { useZoom } from './useZoom';
 
 /** Where the cross is at first, in points. */
 const START: PagePoint = { x: 72, y: 72 };
 const LOOK: MarkingLook = { size: 'medium', colour: 'ink', framed: false };
 
-/** Hears the keys that lead back to the page, and when one begins to write in a marking. */
-function useWordsHeard(editor: Editor, back: () => void, written: () => void): void {
-  const latest = useRef({ back, written });
+/** Hears the keys that lead from the words at their place back to the page, and when one begins to write in a marking. */
+function useWordsHeard(editor: Editor, isPage: boolean, back: () => void, written: () => void): void {
+  const latest = useRef({ isPage, back, written });
   useEffect(() => {
-    latest.current = { back, written };
+    latest.current = { isPage, back, written };
   });
   useEffect(() => {
     const { view } = editor;
     const stop = hearKeys(view, (event) => {
+      // In the list they do what they do in any text.
+      if (!latest.current.isPage) return false;
       if (event.ctrlKey || event.metaKey || event.altKey || event.shiftKey) return false;
       // A blank that is open goes on to the next one; else the marking is done.
       if (event.key === 'Enter' && stepToFirstGap(editor.state)) return false;
@@ -39,11 +42,15 @@ function useWordsHeard(editor: Editor, back: () => void, written: () => void): v
 export function useMarkings({ editor, open, say }: LeafWithMaterial) {
   const paneRef = useRef<HTMLDivElement | null>(null);
   const look = useRef(LOOK);
+  const unit = useRef(1);
   const [page, setPage] = useState(0);
   const [cross, setCross] = useState(START);
   const [isReading, setReading] = useState(true);
   const [picked, pick] = useState<string | null>(null);
   const [pointing, point] = useState<Pointing>('marking');
+  const [view, setView] = useState<View>('page');
+  const [isForAll, setForAll] = useState(false);
+  const zoom = useZoom(paneRef);
   const { markings, at } = useEditorState({
     editor,
     selector: ({ editor: { state } }) => ({
@@ -52,16 +59,21 @@ export function useMarkings({ editor, open, say }: LeafWithMaterial) {
     }),
   });
   const current = isReading ? picked : at;
+  const alike = current === null ? 0 : alikeMarkings(editor.state.doc, current).length;
   const acts = new MarkingActs({
-    ...{ editor, open, say, look, page, cross, current, pointing, pane: paneRef },
-    ...{ setPage, setCross, setReading, pick, point },
+    ...{ editor, open, say, look, page, cross, current, pointing, isForAll, unit, pane: paneRef },
+    ...{ setPage, setCross, setReading, pick, point, setView },
   });
   useWordsHeard(
     editor,
+    view === 'page',
     () => acts.back(),
     () => setReading(false),
   );
-  return { paneRef, page, setPage, cross, isReading, markings, current, pointing, point, acts };
+  return {
+    ...{ paneRef, page, cross, isReading, markings, current, pointing, point, acts },
+    ...{ open, view, zoom, unit, isForAll, setForAll, alike },
+  };
 }
 
 export type Markings = ReturnType<typeof useMarkings>;

@@ -4,7 +4,7 @@ import type { Case, CaseFile } from '#contracts';
 import { bytesOfFile } from '#client/files';
 import { pageSources } from '../../documents';
 
-const MARKED = /^(?:application\/pdf|image\/(?:png|jpeg|webp|gif))$/;
+const MARKED = /^(?:application\/pdf|image\/(?:png|jpeg|webp|gif|tiff))$/;
 
 /** The file of a case that is marked: the first that has pages; null for none. */
 export const markedFile = ({ files }: Pick<Case, 'files'>): CaseFile | null =>

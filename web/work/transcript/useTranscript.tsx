@@ -4,7 +4,7 @@ import type { Player } from '#client/player';
 import type { Case, CaseFile } from '#contracts';
 import type { Transcript } from '#core/transcript';
 import { followRecording, showHeard, turnsIn } from '../../editor';
-import type { LeafWithMaterial, Material } from '../../leaf';
+import { NO_MATERIAL, type LeafWithMaterial, type Material } from '../../leaf';
 import { FindSlip, giveKeys } from '../../writing';
 import { CastForm } from './CastForm';
 import { CastPanel } from './CastPanel';
@@ -239,18 +239,14 @@ export function useTranscript(leaf: LeafWithMaterial): Material {
   useClock(leaf, player);
   useOwnTerms(leaf);
   return {
+    ...NO_MATERIAL,
     above: <Head {...{ one, file, heard, acts, open, editor, takesText }} />,
-    leafClass: '',
-    drawsText: false,
-    textName: null,
     actions: [
       ...(file ? playing(player) : []),
       ...(open ? writing(acts, choose, ask, () => takeText(true)) : []),
     ],
     beside: <TranscriptMargin {...{ leaf, player, acts, isChoosing, pedal, asked, ask }} />,
-    ...{ listsReach: asked === null, isReading: false, takesKeys: false },
-    ...{ beforePlacing: () => undefined, holdsFinish: () => false, finished: null },
-    outcome: () => null,
+    listsReach: asked === null,
     takeAway: <TakeAwayFinished {...{ leaf, player }} />,
   };
 }
