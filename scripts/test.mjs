@@ -10,6 +10,8 @@ const CHROMIUM = '/usr/bin/chromium';
 const PACKAGES = [
   // A mailbox to read, by a mail server that is not ours.
   { name: 'dovecot-imapd', file: '/usr/sbin/dovecot', leftOut: 'Tests of the mailbox' },
+  // A reader of PDFs that is not ours and not pdf.js.
+  { name: 'poppler-utils', file: '/usr/bin/pdftotext', leftOut: 'Marked pages read by poppler' },
   { name: 'postgresql', file: '/usr/lib/postgresql', leftOut: 'HTTP tests on PostgreSQL' },
   { name: 'chromium', file: CHROMIUM },
   // Readers of docx and of mail that are not ours, to hold what goes out against.

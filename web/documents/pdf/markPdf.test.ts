@@ -105,12 +105,16 @@ test('what came in is there byte for byte, with annotations behind it', async ()
   expect(Buffer.compare(after.subarray(0, before.length), before)).toBe(0);
 });
 
-/** What poppler reads of a file. */
-function popplerText(bytes: Uint8Array): string {
-  const file = path.join(fs.mkdtempSync(path.join(os.tmpdir(), 'marked-')), 'marked.pdf');
+/** What poppler reads of a file: words in their layout, or each with where it stands. */
+function popplerText(bytes: Uint8Array, as: '-layout' | '-bbox' = '-layout'): string {
+  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'marked-'));
+  const file = path.join(folder, 'marked.pdf');
   fs.writeFileSync(file, bytes);
-  return execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' });
+  const read = execFileSync('pdftotext', [as, file, '-'], { encoding: 'utf8' });
+  fs.rmSync(folder, { recursive: true });
+  return read;
 }
+const HAS_POPPLER = fs.existsSync('/usr/bin/pdftotext');
 
 test('drawn into the page, words of any script of the shipped faces are read by others too', async () => {
   const lines = ['Finding ŵy — Łódź', 'добрый Ωμέγα'];
@@ -123,7 +127,7 @@ test('drawn into the page, words of any script of the shipped faces are read by 
   for (const word of ['Finding', 'ŵy', 'Łódź', 'добрый', 'Ωμέγα']) expect(words).toContain(word);
   expect(await annotationsOf(out)).toEqual([]);
   // Where poppler is at hand, it reads the same.
-  if (fs.existsSync('/usr/bin/pdftotext'))
+  if (HAS_POPPLER)
     for (const word of ['A plan', 'Finding', 'Łódź', 'добрый']) expect(popplerText(out)).toContain(word);
 });
 
@@ -188,3 +192,29 @@ test('what answers a remark goes out as an answer to it, and is read as one; the
     at: '2026-11-30T10:00:00.000Z',
   });
 });
+
+const LETTERS = 11;
+const turnsAndForms = [0, 90, 180, 270].flatMap((turn) =>
+  (['annotations', 'drawn'] as const).map((as) => [turn, as] as const),
+);
+(HAS_POPPLER ? test : test.skip).each(turnsAndForms)(
+  'poppler reads words where they were put, to half a point: turned by %d degrees, %s',
+  async (turn, as) => {
+    const places = { fire: { x: 40, y: 60 }, bin: { x: 151.3, y: 200.7 } };
+    const all = Object.entries(places).map(([word, at]) => marking({ lines: [word], at, points: LETTERS }));
+    const read = popplerText(await marked(await paper(turn), all, as), '-bbox');
+    const middles = Object.entries(places).map(([word, at]) => {
+      const [left, top, right, bottom] = ['xMin', 'yMin', 'xMax', 'yMax'].map((name) =>
+        Number(new RegExp(`${name}="([\\d.]+)"[^>]*>${word}<`).exec(read)![1]),
+      ) as [number, number, number, number];
+      // How high a line is for poppler lies in the face: its middle is where ours is, a fixed way beneath the place.
+      return { left: left - at.x, middle: (top + bottom) / 2 - at.y, isLevel: right - left > bottom - top };
+    });
+    for (const { left, middle } of middles) {
+      expect(Math.abs(left - 0.15 * LETTERS)).toBeLessThan(0.5);
+      expect(Math.abs(middle - middles[0]!.middle)).toBeLessThan(0.5);
+      expect(Math.abs(middle - 0.65 * LETTERS)).toBeLessThan(2);
+    }
+    expect(middles.map(({ isLevel }) => isLevel)).toEqual([true, true]);
+  },
+);
