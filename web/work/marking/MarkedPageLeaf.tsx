@@ -3,10 +3,7 @@ import { EditorContent } from '@tiptap/react';
 import { useEffect } from 'react';
 import type { Case, OthersMarkings } from '#contracts';
 import { markingsAsText } from '#core/draft';
-import { sendFile } from '#client/files';
 import { KEYS, queryClient } from '../../api';
-import { pageSources } from '../../documents';
-import { mustFit } from '../../files';
 import { LeafOfCase, NO_MATERIAL, type LeafWithMaterial, type Material } from '../../leaf';
 import type { Action } from '../../shell';
 import { Failed, FileDrop, Loading, Refused } from '../../ui';
@@ -14,6 +11,7 @@ import { MarkingsBeside } from './MarkingsBeside';
 import { MarkingsAsList } from './MarkingsAsList';
 import { PageHead } from './PageHead';
 import { PagePane } from './PagePane';
+import { readPage, savePage } from './readPage';
 import { TakeAway } from './TakeAway';
 import { useMarkings, type Markings } from './useMarkings';
 import { useNotes, type NoteOnPage } from './useNotes';
@@ -24,16 +22,7 @@ import { markedFile, usePages } from './usePages';
 /** Where the page to be marked is dropped or chosen. */
 function TakePage({ one }: { one: Case }) {
   const taking = useMutation({
-    mutationFn: async (file: File) => {
-      await mustFit(file);
-      // What cannot be shown is refused before it is saved.
-      const source = await (await pageSources()).openPages(file);
-      source.close();
-      await sendFile(one.id, crypto.randomUUID(), file, {
-        progress: () => undefined,
-        signal: new AbortController().signal,
-      });
-    },
+    mutationFn: async (file: File) => savePage(one, await readPage(file)),
     onSuccess: () => queryClient.invalidateQueries({ queryKey: KEYS.case(one.id) }),
   });
   return (

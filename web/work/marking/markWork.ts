@@ -1,9 +1,8 @@
 import { call } from '#client/api';
 import { newLeaf } from '#client/cases';
-import { sendFile } from '#client/files';
-import { mustFit } from '../../files';
-import { isPdf, pageSources, pictureKind } from '../../documents';
+import { isPdf, pictureKind } from '../../documents';
 import { titleFrom, type DocumentWork } from '../arrival';
+import { readPage, savePage } from './readPage';
 
 /** A PDF or picture that is dropped can be marked: each is a case of its own. */
 export const markWork: DocumentWork = {
@@ -13,15 +12,11 @@ export const markWork: DocumentWork = {
   asksAlways: true,
   take: async ([one]) => {
     const { file } = one!;
-    await mustFit(file);
     // What cannot be shown makes no case.
-    (await (await pageSources()).openPages(file)).close();
+    const page = await readPage(file);
     const body = { ...newLeaf({ title: titleFrom(file) || file.name }), kind: 'marking' as const };
     const made = await call('makeCase', { body });
-    await sendFile(made.id, crypto.randomUUID(), file, {
-      progress: () => undefined,
-      signal: new AbortController().signal,
-    });
+    await savePage(made, page);
     return { cases: [{ case: made, news: null }], remarks: [] };
   },
 };
