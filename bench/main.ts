@@ -13,6 +13,7 @@ import type { Measured } from './measure';
 import { benchSigns } from './signs';
 import { benchStart } from './start';
 import { benchTeam } from './team';
+import { benchMarking } from './marking';
 import { benchTray } from './tray';
 import { benchTranscript } from './transcript';
 import { benchTyping } from './typing';
@@ -28,6 +29,7 @@ const SECTIONS: Record<string, () => Measured[] | Promise<Measured[]>> = {
   phrases: benchPhrases,
   typing: benchTyping,
   transcript: benchTranscript,
+  marking: benchMarking,
   tray: benchTray,
   team: benchTeam,
   bank: benchLargeBank,
