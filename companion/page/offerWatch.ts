@@ -64,15 +64,19 @@ export class OfferWatch {
   }
 
   /** What a key does to what is offered; true where it is used up by that. */
-  pressed(event: KeyboardEvent): boolean {
-    if (!this.shown) return false;
+  pressed(event: KeyboardEvent, box: Box): boolean {
+    const isAlt = event.altKey && !event.ctrlKey && !event.metaKey && !event.getModifierState('AltGraph');
+    const at = isAlt ? OFFER_KEYS.indexOf(event.code) : -1;
+    if (!this.shown) {
+      // An answer can get lost while the browser wakes the companion up: who wants an offer asks once more.
+      if (at >= 0) this.look(box);
+      return false;
+    }
     if (event.key === 'Escape') {
       this.calledOff = this.shown.upTo;
       this.hide();
       return true;
     }
-    const isAlt = event.altKey && !event.ctrlKey && !event.metaKey && !event.getModifierState('AltGraph');
-    const at = isAlt ? OFFER_KEYS.indexOf(event.code) : -1;
     if (at >= 0 && at < this.shown.rows.length) {
       this.take(at);
       return true;

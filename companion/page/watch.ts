@@ -228,7 +228,7 @@ export class PageWatch {
     const box = this.box();
     const isUsed =
       box && this.cues
-        ? this.offers.pressed(event) ||
+        ? this.offers.pressed(event, box) ||
           this.backspaceAfter(event, box) ||
           this.ownKey(event, box) ||
           this.closes(event, box)
