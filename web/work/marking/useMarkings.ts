@@ -59,7 +59,8 @@ export function useMarkings({ editor, open, say }: LeafWithMaterial) {
     }),
   });
   const current = isReading ? picked : at;
-  const alike = current === null ? 0 : alikeMarkings(editor.state.doc, current).length;
+  // Counted while one looks, and not with each letter that is written.
+  const alike = isReading && current !== null ? alikeMarkings(editor.state.doc, current).length : 0;
   const acts = new MarkingActs({
     ...{ editor, open, say, look, page, cross, current, pointing, isForAll, unit, pane: paneRef },
     ...{ setPage, setCross, setReading, pick, point, setView },
