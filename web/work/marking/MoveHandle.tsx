@@ -1,10 +1,11 @@
 import { Move } from 'lucide-react';
 import { useRef, type PointerEvent } from 'react';
+import { arrowStep } from './arrowStep';
 import type { Markings } from './useMarkings';
 
 /** Moves the marking at hand: dragged, or by the arrows. */
 export function MoveHandle({
-  markings: { markings, current, page, acts },
+  markings: { markings, current, page, acts, unit },
   scale,
 }: {
   markings: Markings;
@@ -36,11 +37,7 @@ export function MoveHandle({
       onPointerUp={end}
       onPointerCancel={end}
       onKeyDown={(event) => {
-        const step = event.shiftKey ? 1 : 9;
-        const arrows: Record<string, [number, number]> = {
-          ...{ ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] },
-        };
-        const arrow = arrows[event.key];
+        const arrow = arrowStep(event, unit.current);
         if (!arrow) return;
         event.preventDefault();
         acts.move(...arrow);

@@ -10,6 +10,7 @@ import {
 import { inWords } from '#client/api';
 import type { PageSize, PageSource } from '../../documents';
 import type { OthersMarkings } from '#contracts';
+import { arrowStep } from './arrowStep';
 import { MoveHandle } from './MoveHandle';
 import { OthersOnPage } from './OthersOnPage';
 import { Overlay } from './Overlay';
@@ -19,9 +20,6 @@ import { usePageGestures } from './usePageGestures';
 import type { PageFind } from './usePageFind';
 import type { NoteOnPage } from './useNotes';
 import type { Markings } from './useMarkings';
-
-/** By so many points the cross moves with an arrow; with Shift by one. */
-const GRID = 9;
 
 interface Props {
   source: PageSource;
@@ -90,13 +88,9 @@ function namedKey(
 /** What keys do on the page; false where that is nothing. */
 function onPaneKey(event: KeyboardEvent, markings: Markings, count: number): boolean {
   const { acts, cross } = markings;
-  const step = event.shiftKey ? 1 : GRID;
-  const arrows: Record<string, [number, number]> = {
-    ...{ ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] },
-  };
   if (event.ctrlKey || event.metaKey) return event.key === 'z' && acts.undo();
   if (event.altKey) return false;
-  const arrow = arrows[event.key];
+  const arrow = arrowStep(event, markings.unit.current);
   const named = namedKey(event.key, markings, count);
   if (arrow) acts.move(...arrow);
   else if (named) named();
