@@ -3,7 +3,7 @@ import fs from 'node:fs';
 import { PDFArray, PDFDict, PDFDocument, PDFHexString, PDFName, type PDFNumber } from '@cantoo/pdf-lib';
 import { DEFAULT_CUE_RULES } from '#core/cue';
 import { readEntry } from '#core/notation';
-import { expect, expectAccessible, test, type Page } from './test';
+import { expect, expectAccessible, pressKeys, test, type Page } from './test';
 
 const PLAN = 'demo/lived/pages/Plan of the hospital.pdf';
 
@@ -145,8 +145,24 @@ test('a plan is marked by pointing and typing, numbers renew themselves, and ann
   await expect.poll(() => words(page)).toEqual(['Finding 3: sharps bin']);
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
-  // It stands there after the page was opened again, and goes out there.
+  // Opened again while its file cannot be had, what is marked is written on as a list; then it stands where it stood, and goes out there.
+  const fileOfCase = /\/api\/cases\/[^/]+\/files\/[^/]+$/;
+  await page.route(fileOfCase, (route) => route.abort());
   await page.reload();
+  await expect(page.getByText('Could not load the page.')).toBeVisible();
+  const draft = page.getByRole('textbox', { name: 'Draft' });
+  await expect(draft).toBeFocused();
+  await pressKeys(page, ['Control+Home', 'End']);
+  await page.keyboard.type(' of the store');
+  await expect(draft).toContainText(/fire door.* of the store/);
+  await expectAccessible(page);
+  await pressKeys(page, ['Control+z']);
+  await expect(draft).not.toContainText('of the store');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.unroute(fileOfCase);
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(draft).toContainText('Finding 3: sharps bin');
+  await page.keyboard.press('Alt+,');
   await expect(pane(page)).toBeVisible();
   await expect.poll(() => words(page)).toEqual(['Finding 1: fire door', 'Finding 2: sharps bin']);
   const shown = await places(page);

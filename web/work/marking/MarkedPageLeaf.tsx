@@ -52,22 +52,35 @@ interface Shown {
 /** The page above, with its markings on it, or these as a list. */
 function Above({ leaf, markings, find, notes, others, pages }: Shown) {
   const { one, editor } = leaf;
-  const { paneRef, view } = markings;
+  const { paneRef, view, acts } = markings;
   const source = pages.data;
   const isShown = source !== undefined && view === 'page';
   useEffect(() => {
     if (isShown) paneRef.current?.focus({ preventScroll: true });
   }, [isShown, paneRef]);
-  if (!source)
+  // Without its page what is marked can be read and written on all the same.
+  const isMissing = pages.isError && view === 'page';
+  useEffect(() => {
+    if (isMissing) acts.show('list');
+  });
+  if (!source && view === 'list')
     return (
       <>
-        {!markedFile(one) ? (
-          <TakePage one={one} />
-        ) : pages.isError ? (
+        {pages.isError ? (
           <Failed what="the page" error={pages.error} retry={() => void pages.refetch()} />
         ) : (
           <Loading what="the page" />
         )}
+        <p className="px-9 pt-3 text-[13.5px] text-soft max-[899px]:px-4">
+          What is marked on it is here as a list. You can write in it.
+        </p>
+        <MarkingsAsList editor={editor} />
+      </>
+    );
+  if (!source)
+    return (
+      <>
+        {markedFile(one) ? <Loading what="the page" /> : <TakePage one={one} />}
         {/* The text has its home in the page all the time. */}
         <div hidden>
           <EditorContent editor={editor} />

@@ -1,11 +1,12 @@
 import { Move } from 'lucide-react';
 import { useRef, type PointerEvent } from 'react';
+import { markingUnit } from '#core/passage';
 import { arrowStep } from './arrowStep';
 import type { Markings } from './useMarkings';
 
 /** Moves the marking at hand: dragged, or by the arrows. */
 export function MoveHandle({
-  markings: { markings, current, page, acts, unit },
+  markings: { markings, current, page, acts, size },
   scale,
 }: {
   markings: Markings;
@@ -20,7 +21,7 @@ export function MoveHandle({
   };
   const move = (event: PointerEvent) => {
     if (!from.current) return;
-    acts.move((event.clientX - from.current.x) / scale, (event.clientY - from.current.y) / scale);
+    acts.moveMarking((event.clientX - from.current.x) / scale, (event.clientY - from.current.y) / scale);
     from.current = { x: event.clientX, y: event.clientY };
   };
   const end = () => {
@@ -37,10 +38,10 @@ export function MoveHandle({
       onPointerUp={end}
       onPointerCancel={end}
       onKeyDown={(event) => {
-        const arrow = arrowStep(event, unit.current);
+        const arrow = arrowStep(event, markingUnit(size.current));
         if (!arrow) return;
         event.preventDefault();
-        acts.move(...arrow);
+        acts.moveMarking(...arrow);
       }}
     >
       <Move size={13} aria-hidden />

@@ -8,9 +8,11 @@ import {
   type PointerEvent,
 } from 'react';
 import { inWords } from '#client/api';
+import { markingUnit } from '#core/passage';
 import type { PageSize, PageSource } from '../../documents';
 import type { OthersMarkings } from '#contracts';
 import { arrowStep } from './arrowStep';
+import { isLed } from './markingActs';
 import { MoveHandle } from './MoveHandle';
 import { OthersOnPage } from './OthersOnPage';
 import { Overlay } from './Overlay';
@@ -90,7 +92,7 @@ function onPaneKey(event: KeyboardEvent, markings: Markings, count: number): boo
   const { acts, cross } = markings;
   if (event.ctrlKey || event.metaKey) return event.key === 'z' && acts.undo();
   if (event.altKey) return false;
-  const arrow = arrowStep(event, markings.unit.current);
+  const arrow = arrowStep(event, markingUnit(markings.size.current));
   const named = namedKey(event.key, markings, count);
   if (arrow) acts.move(...arrow);
   else if (named) named();
@@ -107,8 +109,7 @@ function Cross({
   markings: Markings;
   scale: number;
 }) {
-  const isLed = pointing === 'arrow' || pointing === 'bracket';
-  if (!isReading || (current !== null && !isLed)) return null;
+  if (!isReading || (current !== null && !isLed(pointing))) return null;
   return <span aria-hidden className="page-cross" style={{ left: cross.x * scale, top: cross.y * scale }} />;
 }
 

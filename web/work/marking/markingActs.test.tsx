@@ -2,6 +2,7 @@ import { beforeEach, expect, test } from '@jest/globals';
 import type { Editor } from '@tiptap/react';
 import { MarkingOnSchema, type MarkingOn, type PagePoint } from '#core/passage';
 import { addMarking, markingsIn } from '../../editor';
+import type { PageSize } from '../../documents';
 import { bareView, leafOf } from '../../testing/leafState';
 import { MarkingActs, type Pointing, type View } from './markingActs';
 
@@ -15,7 +16,7 @@ interface Bench {
   isReading: boolean;
   isForAll: boolean;
   open: boolean;
-  unit: number;
+  size: PageSize;
   said: string | null;
 }
 
@@ -24,7 +25,7 @@ let bare: ReturnType<typeof bareView>;
 beforeEach(() => {
   bench = {
     ...{ page: 0, cross: { x: 72, y: 72 }, current: null, pointing: 'marking', view: 'page' },
-    ...{ isReading: true, isForAll: false, open: true, unit: 1, said: null },
+    ...{ isReading: true, isForAll: false, open: true, size: { width: 595, height: 842 }, said: null },
   };
   bare = bareView(leafOf(['']));
 });
@@ -40,7 +41,7 @@ const acts = () => {
   } as unknown as Editor;
   return new MarkingActs({
     ...{ editor, open: bench.open, page: bench.page, cross: bench.cross, current: bench.current },
-    ...{ pointing: bench.pointing, isForAll: bench.isForAll, unit: { current: bench.unit } },
+    ...{ pointing: bench.pointing, isForAll: bench.isForAll, size: { current: bench.size } },
     ...{ look: { current: { ...look.current } }, pane: { current: null } },
     say: (words) => (bench.said = words),
     setPage: (page) => (bench.page = page),
@@ -118,7 +119,7 @@ test('here the same goes to the cross, or beneath itself; on a large page furthe
   acts().again();
   bench.cross = { x: 300, y: 40 };
   acts().again();
-  [bench.current, bench.cross, bench.unit] = ['a', { x: 10, y: 20 }, 4];
+  [bench.current, bench.cross, bench.size] = ['a', { x: 10, y: 20 }, { width: 4004, height: 4004 }];
   acts().again();
   expect(all().map(({ marking: { at } }) => at)).toEqual([
     ...[
@@ -128,6 +129,33 @@ test('here the same goes to the cross, or beneath itself; on a large page furthe
       { x: 10, y: 92 },
     ],
   ]);
+});
+
+test.each<[what: string, by: [number, number], at: PagePoint]>([
+  ['right and lower edge', [5000, 5000], { x: 577, y: 824 }],
+  ['left and upper edge', [-5000, -5000], { x: 0, y: 0 }],
+])('nothing is moved beyond the %s of its page, where nobody would see it', (_what, by, at) => {
+  put('a');
+  bench.current = 'a';
+  acts().move(...by);
+  expect([found('a').at, bench.cross]).toEqual([at, at]);
+  bench.current = null;
+  bench.cross = { x: 300, y: 300 };
+  acts().move(...by);
+  expect([found('a').at, bench.cross]).toEqual([at, at]);
+});
+
+test('dragged by its handle while it is led elsewhere, it is the marking that moves, and not where it leads', () => {
+  put('a');
+  [bench.current, bench.cross, bench.pointing] = ['a', { x: 100, y: 120 }, 'arrow'];
+  expect(acts().moveMarking(5, -5)).toBe(true);
+  expect([found('a').at, bench.cross]).toEqual([
+    { x: 15, y: 15 },
+    { x: 100, y: 120 },
+  ]);
+  bench.open = false;
+  expect(acts().moveMarking(5, -5)).toBe(false);
+  expect(found('a').at).toEqual({ x: 15, y: 15 });
 });
 
 test('arrows move the marking at hand; while it is led elsewhere they move the cross, and Enter leads it there', () => {

@@ -3,7 +3,7 @@ import { TextSelection } from '@tiptap/pm/state';
 import type { Editor } from '@tiptap/react';
 import type { Dispatch, RefObject, SetStateAction } from 'react';
 import type { OthersMarkings } from '#contracts';
-import type { MarkingOn, PagePoint } from '#core/passage';
+import { markingUnit, type MarkingOn, type PagePoint } from '#core/passage';
 import type { PdfRectangle } from '#core/submission';
 import {
   addMarking,
@@ -19,10 +19,13 @@ import {
   stepToMarking,
 } from '../../editor';
 import { giveKeys, typeAt } from '../../writing';
+import type { PageSize } from '../../documents';
 import type { NoteOnPage } from './useNotes';
 
 /** What the pointer or the next key does on the page: a marking is put there, or the one at hand is led there, or lined up with another. */
 export type Pointing = 'marking' | 'arrow' | 'bracket' | 'line-up';
+/** Whether what is pointed at is where the marking at hand leads. */
+export const isLed = (pointing: Pointing): boolean => pointing === 'arrow' || pointing === 'bracket';
 /** How the markings are seen: at their places, or one after another as a text. */
 export type View = 'page' | 'list';
 /** How a marking looks. */
@@ -41,8 +44,8 @@ interface Host {
   open: boolean;
   say: (words: string | null) => void;
   pane: RefObject<HTMLDivElement | null>;
-  /** How large everything is on the page that is shown (see `markingUnit`). */
-  unit: RefObject<number>;
+  /** How large the page is that is shown. */
+  size: RefObject<PageSize>;
   /** What the next marking looks like: as the last one that was changed. */
   look: RefObject<MarkingLook>;
   page: number;
@@ -81,8 +84,19 @@ export class MarkingActs {
     this.host.pane.current?.focus({ preventScroll: true });
   }
 
+  private unit(): number {
+    return markingUnit(this.host.size.current);
+  }
+
   private line(): number {
-    return LINE_POINTS * this.host.unit.current;
+    return LINE_POINTS * this.unit();
+  }
+
+  /** The nearest place at which the beginning of some words is still seen on the page. */
+  private onPage({ x, y }: PagePoint): PagePoint {
+    const { width, height } = this.host.size.current;
+    const held = (at: number, side: number) => Math.max(0, Math.min(at, side - this.line()));
+    return { x: held(x, width), y: held(y, height) };
   }
 
   /** The markings that a change is made to. */
@@ -102,7 +116,7 @@ export class MarkingActs {
     const { editor, setCross, pick } = this.host;
     const here = markingAt(editor.state)?.marking;
     if (here) {
-      setCross({ x: here.at.x, y: here.at.y + this.line() });
+      setCross(this.onPage({ x: here.at.x, y: here.at.y + this.line() }));
       pick(this.isEmpty(here.id) ? null : here.id);
     }
     this.dropEmpty();
@@ -123,7 +137,9 @@ export class MarkingActs {
   /** What one says to a remark in the file is begun a little to the right of it. */
   answer({ page, on, object }: NoteOnPage): void {
     const [{ right, top }] = on as [PdfRectangle];
-    const at = { x: right + BESIDE_POINTS * this.host.unit.current, y: top };
+    const beside = { x: right + BESIDE_POINTS * this.unit(), y: top };
+    // How large another page is, is not known yet.
+    const at = page === this.host.page ? this.onPage(beside) : beside;
     this.look(page, at);
     this.begin(at, '', { page, answers: object && [...object] });
   }
@@ -267,15 +283,23 @@ export class MarkingActs {
     else point('marking');
   }
 
-  /** The marking at hand goes so many points to the right and down; the cross does with none, and while one is led elsewhere. */
-  move(dx: number, dy: number): void {
+  /** The marking at hand goes so many points to the right and down, and stays on the page; false where there is none. */
+  moveMarking(dx: number, dy: number): boolean {
     const { editor, open, current, pointing, setCross } = this.host;
-    const isMoved = open && current !== null && (pointing === 'marking' || pointing === 'line-up');
-    const found = isMoved ? markingById(editor.state.doc, current) : null;
-    if (!found) return setCross(({ x, y }) => ({ x: x + dx, y: y + dy }));
-    const at = { x: found.marking.at.x + dx, y: found.marking.at.y + dy };
+    const found = open && current !== null ? markingById(editor.state.doc, current) : null;
+    if (!found) return false;
+    const at = this.onPage({ x: found.marking.at.x + dx, y: found.marking.at.y + dy });
     this.change({ at });
-    setCross(at);
+    // What is led somewhere is moved at its beginning alone.
+    if (!isLed(pointing)) setCross(at);
+    return true;
+  }
+
+  /** As `moveMarking`; the cross is moved with none, and while one is led elsewhere. */
+  move(dx: number, dy: number): void {
+    const { pointing, setCross } = this.host;
+    if (!isLed(pointing) && this.moveMarking(dx, dy)) return;
+    setCross(({ x, y }) => this.onPage({ x: x + dx, y: y + dy }));
   }
 
   /** The same words again: where the cross is, or at the same place of other pages. */
@@ -286,7 +310,7 @@ export class MarkingActs {
     if (!found || !open) return say('There is no marking yet to put down again.');
     const { marking } = found;
     const isSame = cross.x === marking.at.x && cross.y === marking.at.y;
-    const here = isSame ? { x: cross.x, y: cross.y + this.line() } : cross;
+    const here = isSame ? this.onPage({ x: cross.x, y: cross.y + this.line() }) : cross;
     const places = pages
       ? pages.filter((one) => one !== marking.page).map((one) => ({ page: one, at: marking.at }))
       : [{ page, at: here }];

@@ -1,6 +1,7 @@
 import { useEditorState, type Editor } from '@tiptap/react';
 import { useEffect, useRef, useState } from 'react';
 import type { PagePoint } from '#core/passage';
+import type { PageSize } from '../../documents';
 import { alikeMarkings, markingAt, markingsIn, stepToFirstGap } from '../../editor';
 import type { LeafWithMaterial } from '../../leaf';
 import { hearKeys } from '../../writing';
@@ -9,6 +10,8 @@ import { useZoom } from './useZoom';
 
 /** Where the cross is at first, in points. */
 const START: PagePoint = { x: 72, y: 72 };
+/** What stands for the size of a page until it is known. */
+const A4: PageSize = { width: 595, height: 842 };
 const LOOK: MarkingLook = { size: 'medium', colour: 'ink', framed: false };
 
 /** Hears the keys that lead from the words at their place back to the page, and when one begins to write in a marking. */
@@ -42,7 +45,7 @@ function useWordsHeard(editor: Editor, isPage: boolean, back: () => void, writte
 export function useMarkings({ editor, open, say }: LeafWithMaterial) {
   const paneRef = useRef<HTMLDivElement | null>(null);
   const look = useRef(LOOK);
-  const unit = useRef(1);
+  const size = useRef(A4);
   const [page, setPage] = useState(0);
   const [cross, setCross] = useState(START);
   const [isReading, setReading] = useState(true);
@@ -62,7 +65,7 @@ export function useMarkings({ editor, open, say }: LeafWithMaterial) {
   // Counted while one looks, and not with each letter that is written.
   const alike = isReading && current !== null ? alikeMarkings(editor.state.doc, current).length : 0;
   const acts = new MarkingActs({
-    ...{ editor, open, say, look, page, cross, current, pointing, isForAll, unit, pane: paneRef },
+    ...{ editor, open, say, look, page, cross, current, pointing, isForAll, size, pane: paneRef },
     ...{ setPage, setCross, setReading, pick, point, setView },
   });
   useWordsHeard(
@@ -73,7 +76,7 @@ export function useMarkings({ editor, open, say }: LeafWithMaterial) {
   );
   return {
     ...{ paneRef, page, cross, isReading, markings, current, pointing, point, acts },
-    ...{ open, view, zoom, unit, isForAll, setForAll, alike },
+    ...{ open, view, zoom, size, isForAll, setForAll, alike },
   };
 }
 

@@ -19,7 +19,7 @@ function setCaretAnew(): void {
 /** Puts the boxes of markings at their places of the page that is shown, and hides those of others. */
 export function usePlaces(
   editor: Editor,
-  { markings, page, current, isReading, unit: unitRef }: Markings,
+  { markings, page, current, isReading, size: sizeRef }: Markings,
   scale: number,
   size: PageSize | null,
 ): void {
@@ -36,7 +36,7 @@ export function usePlaces(
   }, [editor]);
   const unit = size ? markingUnit(size) : 1;
   useLayoutEffect(() => {
-    unitRef.current = unit;
+    if (size) sizeRef.current = size;
     const boxes = new Map(
       [...editor.view.dom.querySelectorAll<HTMLElement>('[data-marking]')].map((box) => [
         box.dataset.marking,
@@ -58,7 +58,7 @@ export function usePlaces(
       box.classList.toggle('is-written', marking.id === current && !isReading);
     }
     if (isOtherPage && editor.view.hasFocus()) setCaretAnew();
-  }, [editor, markings, page, current, isReading, scale, unit, unitRef]);
+  }, [editor, markings, page, current, isReading, scale, unit, size, sizeRef]);
 }
 
 /** Brings what is at hand into sight, where it is not: a marking that was stepped to, words that were found. */
