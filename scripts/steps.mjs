@@ -37,10 +37,10 @@ export async function runTogether(checks) {
   const waiting = [...checks];
   const runNext = async () => {
     for (let next = waiting.shift(); next; next = waiting.shift()) {
-      const { title, command, args } = next;
+      const { title, command, args, env } = next;
       const started = Date.now();
       const { status, said } = await new Promise((resolve) => {
-        const child = spawn(command, args, { cwd: root });
+        const child = spawn(command, args, { cwd: root, env: { ...process.env, ...env } });
         let all = '';
         for (const stream of [child.stdout, child.stderr]) stream.on('data', (words) => (all += words));
         child.on('close', (code) => resolve({ status: code, said: all }));
@@ -126,6 +126,8 @@ export function build() {
     'web',
     'demo',
     'vite.config.ts',
+    // What is bundled of a room is what is used of it: it says which files do something by being there.
+    'package.json',
     'package-lock.json',
     'scripts',
   ];

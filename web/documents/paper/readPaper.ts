@@ -1,5 +1,6 @@
 import { format } from 'date-fns';
 import type { Paper } from '#core/naming';
+import { readDocx, readOdt, wordsOfBlock } from '#core/submission';
 import { inWords, UnreadableFile } from '#client/api';
 import { decodedText } from '../decodedText';
 import { xmlParts } from '../archive';
@@ -31,7 +32,6 @@ const within = (xml: string, tag: string): string =>
 /** The words of a docx or ODT, its title, its author and when it was made: read, not laid out. */
 async function officeWords(bytes: Uint8Array, called: string): Promise<Found> {
   const parts = await xmlParts(bytes, called);
-  const { readDocx, readOdt, wordsOfBlock } = await import('#core/submission');
   const { blocks } = parts.has('word/document.xml') ? readDocx(parts).submission : readOdt(parts);
   const about = parts.get('docProps/core.xml') ?? parts.get('meta.xml') ?? '';
   const made = new Date(within(about, 'dcterms:created') || within(about, 'meta:creation-date'));
