@@ -4,7 +4,7 @@ import { and, eq, gt, inArray, isNull, lt, sql } from 'drizzle-orm';
 import type { Request, Response } from 'express';
 import type { Member, Route } from '#contracts';
 import type { Context } from '../context';
-import { prepared, members, sessions, type Queries } from '../db';
+import { askedTogether, prepared, members, sessions, type Queries } from '../db';
 
 const COOKIE = 'elderleaf_session';
 const DAYS = 14;
@@ -105,20 +105,30 @@ export function clearCookie(context: Context, response: Response): void {
   response.clearCookie(COOKIE, cookieOptions(context));
 }
 
-const sessionIn = prepared((db) =>
+/** Sessions by their `hashes` (JSON), of members who are there. */
+const sessionsBy = prepared((db) =>
   db
-    .select({ member: memberColumns, seenAt: sessions.seenAt, scope: sessions.scope })
+    .select({
+      ...{ hash: sessions.tokenHash, member: memberColumns, scope: sessions.scope },
+      ...{ seenAt: sessions.seenAt, endsAt: sessions.endsAt },
+    })
     .from(sessions)
     .innerJoin(members, eq(members.id, sessions.member))
     .where(
       and(
-        eq(sessions.tokenHash, sql.placeholder('tokenHash')),
-        gt(sessions.endsAt, sql.placeholder('now')),
+        sql`${sessions.tokenHash} in (select jsonb_array_elements_text(${sql.placeholder('hashes')}::jsonb))`,
         isNull(members.leftAt),
       ),
     )
-    .prepare('session_in'),
+    .prepare('sessions_by'),
 );
+
+/** The session that is known by a hash; undefined where there is none. */
+const sessionBy = askedTogether(async (db, hashes: readonly string[]) => {
+  const found = await sessionsBy(db).execute({ hashes: JSON.stringify(hashes) });
+  const byHash = new Map(found.map((one) => [one.hash, one]));
+  return hashes.map((hash) => byHash.get(hash));
+});
 
 /**
  * The member whose session the request carries, or null when there is none or it has run out. The token of a companion counts
@@ -133,9 +143,10 @@ export async function memberOf(
   if (!token) return null;
   const tokenHash = hashOf(token);
   const now = context.now();
-  const [found] = await sessionIn(context.db).execute({ tokenHash, now: now.toISOString() });
+  const found = await sessionBy(context.db, tokenHash);
   const scope = companionToken(request) === undefined ? 'whole' : 'companion';
-  if (!found || found.scope !== scope || (scope === 'companion' && !forCompanion)) return null;
+  if (!found || found.endsAt <= now || found.scope !== scope || (scope === 'companion' && !forCompanion))
+    return null;
   if (now.getTime() - found.seenAt.getTime() > SEEN_MS)
     await context.db
       .update(sessions)

@@ -94,12 +94,16 @@ export const dropCues = prepared((db) =>
     .prepare('drop_cues'),
 );
 
-/** How often a `collection` was changed, with the stamp of what rights are worked out from. */
-export const changeCountOf = prepared((db) =>
+/** How often some `collections` (JSON) were changed, each with the stamp of what rights are worked out from. */
+export const changeCountsOf = prepared((db) =>
   db
-    .select({ changes: collections.changes, stamp: sql<string>`(select stamp from ${reachStamp})` })
+    .select({
+      id: collections.id,
+      changes: collections.changes,
+      stamp: sql<string>`(select stamp from ${reachStamp})`,
+    })
     .from(collections)
-    .where(eq(collections.id, given('collection')))
+    .where(isAmong(collections.id, 'collections'))
     .prepare('changes_of'),
 );
 
@@ -122,7 +126,7 @@ export const savedSince = prepared((db) =>
 /** Entries that went out of a `collection` by its changes after `had`. */
 export const goneSince = prepared((db) =>
   db
-    .select({ entry: departures.entry, collection: departures.collection })
+    .select({ entry: departures.entry, change: departures.change })
     .from(departures)
     .where(and(eq(departures.collection, given('collection')), gt(departures.change, given('had'))))
     .prepare('gone_since'),

@@ -3,7 +3,7 @@ import type { Bank, BankHad, Collection, Entry } from '#contracts';
 import type { Context } from '../context';
 import { type Queries, departures, entries, preferences } from '../db';
 import { notFound } from '../http';
-import { changeCountOf, goneSince, savedSince } from './entryStatements';
+import { changesSince } from './changesSince';
 import { rightsAt, rightsFor } from './rights';
 import { toEntry } from './saveEntry';
 import { includedIds } from './soundIncludes';
@@ -139,14 +139,9 @@ export async function readCollection(
   collection: string,
   had: number | null,
 ): Promise<{ changes: number; entries: Entry[]; gone: Bank['gone'] }> {
-  const [row] = await changeCountOf(db).execute({ collection });
-  if (!row || !(await rightsAt(db, member, row.stamp)).has(collection)) throw notFound();
-  const { changes } = row;
-  // Nearly all who ask were told of something else, or of what they did themselves.
-  if (changes === had) return { changes, entries: [], gone: [] };
-  const rows = await savedSince(db).execute({ collection, had: had ?? -1 });
-  const gone = had === null ? [] : await goneSince(db).execute({ collection, had });
-  const found = rows.map(toEntry);
+  const read = await changesSince(db, { collection, had });
+  if (!read || !(await rightsAt(db, member, read.stamp)).has(collection)) throw notFound();
+  const { changes, entries: found, gone } = read;
   const within = includedElsewhere(found);
   const rights = within.length > 0 ? await rightsFor(db, member) : null;
   const others = rights ? await withIncluded(db, within, (id) => rights.has(id)) : [];

@@ -53,6 +53,40 @@ test('a note is seen and answered by keepers and by who wrote it, by nobody else
   expect(await notesOf(anouk)).toMatchObject([{ closed: true }]);
 });
 
+test('of all who ask at once what changed each is told as if nobody else had asked; who may not see it, nothing', async () => {
+  const read = (caller: Caller, collection: string, had: number | null) =>
+    caller.post(`/api/collections/${collection}/changes`).send({ had });
+  const { changes } = (await read(imke, 'ward', null).expect(200)).body as { changes: number };
+  const second = (await keep(imke, 'ward', wording(`Second ${made}`, 'x'))).body as Entry;
+  await saveAs(imke, entry.id, 1, wording(`Feeding ${made}`, 'It was fed twice.', `qq${made}`)).expect(200);
+  await deleting(imke, [second.id]).expect(200);
+  const hads = [changes - 1, changes, changes + 1, changes + 2, changes + 3, null];
+  const asked = [
+    ...hads.flatMap((had) =>
+      [imke, odile, anouk, ruan].map((caller) => ({ caller, collection: 'ward', had })),
+    ),
+    ...[imke, ruan].map((caller) => ({ caller, collection: 'archive', had: null })),
+    { caller: imke, collection: 'nowhere', had: null },
+  ];
+  const told = async (one: (typeof asked)[number]) => {
+    const answer = await read(one.caller, one.collection, one.had);
+    return {
+      status: answer.status,
+      body: answer.body as { entries: Entry[]; gone: { entry: string }[] },
+    };
+  };
+  const alone = [];
+  for (const one of asked) alone.push(await told(one));
+  const together = await Promise.all(asked.map(told));
+  expect(together).toEqual(alone);
+  const [before, , , ofOther] = together;
+  expect(ofOther!.status).toBe(404);
+  const { entries, gone } = before!.body;
+  expect(entries.map(({ id, revision }) => [id, revision])).toContainEqual([entry.id, 2]);
+  expect(gone).toContainEqual({ entry: second.id, collection: 'ward' });
+  expect(together[8]!.body).toMatchObject({ entries: [{ id: entry.id }] });
+});
+
 test('a variation stands in for a shared entry: once in a collection, without cues, private as its collection', async () => {
   const vary = (caller: Caller, collection: string, varies = { entry: entry.id, revision: 1 }) =>
     caller
