@@ -1,7 +1,9 @@
 /** `npm test`: every check, on a machine that may have nothing but Node. */
 import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
-import { build, install, run, runTogether, tool } from './steps.mjs';
+import os from 'node:os';
+import path from 'node:path';
+import { build, install, root, run, runTogether, tool } from './steps.mjs';
 import { withPostgres } from './postgres.mjs';
 
 const CHROMIUM = '/usr/bin/chromium';
@@ -45,18 +47,43 @@ const packages = wants('unit') || wants('browser') ? debian() : null;
 const installing = packages && runTogether([packages]);
 install({ forChecks: true });
 
-if (wants('static')) {
-  const roots = ['core', 'contracts', 'client', 'companion', 'server', 'web', 'demo', 'bench', 'soak', 'e2e'];
-  // The longest first: each takes one processor, most of the time.
-  await runTogether([
-    { title: 'Lint', command: tool('eslint'), args: ['.'] },
-    { title: 'Types', command: tool('tsc'), args: ['--noEmit'] },
-    { title: 'Format', command: tool('prettier'), args: ['--check', '--log-level', 'warn', '.'] },
-    { title: 'Boundaries', command: tool('depcruise'), args: roots },
-    { title: 'Rooms', command: process.execPath, args: ['scripts/rooms.mjs'] },
-    { title: 'Unused code', command: tool('knip'), args: ['--no-progress'] },
-  ]);
-}
+/** Roots whose tests need nothing but themselves: no store, no page, no program of another. */
+const ALONE = ['core', 'contracts', 'client', 'companion'];
+const inThem = `^${root}/(${ALONE.join('|')})/`;
+const images = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-images-'));
+process.on('exit', () => fs.rmSync(images, { recursive: true, force: true }));
+const jestEnv = {
+  NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+  TEST_DATABASE_IMAGES: images,
+};
+
+const STATIC = [
+  { title: 'Types', command: tool('tsc'), args: ['--noEmit'] },
+  { title: 'Format', command: tool('prettier'), args: ['--check', '--log-level', 'warn', '.'] },
+  {
+    title: 'Boundaries',
+    command: tool('depcruise'),
+    args: [...ALONE, 'server', 'web', 'demo', 'bench', 'soak', 'e2e'],
+  },
+  { title: 'Rooms', command: process.execPath, args: ['scripts/rooms.mjs'] },
+  { title: 'Unused code', command: tool('knip'), args: ['--no-progress'] },
+];
+const BEFORE_UNIT = [
+  {
+    title: 'Images of databases',
+    command: process.execPath,
+    args: ['--import', 'tsx', 'server/testing/makeImages.ts', images],
+  },
+  // One after another: another check runs beside.
+  { title: `Unit tests of ${ALONE.join(', ')}`, command: tool('jest'), args: ['-i', inThem], env: jestEnv },
+];
+
+// Two at a time, each on one processor most of the time; the longest first.
+await runTogether([
+  ...(wants('static') ? [{ title: 'Lint', command: tool('eslint'), args: ['.'] }] : []),
+  ...(wants('unit') ? BEFORE_UNIT : []),
+  ...(wants('static') ? STATIC : []),
+]);
 
 /** Tests of the server in which it makes no difference what the store is. */
 const STORE_ALIKE =
@@ -67,9 +94,9 @@ for (const { name, leftOut } of PACKAGES)
   if (leftOut && wants('unit') && !isThere(name))
     process.stdout.write(`• ${leftOut}: left out, ${name} cannot be installed here\n`);
 
-const jestEnv = { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' };
 if (wants('unit')) {
-  run('Unit and HTTP tests', tool('jest'), [], { env: jestEnv });
+  const others = ['--testPathIgnorePatterns', inThem];
+  run('Tests of the pages and the server', tool('jest'), others, { env: jestEnv });
   if (isThere('postgresql'))
     withPostgres((url) =>
       // What any store answers alike was run above: rights route by route, passwords, what is computed of what is read. Here what stores do their own way.
