@@ -4,7 +4,8 @@ import { dateInWords } from '#core/calendar';
 import { usePreferences } from '../api';
 import { useSavePreferences } from '../offers';
 import { Figure } from '../shell';
-import { NEWEST, NEWS } from './news';
+import { NEWEST } from './newest';
+import { NEWS } from './news';
 
 /** What members can do that they could not before. Looked at, it is not told of as new any more, on any computer. */
 export function NewsPage() {

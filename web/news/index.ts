@@ -1,1 +1,1 @@
-export { NEWEST } from './news';
+export { NEWEST } from './newest';

@@ -292,5 +292,3 @@ export const NEWS: readonly News[] = [
     at: { label: 'Proposals and notes', to: '/proposals' },
   },
 ];
-
-export const NEWEST = NEWS[0]!.number;
