@@ -4,7 +4,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { build, install, root, run, tool } from './steps.mjs';
 
-install({ forChecks: true });
+install('whole');
 // What is typed on is the built application.
 build();
 // As deep as the sources are: the scripts that they call stay where they are.

@@ -21,9 +21,9 @@ async function showElsewhere() {
   }
 }
 
-install();
-build();
 const demo = process.argv.includes('--demo');
+install(demo ? 'to show' : 'to run');
+build();
 if (demo) await showElsewhere();
 const server = spawn(process.execPath, [path.join(root, 'dist/server/main.js')], {
   cwd: root,

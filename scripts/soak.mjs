@@ -7,7 +7,7 @@
 import { build, install, run, tool } from './steps.mjs';
 
 const [what, ...rest] = process.argv.slice(2);
-install({ forChecks: true });
+install('whole');
 if (what === 'fuzz') {
   build();
   run('Requests of every shape', tool('tsx'), ['soak/main.ts', ...rest]);

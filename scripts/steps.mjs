@@ -90,21 +90,31 @@ export function onceFor(name, print, result, step) {
   return done instanceof Promise ? done.then(stamp) : stamp();
 }
 
-/**
- * Checks Node's version and installs the packages of the lock file when they are not there yet: what the application is built
- * of and with, and what checks and benchmarks need besides where `forChecks` asks for it.
- */
-export function install({ forChecks = false } = {}) {
+/** What is installed for what, the lesser before the greater: the later has all that the one before has. */
+const INSTALLED = {
+  // What the application is built of and with.
+  'to run': ['--omit=dev', '--workspaces=false'],
+  // And what the pages of others are made of that come with the demo.
+  'to show': ['--omit=dev', '--workspace=demo/elsewhere', '--include-workspace-root'],
+  // And what checks and benchmarks need.
+  whole: ['--include=dev'],
+};
+
+/** Checks Node's version and installs the packages of the lock file that are not there yet, those that are wanted for something (see `INSTALLED`). */
+export function install(wanted = 'to run') {
   const [major, minor] = process.versions.node.split('.').map(Number);
   if (major < 20 || (major === 20 && minor < 19)) {
     process.stderr.write(`Elderleaf needs Node 20.19 or newer; this is ${process.versions.node}.\n`);
     process.exit(1);
   }
   const print = fingerprint(['package-lock.json']);
-  const whole = forChecks || wasDone('installed', `${print} whole`) ? 'whole' : 'to run';
-  onceFor('installed', `${print} ${whole}`, 'node_modules', () => {
-    const kinds = whole === 'whole' ? ['--include=dev'] : ['--omit=dev', '--workspaces=false'];
-    run('Installing packages (one to three minutes the first time)', 'npm', ['ci', ...kinds]);
+  const kinds = Object.keys(INSTALLED);
+  // What is there beyond what is wanted stays.
+  const kind = kinds
+    .slice(kinds.indexOf(wanted))
+    .find((one) => wasDone('installed', `${print} ${one}`) && fs.existsSync(path.join(root, 'node_modules')));
+  onceFor('installed', `${print} ${kind ?? wanted}`, 'node_modules', () => {
+    run('Installing packages (one to three minutes the first time)', 'npm', ['ci', ...INSTALLED[wanted]]);
   });
   onceFor(
     'english',

@@ -45,7 +45,7 @@ const wants = (part) => !only || only === part;
 // It waits for the network and the disk, while what follows keeps the processors busy.
 const packages = wants('unit') || wants('browser') ? debian() : null;
 const installing = packages && runTogether([packages]);
-install({ forChecks: true });
+install('whole');
 
 /** Roots whose tests need nothing but themselves: no store, no page, no program of another. */
 const ALONE = ['core', 'contracts', 'client', 'companion'];
