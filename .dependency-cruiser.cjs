@@ -5,6 +5,22 @@ module.exports = {
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
     { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true } },
     {
+      name: 'installed-where-it-runs',
+      comment:
+        'What the application and its demo are made of is there without what checks need: `npm start` and `npm run demo` install no more.',
+      severity: 'error',
+      from: {
+        path: '^(core|contracts|client|companion|server|web|demo)/',
+        // Those that make files of the demo are run by hand.
+        pathNot: '\\.test\\.tsx?$|/testing/|^demo/lived/\\w+/make\\w+\\.ts$',
+      },
+      to: {
+        dependencyTypes: ['npm-dev'],
+        dependencyTypesNot: ['type-only'],
+        pathNot: '^node_modules/@types/',
+      },
+    },
+    {
       name: 'core-is-alone',
       comment: 'core imports only core and pure libraries: no React, Express, database or Node module.',
       severity: 'error',
