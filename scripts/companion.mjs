@@ -11,19 +11,6 @@ const FOLDER = 'dist/companion';
 
 const patternOf = (host) => (host.includes('://') ? host : `https://${host}/*`);
 
-/** Modules of ours do nothing by being there: of a folder's face only what is used goes into a page. */
-const usedAlone = {
-  name: 'used-alone',
-  setup(build) {
-    build.onResolve({ filter: /^[#.]/ }, async ({ path: name, pluginData, ...given }) => {
-      if (pluginData || given.kind === 'entry-point') return undefined;
-      const { importer, resolveDir, kind } = given;
-      const found = await build.resolve(name, { importer, resolveDir, kind, pluginData: true });
-      return importer.includes('node_modules') ? found : { ...found, sideEffects: false };
-    });
-  },
-};
-
 /** Bundles the parts once, and lays them out for each browser with its manifest. Gives the folders. */
 export async function buildCompanion({ hosts = [], folder = FOLDER } = {}) {
   const { build: esbuild } = await import('esbuild');
@@ -41,7 +28,6 @@ export async function buildCompanion({ hosts = [], folder = FOLDER } = {}) {
       define: { 'process.env.NODE_ENV': '"production"' },
       logLevel: 'warning',
       legalComments: 'none',
-      plugins: [usedAlone],
     });
   };
   await bundle('background/index.ts', 'background.js', 'esm');
