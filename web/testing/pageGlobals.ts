@@ -19,3 +19,15 @@ globalThis.ResizeObserver ??= class {
   unobserve = () => undefined;
   disconnect = () => undefined;
 };
+globalThis.PointerEvent ??= class extends MouseEvent {
+  readonly pointerId: number;
+  readonly pointerType: string;
+  readonly isPrimary: boolean;
+
+  constructor(type: string, init: PointerEventInit = {}) {
+    super(type, init);
+    this.pointerId = init.pointerId ?? 0;
+    this.pointerType = init.pointerType ?? '';
+    this.isPrimary = init.isPrimary ?? false;
+  }
+} as unknown as typeof PointerEvent;
