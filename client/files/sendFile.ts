@@ -31,6 +31,8 @@ function send<Kept>(
   file: File,
   { progress, signal }: Sending,
 ): Promise<Kept> {
+  // It waited for others, and was stopped meanwhile.
+  if (signal.aborted) return Promise.reject(new SendingStopped(file.name));
   return new Promise((resolve, reject) => {
     // `fetch` tells nothing of how much was sent.
     const request = new XMLHttpRequest();
