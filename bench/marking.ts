@@ -1,10 +1,9 @@
 import fs from 'node:fs';
-import os from 'node:os';
 import path from 'node:path';
 import { PDFDocument, StandardFonts } from '@cantoo/pdf-lib';
-import { chromium, type Page } from '@playwright/test';
-import { RunningServer } from '../e2e/runningServer';
+import type { Page } from '@playwright/test';
 import type { Measured } from './measure';
+import { onDemo } from './onDemo';
 import { keysIn, measured, watch, type Timed } from './watchTyping';
 
 const PAGES = 2000;
@@ -90,15 +89,8 @@ async function enlarged(page: Page): Promise<number[]> {
 }
 
 /** A PDF of 2,000 pages with 300 markings: opened, looked through, enlarged, and written on. */
-export async function benchMarking(): Promise<Measured[]> {
-  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-marking-'));
-  const server = await RunningServer.start(folder);
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.goto(server.url);
-    await page.getByRole('button', { name: 'Imke Tarrow' }).click();
-    await page.getByRole('heading', { level: 1 }).waitFor();
+export function benchMarking(): Promise<Measured[]> {
+  return onDemo('Imke Tarrow', async ({ page, folder }) => {
     const file = path.join(folder, 'survey.pdf');
     await manyPages(file);
     const opened = await openPage(page, file);
@@ -120,9 +112,5 @@ export async function benchMarking(): Promise<Measured[]> {
       measured('marking', 'Elderleaf', `a frame of enlarging by the wheel, ${AMONG}`, frames),
       measured('marking', 'to painted text', keysIn(`a key, ${AMONG}`, text), text),
     ];
-  } finally {
-    await browser.close();
-    await server.kill();
-    fs.rmSync(folder, { recursive: true, force: true });
-  }
+  });
 }

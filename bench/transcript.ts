@@ -1,9 +1,6 @@
-import fs from 'node:fs';
-import os from 'node:os';
-import path from 'node:path';
-import { chromium, type Page } from '@playwright/test';
-import { RunningServer } from '../e2e/runningServer';
+import type { Page } from '@playwright/test';
 import type { Measured } from './measure';
+import { onDemo } from './onDemo';
 import { keysIn, measured, watch, type Timed } from './watchTyping';
 
 const TURNS = 2500;
@@ -65,37 +62,31 @@ async function typeFrom(page: Page, key: string): Promise<number[]> {
 }
 
 /** Typing in a transcript of six hours, 2,500 turns and 60,000 words, at its beginning and its end; and how soon it is open. */
-export async function benchTranscript(): Promise<Measured[]> {
-  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-transcript-'));
-  const server = await RunningServer.start(folder, { demo: 'lived' });
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.goto(server.url);
-    await page.getByRole('button', { name: 'Ruan Pellow' }).click();
-    await page.getByRole('link', { name: CASE }).waitFor();
-    await fill(page);
-    const opening: number[] = [];
-    for (let time = 0; time < 3; time += 1) {
-      await page.goto(server.url);
-      const start = performance.now();
-      await page.getByRole('link', { name: CASE }).click();
-      await page.waitForFunction((count) => document.querySelectorAll('.turn').length === count, TURNS);
-      opening.push(performance.now() - start);
-    }
-    await page.waitForTimeout(5000);
-    await page.evaluate(watch);
-    const atStart = await typeFrom(page, 'Control+Home');
-    const atEnd = await typeFrom(page, 'Control+End');
-    const where = 'a key in a transcript of six hours in Chromium';
-    return [
-      measured('transcript', 'Elderleaf, at its beginning', keysIn(where, atStart), atStart),
-      measured('transcript', 'Elderleaf, at its end', keysIn(where, atEnd), atEnd),
-      measured('transcript', 'Elderleaf', 'a transcript of six hours opened from the desk', opening),
-    ];
-  } finally {
-    await browser.close();
-    await server.kill();
-    fs.rmSync(folder, { recursive: true, force: true });
-  }
+export function benchTranscript(): Promise<Measured[]> {
+  return onDemo(
+    'Ruan Pellow',
+    async ({ page, url }) => {
+      await page.getByRole('link', { name: CASE }).waitFor();
+      await fill(page);
+      const opening: number[] = [];
+      for (let time = 0; time < 3; time += 1) {
+        await page.goto(url);
+        const start = performance.now();
+        await page.getByRole('link', { name: CASE }).click();
+        await page.waitForFunction((count) => document.querySelectorAll('.turn').length === count, TURNS);
+        opening.push(performance.now() - start);
+      }
+      await page.waitForTimeout(5000);
+      await page.evaluate(watch);
+      const atStart = await typeFrom(page, 'Control+Home');
+      const atEnd = await typeFrom(page, 'Control+End');
+      const where = 'a key in a transcript of six hours in Chromium';
+      return [
+        measured('transcript', 'Elderleaf, at its beginning', keysIn(where, atStart), atStart),
+        measured('transcript', 'Elderleaf, at its end', keysIn(where, atEnd), atEnd),
+        measured('transcript', 'Elderleaf', 'a transcript of six hours opened from the desk', opening),
+      ];
+    },
+    'lived',
+  );
 }

@@ -1,9 +1,8 @@
 import fs from 'node:fs';
-import os from 'node:os';
 import path from 'node:path';
-import { chromium, type Page } from '@playwright/test';
-import { RunningServer } from '../e2e/runningServer';
+import type { Page } from '@playwright/test';
 import type { Measured } from './measure';
+import { onDemo } from './onDemo';
 import { keysIn, measured, watch, type Timed } from './watchTyping';
 
 const FILES = 2000;
@@ -76,15 +75,8 @@ async function stepped(page: Page): Promise<number[]> {
 }
 
 /** A tray of thousands: read, scrolled, typed in, and gone through line by line. */
-export async function benchTray(): Promise<Measured[]> {
-  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-tray-'));
-  const server = await RunningServer.start(folder);
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.goto(server.url);
-    await page.getByRole('button', { name: 'Imke Tarrow' }).click();
-    await page.getByRole('heading', { level: 1 }).waitFor();
+export function benchTray(): Promise<Measured[]> {
+  return onDemo('Imke Tarrow', async ({ page, folder }) => {
     await openTray(page, fs.mkdtempSync(path.join(folder, 'scans-')));
     const began = Date.now();
     await page.getByText('Found in this file', { exact: true }).waitFor();
@@ -109,9 +101,5 @@ export async function benchTray(): Promise<Measured[]> {
       measured('tray', 'Elderleaf, to painted text', keysIn(`a key, ${IN_TRAY}`, text), text),
       measured('tray', 'Elderleaf', `from Enter to the next line, ${IN_TRAY}`, steps),
     ];
-  } finally {
-    await browser.close();
-    await server.kill();
-    fs.rmSync(folder, { recursive: true, force: true });
-  }
+  });
 }

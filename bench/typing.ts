@@ -1,9 +1,6 @@
-import fs from 'node:fs';
-import os from 'node:os';
-import path from 'node:path';
-import { chromium, type Page } from '@playwright/test';
-import { RunningServer } from '../e2e/runningServer';
+import type { Page } from '@playwright/test';
 import type { Measured } from './measure';
+import { onDemo } from './onDemo';
 import { keysIn, measured, watch, type Timed } from './watchTyping';
 
 const KEYS = 1000;
@@ -54,14 +51,8 @@ async function typeInEntry(page: Page): Promise<number[]> {
 }
 
 /** From a key to painted text, and to painted offers, in the built application on its demo data. */
-export async function benchTyping(): Promise<Measured[]> {
-  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-typing-'));
-  const server = await RunningServer.start(folder);
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    await page.goto(server.url);
-    await page.getByRole('button', { name: 'Imke Tarrow' }).click();
+export function benchTyping(): Promise<Measured[]> {
+  return onDemo('Imke Tarrow', async ({ page }) => {
     await page.getByRole('link', { name: /Dune/ }).click();
     await page.getByRole('textbox', { name: 'Draft' }).waitFor();
     // The indexes are there when the first offer is.
@@ -79,9 +70,5 @@ export async function benchTyping(): Promise<Measured[]> {
       measured('typing', 'Elderleaf, to painted offers', keysIn(ON_LEAF, offers), offers),
       measured('typing', 'Elderleaf, to painted text', keysIn(IN_ENTRY, inEntry), inEntry),
     ];
-  } finally {
-    await browser.close();
-    await server.kill();
-    fs.rmSync(folder, { recursive: true, force: true });
-  }
+  });
 }

@@ -23,37 +23,56 @@ const sizeOf = (all: readonly ListedCollection[], { id, entries }: ListedCollect
 /** What is looked for and walked through: the rows there are, and the one that is chosen. */
 function useWalking(take: Props['take']) {
   const [words, setWords] = useState('');
-  const [found, setFound] = useState<FoundEntry[]>([]);
+  const [found, setFound] = useState<{ of: string; entries: readonly FoundEntry[] }>({ of: '', entries: [] });
   const [list, setList] = useState<ListedCollection[] | null>(null);
   const [within, setWithin] = useState<string | null>(null);
   const [at, setAt] = useState(0);
   const pressed = useRef(KEYS_TO_OPEN);
+  /** Enter came before what these words find: the first of it is taken once it is there. */
+  const isAwaited = useRef(false);
+  const latest = useRef(take);
+  useEffect(() => {
+    latest.current = take;
+  });
   useEffect(() => void ask('list', {}).then((all) => setList(all ?? [])), []);
   useEffect(() => {
     let isWanted = true;
     const looked = words.trim() === '' ? Promise.resolve([]) : ask('find', { words });
     void looked.then((all) => {
-      if (isWanted) setFound(all ?? []);
+      if (!isWanted) return;
+      const entries = all ?? [];
+      setFound({ of: words, entries });
+      if (isAwaited.current && entries[0]) latest.current(entries[0], pressed.current);
+      isAwaited.current = false;
     });
     return () => {
       isWanted = false;
     };
   }, [words]);
   const isWalked = words.trim() === '';
-  const rows: Row[] = isWalked ? rowsWithin(list ?? [], within) : found.map((entry) => ({ entry }));
+  // What was found for the words before stands until what these find is there; only a click takes it.
+  const isThere = isWalked || found.of === words;
+  const rows: Row[] = isWalked ? rowsWithin(list ?? [], within) : found.entries.map((entry) => ({ entry }));
   const here = list?.find(({ id }) => id === within) ?? null;
+  const open = (row: Row | undefined) => {
+    if (!row) return;
+    if ('entry' in row) return take(row.entry, pressed.current);
+    setWithin(row.collection.id);
+    setAt(0);
+  };
   return {
     ...{ words, list, rows, here, at, isWalked, pressed },
     look: (next: string) => {
       setWords(next);
       setAt(0);
+      isAwaited.current = false;
     },
-    move: (by: number) => setAt(Math.max(0, Math.min(at + by, rows.length - 1))),
-    open: (row: Row | undefined) => {
-      if (!row) return;
-      if ('entry' in row) return take(row.entry, pressed.current);
-      setWithin(row.collection.id);
-      setAt(0);
+    move: (by: number) => isThere && setAt(Math.max(0, Math.min(at + by, rows.length - 1))),
+    open,
+    /** Opens what is chosen, once it is known what that is. */
+    openChosen: () => {
+      if (isThere) open(rows[at]);
+      else isAwaited.current = true;
     },
     /** Out of the collection that is walked, to where it stands among those around it. */
     out: () => {
@@ -72,11 +91,11 @@ type Walking = ReturnType<typeof useWalking>;
 
 /** What a key does in the look-up; false for one that is the line's own. */
 function keyInFind(event: React.KeyboardEvent, walking: Walking, close: () => void): boolean {
-  const { isWalked, here, rows, at } = walking;
+  const { isWalked, here } = walking;
   if (event.key === 'Escape') close();
   else if (event.key === 'ArrowDown') walking.move(1);
   else if (event.key === 'ArrowUp') walking.move(-1);
-  else if (event.key === 'Enter' || (event.key === 'ArrowRight' && isWalked)) walking.open(rows[at]);
+  else if (event.key === 'Enter' || (event.key === 'ArrowRight' && isWalked)) walking.openChosen();
   else if (isWalked && here && (event.key === 'ArrowLeft' || event.key === 'Backspace')) walking.out();
   else return false;
   return true;
