@@ -1,10 +1,12 @@
 import type { Bank, Entry } from '#contracts';
 import { askedTogether, type Database } from '../db';
 import { changeCountsOf, goneSince, savedSince } from './entryStatements';
+import { rightsAt } from './rights';
 import { toEntry } from './saveEntry';
 
-/** What is asked of one collection: what came of its changes after `had`; all of it where that is null. */
+/** What a member asks of one collection: what came of its changes after `had`; all of it where that is null. */
 interface Asked {
+  member: string;
   collection: string;
   had: number | null;
 }
@@ -12,8 +14,6 @@ interface Asked {
 interface Changes {
   /** How often the collection was changed. */
   changes: number;
-  /** What rights are good for, at that moment. */
-  stamp: string;
   entries: Entry[];
   gone: Bank['gone'];
 }
@@ -37,8 +37,8 @@ async function readSince(db: Database, collection: string, hads: readonly (numbe
 }
 
 /**
- * What changed in a collection, whoever asks: they must be known to see it before they are told. Undefined where there is no
- * such collection. Whenever something is saved all who have the collection ask: they are answered together.
+ * What changed in a collection. Undefined where there is no such collection, or the member may not see it: nothing is read for
+ * those then. Whenever something is saved all who have the collection ask: they are answered together.
  */
 export const changesSince = askedTogether(
   async (db, asked: readonly Asked[]): Promise<(Changes | undefined)[]> => {
@@ -47,7 +47,9 @@ export const changesSince = askedTogether(
     const counts = await changeCountsOf(db).execute({ collections });
     const answers = new Map<Asked, Changes>();
     for (const { id, changes, stamp } of counts) {
-      const own = asked.filter(({ collection }) => collection === id);
+      const own: Asked[] = [];
+      for (const one of asked)
+        if (one.collection === id && (await rightsAt(db, one.member, stamp)).has(id)) own.push(one);
       // Nearly all who ask were told of something else, or of what they did themselves.
       const behind = own.filter(({ had }) => had !== changes);
       const since =
@@ -61,7 +63,7 @@ export const changesSince = askedTogether(
       for (const one of own) {
         const isBehind = since !== null && one.had !== changes;
         answers.set(one, {
-          ...{ changes, stamp },
+          changes,
           entries: isBehind ? since.entriesAfter(one.had) : [],
           gone: isBehind ? since.goneAfter(one.had) : [],
         });

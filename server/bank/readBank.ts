@@ -4,7 +4,7 @@ import type { Context } from '../context';
 import { type Queries, departures, entries, preferences } from '../db';
 import { notFound } from '../http';
 import { changesSince } from './changesSince';
-import { rightsAt, rightsFor } from './rights';
+import { rightsFor } from './rights';
 import { toEntry } from './saveEntry';
 import { includedIds } from './soundIncludes';
 import { visibleCollections } from './visibleCollections';
@@ -139,8 +139,8 @@ export async function readCollection(
   collection: string,
   had: number | null,
 ): Promise<{ changes: number; entries: Entry[]; gone: Bank['gone'] }> {
-  const read = await changesSince(db, { collection, had });
-  if (!read || !(await rightsAt(db, member, read.stamp)).has(collection)) throw notFound();
+  const read = await changesSince(db, { member, collection, had });
+  if (!read) throw notFound();
   const { changes, entries: found, gone } = read;
   const within = includedElsewhere(found);
   const rights = within.length > 0 ? await rightsFor(db, member) : null;
