@@ -12,7 +12,7 @@ import { markingUnit } from '#core/passage';
 import type { PageSize, PageSource } from '../../documents';
 import type { OthersMarkings } from '#contracts';
 import { arrowStep } from './arrowStep';
-import { isLed } from './markingActs';
+import { isLed } from './markingHost';
 import { MoveHandle } from './MoveHandle';
 import { OthersOnPage } from './OthersOnPage';
 import { Overlay } from './Overlay';

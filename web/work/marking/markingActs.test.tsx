@@ -4,7 +4,8 @@ import { MarkingOnSchema, type MarkingOn, type PagePoint } from '#core/passage';
 import { addMarking, markingsIn } from '../../editor';
 import type { PageSize } from '../../documents';
 import { bareView, leafOf } from '../../testing/leafState';
-import { MarkingActs, type Pointing, type View } from './markingActs';
+import { MarkingActs } from './markingActs';
+import type { Pointing, View } from './markingHost';
 
 /** A page without a screen: what the acts set is kept here. */
 interface Bench {

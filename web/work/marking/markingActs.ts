@@ -1,7 +1,5 @@
 import { undo } from '@tiptap/pm/history';
 import { TextSelection } from '@tiptap/pm/state';
-import type { Editor } from '@tiptap/react';
-import type { Dispatch, RefObject, SetStateAction } from 'react';
 import type { OthersMarkings } from '#contracts';
 import { markingUnit, type MarkingOn, type PagePoint } from '#core/passage';
 import type { PdfRectangle } from '#core/submission';
@@ -19,17 +17,8 @@ import {
   stepToMarking,
 } from '../../editor';
 import { giveKeys, typeAt } from '../../writing';
-import type { PageSize } from '../../documents';
+import { isLed, type MarkingHost, type MarkingLook, type View } from './markingHost';
 import type { NoteOnPage } from './useNotes';
-
-/** What the pointer or the next key does on the page: a marking is put there, or the one at hand is led there, or lined up with another. */
-export type Pointing = 'marking' | 'arrow' | 'bracket' | 'line-up';
-/** Whether what is pointed at is where the marking at hand leads. */
-export const isLed = (pointing: Pointing): boolean => pointing === 'arrow' || pointing === 'bracket';
-/** How the markings are seen: at their places, or one after another as a text. */
-export type View = 'page' | 'list';
-/** How a marking looks. */
-export type MarkingLook = Pick<MarkingOn, 'size' | 'colour' | 'framed'>;
 
 /** So far beneath a marking the next one is put, in points of a page of usual size. */
 const LINE_POINTS = 18;
@@ -38,33 +27,9 @@ const BESIDE_POINTS = 6;
 /** On more pages than this nothing is put down at once: each of them is words that one writes among. */
 const MOST_COPIES = 300;
 
-/** What the acts need of the page. */
-interface Host {
-  editor: Editor;
-  open: boolean;
-  say: (words: string | null) => void;
-  pane: RefObject<HTMLDivElement | null>;
-  /** How large the page is that is shown. */
-  size: RefObject<PageSize>;
-  /** What the next marking looks like: as the last one that was changed. */
-  look: RefObject<MarkingLook>;
-  page: number;
-  cross: PagePoint;
-  current: string | null;
-  pointing: Pointing;
-  /** Whether a change is made to all that say the same as the one at hand. */
-  isForAll: boolean;
-  setPage: (page: number) => void;
-  setCross: Dispatch<SetStateAction<PagePoint>>;
-  setReading: (isReading: boolean) => void;
-  pick: (id: string | null) => void;
-  point: (pointing: Pointing) => void;
-  setView: (view: View) => void;
-}
-
 /** All that can be done with markings, on the page as it is now. */
 export class MarkingActs {
-  constructor(private readonly host: Host) {}
+  constructor(private readonly host: MarkingHost) {}
 
   private isEmpty(id: string): boolean {
     // An empty paragraph has a size of two.

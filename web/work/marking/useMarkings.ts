@@ -5,7 +5,8 @@ import type { PageSize } from '../../documents';
 import { alikeMarkings, markingAt, markingsIn, stepToFirstGap } from '../../editor';
 import type { LeafWithMaterial } from '../../leaf';
 import { hearKeys } from '../../writing';
-import { MarkingActs, type MarkingLook, type Pointing, type View } from './markingActs';
+import { MarkingActs } from './markingActs';
+import type { MarkingLook, Pointing, View } from './markingHost';
 import { useZoom } from './useZoom';
 
 /** Where the cross is at first, in points. */
