@@ -67,6 +67,24 @@ const lineHere = (page: Page) => page.getByRole('listitem').and(page.locator('[a
 const part = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Parts of the tray' }).getByRole('link', { name }).click();
 
+/** Holds back what a page saves of its lines, until it is let go. */
+async function holdChanges(page: Page): Promise<() => void> {
+  let letGo = (): void => undefined;
+  const gate = new Promise<void>((open) => (letGo = open));
+  await page.route('**/tray/lines/changes', async (route) => {
+    await gate;
+    await route.continue();
+  });
+  return letGo;
+}
+/** What this browser keeps of texts that the server does not have. */
+const copiesHere = (page: Page) =>
+  page.evaluate(() =>
+    Object.entries(localStorage)
+      .flatMap(([name, value]) => (name.includes('draft.') ? [String(value)] : []))
+      .join(' '),
+  );
+
 /** Keys pressed one after another; a combination counts each of its keys. */
 async function press(page: Page, keys: readonly string[]): Promise<number> {
   for (const key of keys) await page.keyboard.press(key);
@@ -234,7 +252,17 @@ test('files that were chosen are named in two windows, come as an archive and by
   await expect(other.getByText('2 of 3 named')).toBeVisible();
   await expect(page.getByText('2 of 3 named')).toBeVisible();
   await expect(lineHere(page)).toContainText('Scan0017.tif');
+
+  // What is written here and not sent yet is this window's: opened in the other meanwhile, the line is as the server has it.
+  const letGo = await holdChanges(page);
   await page.keyboard.type('Ferry');
+  await expect.poll(() => copiesHere(page)).toContain('Ferry');
+  await other.getByRole('button', { name: 'Scan0004.pdf' }).click();
+  await other.getByRole('button', { name: 'Scan0017.tif' }).click();
+  await expect(lineHere(other)).toContainText('Scan0017.tif');
+  await expect(lineHere(other).getByRole('textbox')).toHaveText('');
+  letGo();
+  await expect(lineHere(other).getByRole('textbox')).toHaveText('Ferry');
   await page.keyboard.press('Control+a');
   await page.keyboard.type('ringing sheet');
   await page.keyboard.press('Enter');

@@ -4,28 +4,38 @@ import { emptyDraft, type DraftDocument } from '#core/draft';
 import { plainPassage, plainText } from '#core/passage';
 import { ApiProblem, Unreachable } from '#client/api';
 import { keptHere } from '../testing/keptHere';
-import { DraftKeeper, type Keeping } from './draftKeeper';
-import { readCopy } from './localCopy';
+import { DraftKeeper, unsentCopy, type Keeping } from './draftKeeper';
+import { readCopy, type LocalCopy } from './localCopy';
 
 const draftOf = (words: string): DraftDocument => ({ ...plainPassage(words), attrs: { placements: {} } });
 const problem = (code: string, status: number, current?: Draft) =>
   new ApiProblem({ type: '', title: '', detail: '', code, status, current });
 
 /** A computer that keeps, a server that answers as it is told, and a page with some words on it. */
-function begin({ at = 1, copyOf = 1 } = {}) {
+function begin({ at = 1, copyOf = 1, on }: { at?: number; copyOf?: number; on?: LocalCopy['on'] } = {}) {
   const over: boolean[] = [];
   keptHere();
   const server = { version: at, text: at === 1 ? '' : 'theirs', down: null as Error | null, saves: 0 };
   const told: Keeping['kind'][] = [];
-  let words = '';
-  const save = (id: string, document: DraftDocument, version: number, isOver: boolean): Promise<Draft> => {
+  let gate: Promise<void> | null = null;
+  const save = async (id: string, document: DraftDocument, version: number, isOver: boolean) => {
     server.saves += 1;
     over.push(isOver);
-    if (server.down) return Promise.reject(server.down);
-    if (version !== server.version) return Promise.reject(problem('moved-on', 412));
+    await gate;
+    if (server.down) throw server.down;
+    if (version !== server.version) throw problem('moved-on', 412);
     server.version += 1;
     server.text = plainText(document);
-    return Promise.resolve({ id, version: server.version, document, savedAt: 'now' } as Draft);
+    return { id, version: server.version, document, savedAt: 'now' } as Draft;
+  };
+  /** Holds back what is saved, until it is let go. */
+  const holdSaves = () => {
+    let letGo = (): void => undefined;
+    gate = new Promise((open) => (letGo = open));
+    return () => {
+      gate = null;
+      letGo();
+    };
   };
   const aside: string[] = [];
   const setAside = (_: string, document: DraftDocument) => Promise.resolve(aside.push(plainText(document)));
@@ -33,17 +43,28 @@ function begin({ at = 1, copyOf = 1 } = {}) {
   const tell = ({ kind }: Keeping) => told.push(kind);
   const elsewhere: string[] = [];
   const savedElsewhere = () => elsewhere.push(server.text);
-  const keeper = new DraftKeeper({ member: 'm', save, setAside, tell, savedElsewhere }, draft, copyOf);
-  keeper.readFrom(() => draftOf(words));
-  const type = (text: string) => {
-    words += text;
-    keeper.changed();
+  const host = { member: 'm', save, setAside, tell, savedElsewhere, ...(on && { on }) };
+  const written = (one: DraftKeeper, words: string) => {
+    one.open();
+    one.readFrom(() => draftOf(words));
+    const type = (text: string) => {
+      words += text;
+      one.changed();
+    };
+    return { keeper: one, type };
+  };
+  const { keeper, type } = written(new DraftKeeper(host, draft, copyOf), '');
+  /** The same text, opened again in the same window with what was not sent. */
+  const again = ({ version, document }: LocalCopy) => {
+    const second = written(new DraftKeeper(host, { ...draft, document }, version), plainText(document));
+    second.keeper.changed();
+    return second;
   };
   const copy = () => {
     const found = readCopy('m', 'd');
     return found && plainText(found.document);
   };
-  return { keeper, server, told, type, copy, aside, over, elsewhere };
+  return { keeper, server, told, type, copy, aside, over, elsewhere, again, holdSaves };
 }
 
 const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
@@ -160,4 +181,45 @@ test("where the other's is taken, mine is set aside, and only then no longer kep
   keeper.takenOver({ version: 7, savedAt: 'now' }, draftOf('mine'));
   await pass(0);
   expect([aside, copy()]).toEqual([['mine'], null]);
+});
+
+test('opened again before what was written is sent, a text goes on from there, and is in nobody’s way', async () => {
+  const { keeper, server, told, type, copy, again } = begin();
+  server.down = new Unreachable();
+  type('left behind');
+  await pass(1000);
+  keeper.leave();
+  await pass(1000);
+  const unsent = unsentCopy('m', 'd');
+  expect(unsent && plainText(unsent.document)).toBe('left behind');
+  const second = again(unsent!);
+  second.type(', and on');
+  await pass(1000);
+  server.down = null;
+  await pass(10_000);
+  expect([server.text, told.includes('moved-on'), copy()]).toEqual(['left behind, and on', false, null]);
+  expect(unsentCopy('m', 'd')).toBeNull();
+});
+
+test('what is on its way when a text is opened again arrives first', async () => {
+  const { keeper, server, told, type, again, holdSaves } = begin();
+  const letGo = holdSaves();
+  type('a');
+  await pass(800);
+  type('b');
+  keeper.leave();
+  const second = again(unsentCopy('m', 'd')!);
+  second.type('c');
+  await pass(1000);
+  expect(server.text).toBe('');
+  letGo();
+  await pass(2000);
+  expect([server.text, server.version, told.includes('moved-on')]).toEqual(['abc', 3, false]);
+});
+
+test('what is kept of a text that is no draft says what it is, and where it is written', async () => {
+  const { type } = begin({ on: { to: '/cases/c?line=d', called: 'name' } });
+  type('a');
+  await pass(200);
+  expect(readCopy('m', 'd')?.on).toEqual({ to: '/cases/c?line=d', called: 'name' });
 });

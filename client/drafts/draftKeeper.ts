@@ -3,7 +3,7 @@ import type { DraftDocument } from '#core/draft';
 import { copiedDraft } from '#core/fill';
 import type { CaseRecord } from '#core/record';
 import { ApiProblem, isProblem } from '#client/api';
-import { dropCopy, keepCopy } from './localCopy';
+import { dropCopy, keepCopy, readCopy, type LocalCopy } from './localCopy';
 
 /** Where the text stands: all of it on the server, or on its way there, or kept here because it cannot go. */
 export type Keeping =
@@ -22,6 +22,8 @@ interface Host {
   /** Keeps a text that gives way to another among the draft's earlier states. */
   setAside: (id: string, document: DraftDocument) => Promise<unknown>;
   tell: (keeping: Keeping) => void;
+  /** Where the text is written, where that is no leaf: what is kept of it on this computer says so. */
+  on?: LocalCopy['on'];
   /** Called when the last words were saved only after another screen was opened, which may show this draft. */
   savedElsewhere: () => void;
 }
@@ -30,6 +32,28 @@ interface Host {
 const COPY_AFTER_MS = 150;
 const SEND_AFTER_MS = 700;
 const RETRY_MS = [500, 1000, 2000, 4000];
+
+/** Keepers whose text was left in this window before the server had all of it, by member and text. */
+const left = new Map<string, DraftKeeper>();
+const nameOf = (member: string, id: string) => `${member} ${id}`;
+
+/**
+ * What was written of a text that the server never got: by a keeper in this window that still sends it, or as this computer
+ * kept it of an earlier time; null for nothing.
+ */
+export const unsentCopy = (member: string, id: string): LocalCopy | null =>
+  left.get(nameOf(member, id))?.unsent ?? readCopy(member, id);
+
+/** Whether a text was left in this window that is still being sent from here. */
+export const isBeingSent = (member: string, id: string): boolean =>
+  left.get(nameOf(member, id))?.isTrying ?? false;
+
+/** Takes away what the server never got of a text, for good: nothing of it is sent from this window any more. */
+export function dropUnsentText(member: string, id: string): void {
+  void left.get(nameOf(member, id))?.giveWay();
+  left.delete(nameOf(member, id));
+  dropCopy(member, id);
+}
 
 /**
  * Sees to it that nothing written on a leaf is lost: every change is kept on this computer within a moment
@@ -50,6 +74,10 @@ export class DraftKeeper {
   private copyTimer: ReturnType<typeof setTimeout> | undefined;
   private sendTimer: ReturnType<typeof setTimeout> | undefined;
   private running: Promise<void> | null = null;
+  /** The keeper that the same text was left with, as long as something it sent may be on its way. */
+  private earlier: Promise<DraftKeeper> | null = null;
+  /** Another keeper has the text now, with all that was written. */
+  private hasGivenWay = false;
 
   constructor(
     private readonly host: Host,
@@ -85,6 +113,21 @@ export class DraftKeeper {
     return this.sent === this.changes;
   }
 
+  private get name(): string {
+    return nameOf(this.host.member, this.draft.id);
+  }
+
+  /** It sends, or will in a moment. */
+  get isTrying(): boolean {
+    return this.running !== null || this.sendTimer !== undefined;
+  }
+
+  /** What is written, with the version the server has. */
+  get unsent(): LocalCopy {
+    const { version, host } = this;
+    return { version, document: this.read(), ...(host.on && { on: host.on }) };
+  }
+
   /** The text has changed. */
   changed(): void {
     this.changes += 1;
@@ -97,22 +140,32 @@ export class DraftKeeper {
   copyNow(): void {
     clearTimeout(this.copyTimer);
     this.copyTimer = undefined;
-    if (this.isSaved) return;
-    this.keptHere = keepCopy(this.host.member, this.draft.id, {
-      version: this.version,
-      document: this.read(),
-    });
+    if (this.isSaved || this.hasGivenWay) return;
+    this.keptHere = keepCopy(this.host.member, this.draft.id, this.unsent);
   }
 
-  /** The draft is on the page. */
+  /** The draft is on the page. A keeper that it was left with gives way: this one was begun with what that had. */
   open(): void {
     this.isOpen = true;
+    const earlier = left.get(this.name);
+    left.delete(this.name);
+    if (earlier && earlier !== this) this.earlier = earlier.giveWay();
+  }
+
+  /** Sends nothing from here on. Resolves to itself once what is on its way has arrived, or cannot. */
+  async giveWay(): Promise<this> {
+    this.hasGivenWay = true;
+    clearTimeout(this.copyTimer);
+    clearTimeout(this.sendTimer);
+    await this.running;
+    return this;
   }
 
   /** Another screen is shown: what is not yet saved stays on this computer, and is sent once more from here. */
   leave(): void {
     this.isOpen = false;
     this.copyNow();
+    if (!this.isSaved) left.set(this.name, this);
     void this.flush();
   }
 
@@ -151,6 +204,7 @@ export class DraftKeeper {
   private send(): Promise<void> {
     clearTimeout(this.sendTimer);
     this.sendTimer = undefined;
+    if (this.hasGivenWay) return Promise.resolve();
     this.running ??= this.sendOnce().finally(() => {
       this.running = null;
       const more = !this.isSaved && this.changes !== this.refusedAt;
@@ -160,12 +214,16 @@ export class DraftKeeper {
   }
 
   private sendSoon(wait: number): void {
+    if (this.hasGivenWay) return;
     this.sendTimer ??= setTimeout(() => void this.send(), wait);
   }
 
   private async sendOnce(): Promise<void> {
     const upTo = this.changes;
     if (this.failures === 0) this.host.tell({ kind: 'saving' });
+    const earlier = await this.earlier;
+    this.earlier = null;
+    if (earlier) this.version = Math.max(this.version, earlier.version);
     try {
       const saved = await this.host.save(this.draft.id, this.read(), this.version, this.over);
       this.over = false;
@@ -174,7 +232,8 @@ export class DraftKeeper {
       this.failures = 0;
       if (!this.isOpen) this.host.savedElsewhere();
       if (this.isSaved) {
-        dropCopy(this.host.member, this.draft.id);
+        if (left.get(this.name) === this) left.delete(this.name);
+        if (!this.hasGivenWay) dropCopy(this.host.member, this.draft.id);
         this.host.tell({ kind: 'saved', at: saved.savedAt });
       }
     } catch (error) {

@@ -1,4 +1,4 @@
-export { type Keeping, DraftKeeper } from './draftKeeper';
+export { type Keeping, DraftKeeper, dropUnsentText, isBeingSent, unsentCopy } from './draftKeeper';
 export { type LocalCopy, copiesOf, dropCopy, keepCopy, readCopy } from './localCopy';
 export { PressedKeys } from './pressedKeys';
 export { SentencesTyped } from './sentencesTyped';

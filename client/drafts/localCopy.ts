@@ -4,8 +4,16 @@ import { casesOnComputers } from '#client/atHand';
 import { dropKept, keepWritten, kept, keptNames } from '#client/kept';
 import { writtenDraft } from './writtenDraft';
 
+/** Where a text is written that is kept with something else than a draft, and what such a text is called: "name". */
+const WrittenOnSchema = z.object({ to: z.string().startsWith('/cases/'), called: z.string() });
+
 /** What is kept on this computer until the server has it: the text, and the version it was written on. */
-const LocalCopySchema = z.object({ version: z.int32().min(1), document: DraftDocumentSchema });
+const LocalCopySchema = z.object({
+  version: z.int32().min(1),
+  document: DraftDocumentSchema,
+  // Absent for a draft, which is written on its leaf.
+  on: WrittenOnSchema.optional(),
+});
 export type LocalCopy = z.infer<typeof LocalCopySchema>;
 
 const name = (member: string, draft: string) => `draft.${member}.${draft}`;
@@ -14,12 +22,14 @@ const name = (member: string, draft: string) => `draft.${member}.${draft}`;
 const placeNow = () => (casesOnComputers() === 'none' ? 'tab' : 'computer');
 
 /** Keeps a copy of a draft on this computer. Returns false when the browser has no room for it. */
-export const keepCopy = (member: string, draft: string, copy: LocalCopy): boolean =>
-  keepWritten(
+export function keepCopy(member: string, draft: string, copy: LocalCopy): boolean {
+  const on = copy.on ? `"on":${JSON.stringify(copy.on)},` : '';
+  return keepWritten(
     name(member, draft),
-    `{"version":${copy.version},"document":${writtenDraft(copy.document)}}`,
+    `{"version":${copy.version},${on}"document":${writtenDraft(copy.document)}}`,
     placeNow(),
   );
+}
 
 /** The copy kept on this computer, if the server never got it; null when there is none, or none that can be read. */
 export const readCopy = (member: string, draft: string): LocalCopy | null =>

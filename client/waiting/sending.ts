@@ -1,7 +1,7 @@
 import type { Entry } from '#contracts';
 import { keepDraft, type WaitingAct } from '#client/atHand';
 import { ApiProblem, call, isProblem } from '#client/api';
-import { copiesOf, dropCopy, readCopy } from '#client/drafts';
+import { copiesOf, dropCopy, isBeingSent, readCopy } from '#client/drafts';
 import { tellKeptUses } from '#client/offers';
 import { dropWaiting, noteRefused, tellWaiting, waitingActs } from './acts';
 import { openLeaves, sendAlone } from './leafLocks';
@@ -40,15 +40,16 @@ async function sendActs(member: string, sent: Sent): Promise<void> {
   }
 }
 
-/** Sends texts of leaves that are not open anywhere. What another computer saved meanwhile is for its member to choose from. */
+/** Sends texts of leaves that are not open anywhere; others are sent where they are written. What another computer saved meanwhile is for its member to choose from. */
 async function sendTexts(member: string, sent: Sent): Promise<void> {
   const open = await openLeaves();
   const begun = new Set(
     (await waitingActs(member)).flatMap((act) => (act.kind === 'leaf' ? [act.draft.id] : [])),
   );
   for (const draft of copiesOf(member)) {
-    const copy = open.has(draft) || begun.has(draft) ? null : readCopy(member, draft);
-    if (!copy) continue;
+    const isSentElsewhere = open.has(draft) || begun.has(draft) || isBeingSent(member, draft);
+    const copy = isSentElsewhere ? null : readCopy(member, draft);
+    if (!copy || copy.on) continue;
     try {
       const { document, version } = copy;
       const saved = await call('saveDraft', { params: { draft }, body: { document }, version });

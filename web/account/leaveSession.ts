@@ -1,6 +1,6 @@
 import { forgetAnswers } from '#client/atHand';
 import { forgetBank } from '#client/bank';
-import { copiesOf, dropCopy } from '#client/drafts';
+import { copiesOf, dropUnsentText } from '#client/drafts';
 import { dropUses } from '#client/offers';
 import { ownTab } from '#client/kept';
 import { dropAllWaiting } from '#client/waiting';
@@ -11,7 +11,7 @@ export async function leaveSession(member: string): Promise<void> {
   await forgetBank();
   await forgetAnswers();
   await dropAllWaiting(member);
-  for (const draft of copiesOf(member)) dropCopy(member, draft);
+  for (const draft of copiesOf(member)) dropUnsentText(member, draft);
   dropUses(member);
   ownTab(null);
   queryClient.clear();

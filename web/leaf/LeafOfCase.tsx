@@ -12,7 +12,7 @@ import { Failed, Loading } from '../ui';
 import { Leaf } from './Leaf';
 import { useNoMaterial, type UseMaterial } from './material';
 import type { NoteDownload } from './noteDownload';
-import { dropCopy, readCopy } from '#client/drafts';
+import { dropCopy, unsentCopy } from '#client/drafts';
 import { closeLeaf, openLeaf, whileNoneIsSent } from '#client/waiting';
 
 /**
@@ -28,7 +28,7 @@ function useDraft(caseId: string, id: string | undefined, member: string) {
           ? call('openDraft', { params: { case: caseId } })
           : call('draft', { params: { draft: id } }));
         await openLeaf(draft.id);
-        const copy = readCopy(member, draft.id);
+        const copy = unsentCopy(member, draft.id);
         if (!copy || draft.state === 'finished') return { draft, copy: null };
         if (!isSame(copy.document, draft.document)) return { draft, copy };
         dropCopy(member, draft.id);

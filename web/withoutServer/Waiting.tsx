@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { WaitingAct } from '#client/atHand';
 import { dropWaiting, noteRefused, sendWaiting, tellWaiting } from '#client/waiting';
-import { dropCopy, readCopy } from '#client/drafts';
+import { dropUnsentText, readCopy } from '#client/drafts';
 import { excerpt } from '#core/passage';
 import { keepUnsaved, readUnsaved, unsavedKey } from '#client/unsaved';
 import { instantInWords } from '#client/clock';
@@ -58,7 +58,7 @@ function ActLine({ act }: { act: WaitingAct }) {
     refused === null ? 'is sent once the server can be reached' : `refused by the server: ${refused}`,
   ].join(', ');
   const drop = async () => {
-    if (act.kind === 'leaf') dropCopy(member, act.draft.id);
+    if (act.kind === 'leaf') dropUnsentText(member, act.draft.id);
     else dropUnsent(act.id);
     await dropWaiting(act);
   };
@@ -108,7 +108,7 @@ function TextLine({ member, text }: { member: string; text: UnsentText }) {
       <Discard
         what={text.title}
         run={() => {
-          dropCopy(member, text.draft);
+          dropUnsentText(member, text.draft);
           tellWaiting();
         }}
       />

@@ -25,14 +25,20 @@ async function unsentTexts(member: string): Promise<UnsentText[]> {
   for (const draft of copiesOf(member)) {
     const copy = begun.has(draft) ? null : readCopy(member, draft);
     if (!copy) continue;
+    const { document, on } = copy;
+    const begins = excerpt(document, EXCERPT_LENGTH);
+    if (on) {
+      all.push({ draft, to: on.to, title: `A ${on.called}`, begins, document });
+      continue;
+    }
     const of = (await keptDraft(draft))?.case;
     const one = of === undefined ? undefined : ((await keptAnswer(`/api/cases/${of}`)) as Case | undefined);
     all.push({
       draft,
       to: of === undefined ? null : `/cases/${of}/leaves/${draft}`,
       title: one?.title || 'A leaf',
-      begins: excerpt(copy.document, EXCERPT_LENGTH),
-      document: copy.document,
+      begins,
+      document,
     });
   }
   return all;

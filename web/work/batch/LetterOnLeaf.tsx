@@ -7,9 +7,10 @@ import { finishedPassage } from '#core/fill';
 import { messageOf } from '#core/letter';
 import type { CaseRecord } from '#core/record';
 import { KEYS } from '../../api';
-import type { Action } from '../../shell';
+import { useShell, type Action } from '../../shell';
 import { PassageView } from '../../show';
 import { Loading, Notice } from '../../ui';
+import { useUnsentCopy } from '../../writing';
 import type { Letter } from './letterMaker';
 import { LetterText, type LetterHandle } from './LetterText';
 import { isOut } from './stateWords';
@@ -57,6 +58,8 @@ function AsItWent({ one, letter, actions }: Pick<Props, 'one' | 'letter' | 'acti
 export function LetterOnLeaf(props: Props) {
   const { letter } = props;
   const { document, fresh, row } = letter;
+  const { member } = useShell();
+  const copy = useUnsentCopy({ member: member.id, id: row.id, document, isSame: isSameLetter });
   const [shown, setShown] = useState({ turn: 0, document });
   const [saved, setSaved] = useState<DraftDocument | null>(null);
   // While something written here is not saved yet, nothing takes its place: what a colleague saved meanwhile is told instead.
@@ -71,12 +74,15 @@ export function LetterOnLeaf(props: Props) {
   }
   if (isOut(letter.state)) return <AsItWent {...props} />;
   if (!shown.document || !(row.byHand?.base ?? fresh)) return <NoLetter actions={props.actions} />;
+  if (copy === undefined) return null;
   return (
     <LetterText
       key={shown.turn}
       {...props}
       {...{ row, saved: setSaved, setUnsaved }}
       document={shown.document}
+      // Shown anew it is as the server has it.
+      copy={shown.turn > 0 ? null : copy}
       base={row.byHand?.base ?? fresh!}
     />
   );

@@ -1,7 +1,7 @@
 import { EditorContent, type Editor } from '@tiptap/react';
-import { useEffect, useMemo, useState, type RefObject } from 'react';
+import { useEffect, useMemo, type RefObject } from 'react';
 import type { BatchRow, Case } from '#contracts';
-import type { DraftKeeper } from '#client/drafts';
+import type { DraftKeeper, LocalCopy } from '#client/drafts';
 import type { DraftDocument } from '#core/draft';
 import type { CaseRecord } from '#core/record';
 import { stepToFirstGap } from '../../editor';
@@ -12,7 +12,6 @@ import {
   documentOf,
   giveKeys,
   KeepingLine,
-  keptCopy,
   stepTo,
   TextNotice,
   useLeafParts,
@@ -38,6 +37,8 @@ interface Props {
   record: CaseRecord;
   base: DraftDocument;
   document: DraftDocument;
+  /** What was written of it that the server never got; null for nothing. */
+  copy: LocalCopy | null;
   saved: (document: DraftDocument) => void;
   /** Tells whether something is written here that the server does not have. */
   setUnsaved: (isUnsaved: boolean) => void;
@@ -70,16 +71,16 @@ function useHandle(handleRef: Props['handleRef'], keeper: DraftKeeper, editor: E
 
 /** The letter of a row as it is written on: as any leaf is, and kept as changed by hand. */
 export function LetterText(props: Props) {
-  const { one, row, record, base, document, saved, setUnsaved, handleRef, actions, say, beside } = props;
+  const { one, row, record, base, document, copy, saved, setUnsaved, handleRef, actions, say, beside } =
+    props;
   const { member } = useShell();
-  const [copy] = useState(() => keptCopy(member.id, row.id));
   const here = useMemo(() => ({ ...one, record }), [one, record]);
   const { keeper, keeping } = useLetterKeeping({
-    ...{ of: one.id, member: member.id, row, base, document, saved },
+    ...{ of: one.id, member: member.id, row, base, document, copy, saved },
   });
   const parts = useLeafParts({
     ...{ one: here, say },
-    document: copy ?? document,
+    document: copy?.document ?? document,
     draft: { ...asDraft(row, document), id: '' },
     onChange: () => {
       setUnsaved(true);

@@ -1,6 +1,7 @@
 import type { BatchRow } from '#contracts';
 import { call } from '#client/api';
 import { isSame } from '#core/difference';
+import type { LocalCopy } from '#client/drafts';
 import type { DraftDocument } from '#core/draft';
 import { canonical } from '#core/passage';
 import { useTextKeeping } from '../../writing';
@@ -22,12 +23,13 @@ interface Options {
   /** The letter as its row and wording make it, or as it was when it was changed by hand. */
   base: DraftDocument;
   document: DraftDocument;
+  copy: LocalCopy | null;
   /** Hears what was saved, before it is shown anywhere. */
   saved: (document: DraftDocument) => void;
 }
 
 /** Keeps a letter that is written on as changed by hand; one that reads as it did before is not changed. */
-export function useLetterKeeping({ of, member, row, base, document, saved }: Options) {
+export function useLetterKeeping({ of, member, row, base, document, copy, saved }: Options) {
   const save = async (now: DraftDocument, version: number | null) => {
     const byHand = isSameLetter(now, base) ? null : { document: now, base };
     const change = { row: row.id, byHand, ...(version !== null && { version }) };
@@ -36,5 +38,6 @@ export function useLetterKeeping({ of, member, row, base, document, saved }: Opt
     putRows(of, rows);
     return rows[0]!.version;
   };
-  return useTextKeeping({ member, text: row, document, save });
+  const on = { to: `/cases/${of}?show=letters&row=${row.id}`, called: 'letter' };
+  return useTextKeeping({ member, text: row, document, copy, on, save });
 }

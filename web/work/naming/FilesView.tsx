@@ -168,7 +168,6 @@ export function FilesView({ one, tray, files, shelf, here }: FilesProps) {
   const { lines, setup } = tray;
   const { line, go } = useLineHere(lines);
   const [said, say] = useState<string | null>(null);
-  const [turn, setTurn] = useState(0);
   const [beside, setBeside] = useState<HTMLElement | null>(null);
   const names = useFolderNames(lines, setup.folder);
   const faultOf = useFaults(lines, names);
@@ -179,7 +178,6 @@ export function FilesView({ one, tray, files, shelf, here }: FilesProps) {
   const paper = line ? (shelf.of(line.id)?.paper ?? null) : null;
   const proposer = useProposer(paper, setup);
   const steps = useSteps(lines, at, go, say);
-  const renew = useCallback(() => setTurn((now) => now + 1), []);
   const { open } = here;
   const takeOut = (out: TrayLine) => {
     const next = lines[at + 1] ?? lines[at - 1];
@@ -195,8 +193,8 @@ export function FilesView({ one, tray, files, shelf, here }: FilesProps) {
   };
   const written = line && (
     <LineText
-      key={`${line.id} ${turn}`}
-      {...{ one, line, setup, place, sorted, paper, proposer, found, said, say, beside, renew }}
+      key={line.id}
+      {...{ one, line, setup, place, sorted, paper, proposer, found, said, say, beside }}
       {...steps}
       before={begunBy(lines[at - 1])}
       takeOut={() => takeOut(line)}

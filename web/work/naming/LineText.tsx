@@ -1,5 +1,5 @@
 import { EditorContent, type Editor } from '@tiptap/react';
-import { useEffect, useMemo, useRef, useState, type RefObject } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { createPortal } from 'react-dom';
 import type { DraftKeeper } from '#client/drafts';
 import { emptyDraft, type DraftDocument } from '#core/draft';
@@ -11,23 +11,23 @@ import {
   asDraft,
   documentOf,
   giveKeys,
-  keptCopy,
   proposeAnswers,
   useLeafParts,
   useLeafState,
   useSpelling,
   useTextKeeping,
+  useUnsentCopy,
   type Proposer,
 } from '../../writing';
 import { nameOfWords, saidIn, wordsOfName } from './lineName';
 import { LineBeside } from './LineBeside';
-import type { LineProps } from './lineProps';
+import type { LineGiven, LineProps } from './lineProps';
 import { useLineActs } from './useLineActs';
 import { changeLines, foreseeLine, lineNow } from './useTray';
 
 /** Keeps a name as it is written, and the whole name with it once its writer is done. */
 function useLineKeeping(
-  { one, line }: LineProps,
+  { one, line, copy }: LineProps,
   opened: DraftDocument,
   nameRef: RefObject<string | null>,
 ): ReturnType<typeof useTextKeeping> {
@@ -44,7 +44,8 @@ function useLineKeeping(
     await changeLines(of, [change]);
     return lineNow(of, line.id)?.version ?? (version ?? line.version) + 1;
   };
-  return useTextKeeping({ member: member.id, text: line, document: opened, save });
+  const on = { to: `/cases/${of}?line=${line.id}`, called: 'name' };
+  return useTextKeeping({ member: member.id, text: line, document: opened, copy, on, save });
 }
 
 /** The words that the editor holds, followed as they change. */
@@ -56,12 +57,21 @@ function useWritten(document: DraftDocument) {
   return { ...written, setWritten };
 }
 
-/** The new name of a file as it is written: as any leaf is, on one line, with the file's answers offered. */
-export function LineText(props: LineProps) {
-  const { one, line, setup, place, paper, proposer, say, beside } = props;
+/** The new name of a file, with what this computer has of it that the server never got. */
+export function LineText(given: LineGiven) {
+  const { id, document } = given.line;
   const { member } = useShell();
-  const [copy] = useState(() => keptCopy(member.id, line.id));
-  const [document] = useState(() => copy ?? line.document ?? emptyDraft());
+  const copy = useUnsentCopy({ member: member.id, id, document });
+  const [turn, setTurn] = useState(0);
+  const renew = useCallback(() => setTurn((now) => now + 1), []);
+  // Shown anew it is as the server has it.
+  return copy !== undefined && <NameText key={turn} {...given} renew={renew} copy={turn > 0 ? null : copy} />;
+}
+
+/** The new name of a file as it is written: as any leaf is, on one line, with the file's answers offered. */
+function NameText(props: LineProps) {
+  const { one, line, copy, setup, place, paper, proposer, say, beside } = props;
+  const [document] = useState(() => copy?.document ?? line.document ?? emptyDraft());
   const nameRef = useRef(line.newName);
   const { words, isEmpty, setWritten } = useWritten(document);
   const { keeper, keeping } = useLineKeeping(props, document, nameRef);

@@ -1,11 +1,20 @@
 import type { Case, TrayLine } from '#contracts';
+import type { LocalCopy } from '#client/drafts';
 import type { BankIndex, Reach } from '#core/bank';
 import type { NamePlace, Paper, TraySetup } from '#core/naming';
 import type { Proposer } from '../../writing';
 import type { Found } from './foundEntries';
 
 /** What the line of a file is written with. */
-export interface LineProps {
+export interface LineProps extends LineGiven {
+  /** What was written of it that the server never got; null for nothing. */
+  copy: LocalCopy | null;
+  /** Shows the line anew, as the server has it. */
+  renew: () => void;
+}
+
+/** What the page gives a line. */
+export interface LineGiven {
   one: Case;
   line: TrayLine;
   setup: TraySetup;
@@ -26,6 +35,4 @@ export interface LineProps {
   said: string | null;
   say: (words: string | null) => void;
   beside: HTMLElement | null;
-  /** Shows the line anew, as the server has it. */
-  renew: () => void;
 }

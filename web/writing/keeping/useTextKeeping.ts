@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import type { Draft } from '#contracts';
-import { DraftKeeper, readCopy, type Keeping } from '#client/drafts';
+import { DraftKeeper, type Keeping, type LocalCopy } from '#client/drafts';
+import { closeLeaf, openLeaf } from '#client/waiting';
 import type { DraftDocument } from '#core/draft';
 
 /** A text that is kept with something else than a draft, such as the row of a table: what it is known by, and its version. */
@@ -15,14 +16,14 @@ export const asDraft = ({ id, version }: KeptText, document: DraftDocument): Dra
   ...{ state: 'open', excerpt: '' },
 });
 
-/** What this computer kept of such a text that the server never got; null for nothing. */
-export const keptCopy = (member: string, id: string): DraftDocument | null =>
-  readCopy(member, id)?.document ?? null;
-
 interface Options {
   member: string;
   text: KeptText;
   document: DraftDocument;
+  /** What the server never got of it: it was written on that version, and takes the place of the document. */
+  copy: LocalCopy | null;
+  /** Where it is written, and what it is called: "letter". */
+  on: NonNullable<LocalCopy['on']>;
   /** Saves it where it belongs, on the version given, or over whatever is there for null; gives the version it then has. */
   save: (document: DraftDocument, version: number | null) => Promise<number>;
 }
@@ -31,7 +32,7 @@ interface Options {
 export function useTextKeeping(opened: Options): { keeper: DraftKeeper; keeping: Keeping } {
   const [keeping, setKeeping] = useState<Keeping>({ kind: 'saved', at: new Date().toISOString() });
   // What it was opened with: what is shown of it meanwhile comes from here.
-  const [{ member, text, document, save }] = useState(opened);
+  const [{ member, text, document, copy, on, save }] = useState(opened);
   const keeper = useMemo(
     () =>
       new DraftKeeper(
@@ -43,22 +44,27 @@ export function useTextKeeping(opened: Options): { keeper: DraftKeeper; keeping:
           },
           setAside: () => Promise.resolve(),
           tell: setKeeping,
+          on,
           savedElsewhere: () => undefined,
         },
         asDraft(text, document),
+        copy?.version,
       ),
-    [member, text, document, save],
+    [member, text, document, copy, on, save],
   );
   useEffect(() => {
     const keepHere = () => keeper.copyNow();
     keeper.open();
+    // Other windows leave alone what is kept here of a text that is written on.
+    void openLeaf(text.id);
     window.addEventListener('pagehide', keepHere);
     window.document.addEventListener('visibilitychange', keepHere);
     return () => {
       window.removeEventListener('pagehide', keepHere);
       window.document.removeEventListener('visibilitychange', keepHere);
       keeper.leave();
+      closeLeaf(text.id);
     };
-  }, [keeper]);
+  }, [keeper, text]);
   return { keeper, keeping };
 }
