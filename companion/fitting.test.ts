@@ -5,8 +5,8 @@ import type { Bank } from '#core/bank';
 import { packCues } from './background/packCues';
 import { isLeftAlone } from './leftAlone';
 import { originOf, patternOf } from './originOf';
-import { typedBy } from './page/contract';
 import { FittingCues } from './page/fittingCues';
+import { typedUpToCue } from './page/heldWords';
 
 const collection = (id: string, cueRules: CueRules, over: object = {}) => ({
   ...{ id, name: id, leadIn: ';', cueRules, cuesBy: 'initials' as const, kindsOfWork: [], language: 'en-GB' },
@@ -105,13 +105,42 @@ describe('pages', () => {
   });
 });
 
+const keysOf = (names: readonly string[]) =>
+  names.map((key) => ({ key, code: '', ctrlKey: false, altKey: false, shiftKey: false }));
+const HELD = { line: '', isOneLine: false, cues, isRefused: () => false };
+
 test.each([
-  [['a', 'b'], 'ab'],
-  [['a', 'Backspace', 'c'], 'c'],
-  [['a', 'Enter', 'b'], 'a'],
-  [['Tab'], ''],
-])('keys held, %j, type %j', (keys, typed) => {
-  expect(
-    typedBy(keys.map((key) => ({ key, code: '', ctrlKey: false, altKey: false, shiftKey: false }))),
-  ).toBe(typed);
+  [['a', 'b'], 'ab', 'ab'],
+  [['a', 'Backspace', 'c'], 'c', 'c'],
+  [['Backspace', 'a'], 'a', 'a'],
+  [['a', 'Enter', 'b'], 'a\nb', 'ab'],
+  [['a', 'Tab', 'Escape', 'b'], 'ab', 'ab'],
+])('keys held, %j, type %j, and in one line %j', (keys, several, one) => {
+  expect(typedUpToCue(keysOf(keys), HELD)).toEqual({ words: several, fitting: null, left: [] });
+  expect(typedUpToCue(keysOf(keys), { ...HELD, isOneLine: true }).words).toBe(one);
+});
+
+describe('a cue among keys that were held', () => {
+  const type = (words: string, over: object = {}) => {
+    const { fitting, left, ...typed } = typedUpToCue(keysOf([...words]), { ...HELD, ...over });
+    return [typed.words, fitting?.entry ?? null, left.map(({ key }) => key).join('')];
+  };
+  test('brings its entry at the letter that it would, and what is behind it waits', () => {
+    expect(type(' and ;kr to all')).toEqual([' and ;kr ', 'regards', 'to all']);
+    expect(type(' ;on and on')).toEqual([' ;on', 'once', ' and on']);
+  });
+  test('may have begun before, and ends with its line', () => {
+    expect(type('r on', { line: 'All the best, ;k' })).toEqual(['r ', 'regards', 'on']);
+    const keys = keysOf(['\n', 'k', 'r', ' '].map((key) => (key === '\n' ? 'Enter' : key)));
+    expect(typedUpToCue(keys, { ...HELD, line: ';' })).toEqual({ words: '\nkr ', fitting: null, left: [] });
+  });
+  test('is closed by Enter or Tab, which then type nothing', () => {
+    const { words, fitting, left } = typedUpToCue(keysOf([';', 'k', 'r', 'Enter', 'x']), HELD);
+    expect([words, fitting?.entry, left.length]).toEqual([';kr', 'regards', 1]);
+  });
+  test('that was given back, or where the line is not known, is words', () => {
+    expect(type(';kr to', { isRefused: () => true })).toEqual([';kr to', null, '']);
+    expect(type(';kr to', { line: null })).toEqual([';kr to', null, '']);
+    expect(type(';kr to', { cues: null })).toEqual([';kr to', null, '']);
+  });
 });

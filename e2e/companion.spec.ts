@@ -31,6 +31,10 @@ async function tryPlace(place: Place): Promise<void> {
   // Given back, it does not fire again as one types on.
   await page.keyboard.type('on');
   await expect.poll(async () => words(await place.read())).toContain('And more, ;so on');
+  // Nobody waits for words to come: the next cue may be among the keys that are held for them.
+  await page.keyboard.type(' ,hnd Then ;so there ,hnd.');
+  const all = ` ${HANDLING} Then ${REGARDS}there ${HANDLING}.`;
+  await expect.poll(async () => words(await place.read())).toContain(all);
 }
 
 test('a browser that was joined is seen on the account, and named there', async () => {

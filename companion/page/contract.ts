@@ -43,10 +43,15 @@ export interface Watching {
   takeHeld: () => HeldKey[];
   /** From here on keys go where they are pressed. Gives those that were held last. */
   stopHolding: () => HeldKey[];
+  /**
+   * Types held keys into a box as if they were pressed now, and after them those that are pressed meanwhile; then keys go where they
+   * are pressed. A cue among them brings its entry, for which those behind it are held.
+   */
+  typeHeld: (box: Box, keys: readonly HeldKey[]) => Promise<void>;
   /** From here on keys are held, until they are taken or no longer held. */
   hold: () => void;
   /** Gives back what was typed, as Backspace right after does. */
-  giveBack: (box: Box) => Promise<void>;
+  giveBack: (bringing: Bringing) => Promise<void>;
   /** Words were put in: the next Backspace gives back what was typed. */
   broughtIn: (bringing: Bringing) => void;
   /** What was typed stands again, and does not fire again. */
@@ -68,17 +73,6 @@ export interface Drawing {
   /** Tells something in a few words beside a box. */
   say: (box: Box | null, words: string) => void;
   isOpen: () => boolean;
-}
-
-/** What held keys type: their letters, as far as nothing but letters was pressed. */
-export function typedBy(keys: readonly HeldKey[]): string {
-  let typed = '';
-  for (const { key, altKey } of keys) {
-    if (key === 'Backspace') typed = typed.slice(0, -1);
-    else if (key.length === 1 && !altKey) typed += key;
-    else break;
-  }
-  return typed;
 }
 
 /** Where the two meet: a name in the world of the companion alone, which no page sees. */

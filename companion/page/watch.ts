@@ -3,8 +3,9 @@ import { ask, type PageBeginning, type PageTold } from '../messages';
 import { hostOf } from './addressOf';
 import type { Box } from './box';
 import { boxOf, focused } from './boxAt';
-import { meeting, typedBy, type Bringing, type HeldKey } from './contract';
+import { meeting, type Bringing, type HeldKey } from './contract';
 import { FittingCues, type Fitting } from './fittingCues';
+import { typedUpToCue } from './heldWords';
 import { OfferWatch } from './offerWatch';
 
 /** Keys of the companion's own, on any page. */
@@ -23,11 +24,12 @@ export class PageWatch {
   private cues: FittingCues | null = null;
   private begun = false;
   /** Wording that was brought right now, until anything else happens. */
-  private just: Box | null = null;
+  private just: Bringing | null = null;
   /** What was given back, and so does not fire again as long as it stands. */
   private refused: { box: Box; line: string } | null = null;
   /** Keys typed while an entry is fetched; null while none is. */
   private held: HeldKey[] | null = null;
+  private brought = 0;
   private selected = '';
   private composing = false;
   private found: { active: Element | null; box: Box | null } | null = null;
@@ -46,12 +48,11 @@ export class PageWatch {
       hold: () => {
         this.held = [];
       },
-      giveBack: (box) => this.giveBack(box),
+      typeHeld: (box, keys) => this.typeHeld(box, keys),
+      giveBack: (bringing) => this.giveBack(bringing),
       stopHolding: () => this.stopHolding(),
       broughtIn: (bringing) => this.broughtIn(bringing),
-      gaveUp: ({ box, before, typed }) => {
-        this.refused = { box, line: before + typed };
-      },
+      gaveUp: (bringing) => this.refuse(bringing),
       selected: () => this.selected,
       offer: (box, rows, take) => this.offers.show(box, rows, take),
     };
@@ -123,25 +124,40 @@ export class PageWatch {
     return held;
   }
 
-  private broughtIn({ box }: Bringing): void {
-    this.just = box;
+  private broughtIn(bringing: Bringing): void {
+    this.just = bringing;
     this.refused = null;
   }
 
+  /** What was typed stands again. As it was typed: an editor may have it in a line of its own until one types on. */
+  private refuse({ box, before, typed }: Bringing): void {
+    this.refused = { box, line: before + typed };
+  }
+
   /** Brings an entry into a box; keys that are typed before it is there are held for it. */
-  private bring(box: Box, fitting: Fitting, way: Bringing['way']): void {
+  private bring(box: Box, fitting: Fitting, way: Bringing['way'], held: readonly HeldKey[] = []): void {
     const { drawing } = meeting();
     this.offers.hide();
-    this.held = [];
-    setTimeout(() => void (drawing?.isOpen() ? null : this.release(box)), HELD_MS);
+    this.held = [...held];
+    const number = ++this.brought;
+    setTimeout(() => {
+      if (number === this.brought && !drawing?.isOpen()) void this.typeHeld(box, this.takeHeld());
+    }, HELD_MS);
     const bringing: Bringing = { ...fitting, box, way };
     if (drawing) return void drawing.bring(bringing);
     void ask('slip', {}).then(() => meeting().drawing?.bring(bringing));
   }
 
-  private release(box: Box): void {
-    const held = typedBy(this.stopHolding());
-    if (held !== '') void box.put('', { plain: held, html: null });
+  private async typeHeld(box: Box, keys: readonly HeldKey[]): Promise<void> {
+    const isRefused = (fitting: Fitting) => this.isRefused(box, fitting);
+    for (let rest = keys; rest.length > 0; rest = this.takeHeld()) {
+      const { cues } = this;
+      const into = { line: box.before(), isOneLine: box.isOneLine, cues, isRefused };
+      const { words, fitting, left } = typedUpToCue(rest, into);
+      if (words !== '') await box.put('', { plain: words, html: null });
+      if (fitting) return this.bring(box, fitting, 'cue', [...left, ...this.takeHeld()]);
+    }
+    this.held = null;
   }
 
   private isRefused(box: Box, { before, typed }: Fitting): boolean {
@@ -238,10 +254,11 @@ export class PageWatch {
 
   /** Backspace right after words were brought gives back what was typed; any other key leaves them there. */
   private backspaceAfter(event: KeyboardEvent, box: Box): boolean {
-    if (!this.just || MODIFIERS.has(event.key)) return false;
-    const isMine = this.just === box && event.key === 'Backspace' && !hasModifier(event);
+    const { just } = this;
+    if (!just || MODIFIERS.has(event.key)) return false;
+    const isMine = just.box === box && event.key === 'Backspace' && !hasModifier(event);
     this.just = null;
-    if (isMine) void this.giveBack(box);
+    if (isMine) void this.giveBack(just);
     return isMine;
   }
 
@@ -263,10 +280,8 @@ export class PageWatch {
     return true;
   }
 
-  private async giveBack(box: Box): Promise<void> {
-    if (!(await box.giveBack())) return;
-    const line = box.before();
-    if (line) this.refused = { box, line };
+  private async giveBack(bringing: Bringing): Promise<void> {
+    if (await bringing.box.giveBack()) this.refuse(bringing);
   }
 
   private ownKey(event: KeyboardEvent, box: Box): boolean {

@@ -11,7 +11,7 @@ import { emptyRecord, type Written } from '#core/record';
 import { ask, type EntryToFill, type OfferedRow } from '../messages';
 import { addressOf, hostOf } from '../page/addressOf';
 import type { Box } from '../page/box';
-import { meeting, typedBy, type Bringing, type Drawing, type HeldKey } from '../page/contract';
+import { meeting, type Bringing, type Drawing, type HeldKey } from '../page/contract';
 import { pagesAround } from './boxesOfParts';
 import { recordOnPage } from './detailsOnPage';
 import { FillSlip, isAtOnce, type FillFrom, type Places } from './FillSlip';
@@ -145,37 +145,26 @@ async function putIn(
   return null;
 }
 
-/** Letters that were typed while nothing could take them go into the box. */
-async function typeKeys(box: Box, keys: readonly HeldKey[], before = ''): Promise<void> {
-  const typed = before + typedBy(keys);
-  if (typed !== '') await box.put('', { plain: typed, html: null });
-}
-
 const isBackspace = (held: HeldKey | undefined): boolean => held?.key === 'Backspace';
 
 /** Words were put in: what is typed since goes behind them, but a Backspace first of all gives back what they are for. */
 async function settle(bringing: Bringing, keys: readonly HeldKey[], along: () => void): Promise<void> {
   const watching = meeting().watching!;
   const isGivenBack = isBackspace(keys[0]);
-  if (isGivenBack) await watching.giveBack(bringing.box);
+  if (isGivenBack) await watching.giveBack(bringing);
   else if (keys.length === 0) watching.broughtIn(bringing);
-  await typeKeys(bringing.box, isGivenBack ? keys.slice(1) : keys);
+  await watching.typeHeld(bringing.box, isGivenBack ? keys.slice(1) : keys);
   if (!isGivenBack) along();
 }
 
 /** Puts in an entry that asks nothing. */
 async function bringAtOnce(bringing: Bringing, begun: Filling, along: () => void): Promise<void> {
   const watching = meeting().watching!;
-  const { box, kept } = bringing;
-  const early = watching.takeHeld();
-  // What was typed on meanwhile goes behind the words with them.
-  const behind = isBackspace(early[0]) ? '' : typedBy(early);
-  const trouble = await putIn({ ...bringing, kept: kept + behind }, begun, new Map(), 0);
-  const late = watching.stopHolding();
-  if (!trouble && behind === '') return settle(bringing, [...early, ...late], along);
-  await typeKeys(box, late, trouble ? behind : '');
-  if (trouble) return say(box, trouble);
-  along();
+  const trouble = await putIn(bringing, begun, new Map(), 0);
+  const keys = watching.takeHeld();
+  if (!trouble) return settle(bringing, keys, along);
+  await watching.typeHeld(bringing.box, keys);
+  say(bringing.box, trouble);
 }
 
 async function bring(bringing: Bringing): Promise<void> {
@@ -183,7 +172,7 @@ async function bring(bringing: Bringing): Promise<void> {
   const { box } = bringing;
   const toFill = await ask('entry', { entry: bringing.entry, address: addressOf(document) });
   if (!toFill) {
-    await typeKeys(box, watching.stopHolding());
+    await watching.typeHeld(box, watching.takeHeld());
     return say(box, 'This entry is not in the bank any more.');
   }
   let request = requestOf(bringing, toFill);
@@ -211,17 +200,19 @@ async function bring(bringing: Bringing): Promise<void> {
       {...{ bringing, toFill, begun, sources }}
       // What an earlier record told gives way; what was typed stays.
       inRecord={(record, filling) => again(filling, { record, answers: typedIn(filling) })}
-      ready={(slip) => void replay(slip, watching).then((left) => typeKeys(box, left))}
+      ready={(slip) => void replay(slip, watching).then((left) => watching.typeHeld(box, left))}
       inWording={(wording, filling) => again(filling, { wording })}
       remembered={watching.boxes()}
       selected={watching.selected()}
       putIn={async (filling, places, pressed) => {
         watching.hold();
         const trouble = await putIn(bringing, filling, places, pressed);
-        const keys = watching.stopHolding();
-        if (trouble) return trouble;
+        if (trouble) {
+          watching.stopHolding();
+          return trouble;
+        }
         close();
-        await settle(bringing, keys, along);
+        await settle(bringing, watching.takeHeld(), along);
         return null;
       }}
       giveUp={() => {
