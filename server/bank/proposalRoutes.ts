@@ -82,35 +82,34 @@ async function oneSeen(db: Queries, member: string, id: string): Promise<Proposa
   return found;
 }
 
+/** Open proposals that a member may answer, and their own: of those that were answered, the last ones. */
+async function proposalsFor(db: Queries, member: string): Promise<Proposal[]> {
+  const rights = await rightsFor(db, member);
+  const kept = [...rights].flatMap(([id, right]) => (right === 'keep' ? [id] : []));
+  const isToAnswer = and(
+    eq(proposals.state, 'open'),
+    isNull(entries.deletion),
+    kept.length > 0 ? inArray(entries.collection, kept) : sql`false`,
+  );
+  const rows = await joined(db)
+    .where(or(eq(proposals.proposedBy, member), isToAnswer))
+    .orderBy(desc(proposals.proposedAt), desc(proposals.id));
+  let own = 0;
+  const shown = rows.filter(({ proposal: { proposedBy, state } }) => {
+    if (proposedBy !== member || state === 'open') return true;
+    own += 1;
+    return own <= OWN_SHOWN;
+  });
+  return asSeen(db, member, shown);
+}
+
 /** Proposals: made by those who may not change an entry, answered by those who may. */
 export function proposalRoutes(router: Router, context: Context): void {
   const { db } = context;
 
   const tell = (entry: string, by: string) => tellOfProposal(context, entry, by);
 
-  bind(router, context, 'proposals', async ({ member }) => {
-    const rights = await rightsFor(db, member.id);
-    const kept = [...rights].flatMap(([id, right]) => (right === 'keep' ? [id] : []));
-    const rows = await joined(db)
-      .where(
-        or(
-          eq(proposals.proposedBy, member.id),
-          and(
-            eq(proposals.state, 'open'),
-            isNull(entries.deletion),
-            kept.length > 0 ? inArray(entries.collection, kept) : sql`false`,
-          ),
-        ),
-      )
-      .orderBy(desc(proposals.proposedAt), desc(proposals.id));
-    let own = 0;
-    const shown = rows.filter(({ proposal: { proposedBy, state } }) => {
-      if (proposedBy !== member.id || state === 'open') return true;
-      own += 1;
-      return own <= OWN_SHOWN;
-    });
-    return asSeen(db, member.id, shown);
-  });
+  bind(router, context, 'proposals', ({ member }) => proposalsFor(db, member.id));
 
   bind(router, context, 'propose', async ({ member, params, body }) => {
     const id = await db.transaction((tx) => propose(context, tx, member.id, params.entry, body));

@@ -27,6 +27,35 @@ async function asSeen(db: Queries, member: string, id: string): Promise<Collecti
   return found;
 }
 
+/** Puts a collection in another place, as its keeper may. Throws a Refusal where what is around it forbids that. */
+async function moveCollection(
+  tx: Queries,
+  member: string,
+  row: typeof collections.$inferSelect,
+  to: { parent: string | null; before: string | null },
+): Promise<void> {
+  const seen = await asSeen(tx, member, row.id);
+  // Seen at the top because what is around it is not seen, it stays in that when it is put in order.
+  const parent = to.parent === seen.parent ? row.parent : to.parent;
+  const around = to.parent === null ? null : await mustKeepIt(tx, member, to.parent);
+  const isTakenOut = parent !== row.parent && row.parent !== null;
+  if (isTakenOut && (await rightOn(tx, member, row.parent!)) !== 'keep')
+    throw new Refusal(
+      'not-allowed',
+      'Only keepers of the collection around it take it out of there. Nothing was moved.',
+    );
+  if (parent !== row.parent && (around?.ownedBy ?? null) !== row.ownedBy)
+    throw new Refusal(
+      'not-valid',
+      row.ownedBy === null
+        ? 'What is shared stays shared: it cannot go into your own wording. Nothing was moved.'
+        : 'Your own wording stays yours. Make a shared collection, and move entries there. Nothing was moved.',
+    );
+  await placeCollection(tx, row.id, { parent, before: to.before });
+  // Taken out of what its keepers kept it by, it stays in the hands of the one who took it out.
+  if ((await rightOn(tx, member, row.id)) !== 'keep') await letKeep(tx, member, row.id);
+}
+
 /** Collections: who sees them, how their cues are, where they stand. */
 export function collectionRoutes(router: Router, context: Context): void {
   const { db } = context;
@@ -63,32 +92,9 @@ export function collectionRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'moveCollection', async ({ member, params, body }) => {
-    await changing(context, 'collection-moved', member.id, params.collection, async (tx, row) => {
-      const seen = await asSeen(tx, member.id, row.id);
-      // Seen at the top because what is around it is not seen, it stays in that when it is put in order.
-      const parent = body.parent === seen.parent ? row.parent : body.parent;
-      const around = body.parent === null ? null : await mustKeepIt(tx, member.id, body.parent);
-      if (
-        parent !== row.parent &&
-        row.parent !== null &&
-        (await rightOn(tx, member.id, row.parent)) !== 'keep'
-      )
-        throw new Refusal(
-          'not-allowed',
-          'Only keepers of the collection around it take it out of there. Nothing was moved.',
-        );
-      if (parent !== row.parent && (around?.ownedBy ?? null) !== row.ownedBy)
-        throw new Refusal(
-          'not-valid',
-          row.ownedBy === null
-            ? 'What is shared stays shared: it cannot go into your own wording. Nothing was moved.'
-            : 'Your own wording stays yours. Make a shared collection, and move entries there. Nothing was moved.',
-        );
-      await placeCollection(tx, row.id, { parent, before: body.before });
-      // Taken out of what its keepers kept it by, it stays in the hands of the one who took it out.
-      const right = await rightOn(tx, member.id, row.id);
-      if (right !== 'keep') await letKeep(tx, member.id, row.id);
-    });
+    await changing(context, 'collection-moved', member.id, params.collection, (tx, row) =>
+      moveCollection(tx, member.id, row, body),
+    );
     return asSeen(db, member.id, params.collection);
   });
 

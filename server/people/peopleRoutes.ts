@@ -60,6 +60,47 @@ async function mustLeaveAnOwner(tx: Queries, without: string): Promise<void> {
     );
 }
 
+/** Writes down a new password letter for a member, as an owner asks. Gives who it is for, and its link. */
+async function passwordLetter(context: Context, tx: Queries, by: string, member: string) {
+  const [row] = await tx
+    .select()
+    .from(members)
+    .where(and(eq(members.id, member), isNull(members.leftAt)));
+  if (!row) throw notFound();
+  const sent = { purpose: 'password' as const, email: row.email, member: row.id, sentBy: by };
+  await writeTrail(tx, context.now(), { by, act: 'password-letter-sent', subject: row.name });
+  return { ...row, ...(await writeLetter(context, tx, sent)) };
+}
+
+/** Hands all that one member keeps alone to another, and writes it in the trail. Gives how many collections. */
+async function handOverAll(context: Context, tx: Queries, by: string, given: { from: string; to: string }) {
+  const from = await held(tx, given.from);
+  const count = await handOver(tx, from.id, given.to);
+  const to = await personOf(tx, given.to);
+  const done = { by, act: 'handed-over' as const, subject: from.name, detail: `${count} to ${to.name}` };
+  if (count > 0) await writeTrail(tx, context.now(), done);
+  return count;
+}
+
+/** Ends a membership: what the member kept goes to another, their sessions and letters end. */
+async function endMembership(
+  context: Context,
+  tx: Queries,
+  by: string,
+  { member, handTo }: { member: string; handTo: string | null },
+): Promise<void> {
+  const row = await held(tx, member);
+  if (row.leftAt) return;
+  if (row.role === 'owner') await mustLeaveAnOwner(tx, row.id);
+  await leavingNoneUnkept(tx, async () => {
+    if (handTo !== null) await handOver(tx, row.id, handTo);
+    await tx.update(members).set({ leftAt: context.now() }).where(eq(members.id, row.id));
+  });
+  await tx.delete(sessions).where(eq(sessions.member, row.id));
+  await tx.delete(letters).where(eq(letters.member, row.id));
+  await writeTrail(tx, context.now(), { by, act: 'member-left', subject: row.name });
+}
+
 /** People as owners see them: their roles, leaving, handing over. */
 export function peopleRoutes(router: Router, context: Context): void {
   const { db, events, post } = context;
@@ -84,18 +125,8 @@ export function peopleRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'leave', async ({ member, params, body }) => {
-    await db.transaction(async (tx) => {
-      const row = await held(tx, params.member);
-      if (row.leftAt) return;
-      if (row.role === 'owner') await mustLeaveAnOwner(tx, row.id);
-      await leavingNoneUnkept(tx, async () => {
-        if (body.handTo !== null) await handOver(tx, row.id, body.handTo);
-        await tx.update(members).set({ leftAt: context.now() }).where(eq(members.id, row.id));
-      });
-      await tx.delete(sessions).where(eq(sessions.member, row.id));
-      await tx.delete(letters).where(eq(letters.member, row.id));
-      await writeTrail(tx, context.now(), { by: member.id, act: 'member-left', subject: row.name });
-    });
+    const leaving = { member: params.member, handTo: body.handTo };
+    await db.transaction((tx) => endMembership(context, tx, member.id, leaving));
     await events.sessionsEnded(params.member);
     await events.tellAll({ type: 'people-changed' });
     await events.reachChanged();
@@ -113,35 +144,16 @@ export function peopleRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'handOver', async ({ member, params, body }) => {
-    const collections = await db.transaction(async (tx) => {
-      const from = await held(tx, params.member);
-      const given = await handOver(tx, from.id, body.to);
-      const to = await personOf(tx, body.to);
-      const detail = `${given} to ${to.name}`;
-      if (given > 0)
-        await writeTrail(tx, context.now(), {
-          by: member.id,
-          act: 'handed-over',
-          subject: from.name,
-          detail,
-        });
-      return given;
-    });
+    const given = { from: params.member, to: body.to };
+    const collections = await db.transaction((tx) => handOverAll(context, tx, member.id, given));
     await events.reachChanged();
     return { collections };
   });
 
   bind(router, context, 'sendPassword', async ({ member, params }) => {
-    const { name, email, link } = await db.transaction(async (tx) => {
-      const [row] = await tx
-        .select()
-        .from(members)
-        .where(and(eq(members.id, params.member), isNull(members.leftAt)));
-      if (!row) throw notFound();
-      const sent = { purpose: 'password' as const, email: row.email, member: row.id, sentBy: member.id };
-      await writeTrail(tx, context.now(), { by: member.id, act: 'password-letter-sent', subject: row.name });
-      return { ...row, ...(await writeLetter(context, tx, sent)) };
-    });
+    const { name, email, link } = await db.transaction((tx) =>
+      passwordLetter(context, tx, member.id, params.member),
+    );
     const text = passwordWords(name, link);
     const letter = { to: email, subject: 'A new password for Elderleaf', text, secret: true };
     await sendLetter(context, letter, 'Their password is as it was.');
