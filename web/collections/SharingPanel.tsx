@@ -62,6 +62,67 @@ interface EditorProps {
   team: Team;
 }
 
+interface GrantLineProps {
+  name: string;
+  right: GrantedTo['right'];
+  set: (right: GrantedTo['right']) => void;
+  remove: () => void;
+}
+
+/** What one person or group may do. */
+const GrantLine = ({ name, right, set, remove }: GrantLineProps) => (
+  <li className="grid grid-cols-[1fr_auto] gap-x-2 border-b border-hair py-1.5">
+    <div className="grid min-w-0 grid-cols-[minmax(0,1fr)_11rem] items-baseline gap-x-2 text-[14px]">
+      <span className="break-words">{name}</span>
+      <select
+        aria-label={name}
+        className="input bg-paper text-[13px]"
+        value={right}
+        onChange={({ target }) => set(target.value as GrantedTo['right'])}
+      >
+        {LEVELS.map(([level, words]) => (
+          <option key={level} value={level}>
+            {words}
+          </option>
+        ))}
+      </select>
+    </div>
+    <button
+      type="button"
+      aria-label={`Remove ${name} from the list`}
+      className="self-center p-1 text-soft hover:text-rust"
+      onClick={remove}
+    >
+      <X size={15} aria-hidden />
+    </button>
+  </li>
+);
+
+interface ShareWithProps {
+  /** Whom it can be shared with, by key. */
+  others: readonly (readonly [string, { name: string; to: Grantee }])[];
+  add: (to: Grantee) => void;
+}
+
+/** Adds a person, a group or everyone. */
+const ShareWith = ({ others, add }: ShareWithProps) => (
+  <ActingSelect
+    label="Share with"
+    value=""
+    act={(key) => {
+      const one = others.find(([known]) => known === key);
+      if (one) add(one[1].to);
+    }}
+  >
+    <option value="">choose a person, a group or everyone</option>
+    {others.map(([key, { name }]) => (
+      <option key={key} value={key}>
+        {name}
+      </option>
+    ))}
+  </ActingSelect>
+);
+
 /** Who may do what: changed here, and saved together. */
 function SharingEditor({ collection, sharing, team }: EditorProps) {
   const { member } = useShell();
@@ -84,8 +145,6 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
   const left = new Set(team.members.filter((one) => one.left).map(({ id }) => `member ${id}`));
   const others = [...grantees].filter(([key]) => !named.has(key) && !left.has(key));
   const lost = changed && !isKept(grants, sharing, member.id, team);
-  const set = (to: Grantee, right: GrantedTo['right']) =>
-    setGrants(grants.map((one) => (one.to === to ? { to, right } : one)));
   return (
     <form
       aria-label="Sharing"
@@ -97,48 +156,15 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
     >
       <ul>
         {grants.map(({ to, right }) => (
-          <li key={keyOf(to)} className="grid grid-cols-[1fr_auto] gap-x-2 border-b border-hair py-1.5">
-            <div className="grid min-w-0 grid-cols-[minmax(0,1fr)_11rem] items-baseline gap-x-2 text-[14px]">
-              <span className="break-words">{nameOf(to)}</span>
-              <select
-                aria-label={nameOf(to)}
-                className="input bg-paper text-[13px]"
-                value={right}
-                onChange={({ target }) => set(to, target.value as GrantedTo['right'])}
-              >
-                {LEVELS.map(([level, words]) => (
-                  <option key={level} value={level}>
-                    {words}
-                  </option>
-                ))}
-              </select>
-            </div>
-            <button
-              type="button"
-              aria-label={`Remove ${nameOf(to)} from the list`}
-              className="self-center p-1 text-soft hover:text-rust"
-              onClick={() => setGrants(grants.filter((one) => one.to !== to))}
-            >
-              <X size={15} aria-hidden />
-            </button>
-          </li>
+          <GrantLine
+            key={keyOf(to)}
+            {...{ name: nameOf(to), right }}
+            set={(now) => setGrants(grants.map((one) => (one.to === to ? { to, right: now } : one)))}
+            remove={() => setGrants(grants.filter((one) => one.to !== to))}
+          />
         ))}
       </ul>
-      <ActingSelect
-        label="Share with"
-        value=""
-        act={(key) => {
-          const one = grantees.get(key);
-          if (one) setGrants(inOrder([...grants, { to: one.to, right: 'read' }]));
-        }}
-      >
-        <option value="">choose a person, a group or everyone</option>
-        {others.map(([key, { name }]) => (
-          <option key={key} value={key}>
-            {name}
-          </option>
-        ))}
-      </ActingSelect>
+      <ShareWith others={others} add={(to) => setGrants(inOrder([...grants, { to, right: 'read' }]))} />
       {lost && (
         <Notice tone="warning" title="You would no longer be a keeper.">
           Its other keepers can make you one again.

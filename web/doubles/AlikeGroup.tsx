@@ -1,7 +1,7 @@
 import { CueShown, DifferenceView, WordingsView } from '../show';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { Entry, Uses } from '#contracts';
+import type { Collection, Entry, Uses } from '#contracts';
 import { firstCue, type BankIndex } from '#core/bank';
 import { DoneNotice, useMany } from '../acts';
 import { Button, Tick } from '../ui';
@@ -21,6 +21,72 @@ interface Props {
   /** How many there are; not all of many are shown. */
   count: number;
   uses: Uses;
+}
+
+interface AlikeProps {
+  entry: Entry;
+  collection: Collection | undefined;
+  /** How often it was placed, in words. */
+  used: string;
+  /** The entry that is left: the others go into it. */
+  into: Entry;
+  /** Others keep it: it stays as it is. */
+  isKeptByOthers: boolean;
+  goesInto: boolean;
+  toggle: () => void;
+  makeLeft: () => void;
+}
+
+/** One of the entries that are alike: what it says where it is left, else in what it differs from that. */
+function Alike(props: AlikeProps) {
+  const { entry, collection, used, into, isKeptByOthers, goesInto, toggle, makeLeft } = props;
+  const { title } = entry.content;
+  const isLeft = entry === into;
+  return (
+    <section aria-label={title} className="grid gap-1.5">
+      <p className="flex items-baseline gap-x-3">
+        <label className="flex items-baseline gap-2">
+          <input
+            type="radio"
+            className="accent-elder"
+            disabled={isKeptByOthers}
+            checked={isLeft}
+            onChange={makeLeft}
+          />
+          <span className="sr-only">Merge into {title}</span>
+        </label>
+        <span className="flex min-w-0 flex-wrap items-baseline gap-x-3">
+          <Link to={`/bank/${entry.id}`} className="font-book text-[17px] break-words text-ink">
+            {title}
+          </Link>
+          <CueShown cue={firstCue(entry, collection)} />
+          <span className="text-[13px] text-soft">
+            {collection?.name}, {used}
+          </span>
+        </span>
+      </p>
+      <div className="pl-6">
+        {isLeft ? (
+          <div className="book text-[15px] leading-[1.9]">
+            <WordingsView content={entry.content} />
+          </div>
+        ) : (
+          <>
+            <DifferenceView before={into.content} after={entry.content} without={IN_THE_HEAD} />
+            <div className="mt-1.5">
+              {isKeptByOthers ? (
+                <p className="text-[13px] text-soft">Others keep it: it stays as it is.</p>
+              ) : (
+                <Tick on={goesInto} toggle={toggle}>
+                  merge into “{into.content.title}”
+                </Tick>
+              )}
+            </div>
+          </>
+        )}
+      </div>
+    </section>
+  );
 }
 
 /** Entries that say nearly the same: which is left, which go into it, and in what they differ from it. */
@@ -49,57 +115,18 @@ export function AlikeGroup({ index, entries, count, uses }: Props) {
         <legend className="eyebrow">
           {count} entries{count > entries.length && `, ${entries.length} of them shown`}
         </legend>
-        {mostUsed.map((entry) => {
-          const collection = index.collections.get(entry.collection);
-          const { title } = entry.content;
-          const isLeft = entry.id === left;
-          const cue = firstCue(entry, collection);
-          return (
-            <section key={entry.id} aria-label={title} className="grid gap-1.5">
-              <p className="flex items-baseline gap-x-3">
-                <label className="flex items-baseline gap-2">
-                  <input
-                    type="radio"
-                    className="accent-elder"
-                    disabled={!mayKeep(entry)}
-                    checked={isLeft}
-                    onChange={() => setLeft(entry.id)}
-                  />
-                  <span className="sr-only">Merge into {title}</span>
-                </label>
-                <span className="flex min-w-0 flex-wrap items-baseline gap-x-3">
-                  <Link to={`/bank/${entry.id}`} className="font-book text-[17px] break-words text-ink">
-                    {title}
-                  </Link>
-                  <CueShown cue={cue} />
-                  <span className="text-[13px] text-soft">
-                    {collection?.name}, {timesInWords(uses[entry.id])}
-                  </span>
-                </span>
-              </p>
-              <div className="pl-6">
-                {isLeft ? (
-                  <div className="book text-[15px] leading-[1.9]">
-                    <WordingsView content={entry.content} />
-                  </div>
-                ) : (
-                  <>
-                    <DifferenceView before={into.content} after={entry.content} without={IN_THE_HEAD} />
-                    <div className="mt-1.5">
-                      {mayKeep(entry) ? (
-                        <Tick on={!out.has(entry.id)} toggle={() => toggle(entry.id)}>
-                          merge into “{into.content.title}”
-                        </Tick>
-                      ) : (
-                        <p className="text-[13px] text-soft">Others keep it: it stays as it is.</p>
-                      )}
-                    </div>
-                  </>
-                )}
-              </div>
-            </section>
-          );
-        })}
+        {mostUsed.map((entry) => (
+          <Alike
+            key={entry.id}
+            {...{ entry, into }}
+            collection={index.collections.get(entry.collection)}
+            used={timesInWords(uses[entry.id])}
+            isKeptByOthers={!mayKeep(entry)}
+            goesInto={!out.has(entry.id)}
+            toggle={() => toggle(entry.id)}
+            makeLeft={() => setLeft(entry.id)}
+          />
+        ))}
       </fieldset>
       {taken.length > 0 && (
         <p className="mt-2 text-[13.5px] text-soft">

@@ -34,6 +34,40 @@ function useLettingGoOfNothing(
 /** Where a new entry goes, or which entry is changed. */
 export type Target = { entry: Entry } | { collection: string };
 
+interface Sending {
+  member: string;
+  target: Target;
+  isProposal: boolean;
+  now: UnsavedEntryChange;
+  /** Keeps the change with the name that it is sent under. */
+  put: (next: UnsavedEntryChange) => void;
+}
+
+/** Sends a change as what it is: a proposal, an answer to one, a revision, or a new entry. Gives the entry as it was kept; null for a proposal. */
+async function sendChange(
+  { member, target, isProposal, now, put }: Sending,
+  base: number,
+): Promise<KeptEntry | null> {
+  const body = { content: withoutEmptySigns(withoutUnusedConditions(now.content)), reason: now.reason };
+  if ('entry' in target && isProposal) {
+    await call('propose', { params: { entry: target.entry.id }, body: { ...body, base } });
+    return null;
+  }
+  if (now.proposal) {
+    const accept = { content: body.content, revision: base };
+    const params = { proposal: now.proposal };
+    const { entry } = await call('answerProposal', { params, body: { accept, answer: now.reason } });
+    return entry && { entry, waits: false };
+  }
+  if ('entry' in target) {
+    const entry = await call('saveEntry', { params: { entry: target.entry.id }, body, version: base });
+    return { entry, waits: false };
+  }
+  const sent = now.sent ?? crypto.randomUUID();
+  put({ ...now, sent });
+  return keepEntry(member, { ...body, collection: target.collection, key: sent });
+}
+
 /**
  * The change being made to an entry. It follows the entry while nothing is changed here; once something is,
  * it stays as it is, and `theirs` is what someone else has saved meanwhile.
@@ -66,27 +100,7 @@ export function useEntryChange(
   const put = (next: UnsavedEntryChange) => setChange(next);
 
   const save = useMutation({
-    mutationFn: async (base: number): Promise<KeptEntry | null> => {
-      const body = { content: withoutEmptySigns(withoutUnusedConditions(now.content)), reason: now.reason };
-      if (entry && isProposal) {
-        await call('propose', { params: { entry: entry.id }, body: { ...body, base } });
-        return null;
-      }
-      if (now.proposal) {
-        const accept = { content: body.content, revision: base };
-        const params = { proposal: now.proposal };
-        const answered = await call('answerProposal', { params, body: { accept, answer: now.reason } });
-        return answered.entry && { entry: answered.entry, waits: false };
-      }
-      if (entry) {
-        const saved = await call('saveEntry', { params: { entry: entry.id }, body, version: base });
-        return { entry: saved, waits: false };
-      }
-      const sent = now.sent ?? crypto.randomUUID();
-      put({ ...now, sent });
-      const collection = 'collection' in target ? target.collection : '';
-      return keepEntry(member, { ...body, collection, key: sent });
-    },
+    mutationFn: (base: number) => sendChange({ member, target, isProposal, now, put }, base),
     onSuccess: (kept) => {
       setChange(null);
       setSetAside(null);

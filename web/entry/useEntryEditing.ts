@@ -1,5 +1,5 @@
 import type { Editor } from '@tiptap/react';
-import { useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { useLayoutEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import type { Collection } from '#contracts';
 import { proposeCue } from '#core/cue';
@@ -52,6 +52,80 @@ function freeCue(
   return proposeCue(title, taken, collection?.cuesBy, (word) => index.ordinary.has(word));
 }
 
+/**
+ * What an entry holds, and changing it, for what calls back later than it was made: the editor must reach what the entry holds by
+ * then. In the same step as it is drawn: a moment later, what was put meanwhile would be taken for older than what was drawn, and
+ * be lost.
+ */
+function useLatest(content: EntryContent, setContent: (content: EntryContent) => void) {
+  const latest = useRef(content);
+  const setLatest = useRef(setContent);
+  useLayoutEffect(() => {
+    latest.current = content;
+    setLatest.current = setContent;
+  });
+  const put = (change: Partial<EntryContent>) => {
+    latest.current = { ...latest.current, ...change };
+    setLatest.current(latest.current);
+  };
+  return { latest, put };
+}
+
+/** Which wording and part of an entry is written on, and going to where a doubt is: its words selected, or its field opened. */
+function useWordingPlace(
+  content: EntryContent,
+  editor: RefObject<Editor | null>,
+  openField: (field: string) => void,
+) {
+  const [picked, setPlace] = useState<WordingPlace>({ wording: '', part: '' });
+  const toSelect = useRef<Extract<DoubtPlace, { line: number }> | null>(null);
+  const { wording, part } = at(content, picked);
+  // Until another is picked it is the text itself that is at hand, not a part that goes to a box.
+  const place = { wording: wording.id, part: picked.part === '' ? wording.parts.at(-1)!.id : part.id };
+  const show = (to: DoubtPlace) => {
+    if ('field' in to) {
+      openField(to.field);
+      requestAnimationFrame(() =>
+        document.getElementById(`field-${to.field}`)?.scrollIntoView({ block: 'center' }),
+      );
+      return;
+    }
+    const next = content.wordings.find(({ id }) => id === to.wording);
+    if (!next) return;
+    const wanted = 'part' in to ? to.part : next.parts.at(-1)!.id;
+    const isHere = to.wording === place.wording && wanted === place.part;
+    setPlace({ wording: to.wording, part: wanted });
+    if (!('line' in to)) return;
+    // Another part has an editor of its own: its words are selected as soon as it is there.
+    if (isHere && editor.current) selectInLine(editor.current, to);
+    else toSelect.current = to;
+  };
+  const selectWhatWaits = (made: Editor) => {
+    if (toSelect.current) selectInLine(made, toSelect.current);
+    toSelect.current = null;
+  };
+  return { place, setPlace, show, selectWhatWaits };
+}
+
+/** Makes fields for blanks, and opens those that want more said; with the words that each of this sitting was made of. */
+function useNewFields(
+  latest: RefObject<EntryContent>,
+  put: (change: Partial<EntryContent>) => void,
+  openField: (field: string) => void,
+) {
+  const [madeFrom, setMadeFrom] = useState<ReadonlyMap<string, string>>(new Map());
+  const newField: NewField = (words, ready) => {
+    const { fields } = latest.current;
+    const { field, isNew } = fieldForBlank(fields, words, ready);
+    if (!isNew) return field.id;
+    put({ fields: [...fields, field] });
+    setMadeFrom((before) => new Map([...before, [field.id, words]]));
+    if (ready?.part !== 'found' && ready?.part !== 'case') openField(field.id);
+    return field.id;
+  };
+  return { newField, madeFrom };
+}
+
 /** All that the page of an entry does: what is changed, what is saved, blanks and cues being made. */
 export function useEntryEditing(index: BankIndex, target: Target) {
   const { member } = useShell();
@@ -74,57 +148,17 @@ export function useEntryEditing(index: BankIndex, target: Target) {
   });
   const { content, setContent } = changing;
   const [openField, setOpenField] = useState<string | null>(null);
-  const [picked, setPlace] = useState<WordingPlace>({ wording: '', part: '' });
-  const { wording, part } = at(content, picked);
-  // Until another is picked it is the text itself that is at hand, not a part that goes to a box.
-  const place = { wording: wording.id, part: picked.part === '' ? wording.parts.at(-1)!.id : part.id };
   const editor = useRef<Editor | null>(null);
+  const { place, setPlace, show, selectWhatWaits } = useWordingPlace(content, editor, setOpenField);
   const copyTaken = useRef(false);
-  const toSelect = useRef<Extract<DoubtPlace, { line: number }> | null>(null);
-  // The editor calls back later than it was made: it must reach what the entry holds by then. In the same step as it is drawn:
-  // a moment later, what was put meanwhile would be taken for older than what was drawn, and be lost.
-  const latest = useRef({ content, setContent });
-  useLayoutEffect(() => {
-    latest.current = { content, setContent };
-  });
-  const put = (change: Partial<EntryContent>) => {
-    latest.current.content = { ...latest.current.content, ...change };
-    latest.current.setContent(latest.current.content);
-  };
-  const [madeFrom, setMadeFrom] = useState<ReadonlyMap<string, string>>(new Map());
-  const newField: NewField = (words, ready) => {
-    const { fields } = latest.current.content;
-    const { field, isNew } = fieldForBlank(fields, words, ready);
-    if (!isNew) return field.id;
-    put({ fields: [...fields, field] });
-    setMadeFrom((before) => new Map([...before, [field.id, words]]));
-    if (ready?.part !== 'found' && ready?.part !== 'case') setOpenField(field.id);
-    return field.id;
-  };
-  const addOptional = () => madeOptional(editor.current, latest.current.content, put);
+  const { latest, put } = useLatest(content, setContent);
+  const { newField, madeFrom } = useNewFields(latest, put, setOpenField);
+  const addOptional = () => madeOptional(editor.current, latest.current, put);
   const takeCopied = async (into: Editor) => {
     copyTaken.current = true;
     setSaid(await pasteCopied(into));
-    const proposed = proposeTitle(mainPassage(latest.current.content));
-    if (latest.current.content.title === '') put({ title: proposed });
-  };
-  const show = (to: DoubtPlace) => {
-    if ('field' in to) {
-      setOpenField(to.field);
-      requestAnimationFrame(() =>
-        document.getElementById(`field-${to.field}`)?.scrollIntoView({ block: 'center' }),
-      );
-      return;
-    }
-    const next = content.wordings.find(({ id }) => id === to.wording);
-    if (!next) return;
-    const part = 'part' in to ? to.part : next.parts.at(-1)!.id;
-    const isHere = to.wording === place.wording && part === place.part;
-    setPlace({ wording: to.wording, part });
-    if (!('line' in to)) return;
-    // Another part has an editor of its own: its words are selected as soon as it is there.
-    if (isHere && editor.current) selectInLine(editor.current, to);
-    else toSelect.current = to;
+    const proposed = proposeTitle(mainPassage(latest.current));
+    if (latest.current.title === '') put({ title: proposed });
   };
   return {
     entry,
@@ -135,7 +169,7 @@ export function useEntryEditing(index: BankIndex, target: Target) {
     changing,
     said,
     put,
-    latest: () => latest.current.content,
+    latest: () => latest.current,
     place,
     setPlace,
     openField,
@@ -145,15 +179,14 @@ export function useEntryEditing(index: BankIndex, target: Target) {
     madeFrom,
     addOptional,
     changeCondition: (id: string, when: Condition) => {
-      const { conditions = [] } = latest.current.content;
+      const { conditions = [] } = latest.current;
       put({ conditions: conditions.map((one) => (one.id === id ? { id, when } : one)) });
     },
     /** Shows where a doubt is: its words selected, or its field opened. */
     show,
     editorReady: (made: Editor) => {
       editor.current = made;
-      if (toSelect.current) selectInLine(made, toSelect.current);
-      toSelect.current = null;
+      selectWhatWaits(made);
       if (came?.fromClipboard && !copyTaken.current) void takeCopied(made);
     },
     /** Puts what was last copied into the wording. */

@@ -28,9 +28,20 @@ const settingsOf = ({
   letters,
 });
 
+/** Deletes a glossary once it was said how much that takes along. */
+function DropGlossary({ glossary, drop }: { glossary: Glossary; drop: () => void }) {
+  const [sure, setSure] = useState(false);
+  return sure ? (
+    <Button onClick={drop}>It goes to the wastebasket, with its {glossary.count ?? 0} terms</Button>
+  ) : (
+    <Button look="text" onClick={() => setSure(true)}>
+      Delete
+    </Button>
+  );
+}
+
 function Settings({ glossary }: { glossary: Glossary }) {
   const [settings, set] = useState(settingsOf(glossary));
-  const [sure, setSure] = useState(false);
   const navigate = useNavigate();
   const params = { glossary: glossary.id };
   const settled = () => void queryClient.invalidateQueries({ queryKey: KEYS.glossaries });
@@ -86,15 +97,7 @@ function Settings({ glossary }: { glossary: Glossary }) {
         <Button type="submit" look="main" disabled={save.isPending || isSame(settings, settingsOf(glossary))}>
           Save
         </Button>
-        {sure ? (
-          <Button onClick={() => drop.mutate()}>
-            It goes to the wastebasket, with its {glossary.count ?? 0} terms
-          </Button>
-        ) : (
-          <Button look="text" onClick={() => setSure(true)}>
-            Delete
-          </Button>
-        )}
+        <DropGlossary glossary={glossary} drop={() => drop.mutate()} />
       </div>
     </form>
   );

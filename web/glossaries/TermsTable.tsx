@@ -110,18 +110,55 @@ interface Props {
   terms: readonly Term[];
 }
 
-/** The terms of a glossary: found by typing, changed in place. */
-export function TermsTable({ glossary, terms }: Props) {
-  const [query, setQuery] = useState('');
-  const [initial, setInitial] = useState('');
-  const [editing, edit] = useState<Term | null>(null);
-  const drop = useDropTerm(glossary.id);
+interface TermLineProps {
+  term: Term;
+  /** Read among others as on a page of a dictionary. */
+  inColumns: boolean;
+  /** Null where it cannot be changed. */
+  edit: (() => void) | null;
+  drop: (() => void) | null;
+}
+
+/** A term as it is read, with its cue and what is asked about it. */
+const TermLine = ({ term, inColumns, edit, drop }: TermLineProps) => (
+  <li
+    className={`grid items-baseline border-b border-hair py-1 ${
+      inColumns
+        ? 'break-inside-avoid grid-cols-[minmax(0,1fr)_auto] gap-1'
+        : 'grid-cols-[minmax(0,1fr)_6rem_1.5rem] gap-3 px-9 max-[899px]:px-4'
+    }`}
+  >
+    <button
+      type="button"
+      disabled={!edit}
+      onClick={edit ?? undefined}
+      className="book truncate text-left text-[15px] enabled:hover:text-elder"
+    >
+      {term.text}
+      {term.note && <span className="ml-2 font-face text-[12.5px] text-rust">{term.note}</span>}
+    </button>
+    {!inColumns && <span className="cue truncate">{term.cue}</span>}
+    {drop && (
+      <button
+        type="button"
+        aria-label={`Remove ${term.text}`}
+        className="rounded-[3px] p-0.5 text-soft hover:text-rust"
+        onClick={drop}
+      >
+        <X size={14} aria-hidden />
+      </button>
+    )}
+  </li>
+);
+
+/** Terms in the order of the alphabet, of them those that have the letters asked for and begin with the one chosen. */
+function useFoundTerms(terms: readonly Term[], query: string, initial: string): Term[] {
   const asked = useDeferredValue(folded(query.trim()));
   const ordered = useMemo(() => {
     const { compare } = new Intl.Collator();
     return [...terms].sort((a, b) => compare(a.text, b.text));
   }, [terms]);
-  const found = useMemo(
+  return useMemo(
     () =>
       ordered.filter(
         ({ text, cue }) =>
@@ -130,6 +167,15 @@ export function TermsTable({ glossary, terms }: Props) {
       ),
     [ordered, asked, initial],
   );
+}
+
+/** The terms of a glossary: found by typing, changed in place. */
+export function TermsTable({ glossary, terms }: Props) {
+  const [query, setQuery] = useState('');
+  const [initial, setInitial] = useState('');
+  const [editing, edit] = useState<Term | null>(null);
+  const drop = useDropTerm(glossary.id);
+  const found = useFoundTerms(terms, query, initial);
   // Words alone are read as a page of a dictionary is; with cues and remarks each has a line of its own.
   const inColumns = editing === null && terms.every(({ cue, note }) => cue === '' && note === '');
   const close = () => edit(null);
@@ -159,35 +205,12 @@ export function TermsTable({ glossary, terms }: Props) {
               <TermForm glossary={glossary} start={term} done={close} />
             </li>
           ) : (
-            <li
+            <TermLine
               key={term.text}
-              className={`grid items-baseline border-b border-hair py-1 ${
-                inColumns
-                  ? 'break-inside-avoid grid-cols-[minmax(0,1fr)_auto] gap-1'
-                  : 'grid-cols-[minmax(0,1fr)_6rem_1.5rem] gap-3 px-9 max-[899px]:px-4'
-              }`}
-            >
-              <button
-                type="button"
-                disabled={!canChange}
-                onClick={() => edit(term)}
-                className="book truncate text-left text-[15px] enabled:hover:text-elder"
-              >
-                {term.text}
-                {term.note && <span className="ml-2 font-face text-[12.5px] text-rust">{term.note}</span>}
-              </button>
-              {!inColumns && <span className="cue truncate">{term.cue}</span>}
-              {glossary.right === 'keep' && canChange && (
-                <button
-                  type="button"
-                  aria-label={`Remove ${term.text}`}
-                  className="rounded-[3px] p-0.5 text-soft hover:text-rust"
-                  onClick={() => drop.mutate(term.text)}
-                >
-                  <X size={14} aria-hidden />
-                </button>
-              )}
-            </li>
+              {...{ term, inColumns }}
+              edit={canChange ? () => edit(term) : null}
+              drop={glossary.right === 'keep' && canChange ? () => drop.mutate(term.text) : null}
+            />
           ),
         )}
       </ul>

@@ -13,6 +13,23 @@ interface Props {
   terms: readonly Term[];
 }
 
+/** What became of a word list that was brought in. */
+function Taken({ done }: { done: NonNullable<ReturnType<typeof useImport>['data']> }) {
+  return (
+    <Notice title={`${done.added} new, ${done.changed} changed, ${done.dropped} gone.`}>
+      {done.faults.length > 0 && (
+        <ul>
+          {done.faults.slice(0, 20).map(({ line, message }) => (
+            <li key={line}>
+              Line {line} was left out: {message}.
+            </li>
+          ))}
+        </ul>
+      )}
+    </Notice>
+  );
+}
+
 /** Taking a word list over and giving it back, as a file or by pasting. */
 export function WordListPanel({ glossary, terms }: Props) {
   const [pasted, setPasted] = useState('');
@@ -79,19 +96,7 @@ export function WordListPanel({ glossary, terms }: Props) {
       )}
       {tooLarge && <Notice tone="warning" title={tooLarge} />}
       {take.error && <Notice tone="warning" title={inWords(take.error)} />}
-      {done && (
-        <Notice title={`${done.added} new, ${done.changed} changed, ${done.dropped} gone.`}>
-          {done.faults.length > 0 && (
-            <ul>
-              {done.faults.slice(0, 20).map(({ line, message }) => (
-                <li key={line}>
-                  Line {line} was left out: {message}.
-                </li>
-              ))}
-            </ul>
-          )}
-        </Notice>
-      )}
+      {done && <Taken done={done} />}
     </section>
   );
 }

@@ -154,6 +154,16 @@ function useActs(
   );
 }
 
+/** Places an entry where the caret is, and counts the keys it took. */
+function placeAndCount(
+  { placing, counts, editor }: Pick<ReturnType<typeof useLeafParts>, 'placing' | 'counts' | 'editor'>,
+  entry: string,
+  way: Way,
+): void {
+  const placement = placing.placeIn(editor, entry);
+  if (placement) counts.brought(placement, entry, counts.keysInFinder(), way);
+}
+
 /** A draft open for writing or finished, with its margin. */
 export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props) {
   const { member } = useShell();
@@ -163,25 +173,18 @@ export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props)
   const finishing = useFinishing(draft, keeper);
   const dropDraft = useDropDraft(draft, keeper, say);
   const another = useAnotherLeaf(one, draft, keeper, say);
-  const { placing, offering, slip, openSlip, questions, editor, counts } = useLeafParts({
-    one,
-    draft,
-    document: copy?.document ?? draft.document,
-    onChange: () => keeper.changed(),
-    say,
-  });
+  const document = copy?.document ?? draft.document;
+  const parts = useLeafParts({ one, draft, document, onChange: () => keeper.changed(), say });
+  const { placing, offering, slip, openSlip, questions, editor, counts } = parts;
   const { record, marks, isBeside } = useLeafLook(given);
-  const spelling = useSpelling(editor, one, placing.index, finishing.state === 'open');
-  const leaf = useLeafState(editor);
-  useFollowRecord(editor, given.record, finishing.state === 'open', say);
-  const { selected, setSelected, keepWords } = useKeptWords(draft.id, editor, say);
   const open = finishing.state === 'open';
+  const spelling = useSpelling(editor, one, placing.index, open);
+  const leaf = useLeafState(editor);
+  useFollowRecord(editor, given.record, open, say);
+  const { selected, setSelected, keepWords } = useKeptWords(draft.id, editor, say);
   useIsWriting(open);
 
-  const place = (entry: string, way: Way) => {
-    const placement = placing.placeIn(editor, entry);
-    if (placement) counts.brought(placement, entry, counts.keysInFinder(), way);
-  };
+  const place = (entry: string, way: Way) => placeAndCount(parts, entry, way);
   const { isWhole, gapsShown, hideGaps } = useWhole(editor, leaf, say);
   const material = useMaterial({
     ...{ one, draft, editor, keeper, open, say, tellDetails, isWhole, bank: placing.host },
@@ -193,10 +196,10 @@ export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props)
   });
   useWritable(editor, keeper, copy, open, material.takesKeys);
 
-  const finishNow = () => {
-    if (isWhole() && !material.holdsFinish())
-      finishing.finish.mutate(undefined, { onSuccess: counts.finished });
-  };
+  const finishNow = () =>
+    isWhole() &&
+    !material.holdsFinish() &&
+    finishing.finish.mutate(undefined, { onSuccess: counts.finished });
   const acts = { openSlip, keepWords, finish: finishNow, reopen: finishing.reopen.mutate, drop: dropDraft };
   useActs(
     {
@@ -210,29 +213,8 @@ export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props)
   );
   const margin = (
     <LeafMargin
-      {...{
-        downloads,
-        material,
-        one,
-        member,
-        editor,
-        leaf,
-        placing,
-        offering,
-        keeper,
-        keeping,
-        finishing,
-        selected,
-        setSelected,
-        said,
-        say,
-        gapsShown,
-        slip,
-        questions,
-        openSlip,
-        spelling,
-      }}
-      hideGaps={hideGaps}
+      {...{ downloads, material, one, member, editor, leaf, placing, offering, keeper, keeping, finishing }}
+      {...{ selected, setSelected, said, say, gapsShown, hideGaps, slip, questions, openSlip, spelling }}
     />
   );
   return (
@@ -245,15 +227,9 @@ export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props)
     >
       <div className={`${open ? '' : 'is-finished'} ${marks.areShown ? '' : 'marks-hidden'}`}>
         <LeafHead
-          one={one}
-          keeping={keeping}
+          {...{ one, keeping, editor, another, marks, here: draft.id, openSlip: open ? openSlip : null }}
           finish={open ? finishNow : null}
           isFinishing={finishing.finish.isPending}
-          editor={editor}
-          here={draft.id}
-          another={another}
-          marks={marks}
-          openSlip={open ? openSlip : null}
         />
         {!isBeside && <Headpiece one={given} {...record} />}
         <Texts {...{ editor, material }} isOffered={!slip && offering.preferences.offers === 'caret'} />

@@ -54,6 +54,14 @@ function Found({ index, near: { entry, words } }: { index: BankIndex; near: Near
   );
 }
 
+/** How many entries are near, in words. */
+const nearInWords = (count: number): string =>
+  count === 0
+    ? 'Nothing is near enough. Try other words, or make an entry from it.'
+    : count === 1
+      ? 'One entry is near.'
+      : `${count} entries are near.`;
+
 /** Wording for a message: a problem told or pasted, and the entries nearest to it. */
 export function NearestPage() {
   const index = useBankIndex();
@@ -107,14 +115,7 @@ export function NearestPage() {
         <Failed what="the nearest entries" error={found.error} retry={() => void found.refetch()} />
       )}
       <p role="status" className="px-9 py-3 text-[14px] text-soft max-[899px]:px-4">
-        {asked !== '' &&
-          found.data &&
-          !found.isPlaceholderData &&
-          (near.length === 0
-            ? 'Nothing is near enough. Try other words, or make an entry from it.'
-            : near.length === 1
-              ? 'One entry is near.'
-              : `${near.length} entries are near.`)}
+        {asked !== '' && found.data && !found.isPlaceholderData && nearInWords(near.length)}
       </p>
       {index && (
         <ul aria-label="Nearest entries">

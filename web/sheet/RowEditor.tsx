@@ -116,11 +116,34 @@ function useRowChange({ entry, index, close }: Props) {
   };
 }
 
+/** Why a change cannot be saved, or not yet. */
+function NotSaved({ entry, changing }: { entry: Entry; changing: ReturnType<typeof useEntryChange> }) {
+  const { error, theirs } = changing;
+  return (
+    <>
+      {theirs && (
+        <Notice tone="warning" title="Somebody saved this entry meanwhile.">
+          Your change is safe.{' '}
+          <Link to={`/bank/${entry.id}`} className="text-elder underline">
+            See both on its page
+          </Link>
+          , and take words from either.
+        </Notice>
+      )}
+      {error && !isProblem(error, 'moved-on') && (
+        <Notice tone="warning" title={inWords(error)}>
+          Nothing was saved. What you wrote is still here.
+        </Notice>
+      )}
+    </>
+  );
+}
+
 /** An entry of the sheet open for changing where it stands: title, cue, wording. What is not saved waits on its page too. */
 export function RowEditor({ entry, index, close }: Props) {
   const row = useRowChange({ entry, index, close });
   const { collection, isProposal, changing, put, mayPropose, save } = row;
-  const { content, error, theirs } = changing;
+  const { content, theirs } = changing;
   return (
     <form
       aria-label={`Change ${entry.content.title}`}
@@ -162,20 +185,7 @@ export function RowEditor({ entry, index, close }: Props) {
           onChange={({ target }) => changing.setReason(target.value)}
         />
       )}
-      {theirs && (
-        <Notice tone="warning" title="Somebody saved this entry meanwhile.">
-          Your change is safe.{' '}
-          <Link to={`/bank/${entry.id}`} className="text-elder underline">
-            See both on its page
-          </Link>
-          , and take words from either.
-        </Notice>
-      )}
-      {error && !isProblem(error, 'moved-on') && (
-        <Notice tone="warning" title={inWords(error)}>
-          Nothing was saved. What you wrote is still here.
-        </Notice>
-      )}
+      <NotSaved {...{ entry, changing }} />
       <p className="flex flex-wrap items-center gap-3">
         <Button look="main" type="submit" disabled={changing.saving || !mayPropose || theirs !== null}>
           {isProposal ? 'Propose' : 'Save'}

@@ -43,6 +43,12 @@ function usePrinting(): boolean {
   );
 }
 
+/** How a line is measured once it is drawn. */
+interface Measured {
+  ref: (element: Element | null) => void;
+  'data-index': number;
+}
+
 function Head({
   line: { collection, entries, count },
   selecting,
@@ -50,9 +56,7 @@ function Head({
 }: {
   line: SheetLine & { kind: 'head' };
   selecting: Selecting;
-  ref: (element: Element | null) => void;
-  'data-index': number;
-}) {
+} & Measured) {
   return (
     <div {...measured}>
       <h2 className="flex items-baseline gap-3 border-b border-hair px-9 pt-5 pb-1.5 max-[899px]:px-4">
@@ -126,18 +130,23 @@ function useBroughtToHand(drawn: readonly Drawn[]): void {
   }, [key]);
 }
 
-/** The lines of the sheet, of which those are drawn that are seen; in print all of them. */
-export function SheetLines({ lines, selecting, look, times, due, index }: Props) {
-  const [editing, setEditing] = useState<string | null>(null);
-  const edit = useCallback((entry: Entry) => {
-    takeEntries([entry]);
-    setEditing(entry.id);
-  }, []);
-  const close = useCallback(() => setEditing(null), []);
+/** Entries that are not at hand yet: how many will stand there. */
+function Waiting({ line, ...measured }: { line: SheetLine & { kind: 'waiting' } } & Measured) {
+  return (
+    <li {...measured} className="sheet-row px-9" style={{ height: lengthOf(line) }}>
+      <span className="appear-late sticky top-0 block py-6 text-soft">
+        Loading {line.count.toLocaleString()} entries …
+      </span>
+    </li>
+  );
+}
+
+/** The lines that are drawn: those that are seen and some beyond, measured as they are; in print all of them. */
+function useDrawn(lines: readonly SheetLine[], { ids }: Selecting) {
   const list = useRef<HTMLDivElement>(null);
   const [top, setTop] = useState(0);
-  useEffect(() => setTop((list.current?.getBoundingClientRect().top ?? 0) + window.scrollY), [selecting.ids]);
-  const printing = usePrinting();
+  useEffect(() => setTop((list.current?.getBoundingClientRect().top ?? 0) + window.scrollY), [ids]);
+  const isPrinting = usePrinting();
   const measuredNow = useRef<() => VirtualItem[]>(() => []);
   const place = useKeptPlace(() => measuredNow.current());
   const virtual = useWindowVirtualizer({
@@ -153,16 +162,54 @@ export function SheetLines({ lines, selecting, look, times, due, index }: Props)
     measuredNow.current = () => virtual.measurementsCache;
   });
   const items = virtual.getVirtualItems();
-  const drawn = printing
+  const drawn: Drawn[] = isPrinting
     ? lines.map((line, at) => ({ line, at }))
     : items.map(({ index: at }) => ({ line: lines[at]!, at }));
+  return { list, virtual, items, drawn, isPrinting, top };
+}
+
+/** The lines of the sheet, of which those are drawn that are seen; in print all of them. */
+export function SheetLines({ lines, selecting, look, times, due, index }: Props) {
+  const [editing, setEditing] = useState<string | null>(null);
+  const edit = useCallback((entry: Entry) => {
+    takeEntries([entry]);
+    setEditing(entry.id);
+  }, []);
+  const close = useCallback(() => setEditing(null), []);
+  const { list, virtual, items, drawn, isPrinting, top } = useDrawn(lines, selecting);
   useBroughtToHand(drawn);
-  const measured = (at: number) => ({ ref: virtual.measureElement, 'data-index': at });
+  const measured = (at: number): Measured => ({ ref: virtual.measureElement, 'data-index': at });
+  const drawnRow = ({ line, at }: Drawn) => {
+    if (line.kind === 'head') return null;
+    if (line.kind === 'waiting') return <Waiting key="waiting" line={line} {...measured(at)} />;
+    const { entry, collection } = line;
+    if (editing === entry.id)
+      return (
+        <li key={entry.id} className="sheet-row" {...measured(at)}>
+          <RowEditor entry={index.entries.get(entry.id) ?? entry} index={index} close={close} />
+        </li>
+      );
+    return (
+      <SheetRow
+        key={entry.id}
+        {...{ entry, collection, at, look }}
+        selected={selecting.ids ? selecting.ids.has(entry.id) : null}
+        toggle={selecting.toggle}
+        pieces={holdsOthers(entry.content) ? index.entries : null}
+        place={line.place}
+        count={line.count}
+        measure={virtual.measureElement}
+        times={times[entry.id] ?? 0}
+        isDue={due.has(entry.id)}
+        edit={collection.right === 'read' ? null : edit}
+      />
+    );
+  };
   return (
-    <div ref={list} className="relative" style={{ height: printing ? undefined : virtual.getTotalSize() }}>
+    <div ref={list} className="relative" style={{ height: isPrinting ? undefined : virtual.getTotalSize() }}>
       <div
         style={
-          printing
+          isPrinting
             ? undefined
             : { transform: `translateY(${(items[0]?.start ?? top) - virtual.options.scrollMargin}px)` }
         }
@@ -175,49 +222,7 @@ export function SheetLines({ lines, selecting, look, times, due, index }: Props)
               {first!.line.kind === 'head' && (
                 <Head line={first!.line} selecting={selecting} {...measured(first!.at)} />
               )}
-              <ul>
-                {section.map(({ line, at }) => {
-                  if (line.kind === 'head') return null;
-                  if (line.kind === 'waiting')
-                    return (
-                      <li
-                        key="waiting"
-                        {...measured(at)}
-                        className="sheet-row px-9"
-                        style={{ height: lengthOf(line) }}
-                      >
-                        <span className="appear-late sticky top-0 block py-6 text-soft">
-                          Loading {line.count.toLocaleString()} entries …
-                        </span>
-                      </li>
-                    );
-                  const { entry } = line;
-                  if (editing === entry.id)
-                    return (
-                      <li key={entry.id} className="sheet-row" {...measured(at)}>
-                        <RowEditor entry={index.entries.get(entry.id) ?? entry} index={index} close={close} />
-                      </li>
-                    );
-                  return (
-                    <SheetRow
-                      key={entry.id}
-                      entry={entry}
-                      collection={collection}
-                      selected={selecting.ids ? selecting.ids.has(entry.id) : null}
-                      toggle={selecting.toggle}
-                      pieces={holdsOthers(entry.content) ? index.entries : null}
-                      at={at}
-                      place={line.place}
-                      count={line.count}
-                      measure={virtual.measureElement}
-                      look={look}
-                      times={times[entry.id] ?? 0}
-                      isDue={due.has(entry.id)}
-                      edit={collection.right === 'read' ? null : edit}
-                    />
-                  );
-                })}
-              </ul>
+              <ul>{section.map(drawnRow)}</ul>
             </section>
           );
         })}

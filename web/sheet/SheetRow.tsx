@@ -58,6 +58,23 @@ function Besides({ entry, look, isDue }: Pick<RowProps, 'entry' | 'look' | 'isDu
   );
 }
 
+/** The title of an entry with what is said beside it, and its wording where that is shown. */
+function Wording({ entry, pieces, look, isDue }: Pick<RowProps, 'entry' | 'pieces' | 'look' | 'isDue'>) {
+  return (
+    <div className="min-w-0">
+      <div className="break-words text-[14px] font-semibold group-hover:text-elder">
+        {entry.content.title}
+        <Besides entry={entry} look={look} isDue={isDue} />
+      </div>
+      {look.wording && (
+        <div className="sheet-wording book">
+          <PassageView {...wordingToRead(entry.content, (id) => pieces?.get(id)?.content)} links={false} />
+        </div>
+      )}
+    </div>
+  );
+}
+
 /** An entry on the sheet: its cue beside its wording. Drawn again only when it is another: scrolling must keep up. */
 export const SheetRow = memo(function SheetRow({
   entry,
@@ -102,20 +119,7 @@ export const SheetRow = memo(function SheetRow({
         <div className="pt-px break-words">
           {cue ? <CueShown cue={cue} /> : <span className="cue text-soft">–</span>}
         </div>
-        <div className="min-w-0">
-          <div className="break-words text-[14px] font-semibold group-hover:text-elder">
-            {title}
-            <Besides entry={entry} look={look} isDue={isDue} />
-          </div>
-          {look.wording && (
-            <div className="sheet-wording book">
-              <PassageView
-                {...wordingToRead(entry.content, (id) => pieces?.get(id)?.content)}
-                links={false}
-              />
-            </div>
-          )}
-        </div>
+        <Wording {...{ entry, pieces, look, isDue }} />
         <Beside entry={entry} look={look} times={times} />
       </Link>
       {edit && selected === null && (

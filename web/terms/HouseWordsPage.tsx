@@ -146,6 +146,72 @@ function useHouseWords() {
   return { save, drop, dropped, error: save.error ?? drop.error };
 }
 
+interface ListProps {
+  words: readonly Kept[];
+  mayChange: boolean;
+  /** How often shared wording says otherwise, by word; null as long as nobody asked. */
+  counts: Readonly<Record<string, number>> | null;
+}
+
+/** The words that are settled, each changed where it stands, and a form for another. */
+function WordList({ words, mayChange, counts }: ListProps) {
+  const { save, drop, dropped, error } = useHouseWords();
+  const [editing, setEditing] = useState<string | null>(null);
+  return (
+    <div className="px-9 pb-5 max-[899px]:px-4">
+      {error && <Notice tone="warning" title={`${inWords(error)} What you wrote is still here.`} />}
+      {dropped && (
+        <Notice title={`“${dropped.use || dropped.avoid[0]}” is no longer house style.`}>
+          <Button look="text" onClick={() => save.mutate({ ...dropped, id: undefined })}>
+            Undo
+          </Button>
+        </Notice>
+      )}
+      {words.length === 0 && (
+        <p className="py-3 text-soft">
+          Nothing is settled yet.{' '}
+          {mayChange && 'Write down the first word that you all want to use, and which it replaces.'}
+        </p>
+      )}
+      <ul aria-label="House style">
+        {words.map((word) =>
+          editing === word.id ? (
+            <li key={word.id} className="border-b border-hair py-3">
+              <WordForm
+                word={word}
+                pending={save.isPending}
+                save={(next) => save.mutate({ ...next, id: word.id }, { onSuccess: () => setEditing(null) })}
+                cancel={() => setEditing(null)}
+              />
+            </li>
+          ) : (
+            <WordLine
+              key={word.id}
+              word={word}
+              mayChange={mayChange}
+              found={counts && (counts[word.id] ?? 0)}
+              edit={() => setEditing(word.id)}
+              drop={() => drop.mutate(word)}
+            />
+          ),
+        )}
+      </ul>
+      {mayChange && (
+        <div className="pt-4">
+          {/* Empty again once the last was kept. */}
+          <WordForm
+            key={words.length}
+            word={EMPTY}
+            pending={save.isPending}
+            save={(next) => save.mutate(next)}
+            cancel={null}
+          />
+        </div>
+      )}
+    </div>
+  );
+}
+
 function HouseWords({
   index,
   words,
@@ -155,67 +221,13 @@ function HouseWords({
   words: readonly Kept[];
   mayChange: boolean;
 }) {
-  const { save, drop, dropped, error } = useHouseWords();
-  const [editing, setEditing] = useState<string | null>(null);
   const { working, start, stop } = useLongWork('saidOtherwise');
   const look = () => start(undefined);
   const found = working.state === 'done' ? working.result : null;
   const whyOf = new Map(words.map(({ id, why }) => [id, why]));
   return (
     <>
-      <div className="px-9 pb-5 max-[899px]:px-4">
-        {error && <Notice tone="warning" title={`${inWords(error)} What you wrote is still here.`} />}
-        {dropped && (
-          <Notice title={`“${dropped.use || dropped.avoid[0]}” is no longer house style.`}>
-            <Button look="text" onClick={() => save.mutate({ ...dropped, id: undefined })}>
-              Undo
-            </Button>
-          </Notice>
-        )}
-        {words.length === 0 && (
-          <p className="py-3 text-soft">
-            Nothing is settled yet.{' '}
-            {mayChange && 'Write down the first word that you all want to use, and which it replaces.'}
-          </p>
-        )}
-        <ul aria-label="House style">
-          {words.map((word) =>
-            editing === word.id ? (
-              <li key={word.id} className="border-b border-hair py-3">
-                <WordForm
-                  word={word}
-                  pending={save.isPending}
-                  save={(next) =>
-                    save.mutate({ ...next, id: word.id }, { onSuccess: () => setEditing(null) })
-                  }
-                  cancel={() => setEditing(null)}
-                />
-              </li>
-            ) : (
-              <WordLine
-                key={word.id}
-                word={word}
-                mayChange={mayChange}
-                found={found && (found.counts[word.id] ?? 0)}
-                edit={() => setEditing(word.id)}
-                drop={() => drop.mutate(word)}
-              />
-            ),
-          )}
-        </ul>
-        {mayChange && (
-          <div className="pt-4">
-            {/* Empty again once the last was kept. */}
-            <WordForm
-              key={words.length}
-              word={EMPTY}
-              pending={save.isPending}
-              save={(next) => save.mutate(next)}
-              cancel={null}
-            />
-          </div>
-        )}
-      </div>
+      <WordList words={words} mayChange={mayChange} counts={found && found.counts} />
       <div className="flex items-center gap-4 border-t border-hair px-9 py-4 max-[899px]:px-4">
         <h2 className="grow font-book text-[19px]">Entries that differ</h2>
         <Button disabled={words.length === 0 || working.state === 'working'} onClick={look}>

@@ -21,8 +21,37 @@ function broughtBack(title: string, { lostCues }: Restored): string {
   return `“${title}” is back${cues ? `, without ${cues}: by now that brings another entry` : ''}.`;
 }
 
+/** What went together into the wastebasket; entries can be brought back one by one. */
+function Deleted({
+  deletion,
+  bringBack,
+}: {
+  deletion: Deletion;
+  bringBack: (entry: Deletion['entries'][number]) => void;
+}) {
+  const { what, entries, count } = deletion;
+  return (
+    <details className="text-[13.5px]">
+      <summary className="cursor-pointer text-soft">Show them</summary>
+      <ul className="pl-4">
+        {entries.map((entry) => (
+          <li key={entry.id} className="flex items-baseline gap-3">
+            <span className="break-words">{entry.title}</span>
+            {what === 'entries' && (
+              <Button look="text" aria-label={`Bring back ${entry.title}`} onClick={() => bringBack(entry)}>
+                Bring back
+              </Button>
+            )}
+          </li>
+        ))}
+        {count > entries.length && <li className="text-soft">and {count - entries.length} more</li>}
+      </ul>
+    </details>
+  );
+}
+
 function Row({ deletion, say }: { deletion: Deletion; say: (words: string) => void }) {
-  const { id, what, title, by, at, until, entries, count } = deletion;
+  const { id, what, title, by, at, until, count } = deletion;
   const [asking, setAsking] = useState(false);
   const settled = () => {
     for (const queryKey of [KEYS.wastebasket, KEYS.bank, KEYS.cases, KEYS.glossaries])
@@ -63,26 +92,10 @@ function Row({ deletion, say }: { deletion: Deletion; say: (words: string) => vo
         {until && `; deleted for good ${instantInWords(until)}`}
       </p>
       {count > 1 && (
-        <details className="text-[13.5px]">
-          <summary className="cursor-pointer text-soft">Show them</summary>
-          <ul className="pl-4">
-            {entries.map((entry) => (
-              <li key={entry.id} className="flex items-baseline gap-3">
-                <span className="break-words">{entry.title}</span>
-                {what === 'entries' && (
-                  <Button
-                    look="text"
-                    aria-label={`Bring back ${entry.title}`}
-                    onClick={() => restore.mutate({ only: [entry.id], name: entry.title })}
-                  >
-                    Bring back
-                  </Button>
-                )}
-              </li>
-            ))}
-            {count > entries.length && <li className="text-soft">and {count - entries.length} more</li>}
-          </ul>
-        </details>
+        <Deleted
+          deletion={deletion}
+          bringBack={({ id: entry, title: name }) => restore.mutate({ only: [entry], name })}
+        />
       )}
       {error && <Notice tone="warning" title={inWords(error)} />}
       {asking && (

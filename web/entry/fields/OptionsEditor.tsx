@@ -199,6 +199,22 @@ function startingOf({ starting }: ChoiceField, options: readonly ChoiceOption[])
 /** Rows of so many are slow to go through, and to draw. */
 const ROWS_AT_MOST = 60;
 
+/** An id that no option has. */
+function freshId(options: readonly { id: string }[]): string {
+  const ids = new Set(options.map(({ id }) => id));
+  let number = options.length + 1;
+  while (ids.has(`o${number}`)) number += 1;
+  return `o${number}`;
+}
+
+/** What was pasted as options, in words. */
+function pastedInWords(text: string, over: number): string {
+  const pasted = `${optionsFromLines(text, []).options.length.toLocaleString()} options were pasted.`;
+  return over > 0
+    ? `${pasted} ${over.toLocaleString()} lines more than a choice can have were left out.`
+    : pasted;
+}
+
 /** The options of a choice: row by row, put in order by drag or keys; or as lines, as long lists are. */
 export function OptionsEditor({ field, change }: Props) {
   const { options } = field;
@@ -209,10 +225,7 @@ export function OptionsEditor({ field, change }: Props) {
   const focusRow = (at: number) =>
     focusNext(() => rows.current?.querySelector<HTMLInputElement>(`[aria-label="Option ${at + 1}"]`));
   const add = (at: number) => {
-    const ids = new Set(options.map(({ id }) => id));
-    let number = options.length + 1;
-    while (ids.has(`o${number}`)) number += 1;
-    const fresh = { id: `o${number}`, label: '', words: null };
+    const fresh = { id: freshId(options), label: '', words: null };
     change({ ...field, options: [...options.slice(0, at), fresh, ...options.slice(at)] });
     focusRow(at);
   };
@@ -221,11 +234,8 @@ export function OptionsEditor({ field, change }: Props) {
     const lines = [linesOfOptions(before), text, linesOfOptions(options.slice(at + 1))];
     const { options: all, over } = optionsFromLines(lines.join('\n'), options);
     change({ ...field, options: all, starting: startingOf(field, all) });
-    setSaid(
-      `${optionsFromLines(text, []).options.length.toLocaleString()} options were pasted.${over > 0 ? ` ${over.toLocaleString()} lines more than a choice can have were left out.` : ''}`,
-    );
-    if (all.length > ROWS_AT_MOST) setAsLines(true);
-    else focusRow(all.length - 1);
+    setSaid(pastedInWords(text, over));
+    return all.length > ROWS_AT_MOST ? setAsLines(true) : focusRow(all.length - 1);
   };
   return (
     <fieldset className="mt-3">

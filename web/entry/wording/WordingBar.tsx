@@ -108,6 +108,35 @@ const InsertMenu = ({ editor, ask }: InsertProps) => (
   />
 );
 
+/** Puts in a blank: of a field that is there, a new one, or one that is ready to be taken. */
+const BlankMenu = ({ editor, fields, newField, details }: Omit<Props, 'ask' | 'makeOptional'>) => (
+  <Menu
+    align="start"
+    keysGoOn={() => editor.view.focus()}
+    trigger={
+      <Button className="ml-2 text-[14px]" aria-keyshortcuts="F4 Alt+W">
+        Blank <Key>F4</Key>
+      </Button>
+    }
+    items={[
+      ...fields.map(({ id, name }) => ({
+        ...{ label: name, part: 'fields' },
+        onSelect: () => insertBlank(editor, id),
+      })),
+      {
+        ...{ label: 'A new field', part: 'fields' },
+        onSelect: () => insertBlank(editor, newField(selectedWords(editor))),
+      },
+      ...readyFields(details)
+        .filter(({ label }) => fields.every(({ name }) => name !== label))
+        .map((ready) => ({
+          ...{ label: ready.label, part: ready.part },
+          onSelect: () => insertBlank(editor, newField(selectedWords(editor), ready)),
+        })),
+    ]}
+  />
+);
+
 /** What can be done to the words of a wording. */
 export function WordingBar({ editor, fields, newField, details, makeOptional, ask }: Props) {
   const active = useEditorState({
@@ -136,31 +165,7 @@ export function WordingBar({ editor, fields, newField, details, makeOptional, as
       />
       <Tool label="Link" on={active.link} Icon={Link2} run={() => ask('link')} />
       <FormatMenu editor={editor} ask={ask} />
-      <Menu
-        align="start"
-        keysGoOn={() => editor.view.focus()}
-        trigger={
-          <Button className="ml-2 text-[14px]" aria-keyshortcuts="F4 Alt+W">
-            Blank <Key>F4</Key>
-          </Button>
-        }
-        items={[
-          ...fields.map(({ id, name }) => ({
-            ...{ label: name, part: 'fields' },
-            onSelect: () => insertBlank(editor, id),
-          })),
-          {
-            ...{ label: 'A new field', part: 'fields' },
-            onSelect: () => insertBlank(editor, newField(selectedWords(editor))),
-          },
-          ...readyFields(details)
-            .filter(({ label }) => fields.every(({ name }) => name !== label))
-            .map((ready) => ({
-              ...{ label: ready.label, part: ready.part },
-              onSelect: () => insertBlank(editor, newField(selectedWords(editor), ready)),
-            })),
-        ]}
-      />
+      <BlankMenu {...{ editor, fields, newField, details }} />
       <Button
         className="text-[14px]"
         onMouseDown={(event) => event.preventDefault()}

@@ -50,6 +50,27 @@ const signs = Extension.create({
   }),
 });
 
+/** Has the editor show the wording anew where that is another: a revision brought back, or a colleague's change. Undo brings back the old. */
+function useWordingShown(editor: Editor, passage: Passage): void {
+  useEffect(() => {
+    const wanted = editor.schema.nodeFromJSON(passage);
+    if (!editor.state.doc.content.eq(wanted.content)) {
+      editor.commands.setContent(passage, { emitUpdate: false });
+    }
+  }, [editor, passage]);
+}
+
+/** Has the editor say of conditional words when they are shown. */
+function useConditionsTold(
+  editor: Editor,
+  { conditions, fields }: Pick<Props, 'conditions' | 'fields'>,
+): void {
+  useEffect(() => {
+    const words = new Map(conditions.map(({ id, when }) => [id, conditionInWords(when, fields)]));
+    tellConditions(editor.view, (id) => `when ${words.get(id) ?? 'its condition is found again'}`);
+  }, [editor, conditions, fields]);
+}
+
 /** The rich editor of a wording, with its blanks; what is pasted is reduced to what a passage may hold. */
 export function WordingEditor(props: Props) {
   const { passage, fields, conditions, entries, editable, onChange, newField, editorReady } = props;
@@ -87,21 +108,12 @@ export function WordingEditor(props: Props) {
     () => names.set({ fields: new Map(fields.map(({ id, name }) => [id, name])), entries }),
     [names, fields, entries],
   );
-  useEffect(() => {
-    const words = new Map(conditions.map(({ id, when }) => [id, conditionInWords(when, fields)]));
-    tellConditions(editor.view, (id) => `when ${words.get(id) ?? 'its condition is found again'}`);
-  }, [editor, conditions, fields]);
+  useConditionsTold(editor, { conditions, fields });
   const checker = useSpellChecker(useDictionary(editable ? props.language : ''));
   useMisspeltMarks(editor, checker, props.language);
   useEffect(() => editorReady(editor), [editor, editorReady]);
   useEffect(() => editor.setEditable(editable, false), [editor, editable]);
-  useEffect(() => {
-    // A revision brought back, or a colleague's change: the text is replaced, and undo brings back the old.
-    const wanted = editor.schema.nodeFromJSON(passage);
-    if (!editor.state.doc.content.eq(wanted.content)) {
-      editor.commands.setContent(passage, { emitUpdate: false });
-    }
-  }, [editor, passage]);
+  useWordingShown(editor, passage);
   return (
     <div>
       {editable && (

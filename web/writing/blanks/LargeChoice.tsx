@@ -57,6 +57,20 @@ function Shown({ shown, current, picked, many, take }: ShownProps) {
   );
 }
 
+/** How many options fit, and what the keys do. */
+const FoundInWords = ({ found, takesOther }: { found: number; takesOther: boolean }) => (
+  <p role="status" className="mt-1 text-[12.5px] text-soft">
+    {found === 0 &&
+      (takesOther ? 'None reads so: Enter takes it as your own words.' : 'None reads so. Try fewer letters.')}
+    {found > SHOWN && `${(found - SHOWN).toLocaleString()} more: type on. `}
+    {found > 0 && (
+      <>
+        <Key>↓</Key> <Key>↑</Key> walk, <Key>Enter</Key> takes.
+      </>
+    )}
+  </p>
+);
+
 /** A choice of more options than keys can tell apart: what is typed narrows them, arrows walk, Enter takes. */
 export function LargeChoice({ editor, field, picked }: Props) {
   const [asked, setAsked] = useState('');
@@ -124,18 +138,7 @@ export function LargeChoice({ editor, field, picked }: Props) {
         onKeyDown={press}
       />
       <Shown {...{ shown, current, picked, many, take }} />
-      <p role="status" className="mt-1 text-[12.5px] text-soft">
-        {found.length === 0 &&
-          (takesOther
-            ? 'None reads so: Enter takes it as your own words.'
-            : 'None reads so. Try fewer letters.')}
-        {found.length > SHOWN && `${(found.length - SHOWN).toLocaleString()} more: type on. `}
-        {found.length > 0 && (
-          <>
-            <Key>↓</Key> <Key>↑</Key> walk, <Key>Enter</Key> takes.
-          </>
-        )}
-      </p>
+      <FoundInWords found={found.length} takesOther={takesOther} />
     </div>
   );
 }

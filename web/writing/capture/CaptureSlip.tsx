@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, type Ref } from 'react';
 import { type Captured, type CapturedPersonal, type PersonalKind, KIND_WORDS } from '#core/privacy';
 import type { HousePlace } from '#core/terms';
 import { SignInAgain } from '../../account';
@@ -11,6 +11,8 @@ import { Button, Key, Notice, TextField } from '../../ui';
 import { CapturePlace } from './CapturePlace';
 import { InPlaceOf } from '../placements/InPlaceOf';
 import { findingKey, houseKey, respellingKey, useCaptureSlip, type CaptureProps } from './useCaptureSlip';
+
+type Slip = ReturnType<typeof useCaptureSlip>;
 
 interface Ticks {
   turnedBack: ReadonlySet<string>;
@@ -81,11 +83,7 @@ const House = ({ places, turnedBack, toggle }: Ticks & { places: readonly HouseP
 );
 
 /** What is in no dictionary: changed where it is ticked, since it may be a name. */
-const Respellings = ({
-  respellings,
-  turnedBack,
-  toggle,
-}: Ticks & { respellings: ReturnType<typeof useCaptureSlip>['respellings'] }) => (
+const Respellings = ({ respellings, turnedBack, toggle }: Ticks & { respellings: Slip['respellings'] }) => (
   <TickList
     legend="Not in the dictionary. Tick to change it"
     rows={respellings.map(({ word, put }) => {
@@ -106,19 +104,91 @@ const Findings = ({ findings, turnedBack, toggle }: Ticks & { findings: readonly
   />
 );
 
+/** Title, cue and place, with what clashes with them. */
+function Names({
+  slip,
+  index,
+  titleRef,
+}: { slip: Slip; titleRef: Ref<HTMLInputElement> } & Pick<CaptureProps, 'index'>) {
+  const { title, cue, cues, leadIn, collection, put } = slip;
+  return (
+    <>
+      <TextField
+        ref={titleRef}
+        label="Title"
+        hint={collection?.titles}
+        value={title}
+        maxLength={200}
+        onChange={(event) => put({ title: event.target.value })}
+      />
+      <div className="grid grid-cols-[8rem_1fr] gap-4">
+        <TextField
+          label="Cue"
+          lead={leadIn}
+          value={cue}
+          maxLength={40}
+          spellCheck={false}
+          className="cue"
+          onChange={(event) => put({ cue: event.target.value })}
+        />
+        <CapturePlace
+          keepable={slip.keepable}
+          place={collection?.id ?? ''}
+          fresh={slip.fresh}
+          go={(place) => put({ place })}
+          begin={(fresh) => put({ fresh })}
+        />
+      </div>
+      <WrittenClashes
+        index={index}
+        written={{ entry: '', title, cues, collection }}
+        change={([changed]) => put({ cue: changed?.text ?? '', rules: changed?.rules })}
+      />
+    </>
+  );
+}
+
+/** What was found in the words, each to be ticked: particulars of the case, personal details, house style, spelling, claims. */
+function Found({ slip }: { slip: Slip }) {
+  const { captured, places, respellings, findings, staying } = slip;
+  const ticks = { turnedBack: slip.turnedBack, toggle: slip.toggle };
+  return (
+    <>
+      <Particulars captured={captured} {...ticks} />
+      <Personal personal={captured.personal} staying={staying} {...ticks} />
+      <House places={places} {...ticks} />
+      <Respellings respellings={respellings} {...ticks} />
+      <Findings findings={findings} {...ticks} />
+    </>
+  );
+}
+
+/** Why it was not saved, with a cue that is free where that was why. */
+function NotSaved({ slip: { error, proposed, leadIn, put } }: { slip: Slip }) {
+  if (!error || isProblem(error, 'not-signed-in')) return null;
+  return (
+    <Notice tone="warning" title={inWords(error)}>
+      Nothing was lost: change it here and save it again.{' '}
+      {proposed && (
+        <Button look="text" onClick={() => put({ cue: proposed })}>
+          Use {leadIn + proposed}
+        </Button>
+      )}
+    </Notice>
+  );
+}
+
 /** The slip in the margin on which selected words are kept: a title, a free cue, a place, no one's particulars. */
 export function CaptureSlip(props: CaptureProps) {
   const slip = useCaptureSlip(props);
-  const { title, cue, leadIn, captured, known, proposed, error, pending } = slip;
+  const { title, known, isProposed } = slip;
   const { member } = useShell();
   const first = useRef<HTMLInputElement>(null);
   // Another proposal, as long as none is written, is there to be typed over as well.
-  const { isProposed } = slip;
   useEffect(() => {
     if (isProposed && document.activeElement === first.current) first.current?.select();
   }, [isProposed, title]);
   useEffect(() => first.current?.select(), []);
-  const signedOut = isProblem(error, 'not-signed-in');
   return (
     <div className="grid gap-3">
       <form
@@ -132,48 +202,9 @@ export function CaptureSlip(props: CaptureProps) {
           if (event.key === 'Escape') props.close(null);
         }}
       >
-        <TextField
-          ref={first}
-          label="Title"
-          hint={slip.collection?.titles}
-          value={title}
-          maxLength={200}
-          onChange={(event) => slip.put({ title: event.target.value })}
-        />
-        <div className="grid grid-cols-[8rem_1fr] gap-4">
-          <TextField
-            label="Cue"
-            lead={leadIn}
-            value={cue}
-            maxLength={40}
-            spellCheck={false}
-            className="cue"
-            onChange={(event) => slip.put({ cue: event.target.value })}
-          />
-          <CapturePlace
-            keepable={slip.keepable}
-            place={slip.collection?.id ?? ''}
-            fresh={slip.fresh}
-            go={(place) => slip.put({ place })}
-            begin={(fresh) => slip.put({ fresh })}
-          />
-        </div>
-        <WrittenClashes
-          index={props.index}
-          written={{ entry: '', title, cues: slip.cues, collection: slip.collection }}
-          change={([changed]) => slip.put({ cue: changed?.text ?? '', rules: changed?.rules })}
-        />
+        <Names slip={slip} index={props.index} titleRef={first} />
         {known && <InPlaceOf known={known} slip={slip} />}
-        <Particulars captured={captured} turnedBack={slip.turnedBack} toggle={slip.toggle} />
-        <Personal
-          personal={captured.personal}
-          turnedBack={slip.turnedBack}
-          toggle={slip.toggle}
-          staying={slip.staying}
-        />
-        <House places={slip.places} turnedBack={slip.turnedBack} toggle={slip.toggle} />
-        <Respellings respellings={slip.respellings} turnedBack={slip.turnedBack} toggle={slip.toggle} />
-        <Findings findings={slip.findings} turnedBack={slip.turnedBack} toggle={slip.toggle} />
+        <Found slip={slip} />
         <div
           className="book max-h-48 overflow-y-auto border-l border-hair pl-3 text-[15px]"
           tabIndex={0}
@@ -184,18 +215,9 @@ export function CaptureSlip(props: CaptureProps) {
             nameOf={(id) => slip.content.fields.find((field) => field.id === id)?.name ?? id}
           />
         </div>
-        {error && !signedOut && (
-          <Notice tone="warning" title={inWords(error)}>
-            Nothing was lost: change it here and save it again.{' '}
-            {proposed && (
-              <Button look="text" onClick={() => slip.put({ cue: proposed })}>
-                Use {leadIn + proposed}
-              </Button>
-            )}
-          </Notice>
-        )}
+        <NotSaved slip={slip} />
         <p className="flex items-center gap-3">
-          <Button look="main" type="submit" disabled={pending}>
+          <Button look="main" type="submit" disabled={slip.pending}>
             Save
           </Button>
           <span className="text-[13px] text-soft">
@@ -203,7 +225,9 @@ export function CaptureSlip(props: CaptureProps) {
           </span>
         </p>
       </form>
-      {signedOut && <SignInAgain member={member} kept="Nothing was lost." goOn={slip.keepIt} />}
+      {isProblem(slip.error, 'not-signed-in') && (
+        <SignInAgain member={member} kept="Nothing was lost." goOn={slip.keepIt} />
+      )}
     </div>
   );
 }

@@ -74,6 +74,31 @@ export const houseKey = ({ words, put }: Pick<HousePlace, 'words' | 'put'>) => `
 export const respellingKey = (word: string, put: string) => `spelling ${word} ${put}`;
 export const findingKey = (words: string) => `finding ${words}`;
 
+/** The collections that captured words can go into, one made on the slip too, and the one they go into. */
+function useCapturePlace(index: BankIndex, wanted: string | null) {
+  const [made, setMade] = useState<Collection | null>(null);
+  const kept = index.bank.collections.filter(({ right }) => right === 'keep');
+  const keepable = made && !kept.some(({ id }) => id === made.id) ? [...kept, made] : kept;
+  const collection = keepable.find(({ id }) => id === wanted) ?? keepable[0];
+  // Beside what is being kept stand its neighbours: their cues must not be taken.
+  useAtHand(collection ? [collection.id] : []);
+  return { keepable, collection, setMade };
+}
+
+/** The captured words as an entry: a claim is asked about only where it is ticked, what the house says otherwise is mended unless its tick is taken away. */
+function asKept(
+  plain: EntryContent,
+  places: readonly HousePlace[],
+  ticked: ReadonlySet<string>,
+): EntryContent {
+  const mended = editTexts(
+    plain,
+    places.filter((place) => !ticked.has(houseKey(place))),
+  );
+  const wanted = new Set(findingsIn(mainPassage(mended)).filter((said) => ticked.has(findingKey(said))));
+  return withWords(mended, asStatements(mainPassage(mended), wanted));
+}
+
 /** What stands on the slip of captured words, as it is changed; and keeping it. */
 export function useCaptureSlip(props: CaptureProps) {
   const { words, placements, needs, index, home, fields, put, close, namesStay } = props;
@@ -84,12 +109,7 @@ export function useCaptureSlip(props: CaptureProps) {
     () => captureForBank(words, { placements, ...needs }, find, turnedBack, staying),
     [words, placements, needs, turnedBack, find, staying],
   );
-  const [made, setMade] = useState<Collection | null>(null);
-  const kept = index.bank.collections.filter(({ right }) => right === 'keep');
-  const keepable = made && !kept.some(({ id }) => id === made.id) ? [...kept, made] : kept;
-  const collection = keepable.find(({ id }) => id === (fields.place ?? home)) ?? keepable[0];
-  // Beside what is being kept stand its neighbours: their cues must not be taken.
-  useAtHand(collection ? [collection.id] : []);
+  const { keepable, collection, setMade } = useCapturePlace(index, fields.place ?? home);
   const leadIn = collection?.leadIn ?? '';
   const { passage, respellings } = useSpelt(captured, collection?.language ?? 'en-GB', turnedBack);
   // Until one is written, of what has become no field: nobody's details get into a title, nor into the cue made of it.
@@ -111,17 +131,7 @@ export function useCaptureSlip(props: CaptureProps) {
     [title, collection, passage, captured.fields, cues],
   );
   const { findings, places } = useSaid(passage, plain, collection?.own === false);
-  // A claim is asked about only where it is ticked; what the house says otherwise is mended unless its tick is taken away.
-  const content = useMemo(() => {
-    const mended = editTexts(
-      plain,
-      places.filter((place) => !turnedBack.has(houseKey(place))),
-    );
-    const wanted = new Set(
-      findingsIn(mainPassage(mended)).filter((said) => turnedBack.has(findingKey(said))),
-    );
-    return withWords(mended, asStatements(mainPassage(mended), wanted));
-  }, [plain, places, turnedBack]);
+  const content = useMemo(() => asKept(plain, places, turnedBack), [plain, places, turnedBack]);
   const [key] = useState(() => crypto.randomUUID());
   const keep = useKeep(close, (one) => {
     setMade(one);

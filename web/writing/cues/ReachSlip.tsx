@@ -107,14 +107,51 @@ function useReachRows({ kind, index, glossaries }: Omit<Props, 'close'>, query: 
   };
 }
 
+/** Sets and lists as they are found, the one that Enter switches marked. */
+const ReachRows = ({ found, current }: { found: ReturnType<typeof useReachRows>; current: number }) => {
+  const { sets, lists, away, isIn, flip } = found;
+  return (
+    <ul
+      id="reach-lists"
+      role="listbox"
+      aria-label="Collections and glossaries"
+      aria-multiselectable
+      className="mt-1"
+    >
+      {sets.map((set, place) => (
+        <ReachRow
+          key={set.name}
+          id={rowId(set)}
+          name={set.name}
+          told={`set of ${set.lists.length}`}
+          isIn={false}
+          isCurrent={place === current}
+          flip={() => flip(set)}
+        />
+      ))}
+      {lists.map((list, place) => (
+        <ReachRow
+          key={list.id}
+          id={rowId(list)}
+          name={list.name}
+          told={away.has(list.id) ? 'not loaded' : list.what}
+          isIn={isIn(list)}
+          isCurrent={sets.length + place === current}
+          flip={() => flip(list)}
+        />
+      ))}
+    </ul>
+  );
+};
+
 /** What is in reach for this kind of work, switched by typing a few letters and Enter; remembered for such work. */
 export function ReachSlip({ kind, index, glossaries, close }: Props) {
   const [query, setQuery] = useState('');
   const [at, setAt] = useState(0);
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), []);
-  const { rows, sets, lists, ...reach } = useReachRows({ kind, index, glossaries }, query);
-  const { isIn, flip, away, more, problem } = reach;
+  const found = useReachRows({ kind, index, glossaries }, query);
+  const { rows, flip, more, problem } = found;
   const current = Math.min(at, rows.length - 1);
   const press = (event: React.KeyboardEvent) => {
     if (event.key === 'Escape') close();
@@ -146,42 +183,13 @@ export function ReachSlip({ kind, index, glossaries, close }: Props) {
           }}
         />
       </label>
-      <ul
-        id="reach-lists"
-        role="listbox"
-        aria-label="Collections and glossaries"
-        aria-multiselectable
-        className="mt-1"
-      >
-        {sets.map((set, place) => (
-          <ReachRow
-            key={set.name}
-            id={rowId(set)}
-            name={set.name}
-            told={`set of ${set.lists.length}`}
-            isIn={false}
-            isCurrent={place === current}
-            flip={() => flip(set)}
-          />
-        ))}
-        {lists.map((list, place) => (
-          <ReachRow
-            key={list.id}
-            id={rowId(list)}
-            name={list.name}
-            told={away.has(list.id) ? 'not loaded' : list.what}
-            isIn={isIn(list)}
-            isCurrent={sets.length + place === current}
-            flip={() => flip(list)}
-          />
-        ))}
-      </ul>
+      <ReachRows found={found} current={current} />
       {more > 0 && (
         <p className="mt-1 text-[12.5px] text-soft">
           {more.toLocaleString()} more: type a few letters of one.
         </p>
       )}
-      <ReachSets sets={reach.allSets} inReach={reach.inReach} change={reach.change} />
+      <ReachSets sets={found.allSets} inReach={found.inReach} change={found.change} />
       {problem && <Notice tone="warning" title={inWords(problem)} />}
       <p className="mt-2 text-[12.5px] text-soft">
         <Key>Enter</Key> switches it in or out, or brings a set; <Key>Esc</Key> leaves. Remembered for this
