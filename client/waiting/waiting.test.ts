@@ -10,6 +10,7 @@ import { copiesOf, keepCopy, readCopy } from '#client/drafts';
 import { newLeaf } from '#client/cases';
 import { answering, refusal, type Sent as Asked } from '../testing/answering';
 import { keptHere } from '../testing/keptHere';
+import { locksHere } from '../testing/locksHere';
 import { emptyStore } from '../testing/storedHere';
 import {
   beginLeafHere,
@@ -32,25 +33,6 @@ const entry = (title: string, key = crypto.randomUUID()): NewEntry & { key: stri
   reason: '',
   key,
 });
-
-/** Locks as a browser has them: enough of them for one window. */
-function locksHere(): void {
-  const held = new Map<object, string>();
-  const request = async (name: string, options: unknown, act?: () => unknown) => {
-    const [one, run] = [{}, act ?? (options as () => unknown)];
-    held.set(one, name);
-    try {
-      return await run();
-    } finally {
-      held.delete(one);
-    }
-  };
-  const query = () => Promise.resolve({ held: [...held.values()].map((name) => ({ name })) });
-  Object.defineProperty(globalThis, 'navigator', {
-    value: { locks: { request, query } },
-    configurable: true,
-  });
-}
 
 interface StandIn {
   isDown: boolean;
@@ -199,6 +181,14 @@ test('a text that the server refuses stays on this computer, word for word', asy
   keepCopy('ruan', 'gone', { version: 1, document: textOf('Seen at dusk.') });
   await sendWaiting('ruan');
   expect(plainText(readCopy('ruan', 'gone')!.document)).toBe('Seen at dusk.');
+});
+
+test('a text that is no draft is sent where it is written, and is nothing of a leaf', async () => {
+  const on = { to: '/cases/c?line=l', called: 'name' };
+  keepCopy(RUAN.id, 'l', { version: 1, document: textOf('Ferry ticket'), on });
+  await sendWaiting(RUAN.id);
+  expect(copiesOf(RUAN.id)).toEqual(['l']);
+  expect(asked()).toEqual([]);
 });
 
 test('the text of a leaf that was begun here goes after the leaf itself', async () => {

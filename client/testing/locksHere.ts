@@ -1,0 +1,21 @@
+/** Locks as a browser has them, as far as who holds which: nobody waits for another here. Gives the names that are held. */
+export function locksHere(): () => string[] {
+  const held = new Map<object, string>();
+  const request = async (name: string, options: unknown, act?: () => unknown) => {
+    const [one, run] = [{}, act ?? (options as () => unknown)];
+    held.set(one, name);
+    try {
+      return await run();
+    } finally {
+      held.delete(one);
+    }
+  };
+  const names = () => [...held.values()];
+  const query = () => Promise.resolve({ held: names().map((name) => ({ name })) });
+  const locks = { request, query };
+  // Without a page there is none, or one that is not a browser's.
+  if (typeof window === 'undefined')
+    Object.defineProperty(globalThis, 'navigator', { configurable: true, value: { locks } });
+  else Object.defineProperty(navigator, 'locks', { configurable: true, value: locks });
+  return names;
+}
