@@ -227,6 +227,8 @@ test('files that were chosen are named in two windows, come as an archive and by
   await page.getByRole('button', { name: 'Scan0017.tif' }).click();
   await expect(page.getByRole('img', { name: 'Page 1' })).toBeVisible();
   await page.getByRole('button', { name: 'Scan0004.pdf' }).click();
+  // Clicked at once more, the line that is written on has the keys as before.
+  await page.getByRole('button', { name: 'Scan0004.pdf' }).click();
 
   // What no system takes is told while it is typed, and the nearest name is a key away.
   await page.keyboard.type('Water 3/4: "pools"');

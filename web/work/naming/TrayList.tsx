@@ -34,6 +34,8 @@ function NameToRead({ line, fault }: Pick<RowProps, 'line' | 'fault'>) {
   return <span className="min-w-0 font-book text-[15.5px] break-words text-soft">{line.words}</span>;
 }
 
+const giveKeysWithin = (row: HTMLElement) => row.querySelector<HTMLElement>('[role=textbox]')?.focus();
+
 /** One file: its old name, and beside it the new one. */
 function TrayRow({ line, number, isHere, isOpen, fault, go, children }: RowProps) {
   const state = line.renamed ? 'renamed' : line.newName !== null ? 'named' : null;
@@ -41,17 +43,13 @@ function TrayRow({ line, number, isHere, isOpen, fault, go, children }: RowProps
     <div
       role="listitem"
       aria-current={isHere ? 'true' : undefined}
-      onClick={isHere ? undefined : go}
+      // The line that is written on has the keys already: wherever else in it one clicks, it has them again.
+      onClick={isHere ? ({ currentTarget }) => giveKeysWithin(currentTarget) : go}
       className={`grid grid-cols-[2.4rem_minmax(0,2fr)_minmax(0,3.4fr)_1.2rem] items-baseline gap-x-3 border-b border-hair px-9 py-2 max-[899px]:grid-cols-[1.6rem_minmax(0,1fr)_1.2rem] max-[899px]:px-4 ${isHere ? 'bg-flower/50' : 'cursor-pointer hover:bg-flower/25'}`}
       style={{ minHeight: ROW_PX }}
     >
       <span className="text-right text-[12.5px] text-soft">{number}</span>
-      <button
-        type="button"
-        onClick={go}
-        tabIndex={-1}
-        className="min-w-0 text-left text-[13px] break-all text-soft"
-      >
+      <button type="button" tabIndex={-1} className="min-w-0 text-left text-[13px] break-all text-soft">
         {line.folder !== '' && <span className="text-[12px]">{line.folder}/</span>}
         {line.name}
         {!isOpen && line.file === null && (
