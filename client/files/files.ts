@@ -1,12 +1,10 @@
-/** A file name from a title: no characters that a system forbids. */
-export const fileName = (title: string, ending: string) =>
-  `${
-    title
-      .replace(/[\\/:*?"<>|\p{C}]+/gu, ' ')
-      .replace(/\s+/g, ' ')
-      .trim()
-      .slice(0, 100) || 'Draft'
-  }.${ending}`;
+import { safeStem } from '#core/naming';
+
+/** A title may be longer than the name of a file is read. */
+const MOST = 100;
+
+/** The name of a file that is taken away, from a title, with an ending; one that no system minds. */
+export const fileName = (title: string, ending: string) => `${safeStem(title, MOST) || 'Draft'}.${ending}`;
 
 /** Hands a file to the browser's own download. */
 export function offerFile(blob: Blob, name: string): void {

@@ -1,21 +1,8 @@
+import { alikeKey, safeStem } from '#core/naming';
 import { cellIn, type BatchSetup } from './setup';
 
-/** What no system takes in the name of a file, or takes otherwise than it looks. */
-const NOT_IN_NAMES = /[<>:"/\\|?*\u0000-\u001F\u007F]+/g;
-/** Names that one system keeps for itself, whatever their ending. */
-const RESERVED = /^(?:con|prn|aux|nul|com\d|lpt\d)$/i;
+/** So long may such a name be: it stands in a folder, behind a path. */
 const MOST = 120;
-
-function safeName(words: string): string {
-  const name = words
-    .replace(NOT_IN_NAMES, ' ')
-    .replace(/\s+/g, ' ')
-    .trim()
-    .slice(0, MOST)
-    .replace(/[. ]+$/, '')
-    .replace(/^[. ]+/, '');
-  return RESERVED.test(name) ? `${name}_` : name;
-}
 
 /**
  * How the files of rows are called, without their ending: a pattern with columns between braces, by their heads, and {n} for the number of
@@ -35,10 +22,10 @@ export function fileNamesOf(
       const column = setup.columns.find(({ head }) => head.toLocaleLowerCase() === wanted);
       return cellIn(setup, cells, column ?? null);
     });
-    const plain = safeName(words) || number;
+    const plain = safeStem(words, MOST) || number;
     let name = plain;
-    for (let count = 2; taken.has(name.toLocaleLowerCase()); count += 1) name = `${plain} (${count})`;
-    taken.add(name.toLocaleLowerCase());
+    for (let count = 2; taken.has(alikeKey(name)); count += 1) name = `${plain} (${count})`;
+    taken.add(alikeKey(name));
     return name;
   });
 }

@@ -1,6 +1,6 @@
 /** Names of files: how words become one, what is wrong with it, what a paper may be named by, and how files are renamed. */
 export { splitName, stemOf } from './fileName';
-export { alikeKey, nameFaultInWords, nameFaults, proposedName } from './nameFaults';
+export { alikeKey, nameFaultInWords, nameFaults, proposedName, safeStem } from './nameFaults';
 export type { NameFault, NamePlace } from './nameFaults';
 export { FolderNames, type FileInFolder } from './folderNames';
 export { compareNames, sortsBetween } from './sortedNames';

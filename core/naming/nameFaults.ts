@@ -1,5 +1,4 @@
-import type { NamingStyle } from './fileName';
-import { joinerOf, splitName } from './fileName';
+import { AS_TYPED, joinerOf, splitName, stemOf, type NamingStyle } from './fileName';
 
 /** What is wrong with a name, on at least one of the families of systems that files travel between. */
 export type NameFault =
@@ -84,6 +83,24 @@ function cutTo(stem: string, fits: (stem: string) => boolean): string {
   return word.length >= cut.length / 2 ? word : cut;
 }
 
+/** A stem that every system takes, but for its length: what is forbidden put otherwise, nothing unseen, no device's name. '' where nothing is left. */
+const spelt = (stem: string, put: (sign: string) => string): string =>
+  stem
+    .replace(UNSEEN, '')
+    .replace(FORBIDDEN, put)
+    .replace(/^[. ]+|[. ]+$/g, '')
+    .replace(/^([^.]*)/, (first: string) => (RESERVED.test(first.trimEnd()) ? `${first.trimEnd()}_` : first));
+
+/**
+ * What a file is called that is made here, without its ending: the words of its title as far as every system takes them, in at most
+ * so many units of UTF-16; '' where none of them can be in a name.
+ */
+export function safeStem(title: string, most: number): string {
+  // Where words are read as a title a space is less in the way than another sign.
+  const words = spelt(stemOf(title.replace(/\p{Cc}/gu, ' ').replace(FORBIDDEN, ' '), AS_TYPED), () => '');
+  return cutTo(words, (one) => one.length <= most).replace(/[. ]+$/, '');
+}
+
 /**
  * The nearest name without a fault: forbidden characters replaced, what ends badly taken away, cut where it is too long, and with the
  * first free number behind it where it is taken; null where nothing is left to name it by.
@@ -94,12 +111,8 @@ export function proposedName(
   style: Pick<NamingStyle, 'spaces'>,
 ): string | null {
   const { stem, ending } = splitName(name);
-  const spelt = stem
-    .replace(UNSEEN, '')
-    .replace(FORBIDDEN, (sign) => PUT_FOR[sign] ?? '-')
-    .replace(/^[. ]+|[. ]+$/g, '')
-    .replace(/^([^.]*)/, (first: string) => (RESERVED.test(first.trimEnd()) ? `${first.trimEnd()}_` : first));
-  if (spelt === '') return null;
+  const free = spelt(stem, (sign) => PUT_FOR[sign] ?? '-');
+  if (free === '') return null;
   const plainEnding = ending.replace(FORBIDDEN, '').replace(UNSEEN, '');
   const folder = place.folder === '' ? 0 : place.folder.replace(/[\\/]+$/, '').length + 1;
   const join = joinerOf({ spaces: style.spaces, capitals: 'kept', accents: 'kept' });
@@ -107,7 +120,7 @@ export function proposedName(
     const behind = `${count === 1 ? '' : `${join}${count}`}${plainEnding}`;
     const fits = (one: string) =>
       bytesOf(one + behind) <= MOST_BYTES && folder + one.length + behind.length <= MOST_PATH;
-    const whole = cutTo(spelt, fits).replace(/[. ]+$/, '') + behind;
+    const whole = cutTo(free, fits).replace(/[. ]+$/, '') + behind;
     if (!place.taken.has(alikeKey(whole))) return whole;
   }
 }

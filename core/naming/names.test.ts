@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { AS_TYPED, splitName, stemOf, type NamingStyle } from './fileName';
-import { alikeKey, nameFaultInWords, nameFaults, proposedName, type NamePlace } from './nameFaults';
+import { alikeKey, nameFaultInWords, nameFaults, proposedName, safeStem, type NamePlace } from './nameFaults';
 import { FolderNames } from './folderNames';
 import { compareNames, sortsBetween } from './sortedNames';
 
@@ -136,4 +136,32 @@ test('a file may have its own old name, and one that another gives up, but none 
   expect(names.sortedBeside('b')).toEqual(['x.pdf', 'Y.pdf']);
   expect(names.sortedBeside('d')).toEqual([]);
   expect(names.placeOf('d').folder).toBe('D:\\Post/in');
+});
+
+test.each([
+  ['Ward note: swan, 4/11', 'Ward note swan, 4 11'],
+  ['  A\ttitle\nin two lines ', 'A title in two lines'],
+  ['com1.backup', 'com1_.backup'],
+  ['NUL', 'NUL_'],
+  ['...and so on...', 'and so on'],
+  ['<?>', ''],
+  ['\u202Etxt.exe', 'txt.exe'],
+  ['Zoë’s letter', 'Zoë’s letter'],
+])('a file with the title %j is called %j', (title, name) => {
+  expect(safeStem(title, 100)).toBe(name);
+});
+
+test('what a title makes has no fault, whatever the title, and is no longer than it may be', () => {
+  fc.assert(
+    fc.property(
+      fc.string({ unit: 'grapheme', maxLength: 200 }),
+      fc.integer({ min: 10, max: 100 }),
+      (title, most) => {
+        const name = safeStem(title, most);
+        if (name === '') return;
+        expect(name.length).toBeLessThanOrEqual(most);
+        expect(nameFaults(`${name}.docx`, { folder: '', taken: new Map() })).toEqual([]);
+      },
+    ),
+  );
 });
