@@ -141,32 +141,6 @@ test('reach is switched by typing and remembered for that work; a term is kept f
   await typeFor(page, ', reedwh', 'reedwhistle');
 });
 
-test('a glossary of one’s own: a word list taken over, its faults told, terms changed and given back', async ({
-  signedIn,
-}) => {
-  const page = await signedIn('Ruan Pellow');
-  await page.getByRole('link', { name: 'Bank', exact: true }).click();
-  await page.getByRole('link', { name: 'Glossaries', exact: true }).click();
-  await expect(page.getByRole('link', { name: /General English/ })).toBeVisible();
-  await expectAccessible(page);
-  await page.getByLabel('New glossary').fill('Interviews');
-  await page.keyboard.press('Enter');
-  await page.getByLabel(/^One term a line/).fill('reed cutter\trc\t5\nWarden Ossick\nsluice\t\tmany\n');
-  await page.getByRole('button', { name: 'Bring in', exact: true }).click();
-  await expect(page.getByText('2 new, 0 changed, 0 gone.')).toBeVisible();
-  await expect(page.getByText('Line 3 was left out: a rank is a whole number from 0 to 1000.')).toBeVisible();
-  await page.getByRole('button', { name: 'reed cutter', exact: true }).click();
-  await page.getByRole('form', { name: 'Term' }).getByLabel('Cue').fill('rcu');
-  await page.getByRole('form', { name: 'Term' }).getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText('rcu')).toBeVisible();
-  await expectAccessible(page);
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Save it as a file' }).click();
-  expect((await download).suggestedFilename()).toBe('Interviews.tsv');
-  await page.getByRole('button', { name: 'Remove Warden Ossick' }).click();
-  await expect(page.getByText('Warden Ossick')).toBeHidden();
-});
-
 test('a transcriber takes the first offer with the space that follows, and a word as typed stays', async ({
   signedIn,
 }) => {
