@@ -63,6 +63,10 @@ const namesInFolder = (page: Page): Promise<string[]> =>
     return names.sort();
   });
 
+const linesOf = async (of: string, page: Page) =>
+  ((await (await page.request.get(new URL(`/api/cases/${of}/tray`, page.url()).href)).json()) as Tray).lines;
+const words = async (of: string, page: Page) => (await linesOf(of, page)).map((line) => line.words);
+
 const lineHere = (page: Page) => page.getByRole('listitem').and(page.locator('[aria-current=true]'));
 const part = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Parts of the tray' }).getByRole('link', { name }).click();
@@ -263,22 +267,22 @@ test('files that were chosen are named in two windows, come as an archive and by
   await other.getByRole('button', { name: 'Scan0017.tif' }).click();
   await expect(lineHere(other)).toContainText('Scan0017.tif');
   await expect(lineHere(other).getByRole('textbox')).toHaveText('');
+  // Written in both, the second to be saved is told; the other's can be taken, and undo brings one's own back.
+  await other.keyboard.type('Bird list');
+  await expect.poll(() => words(of, page)).toContain('Bird list');
   letGo();
+  await page.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(lineHere(page).getByRole('textbox')).toHaveText('Bird list');
+  await page.keyboard.press('Control+z');
+  await expect(lineHere(page).getByRole('textbox')).toHaveText('Ferry');
   await expect(lineHere(other).getByRole('textbox')).toHaveText('Ferry');
   await page.keyboard.press('Control+a');
   await page.keyboard.type('ringing sheet');
   await page.keyboard.press('Enter');
   await expect(page.getByText('3 of 3 named')).toBeVisible();
-  await expect(async () => {
-    const tray = (await (
-      await page.request.get(new URL(`/api/cases/${of}/tray`, page.url()).href)
-    ).json()) as Tray;
-    expect(tray.lines.map(({ newName }) => newName)).toEqual([
-      "Water 3-4- 'pools'.pdf",
-      'ringing sheet.tif',
-      'Ferry.txt',
-    ]);
-  }).toPass();
+  await expect
+    .poll(async () => (await linesOf(of, page)).map(({ newName }) => newName))
+    .toEqual(["Water 3-4- 'pools'.pdf", 'ringing sheet.tif', 'Ferry.txt']);
 
   await part(page, 'Rename');
   const script = page.waitForEvent('download');

@@ -1,10 +1,11 @@
+import { closeHistory } from '@tiptap/pm/history';
 import { EditorContent, type Editor } from '@tiptap/react';
 import { useEffect, useMemo, type RefObject } from 'react';
 import type { BatchRow, Case } from '#contracts';
 import type { DraftKeeper, LocalCopy } from '#client/drafts';
 import type { DraftDocument } from '#core/draft';
 import type { CaseRecord } from '#core/record';
-import { stepToFirstGap } from '../../editor';
+import { replaceDraft, stepToFirstGap } from '../../editor';
 import { AtCaret, useLeafActions } from '../../leaf';
 import { useShell, type Action } from '../../shell';
 import {
@@ -69,6 +70,23 @@ function useHandle(handleRef: Props['handleRef'], keeper: DraftKeeper, editor: E
   }, [handleRef, keeper, editor]);
 }
 
+/** What somebody else saved stands in the place of what is written here; undo brings that back. */
+function takeLetter(
+  { one, base, saved, setUnsaved, say }: Props,
+  { editor, keeper }: { editor: Editor; keeper: DraftKeeper },
+  theirs: BatchRow,
+): void {
+  const [mine, other] = [documentOf(editor), theirs.byHand?.document ?? base];
+  // A step of its own for undo, however soon after the last key.
+  editor.view.dispatch(closeHistory(replaceDraft(editor.state, other)));
+  keeper.takenOver({ version: theirs.version, savedAt: '' }, mine);
+  saved(other);
+  setUnsaved(false);
+  putRows(one.id, [theirs]);
+  giveKeys(editor.view);
+  say('The other letter is here now. Undo brings yours back.');
+}
+
 /** The letter of a row as it is written on: as any leaf is, and kept as changed by hand. */
 export function LetterText(props: Props) {
   const { one, row, record, base, document, copy, saved, setUnsaved, handleRef, actions, say, beside } =
@@ -104,6 +122,7 @@ export function LetterText(props: Props) {
     if (keeper.isSaved && keeper.savedVersion < version) keeper.goOnFrom(version);
   }, [version, keeper]);
   useHandle(handleRef, keeper, editor);
+  const takeTheirs = (theirs: BatchRow) => takeLetter(props, { editor, keeper }, theirs);
   useLeafActions(
     [...actions],
     (entry) => {
@@ -127,10 +146,7 @@ export function LetterText(props: Props) {
             <TextNotice
               called="letter"
               {...{ member, keeper, keeping }}
-              takeTheirs={(theirs) => {
-                keeper.takenOver({ version: theirs.version, savedAt: '' }, documentOf(editor));
-                putRows(one.id, [theirs as unknown as BatchRow]);
-              }}
+              takeTheirs={(theirs) => takeTheirs(theirs as unknown as BatchRow)}
             />
             <AtCaret {...{ one: here, editor, leaf, placing, offering }} draft="" listsReach={false} />
           </div>,

@@ -4,13 +4,12 @@ import type { NameFault } from '#core/naming';
 import { AtCaret, CaptureSelected, SlipAskedFor, type useKeptWords } from '../../leaf';
 import { useShell } from '../../shell';
 import { Notice } from '../../ui';
-import { documentOf, TextNotice, type LeafState, type Spelling, type useLeafParts } from '../../writing';
+import { TextNotice, type LeafState, type Spelling, type useLeafParts } from '../../writing';
 import type { Found } from './foundEntries';
 import { FoundPanel } from './FoundPanel';
 import type { LineProps } from './lineProps';
 import { NameCheck } from './NameCheck';
 import type { LineActs } from './useLineActs';
-import { putLines } from './useTray';
 
 interface Props {
   props: LineProps;
@@ -29,7 +28,7 @@ interface Props {
 /** What stands beside the name in hand: what is asked, offered and found, whether it can stay so, and what is wrong with saving it. */
 export function LineBeside(given: Props) {
   const { props, parts, keeper, keeping, leaf, spelling, kept, acts, found, isEmpty, check } = given;
-  const { one, said, say, before, sorted, renew } = props;
+  const { one, said, say, before, sorted } = props;
   const { editor, placing, offering, slip, openSlip } = parts;
   const { selected, setSelected } = kept;
   const { member } = useShell();
@@ -38,11 +37,7 @@ export function LineBeside(given: Props) {
       <TextNotice
         called="name"
         {...{ member, keeper, keeping }}
-        takeTheirs={(theirs) => {
-          keeper.takenOver({ version: theirs.version, savedAt: '' }, documentOf(editor));
-          putLines(one.id, [theirs as TrayLine]);
-          renew();
-        }}
+        takeTheirs={(theirs) => acts.takeTheirs(theirs as TrayLine)}
       />
       {said && <Notice title={said} />}
       <CaptureSelected {...{ one, editor, placing, selected, setSelected, say }} namesStay />

@@ -1,11 +1,14 @@
+import { closeHistory } from '@tiptap/pm/history';
 import type { Editor } from '@tiptap/react';
 import { useEffect, useRef, type RefObject } from 'react';
+import type { TrayLine } from '#contracts';
 import type { DraftKeeper } from '#client/drafts';
+import { emptyDraft } from '#core/draft';
 import { OFFER_KEYS } from '#core/glossary';
 import { nameFaults } from '#core/naming';
 import { isEmptyPassage } from '#core/passage';
-import { currentBlank, fromEditor, stepToFirstGap } from '../../editor';
-import { documentOf, hearKeys, stepTo, type useLeafParts } from '../../writing';
+import { currentBlank, fromEditor, replaceDraft, stepToFirstGap } from '../../editor';
+import { documentOf, giveKeys, hearKeys, stepTo, type useLeafParts } from '../../writing';
 import type { Found } from './foundEntries';
 import { nameOfWords, wordsOfName } from './lineName';
 import type { LineProps } from './lineProps';
@@ -17,6 +20,8 @@ export interface LineActs {
   finish: (as?: string) => boolean;
   beginLikeBefore: () => boolean;
   takeFound: (at: number) => boolean;
+  /** What somebody else saved stands in the place of what is written here; undo brings that back. */
+  takeTheirs: (theirs: TrayLine) => void;
   step: (by: 1 | -1) => void;
 }
 
@@ -78,7 +83,18 @@ export function useLineActs({ props, parts, keeper, found, nameRef }: Needs): Li
     done();
     return true;
   };
+  const takeTheirs = (theirs: TrayLine) => {
+    const mine = documentOf(editor);
+    // A step of its own for undo, however soon after the last key.
+    editor.view.dispatch(closeHistory(replaceDraft(editor.state, theirs.document ?? emptyDraft())));
+    nameRef.current = theirs.newName;
+    keeper.takenOver({ version: theirs.version, savedAt: '' }, mine);
+    putLines(one.id, [theirs]);
+    giveKeys(editor.view);
+    say('The other name is here now. Undo brings yours back.');
+  };
   const acts: LineActs = {
+    takeTheirs,
     finish,
     step,
     beginLikeBefore: () => {
