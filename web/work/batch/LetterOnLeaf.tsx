@@ -25,6 +25,7 @@ interface Props {
   actions: readonly Action[];
   say: (words: string | null) => void;
   beside: HTMLElement | null;
+  notices: HTMLElement | null;
 }
 
 /** A letter as it went out: it is read, and changed no more. */

@@ -48,6 +48,8 @@ interface Props {
   say: (words: string | null) => void;
   /** Where in the margin what speaks of the caret is drawn. */
   beside: HTMLElement | null;
+  /** Where in the margin it is told that the letter is not saved: at its head, in sight. */
+  notices: HTMLElement | null;
 }
 
 /** Lets others on the page have the letter do something, for as long as it is on the leaf. */
@@ -89,8 +91,7 @@ function takeLetter(
 
 /** The letter of a row as it is written on: as any leaf is, and kept as changed by hand. */
 export function LetterText(props: Props) {
-  const { one, row, record, base, document, copy, saved, setUnsaved, handleRef, actions, say, beside } =
-    props;
+  const { one, row, record, base, document, copy, saved, setUnsaved, handleRef, actions, say } = props;
   const { member } = useShell();
   const here = useMemo(() => ({ ...one, record }), [one, record]);
   const { keeper, keeping } = useLetterKeeping({
@@ -140,17 +141,19 @@ export function LetterText(props: Props) {
       <div className="is-letter marks-hidden relative">
         <EditorContent editor={editor} className="px-9 py-5 max-[899px]:px-4" />
       </div>
-      {beside &&
+      {props.notices &&
         createPortal(
-          <div className="grid gap-3">
-            <TextNotice
-              called="letter"
-              {...{ member, keeper, keeping }}
-              takeTheirs={(theirs) => takeTheirs(theirs as unknown as BatchRow)}
-            />
-            <AtCaret {...{ one: here, editor, leaf, placing, offering }} draft="" listsReach={false} />
-          </div>,
-          beside,
+          <TextNotice
+            called="letter"
+            {...{ member, keeper, keeping }}
+            takeTheirs={(theirs) => takeTheirs(theirs as unknown as BatchRow)}
+          />,
+          props.notices,
+        )}
+      {props.beside &&
+        createPortal(
+          <AtCaret {...{ one: here, editor, leaf, placing, offering }} draft="" listsReach={false} />,
+          props.beside,
         )}
     </>
   );

@@ -69,6 +69,16 @@ function ByHandLine({ letters }: { letters: readonly Letter[] }) {
   );
 }
 
+/** How many letters of a batch are checked, those that are out among them. */
+function CheckedLine({ letters }: { letters: readonly Letter[] }) {
+  const checked = letters.filter(({ state }) => state === 'checked' || isOut(state)).length;
+  return (
+    <p className="text-[13px] text-soft">
+      {checked.toLocaleString()} of {letters.length.toLocaleString()} checked
+    </p>
+  );
+}
+
 const KeysOfList = () => (
   <p className="text-[13px] text-soft">
     In the list: <Key>Enter</Key> checks and goes on, <Key>H</Key> holds back, <Key>W</Key> writes on it.
@@ -85,6 +95,7 @@ export function LettersView({ one, setup, index, made }: Props) {
   const { letters, maker, done, isReady } = made;
   const [said, say] = useState<string | null>(null);
   const [beside, setBeside] = useState<HTMLElement | null>(null);
+  const [notices, setNotices] = useState<HTMLElement | null>(null);
   const handleRef = useRef<LetterHandle | null>(null);
   const listRef = useRef<HTMLDivElement>(null);
   const changes = useRowChanges(one.id);
@@ -98,9 +109,9 @@ export function LettersView({ one, setup, index, made }: Props) {
     ...{ of: one.id, letter, inList, maker, choices, handleRef, listRef, change, go, say },
   });
   const { check, hold, press, actions } = acts;
-  const checked = letters.filter(({ state }) => state === 'checked' || isOut(state)).length;
   const margin = (
     <div className="grid gap-2 pt-4">
+      <div ref={setNotices} className="empty:hidden" />
       <ShownLetters {...{ letters, sample }} {...listed} />
       <LetterList {...{ letters: inList, here: letter?.row.id ?? null, go, press, listRef }} />
       <ByHandLine letters={letters} />
@@ -127,11 +138,7 @@ export function LettersView({ one, setup, index, made }: Props) {
   return (
     <Figure marginLabel="Letters of this batch" margin={margin}>
       <BatchHead one={one} view="letters">
-        {isReady && letters.length > 0 && (
-          <p className="text-[13px] text-soft">
-            {checked.toLocaleString()} of {letters.length.toLocaleString()} checked
-          </p>
-        )}
+        {isReady && letters.length > 0 && <CheckedLine letters={letters} />}
       </BatchHead>
       {!isReady && <FillingIn done={done} />}
       {isReady && !letter && (
@@ -144,7 +151,7 @@ export function LettersView({ one, setup, index, made }: Props) {
       {letter && maker && (
         <LetterOnLeaf
           key={letter.row.id}
-          {...{ one, letter, handleRef, actions, say, beside }}
+          {...{ one, letter, handleRef, actions, say, beside, notices }}
           record={maker.recordOf(letter.row)}
         />
       )}
