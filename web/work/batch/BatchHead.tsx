@@ -1,9 +1,6 @@
-import { Link } from 'react-router';
+import type { ReactNode } from 'react';
 import type { Case } from '#contracts';
-import { FilesOfCase } from '../../files';
-import { useState, type ReactNode } from 'react';
-import { AboutCase } from '../../record';
-import { Button } from '../../ui';
+import { PartsHead } from '../PartsHead';
 
 /** The parts of a batch, in the order they are worked through. */
 export const VIEWS = ['rows', 'decision', 'letters', 'out'] as const;
@@ -16,53 +13,7 @@ const CALLED: Record<View, string> = {
   out: 'Going out',
 };
 
-interface Props {
-  one: Case;
-  view: View;
-  /** What stands beside the title. */
-  children?: ReactNode;
-}
-
-/** What stands above each part of a batch: its name, and the way to the other parts. */
-export function BatchHead({ one, view, children }: Props) {
-  const [about, setAbout] = useState(false);
-  return (
-    <>
-      <header className="flex flex-wrap items-baseline gap-x-4 px-9 pt-5 pb-2 max-[899px]:px-4">
-        <h1 className="min-w-0 font-book text-[26px] leading-tight break-words">{one.title}</h1>
-        {one.closed && <span className="text-[13px] text-rust">closed</span>}
-        <span className="ml-auto flex items-baseline gap-4" data-print="no">
-          <Button
-            look="text"
-            className="text-[13px]"
-            aria-expanded={about}
-            onClick={() => setAbout((now) => !now)}
-          >
-            About this batch
-          </Button>
-          {children}
-        </span>
-      </header>
-      <div
-        className="flex flex-wrap items-baseline gap-x-5 gap-y-1 border-b border-hair px-9 pb-2 text-[14px] max-[899px]:px-4"
-        data-print="no"
-      >
-        <nav aria-label="Parts of the batch" className="flex flex-wrap gap-x-5 gap-y-1">
-          {VIEWS.map((each) => (
-            <Link
-              key={each}
-              to={`?show=${each}`}
-              replace
-              aria-current={each === view ? 'page' : undefined}
-              className={`min-h-6 ${each === view ? 'font-semibold text-elder' : 'text-soft underline hover:text-elder'}`}
-            >
-              {CALLED[each]}
-            </Link>
-          ))}
-        </nav>
-        <FilesOfCase one={one} giveKeys={() => document.getElementById('leaf')?.focus()} />
-      </div>
-      {about && <AboutCase key={`${one.title} ${one.number}`} one={one} />}
-    </>
-  );
-}
+/** What stands above each part of a batch. */
+export const BatchHead = (props: { one: Case; view: View; children?: ReactNode }) => (
+  <PartsHead called="batch" parts={CALLED} filesAt="parts" {...props} />
+);
