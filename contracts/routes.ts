@@ -248,7 +248,8 @@ export const ROUTES = define({
     method: 'get',
     path: '/api/events',
     access: 'member',
-    summary: 'What changes, as server-sent events.',
+    summary:
+      'What changes, as server-sent events. `?askedFor=` says for how many ms the page has asked for what it shows: where anything was told since, it is told that it missed something.',
     status: 200,
     stream: 'text/event-stream',
   },

@@ -1,11 +1,14 @@
 /** Locks as a browser has them, as far as who holds which: nobody waits for another here. Gives the names that are held. */
 export function locksHere(): () => string[] {
   const held = new Map<object, string>();
-  const request = async (name: string, options: unknown, act?: () => unknown) => {
-    const [one, run] = [{}, act ?? (options as () => unknown)];
+  type Act = (lock: { name: string } | null) => unknown;
+  const request = async (name: string, options: Act | { ifAvailable?: boolean }, act?: Act) => {
+    const [one, run] = [{}, act ?? (options as Act)];
+    const isWithout = 'ifAvailable' in options && [...held.values()].includes(name);
+    if (isWithout) return run(null);
     held.set(one, name);
     try {
-      return await run();
+      return await run({ name });
     } finally {
       held.delete(one);
     }

@@ -3,8 +3,11 @@ import type { LiveEvent } from '#contracts';
 
 /** Tells open pages what concerns their members, whichever process serves them. */
 export interface Announcer {
-  /** Adds an open stream; it is dropped when its connection closes. */
-  listen(member: string, session: string, response: Response): void;
+  /**
+   * Adds an open stream; it is dropped when its connection closes. `askedFor`: for so many ms its page has asked for what it shows; told
+   * anything since then that may concern its member, it is told that it missed something. Without it nothing is said of before.
+   */
+  listen(member: string, session: string, response: Response, askedFor?: number): void;
   /** Tells every listening member who may see the collection, by the rights they have when it is heard. */
   tellReaders(collection: string, event: LiveEvent): Promise<void>;
   /** Tells every listening member who keeps the collection. */

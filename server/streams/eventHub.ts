@@ -3,6 +3,7 @@ import type { LiveEvent } from '#contracts';
 import { reachPictures, rightsAmong } from '../bank';
 import type { Database } from '../db';
 import type { Announcer, Bus } from '../events';
+import { LatelyTold } from './latelyTold';
 
 interface Listener {
   member: string;
@@ -36,20 +37,26 @@ export class EventHub implements Announcer {
   /** What each listening member saw of the collections when it was last looked at. */
   private readonly pictures = new Map<string, string>();
   private working: Promise<void> = Promise.resolve();
+  private readonly lately: LatelyTold;
 
   constructor(
     private readonly db: Database,
     private readonly bus: Bus,
+    /** Ms since any moment, never going back. */
+    clock = () => performance.now(),
   ) {
+    this.lately = new LatelyTold(clock);
     bus.subscribe(
       (message) => this.inOrder(() => this.hear(JSON.parse(message) as Told)),
-      () => this.write([...this.listeners], { type: 'missed' }),
+      () => this.missed(),
     );
   }
 
-  listen(member: string, session: string, response: Response): void {
+  listen(member: string, session: string, response: Response, askedFor?: number): void {
     const listener = { member, session, response };
     this.listeners.add(listener);
+    if (askedFor !== undefined && !this.lately.isQuiet(member, askedFor))
+      this.write([listener], { type: 'missed' });
     response.on('close', () => this.forget(listener));
     // A connection that broke while something was written: `close` follows, and nothing else is to be done.
     response.on('error', () => undefined);
@@ -131,10 +138,18 @@ export class EventHub implements Announcer {
 
   /** One after the other, so that a page hears of things in the order they happened. Where one cannot be worked out, all ask. */
   private inOrder(work: () => Promise<void>): void {
-    this.working = this.working.then(work).catch(() => this.write([...this.listeners], { type: 'missed' }));
+    this.working = this.working.then(work).catch(() => this.missed());
+  }
+
+  /** What was told cannot be said: all pages ask. */
+  private missed(): void {
+    this.lately.toldAll();
+    this.write([...this.listeners], { type: 'missed' });
   }
 
   private async hear(told: Told): Promise<void> {
+    if (told.about === 'reach') this.lately.toldAll();
+    if (told.about === 'event') this.lately.told(told.to.kind === 'member' ? told.to.id : null, told.event);
     if (told.about === 'event') return this.deliver(told.to, told.event);
     if (told.about === 'reach') return this.lookAgain();
     const { member, except, only } = told;

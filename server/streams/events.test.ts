@@ -1,9 +1,11 @@
 import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
-import type { Collection, Entry } from '#contracts';
+import type { Collection, Entry, LiveEvent } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
+import { localBus } from '../events';
 import { keep, wording } from '../testing/entryCalls';
 import { Page, settled } from '../testing/page';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
+import { EventHub } from './eventHub';
 
 let server: TestServer;
 let imke: Caller;
@@ -102,4 +104,40 @@ test('streams of sessions that ended end, at every server process', async () => 
   await server.context.events.sessionsEnded('odile', 'here');
   await allTold();
   expect([here.ended, gone.ended]).toEqual([false, true]);
+});
+
+test('a page that opens its stream hears that it missed something where it may have', async () => {
+  let now = 0;
+  const hub = new EventHub(server.context.db, localBus(), () => now);
+  /** What a page hears that has asked for a second, and opens its stream so many ms after what was last done here. */
+  const opened = (member: string, ms: number, askedFor: number | undefined = 1000) => {
+    now += ms;
+    const page = Page.open(hub, member, 'one', askedFor);
+    page.end();
+    return page.types;
+  };
+  const told = async (member: string, event: LiveEvent, to: 'all' | 'them' = 'them') => {
+    const page = Page.open(hub, member);
+    await (to === 'all' ? hub.tellAll(event) : hub.tell(member, event));
+    while (page.told.length === 0) await new Promise(setImmediate);
+    page.end();
+  };
+  // What was told before the server began nobody here knows.
+  expect(opened('odile', 1000)).toEqual(['missed']);
+  expect(opened('odile', 10_000)).toEqual([]);
+  await told('odile', { type: 'case-added', case: 'c' });
+  expect([opened('odile', 3000), opened('ruan', 0)]).toEqual([['missed'], []]);
+  expect(opened('odile', 10_000)).toEqual([]);
+  await told('ruan', { type: 'people-changed' }, 'all');
+  expect(opened('odile', 3000)).toEqual(['missed']);
+  await hub.reachChanged();
+  await told('ruan', { type: 'case-added', case: 'c' });
+  expect(opened('odile', 5000)).toEqual(['missed']);
+  now += 60_000;
+  // Of sessions and pedals no page shows anything by then; and one that says nothing asks by itself.
+  await told('odile', { type: 'sessions-changed' });
+  expect(opened('odile', 0)).toEqual([]);
+  expect(opened('odile', 0, 3_600_000)).toEqual(['missed']);
+  expect(Page.open(hub, 'odile').types).toEqual([]);
+  hub.close();
 });

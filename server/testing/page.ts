@@ -9,9 +9,9 @@ export class Page extends EventEmitter {
   ended = false;
 
   /** Opens a page of a member at a server process. */
-  static open(hub: Announcer, member: string, session = 'one'): Page {
+  static open(hub: Announcer, member: string, session = 'one', askedFor?: number): Page {
     const page = new Page();
-    hub.listen(member, session, page as unknown as Response);
+    hub.listen(member, session, page as unknown as Response, askedFor);
     return page;
   }
 

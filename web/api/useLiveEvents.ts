@@ -27,15 +27,26 @@ function hear(passed: Passed): void {
   refreshBy(event.data);
 }
 
-/** Holds the stream open until `signal` says otherwise, and gives what comes to `tell`. */
-function holdOpen(tell: (passed: Passed) => void, signal: AbortSignal): Promise<void> {
+/** How long ago this page asked for anything first, in ms; by both clocks, since one stands still while a computer sleeps. */
+const askedFor = (): number => Math.ceil(Math.max(performance.now(), Date.now() - performance.timeOrigin));
+
+/**
+ * Holds the stream open until `signal` says otherwise, and gives what comes to `tell`. `isFirst`: no window of this member has had one,
+ * and the server tells whether anything was missed since this page asked first.
+ */
+function holdOpen(tell: (passed: Passed) => void, signal: AbortSignal, isFirst: boolean): Promise<void> {
   return new Promise((resolve) => {
     let source: EventSource;
     let waiting = 0;
+    let isVouchedFor = isFirst;
     const listen = () => {
-      source = new EventSource('/api/events');
+      source = new EventSource(isVouchedFor ? `/api/events?askedFor=${askedFor()}` : '/api/events');
       source.onmessage = ({ data }: MessageEvent<string>) => tell({ event: JSON.parse(data) as unknown });
-      source.onopen = () => tell({ opened: true });
+      source.onopen = () => {
+        if (!isVouchedFor) tell({ opened: true });
+        // Opened again by the browser it is at the same address: what was missed meanwhile is asked for from here.
+        isVouchedFor = false;
+      };
       source.onerror = () => {
         // Refused, as by a session that has ended or a server on its way up: the browser gives up, and we do not.
         if (source.readyState === EventSource.CLOSED) waiting = window.setTimeout(listen, AGAIN_MS);
@@ -53,8 +64,9 @@ function holdOpen(tell: (passed: Passed) => void, signal: AbortSignal): Promise<
 /**
  * Listens to what changes elsewhere while someone is signed in, and asks again for what it concerns. One window of a member
  * holds the stream and passes on what it hears: browsers open six connections to a server at the most, and a seventh window
- * could not even save. When that window closes another takes over. Whenever the stream opens, what was asked for before is
- * asked for again: of the bank only what changed since comes, so nothing is missed, however long the connection was lost.
+ * could not even save. When that window closes another takes over. Where anything may have been told before the stream was open, what
+ * was asked for before is asked for again: of the bank only what changed since comes, so nothing is missed, however long the connection
+ * was lost. As a page opens, the server says whether anything was.
  */
 export function useLiveEvents(member: string | undefined): void {
   useEffect(() => {
@@ -69,17 +81,17 @@ export function useLiveEvents(member: string | undefined): void {
       hear(passed);
       others.postMessage(passed);
     };
-    const hold = () => (signal.aborted ? undefined : holdOpen(tell, signal));
+    const hold = (isFirst: boolean) => (signal.aborted ? undefined : holdOpen(tell, signal, isFirst));
     // Without TLS browsers have no locks: each window holds a stream of its own, and tells itself alone.
     const locks = navigator.locks as LockManager | undefined;
     const begun = locks
       ? locks.request(name, { ifAvailable: true }, async (lock) => {
-          if (lock) return hold();
+          if (lock) return hold(true);
           // Another window listens: what was asked for before this one heard it is asked for again.
           void catchUp();
-          return locks.request(name, { signal }, hold);
+          return locks.request(name, { signal }, () => hold(false));
         })
-      : holdOpen(hear, signal);
+      : holdOpen(hear, signal, true);
     Promise.resolve(begun).catch(() => undefined);
     return () => {
       over.abort();
