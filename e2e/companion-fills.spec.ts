@@ -35,6 +35,21 @@ field Number: detail number
 {Name} ({Number}) is well.
 `);
 
+test('what is selected on the page answers a blank by one key', async () => {
+  await page.goto(`${joined.elsewhere.url}/mail.html`);
+  const plain = page.getByLabel('Message, plain');
+  await joined.typeUntil(ofValue(plain), ',hnd', HANDLING);
+  await plain.fill('');
+  await page.getByRole('heading', { name: 'A letter' }).click({ clickCount: 3 });
+  await plain.click();
+  await page.keyboard.type(',wnd');
+  await page.keyboard.press('Alt+S');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('1');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => plain.inputValue()).toMatch(/^The wound at the A letter was clipped/);
+});
+
 test('entries are offered for what is typed behind a lead-in, by cue and by title, and for nothing else', async () => {
   await page.goto(`${joined.elsewhere.url}/mail.html`);
   const plain = ofValue(page.getByLabel('Message, plain'));

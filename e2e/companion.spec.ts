@@ -199,21 +199,6 @@ test('blanks are answered beside the box by keyboard alone; Escape gives back wh
   await expect(plain).toHaveValue(',ho on');
 });
 
-test('what is selected on the page answers a blank by one key', async () => {
-  await page.goto(`${joined.elsewhere.url}/mail.html`);
-  const plain = page.getByLabel('Message, plain');
-  await joined.typeUntil(ofValue(plain), ',hnd', HANDLING);
-  await plain.fill('');
-  await page.getByRole('heading', { name: 'A letter' }).click({ clickCount: 3 });
-  await plain.click();
-  await page.keyboard.type(',wnd');
-  await page.keyboard.press('Alt+S');
-  await page.keyboard.press('Enter');
-  await page.keyboard.type('1');
-  await page.keyboard.press('Enter');
-  await expect.poll(() => plain.inputValue()).toMatch(/^The wound at the A letter was clipped/);
-});
-
 test('subject and message of one cue go to their boxes, and nothing is sent', async () => {
   await page.goto(`${joined.elsewhere.url}/mail.html`);
   const message = page.getByRole('textbox', { name: 'Message, with formatting' });
