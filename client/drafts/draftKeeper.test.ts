@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
+import fc from 'fast-check';
 import type { Draft } from '#contracts';
 import { emptyDraft, type DraftDocument } from '#core/draft';
 import { plainPassage, plainText } from '#core/passage';
@@ -215,6 +216,39 @@ test('what is on its way when a text is opened again arrives first', async () =>
   letGo();
   await pass(2000);
   expect([server.text, server.version, told.includes('moved-on')]).toEqual(['abc', 3, false]);
+});
+
+test('however often a text is left and opened again, with the server there or not, it has all that was typed and nobody is in the way', async () => {
+  const act = fc.constantFrom('type', 'reopen', 'down', 'up', 'wait', 'slow', 'quick');
+  await fc.assert(
+    fc.asyncProperty(fc.array(act, { maxLength: 20 }), async (acts) => {
+      const { server, told, type, keeper, again, holdSaves } = begin();
+      let letGo: (() => void) | null = null;
+      let now = { type, keeper };
+      let typed = '';
+      for (const one of acts) {
+        if (one === 'type') {
+          const letter = String.fromCharCode(97 + (typed.length % 26));
+          typed += letter;
+          now.type(letter);
+        }
+        if (one === 'down') server.down = new Unreachable();
+        if (one === 'up') server.down = null;
+        if (one === 'wait') await pass(900);
+        if (one === 'slow') letGo ??= holdSaves();
+        if (one === 'quick') letGo = (letGo?.(), null);
+        if (one !== 'reopen') continue;
+        now.keeper.leave();
+        await pass(0);
+        now = again(unsentCopy('m', 'd') ?? { version: server.version, document: draftOf(server.text) });
+      }
+      server.down = null;
+      letGo?.();
+      await pass(20_000);
+      expect([server.text, told.includes('moved-on'), unsentCopy('m', 'd')]).toEqual([typed, false, null]);
+    }),
+    { numRuns: 200 },
+  );
 });
 
 test('what is kept of a text that is no draft says what it is, and where it is written', async () => {
