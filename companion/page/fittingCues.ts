@@ -6,6 +6,12 @@ import type { Bringing } from './contract';
 /** What of a line fits a cue, and brings an entry. */
 export type Fitting = Omit<Bringing, 'box' | 'way'>;
 
+/** Keys that close a cue and type nothing in a line, by what they are called on a keyboard. */
+export const CLOSING_KEYS: Readonly<Record<string, 'enter' | 'tab' | undefined>> = {
+  Enter: 'enter',
+  Tab: 'tab',
+};
+
 /** The cues of a page, ready to be found. */
 export class FittingCues {
   readonly print: string;

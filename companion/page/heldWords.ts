@@ -1,5 +1,5 @@
 import type { HeldKey } from './contract';
-import type { FittingCues, Fitting } from './fittingCues';
+import { CLOSING_KEYS, type FittingCues, type Fitting } from './fittingCues';
 
 /** Where keys that were held are typed. */
 interface Typing {
@@ -10,8 +10,6 @@ interface Typing {
   /** Whether a cue was given back, and does not fire again. */
   isRefused: (fitting: Fitting) => boolean;
 }
-
-const CLOSERS: Record<string, 'enter' | 'tab' | undefined> = { Enter: 'enter', Tab: 'tab' };
 
 /** What keys type, up to the first cue among them. */
 interface Typed {
@@ -32,7 +30,7 @@ export function typedUpToCue(keys: readonly HeldKey[], { line, isOneLine, cues, 
   const lineNow = () => (words.includes('\n') ? words.slice(words.lastIndexOf('\n') + 1) : line + words);
   for (const [at, held] of keys.entries()) {
     const left = keys.slice(at + 1);
-    const closer = CLOSERS[held.key];
+    const closer = CLOSING_KEYS[held.key];
     const closed = closer && line !== null ? cues?.closedBy(lineNow(), closer) : null;
     if (closed && !isRefused(closed)) return { words, fitting: closed, left };
     if (held.key === 'Backspace') {

@@ -4,7 +4,7 @@ import { hostOf } from './addressOf';
 import type { Box } from './box';
 import { boxOf, focused } from './boxAt';
 import { meeting, type Bringing, type HeldKey } from './contract';
-import { FittingCues, type Fitting } from './fittingCues';
+import { CLOSING_KEYS, FittingCues, type Fitting } from './fittingCues';
 import { typedUpToCue } from './heldWords';
 import { OfferWatch } from './offerWatch';
 
@@ -264,7 +264,7 @@ export class PageWatch {
 
   /** Enter or Tab behind a cue that waits for it. */
   private closes(event: KeyboardEvent, box: Box): boolean {
-    const closer = CLOSERS[event.key];
+    const closer = CLOSING_KEYS[event.key];
     const line = closer && !hasModifier(event) ? box.before() : null;
     const fitting = closer && line ? this.cues!.closedBy(line, closer) : null;
     if (!fitting || this.isRefused(box, fitting)) return false;
@@ -332,7 +332,6 @@ export class PageWatch {
 
 const HELD = new Set(['Enter', 'Tab', 'Backspace', 'Escape']);
 const MODIFIERS = new Set(['Shift', 'Control', 'Alt', 'Meta']);
-const CLOSERS: Record<string, 'enter' | 'tab' | undefined> = { Enter: 'enter', Tab: 'tab' };
 
 const hasModifier = (event: KeyboardEvent) =>
   event.ctrlKey || event.metaKey || event.altKey || event.shiftKey;

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useKinds } from '../api';
 import { FilesOfCase } from '../files';
 import { FormatMenu } from '../format';
-import { AboutCase } from '../record';
+import { AboutButton, AboutCase } from '../record';
 import { Button, Key } from '../ui';
 import type { Keeping } from '#client/drafts';
 import { giveKeys, KeepingLine, LengthLine, SPELLING_KEY, type LeafSlip } from '../writing';
@@ -90,14 +90,7 @@ export function LeafHead({
         {one.number && <span className="text-[13px] text-soft">{one.number}</span>}
         {one.closed && <span className="text-[13px] text-rust">closed</span>}
         <span className="ml-auto flex items-baseline gap-4" data-print="no">
-          <Button
-            look="text"
-            className="text-[13px]"
-            aria-expanded={about}
-            onClick={() => setAbout((now) => !now)}
-          >
-            About this case
-          </Button>
+          <AboutButton called="case" isOpen={about} toggle={() => setAbout((now) => !now)} />
           {limit && <LengthLine editor={editor} limit={limit} />}
           <KeepingLine keeping={keeping} />
           {finish && (

@@ -1,3 +1,4 @@
+export { AboutButton } from './AboutButton';
 export { AboutCase } from './AboutCase';
 export { DetailField } from './DetailField';
 export { hasRecord, Headpiece } from './Headpiece';

@@ -2,8 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Case } from '#contracts';
 import { FilesOfCase } from '../files';
-import { AboutCase } from '../record';
-import { Button } from '../ui';
+import { AboutButton, AboutCase } from '../record';
 
 interface Props<View extends string> {
   one: Case;
@@ -29,14 +28,7 @@ export function PartsHead<View extends string>(props: Props<View>) {
         <h1 className="min-w-0 font-book text-[26px] leading-tight break-words">{one.title}</h1>
         {one.closed && <span className="text-[13px] text-rust">closed</span>}
         <span className="ml-auto flex items-baseline gap-4" data-print="no">
-          <Button
-            look="text"
-            className="text-[13px]"
-            aria-expanded={about}
-            onClick={() => setAbout((now) => !now)}
-          >
-            About this {called}
-          </Button>
+          <AboutButton called={called} isOpen={about} toggle={() => setAbout((now) => !now)} />
           {children}
         </span>
       </header>
