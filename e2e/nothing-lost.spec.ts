@@ -57,6 +57,33 @@ test('a session that runs out in the middle of a draft: sign in beside it and go
   await expect.poll(() => words(page)).toBe('Line cut from the leg.');
 });
 
+test('a leaf opened again while its last words are on their way has them, though the server answered before they came', async ({
+  signedIn,
+}) => {
+  const page = await signedIn('Odile Brandt');
+  await openCase(page, /Sorrel/);
+  let answered = (): void => undefined;
+  const isAnswered = new Promise<void>((tell) => (answered = tell));
+  await page.route('**/api/drafts/*', async (route) => {
+    if (route.request().method() === 'PUT') await isAnswered;
+    await route.continue();
+  });
+  const saved = page.waitForResponse((response) => response.request().method() === 'PUT');
+  await page.route('**/api/cases/owl-sorrel/drafts', async (route) => {
+    if (route.request().method() !== 'POST') return route.continue();
+    const answer = await route.fetch();
+    answered();
+    await (await saved).finished();
+    await route.fulfill({ response: answer });
+  });
+  await page.keyboard.type('Wing strapped.');
+  await page.getByRole('link', { name: 'Desk' }).click();
+  await openCase(page, /Sorrel/);
+  expect(await words(page)).toBe('Wing strapped.');
+  await page.keyboard.type('Eyes clear. ');
+  await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+});
+
 test('the same draft in two windows: the second is told, and either text can be kept', async ({
   signedIn,
 }) => {

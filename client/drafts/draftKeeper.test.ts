@@ -5,7 +5,7 @@ import { emptyDraft, type DraftDocument } from '#core/draft';
 import { plainPassage, plainText } from '#core/passage';
 import { ApiProblem, Unreachable } from '#client/api';
 import { keptHere } from '../testing/keptHere';
-import { DraftKeeper, unsentCopy, type Keeping } from './draftKeeper';
+import { DraftKeeper, newestKnown, unsentCopy, type Keeping } from './draftKeeper';
 import { readCopy, type LocalCopy } from './localCopy';
 
 const draftOf = (words: string): DraftDocument => ({ ...plainPassage(words), attrs: { placements: {} } });
@@ -61,11 +61,13 @@ function begin({ at = 1, copyOf = 1, on }: { at?: number; copyOf?: number; on?: 
     second.keeper.changed();
     return second;
   };
+  /** The text as the server gives it at this moment. */
+  const answer = () => ({ id: 'd', version: server.version, document: draftOf(server.text) }) as Draft;
   const copy = () => {
     const found = readCopy('m', 'd');
     return found && plainText(found.document);
   };
-  return { keeper, server, told, type, copy, aside, over, elsewhere, again, holdSaves };
+  return { keeper, server, told, type, copy, aside, over, elsewhere, again, answer, holdSaves };
 }
 
 const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
@@ -218,14 +220,28 @@ test('what is on its way when a text is opened again arrives first', async () =>
   expect([server.text, server.version, told.includes('moved-on')]).toEqual(['abc', 3, false]);
 });
 
+test('a text that is asked for while its last words are on their way is opened with them, whichever comes first', async () => {
+  const { keeper, type, answer, holdSaves } = begin();
+  const letGo = holdSaves();
+  type('a');
+  keeper.leave();
+  // Answered by the server before the last words came, read here after they did.
+  const before = answer();
+  letGo();
+  await pass(0);
+  expect(unsentCopy('m', 'd')).toBeNull();
+  expect(newestKnown('m', before)).toMatchObject(answer());
+});
+
 test('however often a text is left and opened again, with the server there or not, it has all that was typed and nobody is in the way', async () => {
-  const act = fc.constantFrom('type', 'reopen', 'down', 'up', 'wait', 'slow', 'quick');
+  const act = fc.constantFrom('type', 'reopen', 'down', 'up', 'wait', 'slow', 'quick', 'late');
   await fc.assert(
     fc.asyncProperty(fc.array(act, { maxLength: 20 }), async (acts) => {
-      const { server, told, type, keeper, again, holdSaves } = begin();
+      const { server, told, type, keeper, again, answer, holdSaves } = begin();
       let letGo: (() => void) | null = null;
       let now = { type, keeper };
       let typed = '';
+      let isLate = false;
       for (const one of acts) {
         if (one === 'type') {
           const letter = String.fromCharCode(97 + (typed.length % 26));
@@ -237,10 +253,12 @@ test('however often a text is left and opened again, with the server there or no
         if (one === 'wait') await pass(900);
         if (one === 'slow') letGo ??= holdSaves();
         if (one === 'quick') letGo = (letGo?.(), null);
+        if (one === 'late') isLate = !isLate;
         if (one !== 'reopen') continue;
         now.keeper.leave();
-        await pass(0);
-        now = again(unsentCopy('m', 'd') ?? { version: server.version, document: draftOf(server.text) });
+        const asked = answer();
+        await pass(isLate ? 5000 : 0);
+        now = again(unsentCopy('m', 'd') ?? newestKnown('m', asked));
       }
       server.down = null;
       letGo?.();

@@ -44,6 +44,18 @@ const nameOf = (member: string, id: string) => `${member} ${id}`;
 export const unsentCopy = (member: string, id: string): LocalCopy | null =>
   left.get(nameOf(member, id))?.unsent ?? readCopy(member, id);
 
+/** What the server gave back of the last words of texts that were left before it had them, by member and text. */
+const sentSince = new Map<string, Draft>();
+
+/**
+ * A draft as the server has it, of an answer and what was sent from this window since its page was left: an answer that was on its
+ * way while the last words were is older than they are.
+ */
+export function newestKnown(member: string, answer: Draft): Draft {
+  const sent = sentSince.get(nameOf(member, answer.id));
+  return sent && sent.version > answer.version ? sent : answer;
+}
+
 /** Whether a text was left in this window that is still being sent from here. */
 export const isBeingSent = (member: string, id: string): boolean =>
   left.get(nameOf(member, id))?.isTrying ?? false;
@@ -149,6 +161,7 @@ export class DraftKeeper {
     this.isOpen = true;
     const earlier = left.get(this.name);
     left.delete(this.name);
+    sentSince.delete(this.name);
     if (earlier && earlier !== this) this.earlier = earlier.giveWay();
   }
 
@@ -230,7 +243,10 @@ export class DraftKeeper {
       this.version = saved.version;
       this.sent = upTo;
       this.failures = 0;
-      if (!this.isOpen) this.host.savedElsewhere();
+      if (!this.isOpen) {
+        sentSince.set(this.name, saved);
+        this.host.savedElsewhere();
+      }
       if (this.isSaved) {
         if (left.get(this.name) === this) left.delete(this.name);
         if (!this.hasGivenWay) dropCopy(this.host.member, this.draft.id);

@@ -1,4 +1,11 @@
-export { type Keeping, DraftKeeper, dropUnsentText, isBeingSent, unsentCopy } from './draftKeeper';
+export {
+  type Keeping,
+  DraftKeeper,
+  newestKnown,
+  dropUnsentText,
+  isBeingSent,
+  unsentCopy,
+} from './draftKeeper';
 export { type LocalCopy, copiesOf, dropCopy, keepCopy, readCopy } from './localCopy';
 export { PressedKeys } from './pressedKeys';
 export { SentencesTyped } from './sentencesTyped';

@@ -12,7 +12,7 @@ import { Failed, Loading } from '../ui';
 import { Leaf } from './Leaf';
 import { useNoMaterial, type UseMaterial } from './material';
 import type { NoteDownload } from './noteDownload';
-import { dropCopy, unsentCopy } from '#client/drafts';
+import { dropCopy, newestKnown, unsentCopy } from '#client/drafts';
 import { closeLeaf, openLeaf, whileNoneIsSent } from '#client/waiting';
 
 /**
@@ -24,10 +24,11 @@ function useDraft(caseId: string, id: string | undefined, member: string) {
     queryKey: ['draft', member, caseId, id],
     queryFn: () =>
       whileNoneIsSent(async () => {
-        const draft = await (id === undefined
+        const answer = await (id === undefined
           ? call('openDraft', { params: { case: caseId } })
           : call('draft', { params: { draft: id } }));
-        await openLeaf(draft.id);
+        await openLeaf(answer.id);
+        const draft = newestKnown(member, answer);
         const copy = unsentCopy(member, draft.id);
         if (!copy || draft.state === 'finished') return { draft, copy: null };
         if (!isSame(copy.document, draft.document)) return { draft, copy };
