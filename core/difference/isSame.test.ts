@@ -14,6 +14,18 @@ test.each([
   ['another value', { a: 1 }, { a: 2 }, false],
   ['lists in another order', [1, 2], [2, 1], false],
   ['nothing and nothing', undefined, undefined, true],
+  [
+    'drafts of the same words, sent to others',
+    { ...passage(line(run('It ate.'))), attrs: { placements: {}, envelope: { to: 'a@marsh.example' } } },
+    { ...passage(line(run('It ate.'))), attrs: { placements: {}, envelope: { to: 'b@marsh.example' } } },
+    false,
+  ],
+  [
+    'drafts of the same words, their attributes in another order',
+    { ...passage(line(run('It ate.'))), attrs: { placements: {}, levels: { a: 'b' } } },
+    { ...passage(line(run('It ate.'))), attrs: { levels: { a: 'b' }, placements: {} } },
+    true,
+  ],
   ['nothing and null', undefined, null, false],
   [
     'marks in another order',
