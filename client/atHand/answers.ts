@@ -8,6 +8,7 @@ import {
   type TeamSettings,
 } from '#contracts';
 import type { KeptAnswers } from '#client/api';
+import { forgetChosenFiles } from './chosenFiles';
 import { casesOnComputers, isTooOld, noteCasesOnComputers } from './onComputers';
 import { noteRoom } from './room';
 import { openStore, type AtHandStore } from './store';
@@ -81,6 +82,7 @@ export const ownComputer = (who: Member): Promise<void> =>
       await store.clear('answers');
       await store.clear('drafts');
       await store.clear('trays');
+      forgetChosenFiles();
     } else if (isTooOld(casesOnComputers(), was.reachedAt, Date.now())) await dropCases(store);
     owner = was?.member === member ? was : { member, reachedAt: Date.now() };
     await store.put('about', { key: 'owner', ...owner });
@@ -90,11 +92,13 @@ export const ownComputer = (who: Member): Promise<void> =>
   });
 
 /** Takes away everything that is kept for when the server cannot be reached, but what waits to be sent. */
-export const forgetAnswers = (): Promise<void> =>
-  inLine(async (store) => {
+export function forgetAnswers(): Promise<void> {
+  forgetChosenFiles();
+  return inLine(async (store) => {
     owner = null;
     for (const name of ['answers', 'drafts', 'trays', 'about'] as const) await store.clear(name);
   });
+}
 
 /** The team settled how long cases may stay on computers. */
 export function followTeam({ casesOnComputers: rule }: Pick<TeamSettings, 'casesOnComputers'>): void {

@@ -11,6 +11,7 @@ export {
   ownComputer,
   type KeptCounts,
 } from './answers';
+export { chosenFiles } from './chosenFiles';
 export { keepTrayHere, trayHere } from './trays';
 export { casesOnComputers } from './onComputers';
 export { hasNoRoom, onRoom } from './room';

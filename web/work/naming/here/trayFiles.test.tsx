@@ -3,7 +3,7 @@ import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import type { FileInTray, TrayLine } from '#contracts';
-import { closeStore } from '#client/atHand';
+import { closeStore, forgetAnswers } from '#client/atHand';
 import { handOnFiles, TrayFiles } from './trayFiles';
 
 // That of jsdom cannot be read.
@@ -45,6 +45,7 @@ let sent: string[];
 beforeEach(async () => {
   await closeStore();
   globalThis.indexedDB = new IDBFactory();
+  await forgetAnswers();
   [lines, sent] = [[], []];
   // The server as far as a tray needs it: what is added becomes a line.
   globalThis.fetch = (_input, init) => {
@@ -132,6 +133,19 @@ test('files that were chosen are lines once, however often they are chosen; thos
   await other.again();
   expect(await contentOf(other, 'Scan3.pdf')).toBe('three');
   expect(lines).toHaveLength(4);
+});
+
+test('files that were chosen are there when one comes back to the tray, and gone once somebody signs out', async () => {
+  const files = tray();
+  await files.take(chosen(new File(['ferry'], 'ticket.txt'), new File(['two'], 'Scan2.pdf')));
+  const back = tray();
+  await back.again();
+  expect(back.snapshot().open).toEqual(new Set([idOf('ticket.txt'), idOf('Scan2.pdf')]));
+  expect(await contentOf(back, 'ticket.txt')).toBe('ferry');
+  await forgetAnswers();
+  const after = tray();
+  await after.again();
+  expect([after.snapshot().open.size, await contentOf(after, 'ticket.txt')]).toEqual([0, null]);
 });
 
 test('a name that is too long is told, and nothing is added', async () => {

@@ -1,6 +1,6 @@
 import { MOST_LINES_AT_ONCE, type FileInTray, type TrayLine } from '#contracts';
 import { call, ForPeople } from '#client/api';
-import { keepTrayHere, trayHere } from '#client/atHand';
+import { chosenFiles, keepTrayHere, trayHere } from '#client/atHand';
 import { bytesOfFile } from '#client/files';
 import { TRAY_LIMITS } from '#core/naming';
 import { putLines } from '../useTray';
@@ -91,6 +91,9 @@ export class TrayFiles {
   /** Opens again what was open when this computer showed the tray last, as far as the browser lets it without asking. */
   async again(): Promise<void> {
     await this.takeWaiting();
+    for (const [line, file] of chosenFiles(this.of))
+      this.files.set(line, { get: () => Promise.resolve(file), within: null });
+    this.tell();
     const kept = await trayHere(this.of);
     if (!kept || this.folder) return;
     for (const [line, handle] of Object.entries(kept.files)) this.handles.set(line, handle);
@@ -161,6 +164,7 @@ export class TrayFiles {
       const id = line?.id ?? told.id;
       if (!line) added.push(told);
       if (handle) this.handles.set(id, handle);
+      else chosenFiles(this.of).set(id, file);
       this.files.set(id, {
         get: handle ? () => handle.getFile() : () => Promise.resolve(file),
         within: null,
