@@ -276,6 +276,19 @@ test('files that were chosen are named in two windows, come as an archive and by
   await page.keyboard.press('Control+z');
   await expect(lineHere(page).getByRole('textbox')).toHaveText('Ferry');
   await expect(lineHere(other).getByRole('textbox')).toHaveText('Ferry');
+  // Where no change comes through, what was written, left and come back to is sent once one does.
+  const changes = '**/tray/lines/changes';
+  await page.route(changes, (route) => route.abort());
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('ringing');
+  await expect.poll(() => copiesHere(page)).toContain('ringing');
+  await expect(page.getByRole('alert').filter({ hasText: 'cannot be reached' })).toBeVisible();
+  await page.getByRole('link', { name: 'Desk' }).click();
+  await page.getByRole('link', { name: /^Three scans/ }).click();
+  await expect(lineHere(page).getByRole('textbox')).toHaveText('ringing');
+  await page.unroute(changes);
+  await expect.poll(() => words(of, page)).toContain('ringing');
+  await expect(page.getByText('Somebody else changed')).toBeHidden();
   await page.keyboard.press('Control+a');
   await page.keyboard.type('ringing sheet');
   await page.keyboard.press('Enter');

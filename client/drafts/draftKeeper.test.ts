@@ -16,17 +16,26 @@ const problem = (code: string, status: number, current?: Draft) =>
 function begin({ at = 1, copyOf = 1, on }: { at?: number; copyOf?: number; on?: LocalCopy['on'] } = {}) {
   const over: boolean[] = [];
   keptHere();
-  const server = { version: at, text: at === 1 ? '' : 'theirs', down: null as Error | null, saves: 0 };
+  const server = {
+    version: at,
+    text: at === 1 ? '' : 'theirs',
+    down: null as Error | null,
+    isMute: false,
+    saves: 0,
+  };
   const told: Keeping['kind'][] = [];
   let gate: Promise<void> | null = null;
+  /** The text as the server gives it at this moment. */
+  const answer = () => ({ id: 'd', version: server.version, document: draftOf(server.text) }) as Draft;
   const save = async (id: string, document: DraftDocument, version: number, isOver: boolean) => {
     server.saves += 1;
     over.push(isOver);
     await gate;
     if (server.down) throw server.down;
-    if (version !== server.version) throw problem('moved-on', 412);
+    if (version !== server.version) throw problem('moved-on', 412, answer());
     server.version += 1;
     server.text = plainText(document);
+    if (server.isMute) throw new Unreachable();
     return { id, version: server.version, document, savedAt: 'now' } as Draft;
   };
   /** Holds back what is saved, until it is let go. */
@@ -54,15 +63,14 @@ function begin({ at = 1, copyOf = 1, on }: { at?: number; copyOf?: number; on?: 
     };
     return { keeper: one, type };
   };
-  const { keeper, type } = written(new DraftKeeper(host, draft, copyOf), '');
+  const { keeper, type } = written(new DraftKeeper(host, draft, { version: copyOf }), '');
   /** The same text, opened again in the same window with what was not sent. */
-  const again = ({ version, document }: LocalCopy) => {
-    const second = written(new DraftKeeper(host, { ...draft, document }, version), plainText(document));
+  const again = (from: LocalCopy) => {
+    const { document } = from;
+    const second = written(new DraftKeeper(host, { ...draft, document }, from), plainText(document));
     second.keeper.changed();
     return second;
   };
-  /** The text as the server gives it at this moment. */
-  const answer = () => ({ id: 'd', version: server.version, document: draftOf(server.text) }) as Draft;
   const copy = () => {
     const found = readCopy('m', 'd');
     return found && plainText(found.document);
@@ -134,7 +142,7 @@ test('what the server will not take is sent again only when it has changed', asy
 
 test.each([
   ['a session that ran out', problem('not-signed-in', 401), 'signed-out'],
-  ['another window', problem('moved-on', 412), 'moved-on'],
+  ['another window', problem('moved-on', 412, { document: draftOf('theirs') } as Draft), 'moved-on'],
 ] as const)(
   'after %s nothing is sent until it is settled, and then all of it',
   async (_what, error, kind) => {
@@ -233,8 +241,52 @@ test('a text that is asked for while its last words are on their way is opened w
   expect(newestKnown('m', before)).toMatchObject(answer());
 });
 
+test('what arrived though its answer was lost is nobody else’s, in this window and in the next', async () => {
+  const { keeper, server, told, type, again } = begin();
+  server.isMute = true;
+  type('a');
+  await pass(800);
+  type('b');
+  server.isMute = false;
+  await pass(2000);
+  expect([server.text, server.version, told.includes('moved-on')]).toEqual(['ab', 3, false]);
+
+  server.isMute = true;
+  type('c');
+  await pass(800);
+  type('d');
+  // The page goes; what it had is opened by another.
+  keeper.copyNow();
+  await keeper.giveWay();
+  server.isMute = false;
+  again(readCopy('m', 'd')!);
+  await pass(2000);
+  expect([server.text, told.includes('moved-on')]).toEqual(['abcd', false]);
+});
+
+test('what somebody else saved after an answer was lost is told', async () => {
+  const { server, told, type } = begin();
+  server.isMute = true;
+  type('a');
+  await pass(800);
+  Object.assign(server, { isMute: false, text: 'theirs', version: 3 });
+  await pass(2000);
+  expect([server.text, told.at(-1)]).toEqual(['theirs', 'moved-on']);
+});
+
 test('however often a text is left and opened again, with the server there or not, it has all that was typed and nobody is in the way', async () => {
-  const act = fc.constantFrom('type', 'reopen', 'down', 'up', 'wait', 'slow', 'quick', 'late');
+  const act = fc.constantFrom(
+    'type',
+    'reopen',
+    'down',
+    'up',
+    'wait',
+    'slow',
+    'quick',
+    'late',
+    'mute',
+    'heard',
+  );
   await fc.assert(
     fc.asyncProperty(fc.array(act, { maxLength: 20 }), async (acts) => {
       const { server, told, type, keeper, again, answer, holdSaves } = begin();
@@ -250,6 +302,8 @@ test('however often a text is left and opened again, with the server there or no
         }
         if (one === 'down') server.down = new Unreachable();
         if (one === 'up') server.down = null;
+        if (one === 'mute') server.isMute = true;
+        if (one === 'heard') server.isMute = false;
         if (one === 'wait') await pass(900);
         if (one === 'slow') letGo ??= holdSaves();
         if (one === 'quick') letGo = (letGo?.(), null);
@@ -261,6 +315,7 @@ test('however often a text is left and opened again, with the server there or no
         now = again(unsentCopy('m', 'd') ?? newestKnown('m', asked));
       }
       server.down = null;
+      server.isMute = false;
       letGo?.();
       await pass(20_000);
       expect([server.text, told.includes('moved-on'), unsentCopy('m', 'd')]).toEqual([typed, false, null]);

@@ -3,6 +3,7 @@ import type { DraftDocument } from '#core/draft';
 import { copiedDraft } from '#core/fill';
 import type { CaseRecord } from '#core/record';
 import { ApiProblem, isProblem } from '#client/api';
+import { alsoSent, hasArrived } from './draftDigest';
 import { dropCopy, keepCopy, readCopy, type LocalCopy } from './localCopy';
 
 /** Where the text stands: all of it on the server, or on its way there, or kept here because it cannot go. */
@@ -19,6 +20,8 @@ interface Host {
   member: string;
   /** `over`: another window's text is saved over, which its member has seen. */
   save: (id: string, document: DraftDocument, version: number, over: boolean) => Promise<Draft>;
+  /** The text in what the server says that it has in place of the version that was sent; the document of a draft where this is left out. */
+  textIn?: (current: Draft) => DraftDocument;
   /** Keeps a text that gives way to another among the draft's earlier states. */
   setAside: (id: string, document: DraftDocument) => Promise<unknown>;
   tell: (keeping: Keeping) => void;
@@ -75,6 +78,8 @@ export class DraftKeeper {
   /** False while another screen is shown. */
   private isOpen = true;
   private version: number;
+  /** Digests of what was sent since that version and not answered: one of them may have arrived all the same. */
+  private unanswered: string[];
   private read: () => DraftDocument;
   private changes = 0;
   private sent = 0;
@@ -94,10 +99,11 @@ export class DraftKeeper {
   constructor(
     private readonly host: Host,
     private readonly draft: Pick<Draft, 'id' | 'version' | 'document'>,
-    /** The version that what stands on the page was written on: an older one, where this computer kept it. */
-    version = draft.version,
+    /** What the text on the page was written on: an older version, where this computer kept it. */
+    from: Pick<LocalCopy, 'version' | 'sent'> = draft,
   ) {
-    this.version = version;
+    this.version = from.version;
+    this.unanswered = from.sent ?? [];
     this.read = () => draft.document;
   }
 
@@ -136,8 +142,9 @@ export class DraftKeeper {
 
   /** What is written, with the version the server has. */
   get unsent(): LocalCopy {
-    const { version, host } = this;
-    return { version, document: this.read(), ...(host.on && { on: host.on }) };
+    const { version, host, unanswered } = this;
+    const sent = unanswered.length > 0 && { sent: unanswered };
+    return { version, document: this.read(), ...sent, ...(host.on && { on: host.on }) };
   }
 
   /** The text has changed. */
@@ -190,8 +197,7 @@ export class DraftKeeper {
 
   /** Goes on from a version the server has meanwhile, as after finishing or signing in again. */
   goOnFrom(version: number): void {
-    this.version = version;
-    this.failures = 0;
+    this.isAt(version);
     if (!this.isSaved) void this.flush();
   }
 
@@ -208,10 +214,20 @@ export class DraftKeeper {
       .setAside(this.draft.id, mine)
       .then(() => dropCopy(this.host.member, this.draft.id))
       .catch(() => undefined);
-    this.version = version;
-    this.failures = 0;
+    this.isAt(version);
     this.sent = this.changes;
     this.host.tell({ kind: 'saved', at: savedAt });
+  }
+
+  /** The server has this version, and nothing is on its way to it. */
+  private isAt(version: number): void {
+    if (version !== this.version) this.unanswered = [];
+    this.version = version;
+    this.failures = 0;
+  }
+
+  private textIn(current: Draft): DraftDocument {
+    return this.host.textIn?.(current) ?? current.document;
   }
 
   private send(): Promise<void> {
@@ -237,12 +253,13 @@ export class DraftKeeper {
     const earlier = await this.earlier;
     this.earlier = null;
     if (earlier) this.version = Math.max(this.version, earlier.version);
+    const document = this.read();
+    this.unanswered = alsoSent(this.unanswered, document);
     try {
-      const saved = await this.host.save(this.draft.id, this.read(), this.version, this.over);
+      const saved = await this.host.save(this.draft.id, document, this.version, this.over);
       this.over = false;
-      this.version = saved.version;
+      this.isAt(saved.version);
       this.sent = upTo;
-      this.failures = 0;
       if (!this.isOpen) {
         sentSince.set(this.name, saved);
         this.host.savedElsewhere();
@@ -253,16 +270,22 @@ export class DraftKeeper {
         this.host.tell({ kind: 'saved', at: saved.savedAt });
       }
     } catch (error) {
-      this.failed(error, upTo);
+      await this.failed(error, upTo);
     }
   }
 
-  private failed(error: unknown, upTo: number): void {
+  private async failed(error: unknown, upTo: number): Promise<void> {
     this.copyNow();
     const { keptHere } = this;
     if (isProblem(error, 'moved-on')) {
+      const current = error.problem.current as Draft;
+      // What arrived though its answer did not is no one else's: from there it goes on.
+      if (hasArrived(this.unanswered, this.textIn(current))) {
+        this.isAt(current.version);
+        return this.sendOnce();
+      }
       this.failures += 1;
-      return this.host.tell({ kind: 'moved-on', current: error.problem.current as Draft });
+      return this.host.tell({ kind: 'moved-on', current });
     }
     if (isProblem(error, 'not-signed-in')) {
       this.failures += 1;

@@ -6,6 +6,7 @@ export {
   isBeingSent,
   unsentCopy,
 } from './draftKeeper';
+export { alsoSent, hasArrived } from './draftDigest';
 export { type LocalCopy, copiesOf, dropCopy, keepCopy, readCopy } from './localCopy';
 export { PressedKeys } from './pressedKeys';
 export { SentencesTyped } from './sentencesTyped';

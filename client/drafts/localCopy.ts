@@ -11,6 +11,8 @@ const WrittenOnSchema = z.object({ to: z.string().startsWith('/cases/'), called:
 const LocalCopySchema = z.object({
   version: z.int32().min(1),
   document: DraftDocumentSchema,
+  // Digests of what was sent since that version without an answer: one of them may have arrived all the same.
+  sent: z.array(z.string()).optional(),
   // Absent for a draft, which is written on its leaf.
   on: WrittenOnSchema.optional(),
 });
@@ -23,10 +25,11 @@ const placeNow = () => (casesOnComputers() === 'none' ? 'tab' : 'computer');
 
 /** Keeps a copy of a draft on this computer. Returns false when the browser has no room for it. */
 export function keepCopy(member: string, draft: string, copy: LocalCopy): boolean {
+  const sent = copy.sent ? `"sent":${JSON.stringify(copy.sent)},` : '';
   const on = copy.on ? `"on":${JSON.stringify(copy.on)},` : '';
   return keepWritten(
     name(member, draft),
-    `{"version":${copy.version},${on}"document":${writtenDraft(copy.document)}}`,
+    `{"version":${copy.version},${sent}${on}"document":${writtenDraft(copy.document)}}`,
     placeNow(),
   );
 }

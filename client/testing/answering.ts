@@ -9,9 +9,9 @@ export interface Sent {
 type Answer = { status?: number; json: unknown };
 
 /** What the server says when it refuses. */
-export const refusal = (code: string, detail: string): Answer => ({
+export const refusal = (code: string, detail: string, more: object = {}): Answer => ({
   status: 409,
-  json: { type: 'about:blank', title: 'Refused', status: 409, detail, code },
+  json: { type: 'about:blank', title: 'Refused', status: 409, detail, code, ...more },
 });
 
 /** The route that a method and a path lead to. Throws where none does, as the real server would answer 404. */

@@ -1,7 +1,16 @@
-import type { Entry } from '#contracts';
+import type { Draft, Entry } from '#contracts';
 import { keepDraft, type WaitingAct } from '#client/atHand';
 import { ApiProblem, call, isProblem } from '#client/api';
-import { copiesOf, dropCopy, isBeingSent, readCopy } from '#client/drafts';
+import {
+  alsoSent,
+  copiesOf,
+  dropCopy,
+  hasArrived,
+  isBeingSent,
+  keepCopy,
+  readCopy,
+  type LocalCopy,
+} from '#client/drafts';
 import { tellKeptUses } from '#client/offers';
 import { dropWaiting, noteRefused, tellWaiting, waitingActs } from './acts';
 import { openLeaves, sendAlone } from './leafLocks';
@@ -40,6 +49,18 @@ async function sendActs(member: string, sent: Sent): Promise<void> {
   }
 }
 
+/** Sends what this computer kept of a draft: over the version it was written on alone, or over a text of its own that arrived unanswered. */
+async function sendCopy(member: string, draft: string, copy: LocalCopy): Promise<Draft> {
+  const { document, version, sent = [] } = copy;
+  const send = (on: number) => call('saveDraft', { params: { draft }, body: { document }, version: on });
+  keepCopy(member, draft, { ...copy, sent: alsoSent(sent, document) });
+  return send(version).catch((error: unknown) => {
+    const current = isProblem(error, 'moved-on') ? (error.problem.current as Draft) : null;
+    if (!current || !hasArrived(alsoSent(sent, document), current.document)) throw error;
+    return send(current.version);
+  });
+}
+
 /** Sends texts of leaves that are not open anywhere; others are sent where they are written. What another computer saved meanwhile is for its member to choose from. */
 async function sendTexts(member: string, sent: Sent): Promise<void> {
   const open = await openLeaves();
@@ -51,8 +72,7 @@ async function sendTexts(member: string, sent: Sent): Promise<void> {
     const copy = isSentElsewhere ? null : readCopy(member, draft);
     if (!copy || copy.on) continue;
     try {
-      const { document, version } = copy;
-      const saved = await call('saveDraft', { params: { draft }, body: { document }, version });
+      const saved = await sendCopy(member, draft, copy);
       dropCopy(member, draft);
       tellWaiting();
       await keepDraft(saved);

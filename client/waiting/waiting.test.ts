@@ -6,7 +6,7 @@ import { plainPassage, plainText } from '#core/passage';
 import { emptyRecord } from '#core/record';
 import { ANSWERS_AT_HAND, openStore, ownComputer } from '#client/atHand';
 import { answersAreKept, call } from '#client/api';
-import { copiesOf, keepCopy, readCopy } from '#client/drafts';
+import { alsoSent, copiesOf, keepCopy, readCopy } from '#client/drafts';
 import { newLeaf } from '#client/cases';
 import { answering, refusal, type Sent as Asked } from '../testing/answering';
 import { keptHere } from '../testing/keptHere';
@@ -41,6 +41,8 @@ interface StandIn {
   sent: Asked[];
   /** Versions of drafts that were begun. */
   drafts: Map<string, number>;
+  /** What the next text of a draft is refused for, once: another one is there. */
+  texts: Map<string, DraftDocument>;
 }
 let server: StandIn;
 let restore: () => void;
@@ -74,6 +76,11 @@ function answerOf(to: string, body: unknown) {
   const { document } = body as { document: DraftDocument };
   const version = server.drafts.get(id);
   if (version === undefined) return refusal('not-found', 'It is not there.');
+  const there = server.texts.get(id);
+  if (there) {
+    server.texts.delete(id);
+    return refusal('moved-on', 'It was changed.', { current: draftNow(id, version, there) });
+  }
   server.drafts.set(id, version + 1);
   return { json: draftNow(id, version + 1, document) };
 }
@@ -82,7 +89,7 @@ beforeEach(async () => {
   await emptyStore();
   keptHere();
   locksHere();
-  server = { isDown: false, refuses: new Map(), sent: [], drafts: new Map() };
+  server = { isDown: false, refuses: new Map(), sent: [], drafts: new Map(), texts: new Map() };
   ({ sent: server.sent, restore } = answering(answerOf));
   answersAreKept(ANSWERS_AT_HAND);
   await ownComputer(RUAN);
@@ -175,6 +182,22 @@ test('texts of leaves that are open nowhere are sent; of one that is open its ow
   await sendWaiting('ruan');
   expect(copiesOf('ruan')).toEqual([]);
   expect(copiesOf('odile')).toEqual(['d3']);
+});
+
+test('what arrived though its answer was lost is gone on from; what another computer saved is not', async () => {
+  for (const [id, sent] of [
+    ['own', alsoSent([], textOf('Seen'))],
+    ['other', alsoSent([], textOf('Other words'))],
+  ] as const) {
+    server.drafts.set(id, 4);
+    server.texts.set(id, textOf('Seen'));
+    keepCopy('ruan', id, { version: 3, document: textOf('Seen at dusk.'), sent });
+  }
+  await sendWaiting('ruan');
+  expect(copiesOf('ruan')).toEqual(['other']);
+  expect([server.drafts.get('own'), server.drafts.get('other')]).toEqual([5, 4]);
+  // What was sent now may have arrived as well, for all that this computer knows.
+  expect(readCopy('ruan', 'other')!.sent).toHaveLength(2);
 });
 
 test('a text that the server refuses stays on this computer, word for word', async () => {

@@ -7,4 +7,5 @@ export type { EntryChange } from './entryDifference';
 export { wordDifference } from './wordDifference';
 export type { Piece } from './wordDifference';
 export { isSame } from './isSame';
+export { digestOf } from './digest';
 export { slips } from './slips';

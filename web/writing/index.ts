@@ -21,7 +21,7 @@ export { FinishedPanel } from './keeping/FinishedPanel';
 export { LengthLine } from './keeping/LengthLine';
 export { KeepingLine } from './keeping/KeepingLine';
 export { TextNotice } from './keeping/TextNotice';
-export { asDraft, useTextKeeping } from './keeping/useTextKeeping';
+export { asDraft, useTextKeeping, type KeptText } from './keeping/useTextKeeping';
 export { useUnsentCopy } from './keeping/useUnsentCopy';
 export { proposeAnswers, type ProposedAnswer, type Proposer } from './blanks/proposedAnswers';
 export { KeepingNotice } from './keeping/KeepingNotice';

@@ -4,7 +4,7 @@ import { isSame } from '#core/difference';
 import type { LocalCopy } from '#client/drafts';
 import type { DraftDocument } from '#core/draft';
 import { canonical } from '#core/passage';
-import { useTextKeeping } from '../../writing';
+import { useTextKeeping, type KeptText } from '../../writing';
 import { putRows } from './useBatch';
 
 /** Whether two letters are the same to their reader and to who fills them: an editor writes the same text otherwise than the core. */
@@ -39,5 +39,6 @@ export function useLetterKeeping({ of, member, row, base, document, copy, saved 
     return rows[0]!.version;
   };
   const on = { to: `/cases/${of}?show=letters&row=${row.id}`, called: 'letter' };
-  return useTextKeeping({ member, text: row, document, copy, on, save });
+  const textIn = (current: KeptText) => (current as unknown as BatchRow).byHand?.document ?? base;
+  return useTextKeeping({ member, text: row, document, copy, on, save, textIn });
 }

@@ -2,6 +2,7 @@ import { EditorContent, type Editor } from '@tiptap/react';
 import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { createPortal } from 'react-dom';
 import type { DraftKeeper } from '#client/drafts';
+import type { TrayLine } from '#contracts';
 import { emptyDraft, type DraftDocument } from '#core/draft';
 import { nameFaults, proposedName } from '#core/naming';
 import { isEmptyPassage } from '#core/passage';
@@ -17,6 +18,7 @@ import {
   useSpelling,
   useTextKeeping,
   useUnsentCopy,
+  type KeptText,
   type Proposer,
 } from '../../writing';
 import { nameOfWords, saidIn, wordsOfName } from './lineName';
@@ -45,7 +47,8 @@ function useLineKeeping(
     return lineNow(of, line.id)?.version ?? (version ?? line.version) + 1;
   };
   const on = { to: `/cases/${of}?line=${line.id}`, called: 'name' };
-  return useTextKeeping({ member: member.id, text: line, document: opened, copy, on, save });
+  const textIn = (current: KeptText) => (current as TrayLine).document ?? emptyDraft();
+  return useTextKeeping({ member: member.id, text: line, document: opened, copy, on, save, textIn });
 }
 
 /** The words that the editor holds, followed as they change. */
@@ -59,9 +62,10 @@ function useWritten(document: DraftDocument) {
 
 /** The new name of a file, with what this computer has of it that the server never got. */
 export function LineText(given: LineGiven) {
-  const { id, document } = given.line;
+  const { id } = given.line;
   const { member } = useShell();
-  const copy = useUnsentCopy({ member: member.id, id, document });
+  // What this page knows of a line is what the server will have: it says nothing of what has arrived.
+  const copy = useUnsentCopy({ member: member.id, id, document: null });
   const [turn, setTurn] = useState(0);
   const renew = useCallback(() => setTurn((now) => now + 1), []);
   // Shown anew it is as the server has it.

@@ -66,7 +66,7 @@ function serverAt(version: number) {
   const server = { version, words: 'theirs' };
   const save = (document: DraftDocument, on: number | null) => {
     if (on !== null && on !== server.version) {
-      const current = { id: 'l', version: server.version };
+      const current = { id: 'l', version: server.version, words: server.words };
       throw new ApiProblem({
         type: '',
         title: '',
@@ -83,11 +83,13 @@ function serverAt(version: number) {
   return { server, save: async (document: DraftDocument, on: number | null) => save(document, on) };
 }
 
+const textIn = (current: object) => documentOf((current as { words: string }).words);
+
 /** A text on the page, written on by a member who may go on elsewhere. */
 function written(save: ReturnType<typeof serverAt>['save'], version: number) {
   const document = documentOf('');
   const copy = unsentCopy('imke', 'l');
-  const given = { member: 'imke', text: { id: 'l', version }, document, copy, on: ON, save };
+  const given = { member: 'imke', text: { id: 'l', version }, document, copy, on: ON, save, textIn };
   const { result, unmount } = renderHook(() => useTextKeeping(given));
   const type = (words: string) =>
     act(() => {

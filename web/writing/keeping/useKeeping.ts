@@ -33,7 +33,7 @@ export function useKeeping(
     const setAside = (id: string, document: Draft['document']) =>
       call('setAside', { params: { draft: id }, body: { document } });
     const host = { member, save, setAside, tell: setKeeping, savedElsewhere: () => askAgain(draft) };
-    return new DraftKeeper(host, draft, copy?.version);
+    return new DraftKeeper(host, draft, copy ?? undefined);
   }, [draft, member, copy]);
   useEffect(() => {
     const keepHere = () => keeper.copyNow();

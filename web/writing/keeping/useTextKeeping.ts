@@ -26,13 +26,15 @@ interface Options {
   on: NonNullable<LocalCopy['on']>;
   /** Saves it where it belongs, on the version given, or over whatever is there for null; gives the version it then has. */
   save: (document: DraftDocument, version: number | null) => Promise<number>;
+  /** The text in what the server says that it is kept with. */
+  textIn: (current: KeptText) => DraftDocument;
 }
 
 /** Keeps a text that is written on as drafts are kept: on this computer within a moment, and sent until it is saved. */
 export function useTextKeeping(opened: Options): { keeper: DraftKeeper; keeping: Keeping } {
   const [keeping, setKeeping] = useState<Keeping>({ kind: 'saved', at: new Date().toISOString() });
   // What it was opened with: what is shown of it meanwhile comes from here.
-  const [{ member, text, document, copy, on, save }] = useState(opened);
+  const [{ member, text, document, copy, on, save, textIn }] = useState(opened);
   const keeper = useMemo(
     () =>
       new DraftKeeper(
@@ -44,13 +46,14 @@ export function useTextKeeping(opened: Options): { keeper: DraftKeeper; keeping:
           },
           setAside: () => Promise.resolve(),
           tell: setKeeping,
+          textIn,
           on,
           savedElsewhere: () => undefined,
         },
         asDraft(text, document),
-        copy?.version,
+        copy ?? undefined,
       ),
-    [member, text, document, copy, on, save],
+    [member, text, document, copy, on, save, textIn],
   );
   useEffect(() => {
     const keepHere = () => keeper.copyNow();

@@ -7,7 +7,7 @@ import type { DraftDocument } from '#core/draft';
 interface Options {
   member: string;
   id: string;
-  /** The text as the server has it; null for none. */
+  /** The text as the server has it; null for none, and where that is not known. */
   document: DraftDocument | null;
   /** Whether two such texts are the same. */
   isSame?: (a: DraftDocument, b: DraftDocument) => boolean;
