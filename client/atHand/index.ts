@@ -12,6 +12,7 @@ export {
   type KeptCounts,
 } from './answers';
 export { chosenFiles } from './chosenFiles';
+export { keepAnew } from './keepAnew';
 export { keepTrayHere, trayHere } from './trays';
 export { casesOnComputers } from './onComputers';
 export { hasNoRoom, onRoom } from './room';

@@ -255,6 +255,8 @@ export class DraftKeeper {
     if (earlier) this.version = Math.max(this.version, earlier.version);
     const document = this.read();
     this.unanswered = alsoSent(this.unanswered, document);
+    // Should the page go before the answer comes, it is known what was sent.
+    this.copyNow();
     try {
       const saved = await this.host.save(this.draft.id, document, this.version, this.over);
       this.over = false;
@@ -282,7 +284,7 @@ export class DraftKeeper {
       // What arrived though its answer did not is no one else's: from there it goes on.
       if (hasArrived(this.unanswered, this.textIn(current))) {
         this.isAt(current.version);
-        return this.sendOnce();
+        return this.hasGivenWay ? undefined : this.sendOnce();
       }
       this.failures += 1;
       return this.host.tell({ kind: 'moved-on', current });

@@ -1,6 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { MOST_ROWS_AT_ONCE, type Batch, type BatchRow, type RowChange } from '#contracts';
 import { call } from '#client/api';
+import { keepAnew } from '#client/atHand';
 import type { BatchSetup } from '#core/batch';
 import { KEYS, queryClient } from '../../api';
 
@@ -8,7 +9,7 @@ import { KEYS, queryClient } from '../../api';
 export const useBatch = (of: string) =>
   useQuery({ queryKey: KEYS.batch(of), queryFn: () => call('batch', { params: { case: of } }) });
 
-/** Shows rows as they are now, without asking for the table. `gone`: those that were taken out. */
+/** Shows rows as the server has them now, here and on this computer, without asking for the table. `gone`: those that were taken out. */
 export function putRows(
   of: string,
   changed: readonly BatchRow[],
@@ -23,6 +24,7 @@ export function putRows(
         rows: batch.rows.flatMap((row) => (gone.has(row.id) ? [] : (byId.get(row.id) ?? row))),
       },
   );
+  keepAnew(`/api/cases/${encodeURIComponent(of)}/batch`, () => queryClient.getQueryData(KEYS.batch(of)));
 }
 
 /** What is seen of a change before the server has it. */

@@ -1,6 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { MOST_LINES_AT_ONCE, type LineChange, type Tray, type TrayLine } from '#contracts';
 import { call } from '#client/api';
+import { keepAnew } from '#client/atHand';
 import type { TraySetup } from '#core/naming';
 import { KEYS, queryClient } from '../../api';
 
@@ -56,6 +57,7 @@ async function sendChanges(of: string, changes: readonly LineChange[]): Promise<
     const { lines } = await call('changeTrayLines', { params: { case: of }, body: { changes: part } });
     putLines(of, lines, new Set(part.filter(({ drop }) => drop).map(({ line }) => line)));
   }
+  keepAnew(`/api/cases/${encodeURIComponent(of)}/tray`, () => queryClient.getQueryData(KEYS.tray(of)));
 }
 
 /** Keeps how files are named, seen at once. */
