@@ -2,6 +2,7 @@
  * `npm run soak -- fuzz [requests] [seed]`: requests of every shape to the built server, on both stores.
  * `npm run soak -- properties [rounds]`: all properties with other seeds than `npm test` takes.
  * `npm run soak -- kills [rounds]`: what brings in, backs up and restores is killed at any moment: before or after, never between.
+ * `npm run soak -- writing [times] [seed]`: texts are written in while pages are left, opened again and crash, and the line and the server go.
  * `npm run soak -- linear`: whatever reads text, on 85 kinds of text, takes time in proportion to their length.
  */
 import { build, install, run, tool } from './steps.mjs';
@@ -22,9 +23,12 @@ if (what === 'fuzz') {
 } else if (what === 'kills') {
   build();
   run('Killed at any moment', tool('tsx'), ['soak/kills.ts', ...rest]);
+} else if (what === 'writing') {
+  build();
+  run('Writing, whatever happens', tool('tsx'), ['soak/writing.ts', ...rest]);
 } else if (what === 'linear') {
   run('Time in proportion to the length of a text', tool('tsx'), ['soak/linear.ts']);
 } else {
-  process.stdout.write('Say what to soak: fuzz, properties, kills or linear.\n');
+  process.stdout.write('Say what to soak: fuzz, properties, kills, writing or linear.\n');
   process.exit(1);
 }
