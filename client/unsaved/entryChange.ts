@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { isSame } from '#core/difference';
+import type { Entry } from '#contracts';
+import { digestOf, isSame } from '#core/difference';
 import type { EntryContent } from '#core/entry';
 import { dropKept, keep, kept } from '#client/kept';
 
@@ -12,6 +13,8 @@ const EntryChangeSchema = z.object({
   reason: z.string(),
   /** Names a new entry once it was sent: sent again, since the answer was lost, it is no second one. */
   sent: z.string().optional(),
+  /** Of what was sent last: should the answer be lost, it may have arrived all the same. */
+  digest: z.string().optional(),
   /** The proposal that is being amended: saving accepts it so. */
   proposal: z.string().optional(),
 });
@@ -35,3 +38,17 @@ export const saysNothing = (
   { content, reason, base, proposal, sent }: UnsavedEntryChange,
   start: Pick<UnsavedEntryChange, 'content' | 'base'>,
 ): boolean => reason === '' && base === start.base && !proposal && !sent && isSame(content, start.content);
+
+/**
+ * A change of which the last that was sent has arrived, though its answer did not, as the entry says that is there now: what is
+ * written since, as a change of that revision. Null where somebody else saved it, or nothing of it arrived.
+ */
+export function arrivedChange(
+  { digest, ...change }: UnsavedEntryChange,
+  { revision, savedBy, content, reason }: Entry,
+  member: string,
+): UnsavedEntryChange | null {
+  if (digest === undefined || revision <= change.base || savedBy !== member) return null;
+  if (digest !== digestOf(content)) return null;
+  return { ...change, base: revision, reason: change.reason === reason ? '' : change.reason };
+}

@@ -1,2 +1,2 @@
-export { dropUnsaved, keepUnsaved, readUnsaved, saysNothing, unsavedKey } from './entryChange';
+export { arrivedChange, dropUnsaved, keepUnsaved, readUnsaved, saysNothing, unsavedKey } from './entryChange';
 export type { UnsavedEntryChange } from './entryChange';

@@ -39,14 +39,13 @@ export async function changeDraft(
     return changed;
   });
   if (row) return toDraft(row);
-  const current = toDraft(await ownDraft(context.db, member, id));
-  // The same save sent again, because the answer to the first was lost: it is done already.
-  if (
-    current.version === version + 1 &&
-    values.document &&
-    isDeepStrictEqual(values.document, current.document)
-  )
-    return current;
+  const there = await ownDraft(context.db, member, id);
+  const current = toDraft(there);
+  // The same change sent again, because the answer to the first was lost: it is done already.
+  const isThere = Object.entries(values).every(([key, value]) =>
+    isDeepStrictEqual(value, there[key as keyof Change]),
+  );
+  if (there.version === version + 1 && isThere) return current;
   throw new Refusal(
     'moved-on',
     'This draft was saved from another window meanwhile. What you wrote here is safe.',

@@ -135,3 +135,18 @@ test('what was answered on an earlier leaf of the case is offered on the next, a
   ]);
   expect((await ruan.get(`/api/drafts/${first.id}/earlier`)).body).toEqual([]);
 });
+
+test('finished or opened again twice, since the answer to the first was lost, it is done once; another save in between is told', async () => {
+  const draft = await write(imke, await begin(imke, null), 'Weighed and fed.');
+  const at = (act: string, version: number) =>
+    imke.post(`/api/drafts/${draft.id}/${act}`).set('If-Match', `"${version}"`);
+  for (const act of ['finish', 'reopen']) {
+    const { version } = (await imke.get(`/api/drafts/${draft.id}`)).body as Draft;
+    const done = (await at(act, version).expect(200)).body as Draft;
+    expect((await at(act, version).expect(200)).body).toEqual(done);
+    expect(done.version).toBe(version + 1);
+  }
+  const { version } = (await imke.get(`/api/drafts/${draft.id}`)).body as Draft;
+  await write(imke, { ...draft, version }, 'Weighed, fed and ringed.');
+  expect(((await at('finish', version).expect(412)).body as Problem).code).toBe('moved-on');
+});

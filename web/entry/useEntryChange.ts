@@ -1,9 +1,11 @@
 import { useMutation } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import type { Entry } from '#contracts';
+import { digestOf } from '#core/difference';
 import { withoutEmptySigns, withoutUnusedConditions, type EntryContent } from '#core/entry';
 import { call, isProblem } from '#client/api';
 import {
+  arrivedChange,
   dropUnsaved,
   keepUnsaved,
   readUnsaved,
@@ -29,6 +31,22 @@ function useLettingGoOfNothing(
     const rest = setTimeout(() => saysNothing(change, { content, base }) && setChange(null), AT_REST_MS);
     return () => clearTimeout(rest);
   }, [change, content, base, setChange]);
+}
+
+/** What is written of an entry and not saved, as this computer keeps it; null for nothing. */
+function useUnsaved(member: string, entry: Entry | null, start: UnsavedEntryChange) {
+  const key = unsavedKey(member, entry?.id);
+  const [change, setChange] = useState<UnsavedEntryChange | null>(() => readUnsaved(key));
+  const arrived = change && entry && arrivedChange(change, entry, member);
+  if (arrived) setChange(saysNothing(arrived, start) ? null : arrived);
+  useIsWriting(change !== null);
+  useEffect(() => {
+    // With no room on this computer the page itself still holds the change.
+    if (change) keepUnsaved(key, change);
+    else dropUnsaved(key);
+  }, [change, key]);
+  useLettingGoOfNothing(change, start, setChange);
+  return [change, setChange] as const;
 }
 
 /** Where a new entry goes, or which entry is changed. */
@@ -60,6 +78,7 @@ async function sendChange(
     return entry && { entry, waits: false };
   }
   if ('entry' in target) {
+    put({ ...now, digest: digestOf(body.content) });
     const entry = await call('saveEntry', { params: { entry: target.entry.id }, body, version: base });
     return { entry, waits: false };
   }
@@ -81,22 +100,14 @@ export function useEntryChange(
   told: { saved: (kept: KeptEntry) => void; proposed: () => void },
 ) {
   const entry = 'entry' in target ? target.entry : null;
-  const key = unsavedKey(member, entry?.id);
   const start: UnsavedEntryChange = {
     base: entry?.revision ?? 0,
     content: entry?.content ?? fresh,
     reason: '',
   };
-  const [change, setChange] = useState<UnsavedEntryChange | null>(() => readUnsaved(key));
+  const [change, setChange] = useUnsaved(member, entry, start);
   const [setAside, setSetAside] = useState<UnsavedEntryChange | null>(null);
   const now = change ?? start;
-  useIsWriting(change !== null);
-  useEffect(() => {
-    // With no room on this computer the page itself still holds the change.
-    if (change) keepUnsaved(key, change);
-    else dropUnsaved(key);
-  }, [change, key]);
-  useLettingGoOfNothing(change, start, setChange);
   const put = (next: UnsavedEntryChange) => setChange(next);
 
   const save = useMutation({
@@ -125,7 +136,8 @@ export function useEntryChange(
       else save.mutate(now.base);
     },
     saving: save.isPending,
-    error: refusedFor ? null : save.error,
+    // What arrived though its answer was lost is saved.
+    error: refusedFor || !change ? null : save.error,
     /** What someone else saved since this change was begun; null when nobody did. */
     theirs: change ? theirs : null,
     saveOverTheirs: () => theirs && save.mutate(theirs.revision),
