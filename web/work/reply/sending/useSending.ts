@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call, ForPeople, isProblem } from '#client/api';
+import { call, ForPeople, isProblem, Unreachable } from '#client/api';
 import { calendarToday } from '#client/clock';
 import { KEYS, queryClient, usePreferences } from '../../../api';
 import type { LeafWithMaterial } from '../../../leaf';
@@ -28,6 +28,8 @@ type OnLeaf = Pick<LeafWithMaterial, 'draft' | 'keeper' | 'isWhole' | 'settle' |
 export function useSending({ draft, keeper, isWhole, settle, say }: OnLeaf, answered: Message | null) {
   const preferences = usePreferences().data;
   const [doubts, setDoubts] = useState<readonly string[]>([]);
+  // The letter's name, the same until the server has said something of it: sent again since its answer was lost, it is no second one.
+  const [id, setId] = useState(() => crypto.randomUUID());
   const sending = useMutation({
     mutationFn: async (sure: boolean) => {
       if (!navigator.onLine) throw new Offline();
@@ -37,7 +39,7 @@ export function useSending({ draft, keeper, isWhole, settle, say }: OnLeaf, answ
         params: { draft: draft.id },
         version: keeper.savedVersion,
         body: {
-          ...{ id: crypto.randomUUID(), sure, today: calendarToday() },
+          ...{ id, sure, today: calendarToday() },
           wait: preferences?.sendingWait ?? USUAL_WAIT,
           inReplyTo: answered?.id ?? null,
           references: [...(answered?.references ?? [])],
@@ -47,6 +49,9 @@ export function useSending({ draft, keeper, isWhole, settle, say }: OnLeaf, answ
     onSuccess: ({ draft: finished }) => {
       settle(finished);
       void queryClient.invalidateQueries({ queryKey: KEYS.sendings });
+    },
+    onSettled: (_, error) => {
+      if (!(error instanceof Unreachable)) setId(crypto.randomUUID());
     },
     onError: (error) => {
       if (isProblem(error, 'doubtful')) setDoubts((error.problem.faults ?? []).map(({ message }) => message));
