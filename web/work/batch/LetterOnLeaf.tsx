@@ -24,6 +24,7 @@ interface Props {
   handleRef: RefObject<LetterHandle | null>;
   actions: readonly Action[];
   say: (words: string | null) => void;
+  inHand: HTMLElement | null;
   beside: HTMLElement | null;
   notices: HTMLElement | null;
 }

@@ -46,7 +46,9 @@ interface Props {
   handleRef: RefObject<LetterHandle | null>;
   actions: readonly Action[];
   say: (words: string | null) => void;
-  /** Where in the margin what speaks of the caret is drawn. */
+  /** Where in the margin the blank that one fills in is drawn, in sight. */
+  inHand: HTMLElement | null;
+  /** Where in the margin all else that speaks of the caret is drawn. */
   beside: HTMLElement | null;
   /** Where in the margin it is told that the letter is not saved: at its head, in sight. */
   notices: HTMLElement | null;
@@ -108,6 +110,7 @@ export function LetterText(props: Props) {
   });
   const { editor, placing, offering, counts } = parts;
   const leaf = useLeafState(editor);
+  const atCaret = leaf.blank ? props.inHand : props.beside;
   const written = useHead(editor, here, false);
   useEffect(() => {
     keeper.readFrom(() => documentOf(editor));
@@ -150,10 +153,10 @@ export function LetterText(props: Props) {
           />,
           props.notices,
         )}
-      {props.beside &&
+      {atCaret &&
         createPortal(
           <AtCaret {...{ one: here, editor, leaf, placing, offering }} draft="" listsReach={false} />,
-          props.beside,
+          atCaret,
         )}
     </>
   );

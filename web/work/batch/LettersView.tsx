@@ -94,6 +94,8 @@ const entriesOf = (setup: BatchSetup, letters: readonly Letter[]): string[] => [
 export function LettersView({ one, setup, index, made }: Props) {
   const { letters, maker, done, isReady } = made;
   const [said, say] = useState<string | null>(null);
+  // A blank that is filled in is what one has in hand: it comes before the list, all else about the letter behind it.
+  const [inHand, setInHand] = useState<HTMLElement | null>(null);
   const [beside, setBeside] = useState<HTMLElement | null>(null);
   const [notices, setNotices] = useState<HTMLElement | null>(null);
   const handleRef = useRef<LetterHandle | null>(null);
@@ -112,6 +114,7 @@ export function LettersView({ one, setup, index, made }: Props) {
   const margin = (
     <div className="grid gap-2 pt-4">
       <div ref={setNotices} className="empty:hidden" />
+      <div ref={setInHand} className="empty:hidden" />
       <ShownLetters {...{ letters, sample }} {...listed} />
       <LetterList {...{ letters: inList, here: letter?.row.id ?? null, go, press, listRef }} />
       <ByHandLine letters={letters} />
@@ -151,7 +154,7 @@ export function LettersView({ one, setup, index, made }: Props) {
       {letter && maker && (
         <LetterOnLeaf
           key={letter.row.id}
-          {...{ one, letter, handleRef, actions, say, beside, notices }}
+          {...{ one, letter, handleRef, actions, say, inHand, beside, notices }}
           record={maker.recordOf(letter.row)}
         />
       )}
