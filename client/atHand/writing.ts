@@ -1,10 +1,10 @@
+import { locks } from '#client/locks';
+
 /** Held by every window in which something is being written; an update of the application waits for all of them. */
 const WRITING = 'elderleaf-writing';
 
 let writers = 0;
 let letGo: (() => void) | null = null;
-
-const locks = (): LockManager | undefined => (typeof navigator === 'undefined' ? undefined : navigator.locks);
 
 /** Notes that something is being written in this window from here on. Gives what ends that. */
 export function beginWriting(): () => void {

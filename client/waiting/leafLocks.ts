@@ -1,10 +1,9 @@
+import { locks } from '#client/locks';
+
 /** While a leaf is open somewhere in this browser, its own page sends what is written on it. */
 const nameOf = (draft: string) => `elderleaf-leaf-${draft}`;
 /** Held by whoever sends what waits; who opens a leaf waits for that, so that no text is sent twice. */
 const SENDING = 'elderleaf-sending';
-
-// Without TLS browsers have no locks: nothing is then sent but by the leaves themselves.
-const locks = (): LockManager | undefined => (typeof navigator === 'undefined' ? undefined : navigator.locks);
 
 const held = new Map<string, () => void>();
 
