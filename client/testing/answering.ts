@@ -1,9 +1,16 @@
 import { ROUTES, type Route } from '#contracts';
 
-/** A request that a page sent: method, path and the body it carried. */
+/** A request that a page sent: method, path, the body it carried, and the version that it was made to; null for none. */
 export interface Sent {
   to: string;
   body: unknown;
+  version: number | null;
+}
+
+interface Init {
+  method: string;
+  body?: string;
+  headers?: Record<string, string>;
 }
 
 type Answer = { status?: number; json: unknown };
@@ -33,22 +40,30 @@ function hold(route: Route, body: unknown, { status = 200, json }: Answer): void
 
 /**
  * Stands in for the server until it is put back: what is sent is written down in order, and answered by the function
- * given, from "METHOD path" and the body. Both are held against the contract: a stand-in that answers what the server never
+ * given, from "METHOD path", the body and the version. Both are held against the contract: a stand-in that answers what the server never
  * would lets a page pass that fails. Gives the list that is written to, and what puts the real thing back.
  */
-export function answering(answer: (to: string, body: unknown) => Answer): {
+export function answering(answer: (to: string, body: unknown, version: number | null) => Answer): {
   sent: Sent[];
   restore: () => void;
 } {
   const real = globalThis.fetch;
   const sent: Sent[] = [];
-  globalThis.fetch = ((path: string, { method, body }: { method: string; body?: string }) => {
-    const one = { to: `${method} ${path}`, body: body === undefined ? null : (JSON.parse(body) as unknown) };
-    const answered = answer(one.to, one.body);
+  globalThis.fetch = ((path: string, { method, body, headers }: Init) => {
+    const made = headers?.['If-Match'];
+    const version = made === undefined ? null : Number(made.replaceAll('"', ''));
+    const read = body === undefined ? null : (JSON.parse(body) as unknown);
+    const one = { to: `${method} ${path}`, body: read, version };
+    const answered = answer(one.to, one.body, version);
     hold(routeOf(method, path), one.body, answered);
     sent.push(one);
     const { status = 200, json } = answered;
-    return Promise.resolve(new Response(json === null ? null : JSON.stringify(json), { status }));
+    // As far as a page reads it: where there is a document there is no Response of Node's.
+    const response = {
+      ...{ ok: status < 400, status },
+      json: () => Promise.resolve(JSON.parse(JSON.stringify(json)) as unknown),
+    };
+    return Promise.resolve(response as Response);
   }) as typeof fetch;
   return { sent, restore: () => void (globalThis.fetch = real) };
 }
