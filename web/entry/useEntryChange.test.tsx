@@ -1,12 +1,11 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import { act, cleanup, renderHook } from '@testing-library/react';
-import { QueryClientProvider } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
 import type { Entry } from '#contracts';
 import { newEntry, type EntryContent } from '#core/entry';
 import { plainPassage } from '#core/passage';
 import { answering, refusal, type Sent } from '../../client/testing/answering';
 import { queryClient } from '../api';
+import { asking, settled } from '../testing/settled';
 import { useEntryChange } from './useEntryChange';
 
 const content = (words: string): EntryContent => newEntry('Fed', 'en-GB', plainPassage(words));
@@ -45,12 +44,6 @@ afterEach(() => {
   restore();
 });
 
-const wrapper = ({ children }: { children: ReactNode }) => (
-  <QueryClientProvider client={queryClient}>{children}</QueryClientProvider>
-);
-
-const turn = () => new Promise((go) => setTimeout(go));
-
 /** The page of the entry, as Odile has it open. */
 function opened(isProposal = false) {
   const told: string[] = [];
@@ -60,21 +53,13 @@ function opened(isProposal = false) {
   };
   const { result, rerender, unmount } = renderHook(
     ({ entry }) => useEntryChange('odile', { entry }, content(''), isProposal, hears),
-    { wrapper, initialProps: { entry: server.entry } },
+    { wrapper: asking, initialProps: { entry: server.entry } },
   );
   const write = (words: string) => act(() => result.current.setContent(content(words)));
-  const settle = (begin: () => void) =>
-    act(async () => {
-      begin();
-      do await turn();
-      while (queryClient.isMutating() > 0);
-      // The page is told in the turn after.
-      await turn();
-    });
-  const save = () => settle(() => result.current.save());
+  const save = () => settled(() => result.current.save());
   /** The page hears what the server has by now. */
   const hear = () => rerender({ entry: server.entry });
-  return { change: () => result.current, told, write, save, settle, hear, unmount };
+  return { change: () => result.current, told, write, save, hear, unmount };
 }
 
 test('it follows the entry until something is changed, and is saved as the next revision with its reason', async () => {
@@ -112,7 +97,7 @@ test('saved without a change nothing is sent', async () => {
 });
 
 test('of what somebody else saved meanwhile one hears; one’s own goes over it, or is made one with it', async () => {
-  const { change, told, write, save, settle, hear } = opened();
+  const { change, told, write, save, hear } = opened();
   write('It was fed twice.');
   server.entry = entryAt(4, 'It was fed well.');
   await save();
@@ -123,7 +108,7 @@ test('of what somebody else saved meanwhile one hears; one’s own goes over it,
   server.entry = entryAt(5, 'It was fed badly.');
   hear();
   expect(change().theirs?.savedBy).toBe('imke');
-  await settle(() => void change().saveOverTheirs());
+  await settled(() => void change().saveOverTheirs());
   expect(told).toEqual(['saved 6']);
   expect(server.entry.content).toEqual(content('It was fed well, twice.'));
 });
