@@ -61,6 +61,29 @@ async function seenNotes(db: Queries, member: string, only?: string): Promise<No
   }));
 }
 
+/** The open note of just these words by a member: it is sent again, because the answer to the first was lost. */
+async function notedBefore(
+  db: Queries,
+  by: string,
+  entry: string,
+  text: string,
+): Promise<string | undefined> {
+  const own = and(eq(notes.entry, entry), eq(notes.by, by), eq(notes.text, text), eq(notes.closed, false));
+  const [row] = await db.select({ id: notes.id }).from(notes).where(own);
+  return row?.id;
+}
+
+/** Whether what was said to a note last is just this, by the same member: it is sent again. */
+async function isSaidLast(db: Queries, by: string, note: string, text: string): Promise<boolean> {
+  const [last] = await db
+    .select()
+    .from(noteAnswers)
+    .where(eq(noteAnswers.note, note))
+    .orderBy(desc(noteAnswers.id))
+    .limit(1);
+  return last?.by === by && last.text === text;
+}
+
 /** Notes: written by any who may use an entry, seen and answered by its keepers and who wrote them. */
 export function noteRoutes(router: Router, context: Context): void {
   const { db, events } = context;
@@ -85,6 +108,8 @@ export function noteRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'note', async ({ member, params, body }) => {
     const entry = await visibleEntry(db, member.id, params.entry);
+    const before = await notedBefore(db, member.id, entry.id, body.text);
+    if (before !== undefined) return one(member.id, before);
     const id = context.newId();
     await db.insert(notes).values({ id, entry: entry.id, text: body.text, by: member.id, at: context.now() });
     await tell(id);
@@ -93,6 +118,7 @@ export function noteRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'answerNote', async ({ member, params, body }) => {
     const { id } = await one(member.id, params.note);
+    if (await isSaidLast(db, member.id, id, body.text)) return one(member.id, id);
     await db.insert(noteAnswers).values({ note: id, text: body.text, by: member.id, at: context.now() });
     await tell(id);
     return one(member.id, id);

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
-import type { Bank, Entry, Proposal, RevisionSummary } from '#contracts';
+import type { Bank, Entry, Note, Proposal, RevisionSummary } from '#contracts';
 import { changing, deleting, keptEntry, problem, saveAs, wording } from '../testing/entryCalls';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
 
@@ -103,4 +103,23 @@ test('a change saved again is answered as before; another change to the same rev
   expect((await saveAs(imke, id, 1, words).expect(200)).body).toEqual(saved);
   expect(problem(await saveAs(imke, id, 1, wording('Seen', 'It was not seen.'))).code).toBe('moved-on');
   expect(problem(await saveAs(odile, id, 1, words)).code).toBe('moved-on');
+});
+
+test('a note and an answer sent again are there once; said anew after another one, or after it was closed, they are new', async () => {
+  const { id: entry } = await made(imke, randomUUID(), wording('Noted', 'It was noted.'));
+  const noted = async (text: string) =>
+    (await odile.post(`/api/entries/${entry}/notes`).send({ text }).expect(201)).body as Note;
+  const first = await noted('Out of date.');
+  expect((await noted('Out of date.')).id).toBe(first.id);
+  expect((await noted('A comma too many.')).id).not.toBe(first.id);
+  const said = async (caller: Caller, text: string) => {
+    const answer = caller.post(`/api/notes/${first.id}/answers`).send({ text });
+    return ((await answer.expect(201)).body as Note).answers.map((one) => one.text);
+  };
+  await said(imke, 'Where?');
+  expect(await said(imke, 'Where?')).toEqual(['Where?']);
+  await said(odile, 'In the second line.');
+  expect(await said(imke, 'Where?')).toEqual(['Where?', 'In the second line.', 'Where?']);
+  await imke.put(`/api/notes/${first.id}`).send({ closed: true }).expect(200);
+  expect((await noted('Out of date.')).id).not.toBe(first.id);
 });
