@@ -8,6 +8,7 @@ import {
   type TeamSettings,
 } from '#contracts';
 import type { KeptAnswers } from '#client/api';
+import { keepDue } from './dueAnswers';
 import { forgetChosenFiles } from './chosenFiles';
 import { casesOnComputers, isTooOld, noteCasesOnComputers } from './onComputers';
 import { noteRoom } from './room';
@@ -185,6 +186,7 @@ export const ANSWERS_AT_HAND: KeptAnswers = {
     const { atHand, method } = ROUTES[name] as Route;
     // Opening a draft asks for one; other changes are never answered by what was.
     if (!atHand || (method !== 'get' && name !== 'openDraft')) return undefined;
+    await keepDue(path);
     return readable(name, await (atHand === 'draft' ? draftAt(name, path) : keptAnswer(path)));
   },
 };

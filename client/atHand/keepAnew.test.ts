@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
 import { keptHere } from '../testing/keptHere';
-import { closeStore, forgetAnswers, keptAnswer } from '.';
+import { ANSWERS_AT_HAND, closeStore, forgetAnswers, keptAnswer } from '.';
 import { keepAnew } from './keepAnew';
 import { noteCasesOnComputers } from './onComputers';
 
@@ -46,4 +46,15 @@ test('nothing is kept of what this window does not know, nor where the team lets
   expect(await keptAfterPause()).toBeUndefined();
   noteCasesOnComputers(null);
   expect(await keptAnswer(PATH)).toBeUndefined();
+});
+
+test('asked for before one has paused, it is as this window knows it', async () => {
+  jest.useRealTimers();
+  const tray = (version: number) => ({ setup: null, version, lines: [] });
+  keepAnew(PATH, () => tray(1));
+  await ANSWERS_AT_HAND.at('tray', PATH);
+  expect(await keptAnswer(PATH)).toEqual(tray(1));
+  keepAnew(PATH, () => tray(2));
+  await ANSWERS_AT_HAND.at('tray', PATH);
+  expect(await keptAnswer(PATH)).toEqual(tray(2));
 });
