@@ -63,7 +63,10 @@ function begin({ at = 1, copyOf = 1, on }: { at?: number; copyOf?: number; on?: 
     };
     return { keeper: one, type };
   };
-  const { keeper, type } = written(new DraftKeeper(host, draft, { version: copyOf }), '');
+  const { keeper, type } = written(
+    copyOf === at ? new DraftKeeper(host, draft) : new DraftKeeper(host, draft, { version: copyOf }),
+    '',
+  );
   /** The same text, opened again in the same window with what was not sent. */
   const again = (from: LocalCopy) => {
     const { document } = from;
@@ -262,6 +265,17 @@ test('what arrived though its answer was lost is nobody else’s, in this window
   again(readCopy('m', 'd')!);
   await pass(2000);
   expect([server.text, told.includes('moved-on')]).toEqual(['abcd', false]);
+});
+
+test('where the server has what was saved last, or what the text was opened with, nobody is in the way, whatever its version', async () => {
+  const { server, told, type } = begin();
+  server.version = 5;
+  type('a');
+  await pass(1000);
+  server.version = 9;
+  type('b');
+  await pass(1000);
+  expect([server.text, server.version, told.includes('moved-on')]).toEqual(['ab', 10, false]);
 });
 
 test('what somebody else saved after an answer was lost is told', async () => {

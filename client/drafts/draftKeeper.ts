@@ -1,5 +1,6 @@
 import type { Draft, Problem } from '#contracts';
 import type { DraftDocument } from '#core/draft';
+import { isSame } from '#core/difference';
 import { copiedDraft } from '#core/fill';
 import type { CaseRecord } from '#core/record';
 import { ApiProblem, isProblem } from '#client/api';
@@ -100,7 +101,7 @@ export class DraftKeeper {
     private readonly host: Host,
     private readonly draft: Pick<Draft, 'id' | 'version' | 'document'>,
     /** What the text on the page was written on: an older version, where this computer kept it. */
-    from: Pick<LocalCopy, 'version' | 'sent'> = draft,
+    private readonly from: Pick<LocalCopy, 'version' | 'sent'> = draft,
   ) {
     this.version = from.version;
     this.unanswered = from.sent ?? [];
@@ -226,6 +227,13 @@ export class DraftKeeper {
     this.failures = 0;
   }
 
+  /** Whether the server has what was sent from here, or what this text was opened with: nobody else wrote on it. */
+  private isOwn(there: DraftDocument): boolean {
+    return (
+      hasArrived(this.unanswered, there) || (this.from === this.draft && isSame(there, this.draft.document))
+    );
+  }
+
   private textIn(current: Draft): DraftDocument {
     return this.host.textIn?.(current) ?? current.document;
   }
@@ -260,7 +268,10 @@ export class DraftKeeper {
     try {
       const saved = await this.host.save(this.draft.id, document, this.version, this.over);
       this.over = false;
+      const [last] = this.unanswered.slice(-1);
       this.isAt(saved.version);
+      // What was saved last is one's own, whatever version this page takes it to have.
+      this.unanswered = [last!];
       this.sent = upTo;
       if (!this.isOpen) {
         sentSince.set(this.name, saved);
@@ -282,7 +293,7 @@ export class DraftKeeper {
     if (isProblem(error, 'moved-on')) {
       const current = error.problem.current as Draft;
       // What arrived though its answer did not is no one else's: from there it goes on.
-      if (hasArrived(this.unanswered, this.textIn(current))) {
+      if (this.isOwn(this.textIn(current))) {
         this.isAt(current.version);
         return this.hasGivenWay ? undefined : this.sendOnce();
       }
