@@ -2,6 +2,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { chromium, type BrowserContext, type Locator, type Page } from '@playwright/test';
+import { numbers } from '../bench/numbers';
 import { RunningServer } from '../e2e/runningServer';
 import { draftOf, openCase, signIn, words as wordsOf, type Member } from '../e2e/test';
 
@@ -11,17 +12,6 @@ const [walks = '10', seed = String(Date.now() % 1_000_000)] = process.argv.slice
 const ACTS = 30;
 
 const say = (line: string) => process.stdout.write(`${line}\n`);
-
-/** A chance that is the same again for the same seed (mulberry32, public domain): at least 0, below 1. */
-function chance(start: number): () => number {
-  let state = start;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
-  };
-}
 
 /** A text that is written in: how it is opened from the desk, where it is typed, and what it says. */
 interface Text {
@@ -212,7 +202,7 @@ class Writer {
 
 /** Writes in a text as chance has it. Gives what was lost, with all that was done; null for nothing. */
 async function walk(server: RunningServer, text: Text, at: number): Promise<string | null> {
-  const next = chance(Number(seed) * 1000 + at);
+  const next = numbers(Number(seed) * 1000 + at);
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] });
   const context = await browser.newContext({ serviceWorkers: 'allow' });
   const writer = await Writer.begin(context, server, text, next);

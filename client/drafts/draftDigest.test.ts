@@ -2,6 +2,7 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import type { DraftDocument } from '#core/draft';
 import { isSame } from '#core/difference';
+import { turned } from '../testing/turned';
 import { alsoSent, hasArrived } from './draftDigest';
 
 const paragraph = (text: string) => ({ type: 'paragraph', content: [{ type: 'text', text }] });
@@ -18,18 +19,6 @@ const draft = fc
     const attrs = { placements, ...(subject && { envelope: { subject } }) };
     return { type: 'doc', attrs, content: words.map(paragraph) } as unknown as DraftDocument;
   });
-
-/** As a server gives it back: other objects, their keys in another order. */
-const turned = (value: unknown): unknown =>
-  Array.isArray(value)
-    ? value.map(turned)
-    : value && typeof value === 'object'
-      ? Object.fromEntries(
-          Object.entries(value)
-            .reverse()
-            .map(([key, inner]) => [key, turned(inner)]),
-        )
-      : value;
 
 test('what was sent is known again as the server gives it back, and nothing else is, by its words, answers and addressee', () => {
   fc.assert(

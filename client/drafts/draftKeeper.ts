@@ -268,10 +268,10 @@ export class DraftKeeper {
     try {
       const saved = await this.host.save(this.draft.id, document, this.version, this.over);
       this.over = false;
-      const [last] = this.unanswered.slice(-1);
+      const last = this.unanswered.slice(-1);
       this.isAt(saved.version);
       // What was saved last is one's own, whatever version this page takes it to have.
-      this.unanswered = [last!];
+      this.unanswered = last;
       this.sent = upTo;
       if (!this.isOpen) {
         sentSince.set(this.name, saved);

@@ -3,23 +3,12 @@ import { type EntryContent, newEntry } from '#core/entry';
 import { plainPassage } from '#core/passage';
 import type { Entry } from '#contracts';
 import { digestOf } from '#core/difference';
+import { turned } from '../testing/turned';
 import { arrivedChange, saysNothing } from './entryChange';
 
 const content = newEntry('Fed', 'en-GB', plainPassage('It was fed.'));
 const start = { content, base: 3 };
 const change = { content, base: 3, reason: '' };
-
-/** The same content as a store of JSON gives it back: its keys in another order. */
-const turned = (value: unknown): unknown =>
-  Array.isArray(value)
-    ? value.map(turned)
-    : value && typeof value === 'object'
-      ? Object.fromEntries(
-          Object.entries(value)
-            .reverse()
-            .map(([key, inner]) => [key, turned(inner)]),
-        )
-      : value;
 
 test('a letter typed and taken back leaves nothing to save, in whatever order a store keeps its keys', () => {
   expect(saysNothing(change, start)).toBe(true);
