@@ -1,5 +1,5 @@
 import type { BringingBack, BroughtBack, Member } from '#contracts';
-import { announceChanges, holdTree, tellingClashes } from '../bank';
+import { announceChanges, holdTree, tellingClashes, writeMissingWords } from '../bank';
 import { tellOfCase } from '../cases';
 import type { Context } from '../context';
 import { notFound } from '../http';
@@ -39,6 +39,8 @@ export async function bringBack(
         return walk;
       }),
     );
+    // Those of many entries were left for now.
+    await writeMissingWords(context.db);
     if (walk.isTreeChanged) await context.events.reachChanged();
     await announceChanges(
       context,

@@ -1,4 +1,4 @@
-import { and, asc, eq, inArray, isNull, or, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, or } from 'drizzle-orm';
 import type { BroughtBack, Member } from '#contracts';
 import { isSame } from '#core/difference';
 import {
@@ -28,6 +28,7 @@ import {
   entryFiles,
   grants,
   groups,
+  isAmong,
   members,
   revisions,
   type Database,
@@ -54,11 +55,6 @@ export interface BringBack {
   touched: Set<string>;
   isTreeChanged: boolean;
 }
-
-const idsIn = (
-  column: typeof entries.id | typeof revisions.entry | typeof entryFiles.entry,
-  ids: readonly string[],
-) => sql`${column} in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb))`;
 
 /** Makes a collection anew that is gone for good, with its settings' history and its sharing with those who are still there. */
 async function makeAnew(walk: BringBack, id: string): Promise<void> {
@@ -123,19 +119,16 @@ async function insertGone(walk: BringBack, gone: readonly EntryRow[], change: nu
   const ids = gone.map(({ id }) => id);
   const varied = gone.flatMap(({ varies }) => varies ?? []);
   const there = new Set(
-    (
-      await tx
-        .select({ id: entries.id })
-        .from(entries)
-        .where(idsIn(entries.id, [...varied, '']))
-    ).map(({ id }) => id),
+    (await tx.select({ id: entries.id }).from(entries).where(isAmong(entries.id, varied))).map(
+      ({ id }) => id,
+    ),
   );
   for (const row of gone) {
     const varies = row.varies !== null && there.has(row.varies) ? row.varies : null;
     await tx.insert(entries).values({ ...row, change, varies, deletion: null, merged: null });
   }
-  await keepRevisions(tx, await past.select().from(revisions).where(idsIn(revisions.entry, ids)));
-  const held = await past.select().from(entryFiles).where(idsIn(entryFiles.entry, ids));
+  await keepRevisions(tx, await past.select().from(revisions).where(isAmong(revisions.entry, ids)));
+  const held = await past.select().from(entryFiles).where(isAmong(entryFiles.entry, ids));
   await holdFiles(
     walk,
     held.map(({ hash }) => hash),
@@ -171,7 +164,7 @@ async function becomeOf(tx: Queries, past: Queries, collection: string) {
   const today = await tx
     .select()
     .from(entries)
-    .where(or(idsIn(entries.id, ids), inIt));
+    .where(or(isAmong(entries.id, ids), inIt));
   const todayById = new Map(today.map((row) => [row.id, row]));
   const thenIds = new Set(ids);
   return {
@@ -231,7 +224,12 @@ export async function bringBackCollection(
   await tx
     .update(entries)
     .set({ collection })
-    .where(idsIn(entries.id, [...deleted.map(({ id }) => id), '']));
+    .where(
+      isAmong(
+        entries.id,
+        deleted.map(({ id }) => id),
+      ),
+    );
   await indexAll(tx, free);
   await mustBeSound(walk, free);
   await settleDeletions(tx, new Set(deleted.flatMap(({ id }) => todayById.get(id)!.deletion ?? [])));

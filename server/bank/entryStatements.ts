@@ -8,7 +8,7 @@ import { prepared, collections, cues, departures, entries, reachStamp, revisions
  */
 
 const given = sql.placeholder;
-const isAmong = (column: PgColumn, name: string): SQL =>
+const isAmongGiven = (column: PgColumn, name: string): SQL =>
   sql`${column} in (select jsonb_array_elements_text(${given(name)}::jsonb))`;
 
 /** An entry that is not deleted, by its `id`. */
@@ -29,7 +29,7 @@ export const cuesTakenBy = prepared((db) =>
     .where(
       and(
         eq(cues.collection, given('collection')),
-        isAmong(cues.typed, 'typed'),
+        isAmongGiven(cues.typed, 'typed'),
         ne(cues.entry, given('entry')),
       ),
     )
@@ -103,7 +103,7 @@ export const changeCountsOf = prepared((db) =>
       stamp: sql<string>`(select stamp from ${reachStamp})`,
     })
     .from(collections)
-    .where(isAmong(collections.id, 'collections'))
+    .where(isAmongGiven(collections.id, 'collections'))
     .prepare('changes_of'),
 );
 

@@ -1,7 +1,7 @@
-import { and, inArray, isNull, sql } from 'drizzle-orm';
+import { and, eq, isNull, notExists, sql } from 'drizzle-orm';
 import type { EntryContent } from '#core/entry';
 import { findable, wordsToFind } from '#core/finder';
-import { type Database, type Queries, entries, entryWords } from '../db';
+import { type Database, type Queries, entries, entryWords, isAmong } from '../db';
 
 /** Nobody types more of a word, and none but these tell texts of any length apart. */
 const LONGEST_WORD = 60;
@@ -10,7 +10,8 @@ const MOST_WORDS = 20_000;
 const MOST_BYTES = 600_000;
 /** Shorter ones are never taken for misspelt. */
 const SHORTEST_MISSPELT = 4;
-const INDEXED_AT_ONCE = 200;
+/** Words of so many entries are written in one statement; those of more in one after another, each with others' turn between. */
+export const INDEXED_AT_ONCE = 100;
 
 /** What stands among the words of an entry for the collection it is in: no word begins so. */
 export const collectionMark = (collection: string): string => `@${collection}`;
@@ -75,23 +76,51 @@ export async function moveWords(
       words: sql`ts_delete(${entryWords.words}, ${from}) || ${mark}`,
     })
     .where(
-      inArray(
+      isAmong(
         entryWords.entry,
         moved.map(({ id }) => id),
       ),
     );
 }
 
-/** Writes down the words of entries that have none yet, kept by an Elderleaf that did not know how. */
-export async function writeMissingWords(db: Database): Promise<void> {
-  for (;;) {
-    const rows = await db
+/** Takes away by which words entries are found, until `writeMissingWords` writes them down anew. */
+export const dropWords = (tx: Queries, ids: readonly string[]) =>
+  tx.delete(entryWords).where(isAmong(entryWords.entry, ids));
+
+/** Writes down the words of some of those entries that have none; gives how many they were. They are held meanwhile: nobody saves other words of them. */
+const writeSomeMissing = (db: Database, among: readonly string[] | null): Promise<number> =>
+  db.transaction(async (tx) => {
+    const rows = await tx
       .select({ id: entries.id, collection: entries.collection, content: entries.content })
       .from(entries)
-      .leftJoin(entryWords, sql`${entryWords.entry} = ${entries.id}`)
-      .where(and(isNull(entryWords.entry), isNull(entries.deletion)))
-      .limit(INDEXED_AT_ONCE);
-    if (rows.length === 0) return;
-    await writeWords(db, rows);
+      .where(
+        and(
+          among === null ? undefined : isAmong(entries.id, among),
+          isNull(entries.deletion),
+          notExists(tx.select().from(entryWords).where(eq(entryWords.entry, entries.id))),
+        ),
+      )
+      .orderBy(entries.id)
+      .limit(INDEXED_AT_ONCE)
+      .for('update');
+    await writeWords(tx, rows);
+    return rows.length;
+  });
+
+/**
+ * Writes down the words of entries that have none yet: of some, after an act that left that for when all of it is seen, or of all, kept
+ * by an Elderleaf that did not know how or left so by a kill. In pieces, so that nobody waits for all of them.
+ */
+export async function writeMissingWords(db: Database, among?: readonly string[]): Promise<void> {
+  if (among === undefined) {
+    while ((await writeSomeMissing(db, null)) > 0);
+    return;
   }
+  for (let at = 0; at < among.length; at += INDEXED_AT_ONCE)
+    await writeSomeMissing(db, among.slice(at, at + INDEXED_AT_ONCE));
+}
+
+/** After an act on some entries has ended: writes the words that it left, if it was one on many (`indexAll`). */
+export async function writeWordsLeft(db: Database, of: readonly string[]): Promise<void> {
+  if (of.length > INDEXED_AT_ONCE) await writeMissingWords(db, of);
 }

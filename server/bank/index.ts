@@ -1,12 +1,12 @@
 export { announceChanges } from './announceEntry';
-export { depart, holdCollections, nextChange } from './bankChanges';
+export { depart, holdCollections, nextChange, nextChanges } from './bankChanges';
 export { bankRoutes } from './bankRoutes';
 export { changing, changingReach, holdTree, mustBeAt, mustKeepIt } from './changingCollections';
 export { filesInSight, holdEntryFiles } from './entryFiles';
-export { writeWords, writeMissingWords } from './entryWords';
+export { writeWords, writeMissingWords, writeWordsLeft } from './entryWords';
 export { mustSeeHistory } from './history';
 export { leavingNoneUnkept } from './keeping';
-export { insertHidden, keepSettings, makeCollection, settleCollection } from './makeCollection';
+export { insertHidden, keepSettings, makeCollection, settleCollections } from './makeCollection';
 export { makeEntry } from './makeEntry';
 export { changeEntries, heldByKeeper, type ChangeOfOne, moveEntries } from './manyEntries';
 export { noteRoutes } from './noteRoutes';
@@ -19,6 +19,7 @@ export { entriesById, readEntries, readSoFar, findInEntries } from './readEntrie
 export {
   rightOn,
   mustKeep,
+  mustKeepAll,
   mustRead,
   rightsFor,
   visibleEntries,
@@ -35,4 +36,4 @@ export { mustVaryAlone } from './soundVariations';
 export { handOn } from './handOn';
 export { unmerge } from './unmerge';
 export { visibleCollections } from './visibleCollections';
-export { indexAll, insertCues, keepRevisions, saveStates } from './writtenTogether';
+export { indexAll, insertCues, keepRevisions, saveStates, showEntries } from './writtenTogether';

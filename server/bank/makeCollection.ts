@@ -1,8 +1,8 @@
-import { and, eq, isNull, max, ne } from 'drizzle-orm';
+import { and, isNotNull, isNull, max, not, or, sql } from 'drizzle-orm';
 import type { CollectionSettings } from '#contracts';
 import type { Context } from '../context';
-import { type Queries, collectionRevisions, collections } from '../db';
-import { writeTrail } from '../trail';
+import { type Queries, collectionRevisions, collections, isAmong } from '../db';
+import { writeTrailLines } from '../trail';
 import { mustKeepIt } from './changingCollections';
 import { letKeep } from './sharing';
 
@@ -19,43 +19,73 @@ interface Made {
   settings: CollectionSettings;
 }
 
-/** Puts the row of a collection where nobody sees it until what named it as gone brings it here (`settleCollection`). */
+/** Puts the rows of collections where nobody sees them until what named them as gone brings them here (`settleCollections`). */
 export async function insertHidden(
   tx: Queries,
-  { id, parent, settings }: Made,
-  { ownedBy, deletion }: { ownedBy: string | null; deletion: string },
+  made: readonly (Made & { ownedBy: string | null })[],
+  deletion: string,
 ): Promise<void> {
-  await tx.insert(collections).values({ id, parent, ownedBy, deletion, position: 0, ...settings });
+  if (made.length === 0) return;
+  const rows = made.map(({ settings, ...one }) => ({ ...one, deletion, position: 0, ...settings }));
+  await tx.insert(collections).values(rows);
 }
 
-/** Puts a collection whose row is there last of those beside it, with its first version and its line in the trail. */
-export async function settleCollection(
+/**
+ * At which position each of some collections stands when they come last beside those that are there, in their order. Whose own is
+ * at the top does not count there: it stands last, whatever comes.
+ */
+async function lastPositions(
+  tx: Queries,
+  made: readonly Made[],
+): Promise<{ id: string; position: number }[]> {
+  const own = made.map(({ id }) => id);
+  const beside = await tx
+    .select({ parent: collections.parent, last: max(collections.position) })
+    .from(collections)
+    .where(
+      and(not(isAmong(collections.id, own)), or(isNotNull(collections.parent), isNull(collections.ownedBy))),
+    )
+    .groupBy(collections.parent);
+  const last = new Map(beside.map(({ parent, last }) => [parent, last ?? -1]));
+  return made.map(({ id, parent }) => {
+    const position = (last.get(parent) ?? -1) + 1;
+    last.set(parent, position);
+    return { id, position };
+  });
+}
+
+/**
+ * Puts collections whose rows are there last of those beside them, each with its first version and its line in the trail. In a few
+ * statements, however many a file brings.
+ */
+export async function settleCollections(
   context: Context,
   tx: Queries,
   member: string,
-  { id, parent, settings }: Made,
+  made: readonly Made[],
 ): Promise<void> {
-  // Last of those beside it, but before one's own; where all stand is not looked at, since a file may bring hundreds.
-  const [beside] = await tx
-    .select({ last: max(collections.position) })
-    .from(collections)
-    .where(
-      and(
-        ne(collections.id, id),
-        parent === null
-          ? and(isNull(collections.parent), isNull(collections.ownedBy))
-          : eq(collections.parent, parent),
-      ),
-    );
+  if (made.length === 0) return;
+  const at = context.now();
+  await tx.execute(sql`
+    update collections set deletion = null, position = one.position
+    from jsonb_to_recordset(${JSON.stringify(await lastPositions(tx, made))}::jsonb) as one(id text, position int)
+    where collections.id = one.id`);
+  const first = { version: 1, savedBy: member, reason: '', savedAt: at };
   await tx
-    .update(collections)
-    .set({ deletion: null, position: (beside?.last ?? -1) + 1 })
-    .where(eq(collections.id, id));
-  await keepSettings(context, tx, { collection: id, version: 1, settings, savedBy: member, reason: '' });
+    .insert(collectionRevisions)
+    .values(made.map(({ id, settings }) => ({ collection: id, settings, ...first })));
   // At the top it is for its maker alone, until they share it.
-  if (parent === null) await letKeep(tx, member, id);
-  const done = { by: member, act: 'collection-made' as const, subject: settings.name, collection: id };
-  await writeTrail(tx, context.now(), done);
+  for (const { id, parent } of made) if (parent === null) await letKeep(tx, member, id);
+  await writeTrailLines(
+    tx,
+    at,
+    made.map(({ id, settings }) => ({
+      by: member,
+      act: 'collection-made' as const,
+      subject: settings.name,
+      collection: id,
+    })),
+  );
 }
 
 /**
@@ -73,5 +103,5 @@ export async function makeCollection(
   await tx
     .insert(collections)
     .values({ id, parent, ownedBy: around?.ownedBy ?? null, position: 0, ...settings });
-  await settleCollection(context, tx, member, made);
+  await settleCollections(context, tx, member, [made]);
 }

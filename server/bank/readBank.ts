@@ -1,7 +1,7 @@
 import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Bank, BankHad, Collection, Entry } from '#contracts';
 import type { Context } from '../context';
-import { type Queries, departures, entries, preferences } from '../db';
+import { type Queries, departures, entries, isAmong, preferences } from '../db';
 import { notFound } from '../http';
 import { changesSince } from './changesSince';
 import { rightsFor } from './rights';
@@ -15,12 +15,7 @@ async function countsOf(db: Queries, ids: readonly string[]): Promise<Map<string
     .select({ collection: entries.collection, count: sql<number>`count(*)::integer` })
     .from(entries)
     // As one value: thousands of them would take longer to send than to count.
-    .where(
-      and(
-        sql`${entries.collection} in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb))`,
-        isNull(entries.deletion),
-      ),
-    )
+    .where(and(isAmong(entries.collection, ids), isNull(entries.deletion)))
     .groupBy(entries.collection);
   return new Map(rows.map(({ collection, count }) => [collection, count]));
 }

@@ -185,6 +185,13 @@ export async function mustKeep(db: Queries, member: string, collection: string):
   mustBeKeeper(await rightOn(db, member, collection));
 }
 
+/** The same of each of some collections. */
+export async function mustKeepAll(db: Queries, member: string, all: readonly string[]): Promise<void> {
+  if (all.length === 0) return;
+  const rights = await rightsFor(db, member);
+  for (const collection of all) mustBeKeeper(rights.get(collection) ?? null);
+}
+
 /** Those of some entries that the member may see, by id, each with the owner of its collection (null: shared). */
 export async function visibleEntries(db: Queries, member: string, ids: readonly string[]) {
   const rights = await rightsFor(db, member);

@@ -171,9 +171,16 @@ export async function insertEntry(
   );
 }
 
+/** Whether a member saved an entry as the revision after one. */
+export const isNextOf = (
+  { revision, savedBy }: Pick<Row, 'revision' | 'savedBy'>,
+  member: string,
+  madeTo: number,
+) => revision === madeTo + 1 && savedBy === member;
+
 /** Whether a save to a revision was done already: it is sent again, because the answer to the first was lost. */
-export const isSavedAlready = (entry: Row, member: string, madeTo: number, content: EntryContent) =>
-  entry.revision === madeTo + 1 && entry.savedBy === member && isDeepStrictEqual(entry.content, content);
+const isSavedAlready = (entry: Row, member: string, madeTo: number, content: EntryContent) =>
+  isNextOf(entry, member, madeTo) && isDeepStrictEqual(entry.content, content);
 
 /**
  * Saves an entry as its next revision. Throws a `moved-on` Refusal, with the entry as it stands, when it is

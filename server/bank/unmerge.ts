@@ -1,6 +1,6 @@
-import { and, eq, inArray, isNotNull, isNull, sql } from 'drizzle-orm';
+import { and, eq, isNotNull, isNull, sql } from 'drizzle-orm';
 import { nextChange } from './bankChanges';
-import { type Queries, entries, notes } from '../db';
+import { type Queries, entries, isAmong, notes } from '../db';
 
 /** The entry that another became, if it did. */
 export const becameIt = (id: string) =>
@@ -35,5 +35,5 @@ export async function unmerge(tx: Queries, ids: readonly string[]): Promise<void
   await tx
     .update(notes)
     .set({ entry: sql`${notes.mergedFrom}`, mergedFrom: null })
-    .where(inArray(notes.mergedFrom, [...ids]));
+    .where(isAmong(notes.mergedFrom, ids));
 }

@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import type { EntryContent } from '#core/entry';
 import type { Queries } from '../db';
 import { typedCues } from './saveEntry';
-import { writeWords } from './entryWords';
+import { dropWords, INDEXED_AT_ONCE, writeWords } from './entryWords';
 
 /**
  * What belongs to many entries, written in one statement each, however many they are: a statement for each would hold everybody
@@ -14,8 +14,6 @@ interface Placed {
   collection: string;
   content: EntryContent;
 }
-
-const WORDS_AT_ONCE = 100;
 
 /** Writes down the cues that entries are brought by; throws as the store does where one is taken. */
 export async function insertCues(
@@ -29,14 +27,33 @@ export async function insertCues(
     from jsonb_to_recordset(${JSON.stringify(cues)}::jsonb) as cue(collection text, typed text, entry text)`);
 }
 
-/** Writes down the cues and words that entries are brought and found by. They must have none written down. */
+/**
+ * Writes down the cues and words that entries are brought and found by. They must have no cues written down. The words of many are left
+ * for when the transaction has ended (`writeWordsLeft`): they are most of the work, and everybody else would wait for it.
+ */
 export async function indexAll(tx: Queries, all: readonly Placed[]): Promise<void> {
   const cues = all.flatMap(({ id, collection, content }) =>
     typedCues(content).map((typed) => ({ collection, typed, entry: id })),
   );
   await insertCues(tx, cues);
-  for (let at = 0; at < all.length; at += WORDS_AT_ONCE)
-    await writeWords(tx, all.slice(at, at + WORDS_AT_ONCE));
+  if (all.length <= INDEXED_AT_ONCE) return writeWords(tx, all);
+  await dropWords(
+    tx,
+    all.map(({ id }) => id),
+  );
+}
+
+/** Has entries that nobody saw be seen, each by a change of its collection. */
+export async function showEntries(
+  tx: Queries,
+  all: readonly { id: string; change: number }[],
+): Promise<void> {
+  if (all.length === 0) return;
+  const rows = all.map(({ id, change }) => ({ id, change }));
+  await tx.execute(sql`
+    update entries set deletion = null, change = one.change
+    from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb) as one(id text, change int)
+    where entries.id = one.id`);
 }
 
 /** A state of an entry, as its history keeps it. */

@@ -1,6 +1,7 @@
 export { FolderInUse } from './lockFolder';
 export { schemaKnown } from './migrationsUpTo';
 export { NewerStore, openStore, type StorePlace, type Store, type Queries, type Database } from './openStore';
+export { isAmong } from './isAmong';
 export { prepared } from './prepared';
 export { askedTogether } from './askedTogether';
 export {

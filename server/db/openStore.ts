@@ -131,6 +131,12 @@ function givingTurns(client: PGlite): void {
   };
 }
 
+/** How a database in memory is started: pages that are in memory need no room beside it, and to make 128 MB of it takes half of the start. */
+const inMemory = ({ defaultStartParams }: typeof PGlite) => [
+  ...defaultStartParams,
+  ...['-c', 'shared_buffers=8MB'],
+];
+
 /** Keeps others of the machine out of a folder and all in it: the database makes its files for all to read and write. */
 function closeToOthers(folder: string): void {
   fs.chmodSync(folder, 0o700);
@@ -191,7 +197,11 @@ export async function openStore(
   if ('url' in place) return openServer(place.url, opening);
   const { PGlite: Embedded } = await import('@electric-sql/pglite');
   if ('image' in place)
-    return openEmbedded(Embedded.create({ loadDataDir: place.image ?? undefined }), () => undefined, opening);
+    return openEmbedded(
+      Embedded.create({ loadDataDir: place.image ?? undefined, startParams: inMemory(Embedded) }),
+      () => undefined,
+      opening,
+    );
   const release = await lockFolder(place.folder, { lost });
   try {
     const folder = path.join(place.folder, 'database');

@@ -1,7 +1,15 @@
 import { eq, inArray, isNull, and, sql } from 'drizzle-orm';
 import type { Entry, Merging } from '#contracts';
 import { renamedIncludes } from '#core/fill';
-import { changeEntries, heldByKeeper, type ChangeOfOne, toEntry, rightsFor, includedIds } from '../bank';
+import {
+  changeEntries,
+  heldByKeeper,
+  type ChangeOfOne,
+  toEntry,
+  rightsFor,
+  includedIds,
+  writeWordsLeft,
+} from '../bank';
 import type { Context } from '../context';
 import { type Database, type Queries, entries, notes } from '../db';
 import { Refusal } from '../http';
@@ -51,14 +59,14 @@ export async function mergeEntries(
       'not-valid',
       'The entry that is left has one of the others within it. Nothing was merged.',
     );
-  return context.db.transaction(async (tx) => {
+  const done = await context.db.transaction(async (tx) => {
     const rows = await heldByKeeper(tx, member, [into.entry, ...merged]);
     const now = new Map(rows.map((row) => [row.id, row]));
     const stale = others.find(({ entry, revision }) => now.get(entry)!.revision !== revision);
     if (stale)
       throw new Refusal(
         'moved-on',
-        `Someone saved “${now.get(stale.entry)!.content.title}” meanwhile. Nothing was merged; check it again.`,
+        `Someone saved “${now.get(stale.entry)!.title}” meanwhile. Nothing was merged; check it again.`,
       );
     // A transaction is a database to what runs within it.
     const inside = { ...context, db: tx as unknown as Database };
@@ -72,6 +80,12 @@ export async function mergeEntries(
       .update(notes)
       .set({ entry: into.entry, mergedFrom: notes.entry })
       .where(inArray(notes.entry, [...merged]));
-    return { entry: toEntry(row!), deletion, changed: [...saved, ...rows] };
+    return { entry: toEntry(row!), deletion, saved, rows };
   });
+  await writeWordsLeft(
+    context.db,
+    done.saved.map(({ id }) => id),
+  );
+  const { entry, deletion, saved, rows } = done;
+  return { entry, deletion, changed: [...saved, ...rows] };
 }

@@ -10,7 +10,7 @@ import {
   insertHidden,
   keepRevisions,
   mustBeSound,
-  mustKeep,
+  mustKeepAll,
   mustKeepIt,
   visibleEntries,
 } from '../bank';
@@ -38,33 +38,34 @@ export async function beginImport(
     await holdTree(tx);
     await tx.insert(deletions).values({ id, what: 'import', title: name, by: member, at });
     const places = new Map<string, string>();
-    const made: string[] = [];
+    const made = new Map<string, Parameters<typeof insertHidden>[1][number]>();
+    const there: string[] = [];
     for (const { id: theirs, parent, ...settings } of collections) {
       if (places.has(theirs)) throw new Refusal('not-valid', 'Two collections in this file have one id.');
       const here = known[theirs];
       if (here !== undefined) {
-        await mustKeep(tx, member, here);
+        there.push(here);
         places.set(theirs, here);
         continue;
       }
       const own = context.newId();
       // From the top down: around one that names what has not come, there is nothing.
       const around = parent === null ? null : (places.get(parent) ?? null);
-      const isNew = around !== null && made.includes(around);
+      const isNew = around !== null && made.has(around);
       const ownedBy = around === null || isNew ? null : (await mustKeepIt(tx, member, around)).ownedBy;
-      await insertHidden(
-        tx,
-        { id: own, parent: around, settings: CollectionSettingsSchema.parse(settings) },
-        { ownedBy, deletion: id },
-      );
+      made.set(own, {
+        ...{ id: own, parent: around, ownedBy },
+        settings: CollectionSettingsSchema.parse(settings),
+      });
       places.set(theirs, own);
-      made.push(own);
     }
+    await mustKeepAll(tx, member, there);
+    await insertHidden(tx, [...made.values()], id);
     await tx.insert(imports).values({
       ...{ id, name, by: member, at, state: 'arriving' },
       places: Object.fromEntries(places),
       collection: places.get(collections[0]!.id)!,
-      collectionsMade: made,
+      collectionsMade: [...made.keys()],
     });
   });
   return id;

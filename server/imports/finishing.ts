@@ -1,38 +1,55 @@
-import { and, eq, inArray, isNull, isNotNull, sql } from 'drizzle-orm';
+import { and, eq, isNull, isNotNull, sql } from 'drizzle-orm';
 import type { ImportUndone, Member } from '#contracts';
 import {
   changeEntries,
-  holdCollections,
   holdTree,
   insertCues,
   mustFindRoom,
   mustIncludeSoundly,
-  mustKeep,
-  nextChange,
-  settleCollection,
+  mustKeepAll,
+  nextChanges,
+  settleCollections,
+  showEntries,
   tellingClashes,
   typedCues,
   writeMissingWords,
 } from '../bank';
 import type { Context } from '../context';
-import { collections, deletions, entries, importEntries, imports, type Database, type Queries } from '../db';
+import {
+  collections,
+  deletions,
+  entries,
+  importEntries,
+  imports,
+  isAmong,
+  type Database,
+  type Queries,
+} from '../db';
 import { takeSteps } from '../steps';
 import { writeTrail } from '../trail';
 import { reasonOf } from './arriving';
 import { ownImport, type ImportRow } from './ownImport';
 
 /** Brings the collections that an import makes to where they are seen. The tree must be held. */
-async function settleCollections(context: Context, tx: Queries, row: ImportRow): Promise<void> {
-  for (const id of row.collectionsMade) {
-    const [made] = await tx.select().from(collections).where(eq(collections.id, id));
-    const { parent, name, leadIn, cueRules, cuesBy, kindsOfWork, language, titles } = made!;
-    const settings = {
-      ...{ name, leadIn, cueRules, cuesBy, kindsOfWork, language },
-      ...(titles && { titles }),
-    };
-    await settleCollection(context, tx, row.by, { id, parent, settings });
-  }
-  if (row.collectionsMade.length > 0) await mustFindRoom(tx);
+async function settleMade(context: Context, tx: Queries, row: ImportRow): Promise<void> {
+  if (row.collectionsMade.length === 0) return;
+  const rows = await tx.select().from(collections).where(isAmong(collections.id, row.collectionsMade));
+  const made = new Map(
+    rows.map(({ id, parent, name, leadIn, cueRules, cuesBy, kindsOfWork, language, titles }) => {
+      const settings = {
+        ...{ name, leadIn, cueRules, cuesBy, kindsOfWork, language },
+        ...(titles && { titles }),
+      };
+      return [id, { id, parent, settings }];
+    }),
+  );
+  await settleCollections(
+    context,
+    tx,
+    row.by,
+    row.collectionsMade.map((id) => made.get(id)!),
+  );
+  await mustFindRoom(tx);
 }
 
 /** Saves what entries that were here before become. */
@@ -70,8 +87,13 @@ async function show(tx: Queries, row: ImportRow): Promise<string[]> {
     .from(entries)
     .where(ofImport(row));
   const places = [...new Set(brief.map(({ collection }) => collection))].sort();
-  await holdCollections(tx, places);
-  for (const place of places) if (!row.collectionsMade.includes(place)) await mustKeep(tx, row.by, place);
+  const changes = await nextChanges(tx, places);
+  const made = new Set(row.collectionsMade);
+  await mustKeepAll(
+    tx,
+    row.by,
+    places.filter((place) => !made.has(place)),
+  );
   await insertCues(
     tx,
     brief.flatMap(({ entry, collection, cues, retired }) =>
@@ -82,17 +104,16 @@ async function show(tx: Queries, row: ImportRow): Promise<string[]> {
       })),
     ),
   );
-  for (const place of places)
-    await tx
-      .update(entries)
-      .set({ deletion: null, change: await nextChange(tx, place) })
-      .where(and(ofImport(row), eq(entries.collection, place)));
+  await showEntries(
+    tx,
+    brief.map(({ entry, collection }) => ({ id: entry, change: changes.get(collection)! })),
+  );
   const holding = brief.filter(({ holds }) => holds).map(({ entry }) => entry);
   if (holding.length > 0)
     for (const { id, collection, content } of await tx
       .select()
       .from(entries)
-      .where(inArray(entries.id, holding)))
+      .where(isAmong(entries.id, holding)))
       await mustIncludeSoundly(tx, { member: row.by, collection, id, content });
   return places;
 }
@@ -110,7 +131,7 @@ export async function finishImport(
     context.db.transaction(async (tx) => {
       await holdTree(tx);
       const row = await ownImport(tx, member, id, 'arriving');
-      await settleCollections(context, tx, row);
+      await settleMade(context, tx, row);
       // First, so that cues they give up are free for those that come.
       const changed = await saveReplaced(context, tx, row);
       const places = await show(tx, row);
@@ -118,7 +139,7 @@ export async function finishImport(
       await tx.delete(deletions).where(eq(deletions.id, id));
       const [named] = await tx.select().from(collections).where(eq(collections.id, row.collection));
       const all = await tx
-        .select({ revision: importEntries.revision })
+        .select({ entry: importEntries.entry, revision: importEntries.revision })
         .from(importEntries)
         .where(eq(importEntries.import, id));
       const made = all.filter(({ revision }) => revision === 1).length;
@@ -130,6 +151,7 @@ export async function finishImport(
         collection: row.collection,
       });
       return {
+        entries: all.map(({ entry }) => entry),
         touched: [...new Set([...changed, ...places])],
         isTreeChanged: row.collectionsMade.length > 0,
       };
@@ -137,7 +159,7 @@ export async function finishImport(
   );
   // By their words entries of a large bank are searched at the API: written in pieces, so that nobody waits for all of them. What a
   // kill leaves out is written when the server starts.
-  await writeMissingWords(context.db);
+  await writeMissingWords(context.db, done.entries);
   return done;
 }
 
@@ -157,7 +179,7 @@ async function emptied(tx: Queries, row: ImportRow, gone: ReadonlySet<string>): 
       : await tx
           .select({ id: entries.id, collection: entries.collection })
           .from(entries)
-          .where(and(inArray(entries.collection, [...made]), isNull(entries.deletion)));
+          .where(and(isAmong(entries.collection, [...made]), isNull(entries.deletion)));
   const parents = new Map(all.map(({ id, parent }) => [id, parent]));
   const fill = (from: string) => {
     for (let at: string | null | undefined = from; at && !full.has(at); at = parents.get(at)) full.add(at);

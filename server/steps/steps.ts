@@ -1,9 +1,9 @@
-import { inArray, sql } from 'drizzle-orm';
+import { sql } from 'drizzle-orm';
 import type { Entry, Member, Step, Stepped } from '#contracts';
 import type { EntryContent } from '#core/entry';
 import { renamedIncludes } from '#core/fill';
 import type { Context } from '../context';
-import { type Database, type Queries, entries, entryMoves, revisions } from '../db';
+import { type Database, type Queries, entries, entryMoves, isAmong, revisions } from '../db';
 import { notFound, Refusal } from '../http';
 import { allowDetail } from '../personal';
 import { deleteEntries, dropHeld, restoreFor } from '../wastebasket';
@@ -19,6 +19,7 @@ import {
   propose,
   tellOfProposal,
   withdraw,
+  writeWordsLeft,
   keptEntry,
 } from '../bank';
 
@@ -36,6 +37,8 @@ interface Walk {
   /** Collections in which something is another now. */
   touched: Set<string>;
   proposedFor: string[];
+  /** Entries that were changed or restored. */
+  written: string[];
   /** Whether it is one step: sent again, it is done already. */
   isOne: boolean;
   reachChanged: boolean;
@@ -43,7 +46,10 @@ interface Walk {
 
 const took = (walk: Walk, saved: readonly Entry[]) => {
   walk.came.entries.push(...saved);
-  for (const { collection } of saved) walk.touched.add(collection);
+  for (const { id, collection } of saved) {
+    walk.touched.add(collection);
+    walk.written.push(id);
+  }
 };
 
 /** A content with the ids of what earlier steps made, in place of their names. */
@@ -55,7 +61,7 @@ async function touch({ tx, touched }: Walk, ids: readonly string[]): Promise<voi
   const rows = await tx
     .select({ collection: entries.collection })
     .from(entries)
-    .where(inArray(entries.id, [...ids]));
+    .where(isAmong(entries.id, ids));
   for (const { collection } of rows) touched.add(collection);
 }
 
@@ -77,7 +83,7 @@ async function reverting(
     .select({ entry: entryMoves.entry })
     .from(entryMoves)
     .where(
-      inArray(
+      isAmong(
         entryMoves.entry,
         wanted.map(({ entry }) => entry),
       ),
@@ -119,7 +125,10 @@ async function take(walk: Walk, step: Step): Promise<void> {
       return;
     case 'restore': {
       const { all } = await restoreFor(context, tx, member, step.deletion, null);
-      for (const { collection } of all) walk.touched.add(collection);
+      for (const { id, collection } of all) {
+        walk.touched.add(collection);
+        walk.written.push(id);
+      }
       walk.reachChanged = true;
       return;
     }
@@ -168,12 +177,21 @@ export async function takeSteps(context: Context, member: Member, steps: readonl
     // A transaction is a database to what runs within it.
     const inside = { ...context, db: tx as unknown as Database };
     const came = { entries: [], deletions: [], proposals: [] };
-    const fresh = { made: new Map(), touched: new Set<string>(), proposedFor: [], reachChanged: false };
-    const walk: Walk = { ...fresh, context: inside, tx, member, came, isOne: steps.length === 1 };
+    const fresh = { made: new Map(), touched: new Set<string>(), proposedFor: [], written: [] };
+    const walk: Walk = {
+      ...fresh,
+      reachChanged: false,
+      context: inside,
+      tx,
+      member,
+      came,
+      isOne: steps.length === 1,
+    };
     if (steps.some(holdsTree)) await holdTree(tx);
     for (const step of steps) await take(walk, step);
     return walk;
   });
+  await writeWordsLeft(context.db, walk.written);
   if (walk.reachChanged) await context.events.reachChanged();
   await announceChanges(
     context,

@@ -1,7 +1,7 @@
 import { and, count, eq, isNull, or, sql } from 'drizzle-orm';
 import type { Placed, Usage } from '#contracts';
 import { rightsFor } from '../bank';
-import { type Database, entries, members, preferences, uses, waysBrought } from '../db';
+import { type Database, entries, isAmong, members, preferences, uses, waysBrought } from '../db';
 
 const ENTRIES_TOLD = 200;
 const WEEKS_TOLD = 26;
@@ -54,7 +54,7 @@ async function usageByPerson(
     .where(
       and(
         eq(uses.source, 'entry'),
-        sql`${entries.collection} in (select jsonb_array_elements_text(${JSON.stringify(seen)}::jsonb))`,
+        isAmong(entries.collection, seen),
         or(mine, sql`${preferences.content} ->> 'showsUsage' = 'true'`),
       ),
     )
@@ -107,7 +107,7 @@ export async function usageOf(db: Database, member: string): Promise<Usage> {
   const never = and(
     isNull(entries.deletion),
     sql`${entries.content} ->> 'retired' is null`,
-    sql`${entries.collection} in (select jsonb_array_elements_text(${JSON.stringify([...rights.keys()])}::jsonb))`,
+    isAmong(entries.collection, [...rights.keys()]),
     sql`not exists (select from ${uses} where ${uses.source} = 'entry' and ${uses.list} = ${entries.id})`,
   );
   const [counted] = await db.select({ count: count() }).from(entries).where(never);

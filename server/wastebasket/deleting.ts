@@ -10,6 +10,7 @@ import {
   drafts,
   entries,
   entryWords,
+  isAmong,
   glossaries,
   type Queries,
 } from '../db';
@@ -37,20 +38,20 @@ export async function deleteEntries(
   return context.db.transaction(async (tx) => {
     const rows = await heldByKeeper(tx, member, ids);
     const [first] = rows;
-    const title = rows.length === 1 ? first!.content.title : `${rows.length} entries`;
+    const title = rows.length === 1 ? first!.title : `${rows.length} entries`;
     const deletion = await begin(context, tx, { what: 'entries', title, by: member });
     const all = rows.map(({ id }) => id);
     await depart(tx, rows);
-    await tx.update(entries).set({ deletion }).where(inArray(entries.id, all));
-    await tx.delete(cues).where(inArray(cues.entry, all));
-    await tx.delete(entryWords).where(inArray(entryWords.entry, all));
+    await tx.update(entries).set({ deletion }).where(isAmong(entries.id, all));
+    await tx.delete(cues).where(isAmong(cues.entry, all));
+    await tx.delete(entryWords).where(isAmong(entryWords.entry, all));
     await writeTrailLines(
       tx,
       context.now(),
-      rows.map(({ content, collection }) => ({
+      rows.map(({ title: subject, collection }) => ({
         by: member,
         act: 'entry-deleted' as const,
-        subject: content.title,
+        subject,
         collection,
       })),
     );

@@ -1,20 +1,31 @@
-import { and, asc, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { and, asc, eq, isNull, sql } from 'drizzle-orm';
 import type { Restored } from '#contracts';
 import {
   letKeep,
   holdCollections,
-  nextChange,
+  nextChanges,
   mustFindRoom,
   placeCollection,
   rightOn,
   typedCues,
   indexAll,
   saveStates,
+  showEntries,
   mustVaryAlone,
   unmerge,
 } from '../bank';
 import type { Context } from '../context';
-import { caseFiles, collections, cues, deletions, drafts, entries, glossaries, type Queries } from '../db';
+import {
+  caseFiles,
+  collections,
+  cues,
+  deletions,
+  drafts,
+  entries,
+  glossaries,
+  isAmong,
+  type Queries,
+} from '../db';
 import { notFound, Refusal } from '../http';
 import { writeTrail, writeTrailLines } from '../trail';
 
@@ -26,12 +37,7 @@ async function takenOf(tx: Queries, collection: string, wanted: readonly string[
   const rows = await tx
     .select({ typed: cues.typed })
     .from(cues)
-    .where(
-      and(
-        eq(cues.collection, collection),
-        sql`${cues.typed} in (select jsonb_array_elements_text(${JSON.stringify(wanted)}::jsonb))`,
-      ),
-    );
+    .where(and(eq(cues.collection, collection), isAmong(cues.typed, wanted)));
   return new Set(rows.map(({ typed }) => typed));
 }
 
@@ -68,11 +74,13 @@ async function restoreEntries(
   );
   const lostCues: Restored['lostCues'] = [];
   const back: EntryRow[] = [];
-  for (const collection of new Set(rows.map((row) => row.collection))) {
+  const places = rows.map(({ collection }) => collection);
+  const changes = await nextChanges(tx, places);
+  for (const collection of new Set(places)) {
     const own = rows.filter((row) => row.collection === collection);
     const wanted = own.flatMap(({ content }) => typedCues(content));
     const taken = await takenOf(tx, collection, wanted);
-    const change = await nextChange(tx, collection);
+    const change = changes.get(collection)!;
     for (const row of own) back.push({ ...withFreeCues(row, taken, lostCues), change });
   }
   const before = new Map(rows.map((row) => [row.id, row]));
@@ -85,15 +93,7 @@ async function restoreEntries(
       savedBy: member,
     })),
   );
-  for (const change of new Set(back.map((row) => `${row.collection} ${row.change}`))) {
-    const same = back.filter((row) => `${row.collection} ${row.change}` === change);
-    await tx
-      .update(entries)
-      .set({ deletion: null, change: same[0]!.change })
-      .where(
-        sql`${entries.id} in (select jsonb_array_elements_text(${JSON.stringify(same.map(({ id }) => id))}::jsonb))`,
-      );
-  }
+  await showEntries(tx, back);
   await indexAll(tx, back);
   await writeTrailLines(
     tx,
@@ -192,13 +192,14 @@ async function restoreFrom(
   only: readonly string[] | null,
 ): Promise<Restored> {
   const all = await tx.select().from(entries).where(eq(entries.deletion, row.id)).orderBy(asc(entries.id));
-  const wanted = only === null ? all : all.filter(({ id }) => only.includes(id));
+  const chosen = only && new Set(only);
+  const wanted = chosen === null ? all : all.filter(({ id }) => chosen.has(id));
   const homes = await tx
     .select({ id: collections.id })
     .from(collections)
     .where(
       and(
-        inArray(
+        isAmong(
           collections.id,
           wanted.map(({ collection }) => collection),
         ),

@@ -1,7 +1,7 @@
 import { and, count, eq, inArray, isNull, sql } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Deletion, TeamSettings } from '#contracts';
-import { announceChanges, holdTree, includedIds, rightsFor, visibleEntries } from '../bank';
+import { announceChanges, holdTree, includedIds, rightsFor, visibleEntries, writeWordsLeft } from '../bank';
 import type { Context } from '../context';
 import { type Queries, collections, deletions, drafts, entries, teamSettings } from '../db';
 import { ownDraft, tellOfCase } from '../cases';
@@ -97,6 +97,10 @@ export function wastebasketRoutes(router: Router, context: Context): void {
     await oneUndoable(db, member, params.deletion);
     const { restored, all, lists, cases } = await db.transaction((tx) =>
       restoreFor(context, tx, member, params.deletion, body.entries),
+    );
+    await writeWordsLeft(
+      db,
+      all.map(({ id }) => id),
     );
     await events.reachChanged();
     await announceChanges(context, all);
