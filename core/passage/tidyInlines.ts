@@ -1,3 +1,4 @@
+import { remembering } from '#core/remembering';
 import type { Inline, TextInline } from './passage';
 
 const untouchable = (inline: TextInline) =>
@@ -9,18 +10,24 @@ const ADDRESS = /[/@]/;
 const RUN_TOGETHER = /\p{L}[,;]\p{L}/u;
 const BETWEEN_LETTERS = /(?<=\p{L})[,;](?=\p{L})/gu;
 
+/** Mends the spaces within one run. Of a long wording all but one are as they were when it is read anew, as at every key. */
+const tidyWithin = remembering(
+  (text) =>
+    text
+      .replace(/ {2,}/g, ' ')
+      .replace(/(?<=\S) +(?=[,;](?:\s|\p{L}|$)|[.:!?](?:\s|$))/gu, '')
+      // A comma or semicolon between letters wants a space; digits are left alone: 1,000 and 10.30. Word by word: a pattern
+      // that begins anew within each long word would take time by its square.
+      .replace(/\S+/g, (word) =>
+        !RUN_TOGETHER.test(word) || ADDRESS.test(word) ? word : word.replace(BETWEEN_LETTERS, '$& '),
+      ),
+  1_000_000,
+);
+
 /** Mends the spaces of one run, given the character before it ('' at the start of a line). */
 function tidyText(text: string, before: string): string {
-  let tidied = text
-    .replace(/ {2,}/g, ' ')
-    .replace(/(?<=\S) +(?=[,;](?:\s|\p{L}|$)|[.:!?](?:\s|$))/gu, '')
-    // A comma or semicolon between letters wants a space; digits are left alone: 1,000 and 10.30. Word by word: a pattern
-    // that begins anew within each long word would take time by its square.
-    .replace(/\S+/g, (word) =>
-      !RUN_TOGETHER.test(word) || ADDRESS.test(word) ? word : word.replace(BETWEEN_LETTERS, '$& '),
-    );
-  if (/\s/.test(before) || before === '') tidied = tidied.replace(/^ +/, '');
-  return tidied;
+  const tidied = tidyWithin(text);
+  return /\s/.test(before) || before === '' ? tidied.replace(/^ +/, '') : tidied;
 }
 
 /**

@@ -1,4 +1,5 @@
 import { addDays, addMonths, dateInWords, type CalendarDate } from '#core/calendar';
+import { remembering } from '#core/remembering';
 import { converted } from '#core/units';
 import type { CaseRecord, Measurement } from './record';
 import { figures, valueInWords, type Value } from './value';
@@ -28,20 +29,6 @@ export interface MeasuredAsk {
 const FORM =
   /^(?:(last|first|highest|lowest|mean|change in|day of) )?(.+?)(?: in (\d{1,4}) (days|weeks|months))?$/;
 
-// A bank asks by few paths, and fills each of them again and again.
-const known = new Map<string, MeasuredAsk>();
-const MOST_KNOWN = 500;
-
-/** A path as what it asks of measurements. Every path reads as one: whether something of that name was measured, the record says. */
-export function readMeasuredAsk(path: string): MeasuredAsk {
-  let ask = known.get(path);
-  if (!ask) {
-    if (known.size >= MOST_KNOWN) known.clear();
-    known.set(path, (ask = readAsk(path)));
-  }
-  return ask;
-}
-
 function readAsk(path: string): MeasuredAsk {
   const [, which, what = path, count, step] = FORM.exec(path) ?? [];
   return {
@@ -53,6 +40,12 @@ function readAsk(path: string): MeasuredAsk {
     within: count === undefined ? null : { count: Number(count), step: step as 'days' | 'weeks' | 'months' },
   };
 }
+
+/**
+ * A path as what it asks of measurements. Every path reads as one: whether something of that name was measured, the record says. A bank
+ * asks by few paths, and fills each of them again and again.
+ */
+export const readMeasuredAsk = remembering(readAsk, 20_000);
 
 /** The path that asks this. */
 export function pathOfAsk({ which, codes, within }: MeasuredAsk): string {

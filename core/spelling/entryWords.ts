@@ -1,4 +1,5 @@
 import type { EntryContent } from '#core/entry';
+import { remembering } from '#core/remembering';
 import { entryTexts, type TextAt } from '#core/terms';
 import { checkedWords, type CheckedWord } from './checkedWords';
 
@@ -9,12 +10,15 @@ export interface EntryWord extends CheckedWord {
   language: string;
 }
 
+/** Of a long entry all lines but one are as they were when it is looked at anew, as at every key. */
+const wordsOfText = remembering(checkedWords, 1_000_000);
+
 /** All words of an entry that a dictionary is asked about: of its title, purpose, wordings, and what its fields put down. */
 export function wordsOfEntry(content: EntryContent): EntryWord[] {
   const spoken = new Map(content.wordings.map(({ id, language }) => [id, language]));
   const first = content.wordings[0]!.language;
   return entryTexts(content).flatMap(({ at, text }) => {
     const language = at.in === 'wording' ? spoken.get(at.wording)! : first;
-    return checkedWords(text).map((word) => ({ ...word, at, language }));
+    return wordsOfText(text).map((word) => ({ ...word, at, language }));
   });
 }

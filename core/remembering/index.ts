@@ -1,0 +1,1 @@
+export { remembering } from './remembering';
