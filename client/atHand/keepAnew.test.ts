@@ -30,7 +30,7 @@ test('of several changes what is known after the last is kept, and read once', a
   let now = 1;
   for (; now < 5; now += 1) {
     keepAnew(PATH, () => ((reads += 1), { lines: now }));
-    jest.advanceTimersByTime(700);
+    jest.advanceTimersByTime(200);
   }
   expect(reads).toBe(0);
   expect(await keptAfterPause()).toEqual({ lines: 5 });

@@ -3,7 +3,7 @@ import { keepAllDue, keepLater } from './dueAnswers';
 import { casesOnComputers } from './onComputers';
 
 /** So long after the last of several changes. */
-const KEEP_ANEW_MS = 1000;
+const KEEP_ANEW_MS = 300;
 
 if (typeof window !== 'undefined') window.addEventListener('pagehide', keepAllDue);
 
