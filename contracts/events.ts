@@ -44,6 +44,8 @@ export const EventSchema = z.discriminatedUnion('type', [
     case: z.string(),
     versions: z.record(z.string(), z.number().int()),
   }),
+  // A draft of the member was saved, finished or reopened, perhaps in another window.
+  z.object({ type: z.literal('draft-saved'), draft: z.string(), version: z.number().int() }),
   // What is known in a case is another now.
   z.object({ type: z.literal('case-changed'), case: z.string() }),
 ]);

@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { keptPaths } from './keptHere';
 import { draftOf, expect, openCase, test, words } from './test';
 
@@ -84,17 +85,54 @@ test('a leaf opened again while its last words are on their way has them, though
   await expect(page.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
 });
 
-test('the same draft in two windows: the second is told, and either text can be kept', async ({
-  signedIn,
-}) => {
-  const first = await signedIn('Imke Tarrow');
+/** A member's draft in two windows. */
+async function inTwoWindows(first: Page): Promise<Page> {
   await openCase(first, /Dune/);
   const second = await first.context().newPage();
   await second.goto(first.url());
   await expect(draftOf(second)).toBeFocused();
+  return second;
+}
+
+test('a draft in two windows: each goes on from what is written in the other, with its own caret and undo, and is finished with it', async ({
+  signedIn,
+}) => {
+  const first = await signedIn('Imke Tarrow');
+  const second = await inTwoWindows(first);
+  await draftOf(first).press('Control+a');
+  await first.keyboard.press('Delete');
+  await first.keyboard.type('It ate.');
+  await expect.poll(() => words(second)).toBe('It ate.');
+  await draftOf(second).press('Control+Home');
+  await second.keyboard.type('Seen at noon. ');
+  await expect.poll(() => words(first)).toBe('Seen at noon. It ate.');
+  // The caret is where it was, behind the last word, and what is typed comes there.
+  await first.keyboard.type(' It slept.');
+  await expect.poll(() => words(second)).toBe('Seen at noon. It ate. It slept.');
+  await second.keyboard.press('Control+z');
+  await expect.poll(() => words(first)).toBe('It ate. It slept.');
+  await first.keyboard.press('F9');
+  await expect(second.getByRole('button', { name: 'Reopen' })).toBeVisible();
+  await second.getByRole('button', { name: 'Reopen' }).click();
+  await expect(first.getByRole('button', { name: /^Finish/ })).toBeVisible();
+  await expect(second.getByRole('alert')).toHaveCount(0);
+  await expect(first.getByRole('alert')).toHaveCount(0);
+});
+
+test('a draft in two windows, and one of them without the server: it is told, and either text can be kept', async ({
+  signedIn,
+}) => {
+  const first = await signedIn('Imke Tarrow');
+  const second = await inTwoWindows(first);
+  await second.route('**/api/drafts/**', (route) => route.abort());
+  await draftOf(first).press('Control+a');
+  await first.keyboard.press('Delete');
   await first.keyboard.type('From the first window.');
   await expect(first.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+  await draftOf(second).press('Control+a');
+  await second.keyboard.press('Delete');
   await second.keyboard.type('From the second');
+  await second.unroute('**/api/drafts/**');
   const told = second.getByRole('alert');
   await expect(told).toContainText('From the first window.');
   // What is typed right before is a step of its own for undo.

@@ -102,6 +102,8 @@ class Writer {
       ['back and forward', 2, () => this.backAndForward()],
       ['reload', 2, () => this.open(() => this.page.reload())],
       ['another tab', 2, () => this.anotherTab()],
+      ['undo and redo', 2, () => this.undoAndRedo()],
+      ['a second window', this.isOffline || !this.isServed ? 0 : 2, () => this.secondWindow()],
       ['crash', 1, () => this.crash()],
       [this.isOffline ? 'online' : 'offline', 2, () => this.offline(!this.isOffline)],
       [this.isSlow ? 'quick' : 'slow', 2, () => Promise.resolve((this.isSlow = !this.isSlow))],
@@ -163,6 +165,30 @@ class Writer {
     await old.close({ runBeforeUnload: true });
     await closed;
     await this.open(() => this.page.goto(url));
+  }
+
+  /** A word is typed, taken back and put there again. */
+  private async undoAndRedo(): Promise<void> {
+    await this.type();
+    await this.page.keyboard.press('Control+z');
+    await this.page.keyboard.press('Control+Shift+z');
+  }
+
+  /** The same text is opened beside, gone on with there, and that window closed: this one goes on from what was written there. */
+  private async secondWindow(): Promise<void> {
+    await this.pause();
+    const first = this.page;
+    this.page = await this.context.newPage();
+    await this.open(() => this.page.goto(first.url()));
+    const lost = await this.missing();
+    if (lost !== null) throw new Error(`In the second window: ${lost}`);
+    await this.type();
+    await this.pause();
+    const closed = this.page.waitForEvent('close');
+    await this.page.close({ runBeforeUnload: true });
+    await closed;
+    this.page = first;
+    await first.waitForTimeout(1000);
   }
 
   /** The page goes without a word, as where the computer has no memory left. */

@@ -1,87 +1,10 @@
 import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
-import fc from 'fast-check';
 import type { Draft } from '#contracts';
-import { emptyDraft, type DraftDocument } from '#core/draft';
-import { plainPassage, plainText } from '#core/passage';
-import { ApiProblem, Unreachable } from '#client/api';
-import { keptHere } from '../testing/keptHere';
-import { DraftKeeper, newestKnown, unsentCopy, type Keeping } from './draftKeeper';
-import { readCopy, type LocalCopy } from './localCopy';
-
-const draftOf = (words: string): DraftDocument => ({ ...plainPassage(words), attrs: { placements: {} } });
-const problem = (code: string, status: number, current?: Draft) =>
-  new ApiProblem({ type: '', title: '', detail: '', code, status, current });
-
-/** A computer that keeps, a server that answers as it is told, and a page with some words on it. */
-function begin({ at = 1, copyOf = 1, on }: { at?: number; copyOf?: number; on?: LocalCopy['on'] } = {}) {
-  const over: boolean[] = [];
-  keptHere();
-  const server = {
-    version: at,
-    text: at === 1 ? '' : 'theirs',
-    down: null as Error | null,
-    isMute: false,
-    saves: 0,
-  };
-  const told: Keeping['kind'][] = [];
-  let gate: Promise<void> | null = null;
-  /** The text as the server gives it at this moment. */
-  const answer = () => ({ id: 'd', version: server.version, document: draftOf(server.text) }) as Draft;
-  const save = async (id: string, document: DraftDocument, version: number, isOver: boolean) => {
-    server.saves += 1;
-    over.push(isOver);
-    await gate;
-    if (server.down) throw server.down;
-    if (version !== server.version) throw problem('moved-on', 412, answer());
-    server.version += 1;
-    server.text = plainText(document);
-    if (server.isMute) throw new Unreachable();
-    return { id, version: server.version, document, savedAt: 'now' } as Draft;
-  };
-  /** Holds back what is saved, until it is let go. */
-  const holdSaves = () => {
-    let letGo = (): void => undefined;
-    gate = new Promise((open) => (letGo = open));
-    return () => {
-      gate = null;
-      letGo();
-    };
-  };
-  const aside: string[] = [];
-  const setAside = (_: string, document: DraftDocument) => Promise.resolve(aside.push(plainText(document)));
-  const draft = { id: 'd', version: server.version, document: emptyDraft() };
-  const tell = ({ kind }: Keeping) => told.push(kind);
-  const elsewhere: string[] = [];
-  const savedElsewhere = () => elsewhere.push(server.text);
-  const host = { member: 'm', save, setAside, tell, savedElsewhere, ...(on && { on }) };
-  const written = (one: DraftKeeper, words: string) => {
-    one.open();
-    one.readFrom(() => draftOf(words));
-    const type = (text: string) => {
-      words += text;
-      one.changed();
-    };
-    return { keeper: one, type };
-  };
-  const { keeper, type } = written(
-    copyOf === at ? new DraftKeeper(host, draft) : new DraftKeeper(host, draft, { version: copyOf }),
-    '',
-  );
-  /** The same text, opened again in the same window with what was not sent. */
-  const again = (from: LocalCopy) => {
-    const { document } = from;
-    const second = written(new DraftKeeper(host, { ...draft, document }, from), plainText(document));
-    second.keeper.changed();
-    return second;
-  };
-  const copy = () => {
-    const found = readCopy('m', 'd');
-    return found && plainText(found.document);
-  };
-  return { keeper, server, told, type, copy, aside, over, elsewhere, again, answer, holdSaves };
-}
-
-const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
+import { plainText } from '#core/passage';
+import { Unreachable } from '#client/api';
+import { begin, draftOf, pass, problem } from '../testing/keptDraft';
+import { newestKnown, unsentCopy } from './draftKeeper';
+import { readCopy } from './localCopy';
 
 beforeEach(() => void jest.useFakeTimers());
 afterEach(() => void jest.useRealTimers());
@@ -286,62 +209,6 @@ test('what somebody else saved after an answer was lost is told', async () => {
   Object.assign(server, { isMute: false, text: 'theirs', version: 3 });
   await pass(2000);
   expect([server.text, told.at(-1)]).toEqual(['theirs', 'moved-on']);
-});
-
-/** A text that is written in by a page after another, by what may happen to it. */
-function pages() {
-  const { server, told, type, keeper, again, answer, holdSaves } = begin();
-  let letGo: (() => void) | null = null;
-  let now = { type, keeper };
-  let typed = '';
-  let isLate = false;
-  const happens = {
-    type: () => {
-      const letter = String.fromCharCode(97 + (typed.length % 26));
-      typed += letter;
-      now.type(letter);
-    },
-    reopen: async () => {
-      now.keeper.leave();
-      const asked = answer();
-      await pass(isLate ? 5000 : 0);
-      now = again(unsentCopy('m', 'd') ?? newestKnown('m', asked));
-    },
-    // The page is gone; what it sent may still arrive. Another has what this computer kept.
-    'another page': () => {
-      now.keeper.copyNow();
-      void now.keeper.giveWay();
-      now = again(readCopy('m', 'd') ?? answer());
-    },
-    down: () => (server.down = new Unreachable()),
-    up: () => (server.down = null),
-    wait: () => pass(900),
-    slow: () => (letGo ??= holdSaves()),
-    quick: () => (letGo = (letGo?.(), null)),
-    late: () => (isLate = !isLate),
-    mute: () => (server.isMute = true),
-    heard: () => (server.isMute = false),
-  };
-  const settle = async () => {
-    for (const one of ['up', 'heard', 'quick'] as const) happens[one]();
-    await pass(20_000);
-  };
-  return { happens, settle, server, told, typed: () => typed };
-}
-
-test('however often a text is left and opened again, with the server there or not, it has all that was typed and nobody is in the way', async () => {
-  const act = fc.constantFrom(
-    ...(Object.keys(pages().happens) as (keyof ReturnType<typeof pages>['happens'])[]),
-  );
-  await fc.assert(
-    fc.asyncProperty(fc.array(act, { maxLength: 20 }), async (acts) => {
-      const { happens, settle, server, told, typed } = pages();
-      for (const one of acts) await happens[one]();
-      await settle();
-      expect([server.text, told.includes('moved-on'), unsentCopy('m', 'd')]).toEqual([typed(), false, null]);
-    }),
-    { numRuns: 300 },
-  );
 });
 
 test('what is kept of a text that is no draft says what it is, and where it is written', async () => {

@@ -96,6 +96,8 @@ export class DraftKeeper {
   private earlier: Promise<DraftKeeper> | null = null;
   /** Another keeper has the text now, with all that was written. */
   private hasGivenWay = false;
+  /** What another window wrote is on the page: what this text was opened with is not the last that anybody knows. */
+  private hasFollowed = false;
 
   constructor(
     private readonly host: Host,
@@ -220,6 +222,33 @@ export class DraftKeeper {
     this.host.tell({ kind: 'saved', at: savedAt });
   }
 
+  /**
+   * A version may have been saved in another window (null: any). Where the server has all that was written here, and a later version
+   * than this page, `show` is to put that in the place of the text on the page, and it is gone on with from there. Where something
+   * is written here nothing is done: its saving tells.
+   */
+  async follow(
+    version: number | null,
+    ask: () => Promise<Draft>,
+    show: (there: Draft) => void,
+  ): Promise<void> {
+    await this.running;
+    const { changes } = this;
+    const isAsWas = () => this.isOpen && !this.hasGivenWay && this.isSaved && this.changes === changes;
+    if (!isAsWas() || (version !== null && version <= this.version)) return;
+    const there = await ask();
+    await this.running;
+    if (!isAsWas() || there.version <= this.version) return;
+    show(there);
+    this.isAt(there.version);
+    this.hasFollowed = true;
+    // What the page was changed by is what the server has.
+    for (const timer of [this.copyTimer, this.sendTimer]) clearTimeout(timer);
+    this.copyTimer = this.sendTimer = undefined;
+    this.sent = this.changes;
+    this.host.tell({ kind: 'saved', at: there.savedAt });
+  }
+
   /** The server has this version, and nothing is on its way to it. */
   private isAt(version: number): void {
     if (version !== this.version) this.unanswered = [];
@@ -230,7 +259,8 @@ export class DraftKeeper {
   /** Whether the server has what was sent from here, or what this text was opened with: nobody else wrote on it. */
   private isOwn(there: DraftDocument): boolean {
     return (
-      hasArrived(this.unanswered, there) || (this.from === this.draft && isSame(there, this.draft.document))
+      hasArrived(this.unanswered, there) ||
+      (this.from === this.draft && !this.hasFollowed && isSame(there, this.draft.document))
     );
   }
 

@@ -1,4 +1,5 @@
 export { anyEntry } from './anyEntry';
+export { anyPassage } from './anyPassage';
 export { anyAnswers } from './anyAnswers';
 export { finished } from './finished';
 export { HELD_OUT } from './heldOutSentences';

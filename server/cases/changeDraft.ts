@@ -38,7 +38,10 @@ export async function changeDraft(
     if (changed) await also?.(tx);
     return changed;
   });
-  if (row) return toDraft(row);
+  if (row) {
+    await context.events.tell(member, { type: 'draft-saved', draft: id, version: row.version });
+    return toDraft(row);
+  }
   const there = await ownDraft(context.db, member, id);
   const current = toDraft(there);
   // The same change sent again, because the answer to the first was lost: it is done already.

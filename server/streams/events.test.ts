@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
-import type { Collection, Entry, LiveEvent } from '#contracts';
+import type { Collection, Draft, Entry, LiveEvent } from '#contracts';
 import { DEFAULT_CUE_RULES } from '#core/cue';
+import { plainPassage } from '#core/passage';
 import { localBus } from '../events';
 import { keep, wording } from '../testing/entryCalls';
 import { Page, settled } from '../testing/page';
@@ -38,6 +39,38 @@ test('the stand-in pedal is heard by the pages of its member alone, in its order
     ['pedal-pressed', 'pedal-pressed'],
     [],
   ]);
+});
+
+test('that a draft was saved, finished or reopened is told to its author alone, with the version it then has', async () => {
+  const draft = (await imke.post('/api/cases/hedgehog-bramble/drafts').expect(200)).body as Draft;
+  const [one, other] = [open('imke'), open('odile')];
+  const at = (version: number) => ['If-Match', `"${version}"`] as const;
+  const document = { ...plainPassage('It ate.'), attrs: { placements: {} } };
+  const { version } = draft;
+  await imke
+    .put(`/api/drafts/${draft.id}`)
+    .set(...at(version))
+    .send({ document })
+    .expect(200);
+  // Refused, and sent again since its answer was lost: nothing is another by that.
+  await imke
+    .put(`/api/drafts/${draft.id}`)
+    .set(...at(version + 5))
+    .send({ document })
+    .expect(412);
+  await imke
+    .put(`/api/drafts/${draft.id}`)
+    .set(...at(version))
+    .send({ document })
+    .expect(200);
+  await imke
+    .post(`/api/drafts/${draft.id}/finish`)
+    .set(...at(version + 1))
+    .expect(200);
+  await allTold();
+  const saved = (more: number) => ({ type: 'draft-saved', draft: draft.id, version: version + more });
+  expect(one.told.filter(({ type }) => type === 'draft-saved')).toEqual([saved(1), saved(2)]);
+  expect(other.types).not.toContain('draft-saved');
 });
 
 test('of an entry hear those who may see it, at every server process; of a right taken away whom it concerns', async () => {

@@ -3,6 +3,7 @@ import type { LiveEvent } from '#contracts';
 /** What was told of these is asked for by the one screen that shows it, or is over by then. */
 const OF_A_MOMENT: ReadonlySet<LiveEvent['type']> = new Set([
   'sessions-changed',
+  'draft-saved',
   'presence-changed',
   'pedal-pressed',
 ]);

@@ -36,6 +36,7 @@ const HEARD: [LiveEvent, readonly (readonly (string | number)[])[]][] = [
   [{ type: 'case-changed', case: 'bramble' }, [KEYS.case('bramble')]],
   [{ type: 'tray-changed', case: 'post', versions: {} }, [KEYS.tray('post')]],
   [{ type: 'pedal-pressed', rest: 'left', isDown: true }, []],
+  [{ type: 'draft-saved', draft: 'leaf', version: 2 }, []],
   [{ type: 'queue-changed' }, [KEYS.queue]],
   [{ type: 'sendings-changed' }, [KEYS.sendings, KEYS.sendingsOf('letter')]],
   [{ type: 'missed' }, [...LIVE, KEYS.sendingsOf('letter'), KEYS.tray('post')]],

@@ -61,7 +61,8 @@ const REFRESHES: { [Type in LiveEvent['type']]: Refresh<Extract<LiveEvent, { typ
   'sendings-changed': { asks: [KEYS.sendings] },
   'tray-changed': { asks: (event) => (hasLines(event.case, event.versions) ? [] : [KEYS.tray(event.case)]) },
   'case-changed': { asks: (event) => [KEYS.case(event.case)] },
-  // Makes nothing out of date: it is heard by the leaf that has a recording.
+  // Make nothing out of date: they are heard by the leaf that has the draft open, and by one that has a recording.
+  'draft-saved': { asks: [] },
   'pedal-pressed': { asks: [] },
   missed: { asks: LIVE },
 };

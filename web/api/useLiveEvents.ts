@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { tellSaved } from '#client/drafts';
 import { tellStandIn } from '#client/pedal';
 import { EventSchema } from '#contracts';
 import { queryClient } from './queries';
@@ -19,11 +20,13 @@ type Passed = { opened: true } | { event: unknown };
 function hear(passed: Passed): void {
   if ('opened' in passed) {
     tellStandIn('lost');
+    tellSaved('all');
     return void catchUp();
   }
   const event = EventSchema.safeParse(passed.event);
   if (!event.success) return;
   if (event.data.type === 'pedal-pressed') tellStandIn(event.data);
+  if (event.data.type === 'draft-saved') tellSaved(event.data);
   refreshBy(event.data);
 }
 

@@ -3,7 +3,7 @@ import { isHistoryTransaction } from '@tiptap/pm/history';
 import type { CommentOn } from '#core/passage';
 import { placementIdsIn } from './adopting';
 import { commentById, commentsIn } from './comments';
-import { placementsOf } from './placements';
+import { isFollowing, placementsOf } from './placements';
 
 /** What a comment counts as. */
 export type CommentCount = NonNullable<CommentOn['counts']>;
@@ -19,8 +19,8 @@ export function countedComments(countOf: (entry: string) => CommentCount | null)
   return new Plugin({
     key: COUNTED_COMMENTS,
     appendTransaction: (transactions, before, now) => {
-      if (!transactions.some(({ docChanged }) => docChanged) || transactions.some(isHistoryTransaction))
-        return null;
+      const isAsItWas = (one: Transaction) => isHistoryTransaction(one) || isFollowing(one);
+      if (!transactions.some(({ docChanged }) => docChanged) || transactions.some(isAsItWas)) return null;
       const [known, placements] = [placementsOf(before.doc), placementsOf(now.doc)];
       if (known === placements) return null;
       const { tr } = now;

@@ -39,6 +39,8 @@ export {
   envelopeOf,
   levelsOf,
   placementsOf,
+  followDraft,
+  isFollowing,
   replaceDraft,
   toEditor,
   fromEditor,

@@ -1,5 +1,6 @@
-import type { Node as EditorNode } from '@tiptap/pm/model';
+import { Slice, type Node as EditorNode } from '@tiptap/pm/model';
 import type { EditorState, Transaction } from '@tiptap/pm/state';
+import { ReplaceStep, type Step } from '@tiptap/pm/transform';
 import type { DraftDocument, Envelope, Placements } from '#core/draft';
 import type { Block } from '#core/passage';
 import { NEW_TRANSCRIPT, type Transcript } from '#core/transcript';
@@ -125,3 +126,46 @@ export function replaceDraft(state: EditorState, { content, attrs }: DraftDocume
   const tr = state.tr.replaceWith(0, state.doc.content.size, doc.content);
   return carry(tr, partsOf(attrs));
 }
+
+const FOLLOWED = 'followed';
+
+/** The step that makes a text another by changing no more than the letters that differ; null where nothing does. */
+function stepByLetters(here: EditorNode, there: EditorNode): Step | null {
+  const start = here.content.findDiffStart(there.content);
+  const end = start === null ? null : here.content.findDiffEnd(there.content);
+  if (start === null || end === null) return null;
+  // Where the same letters stand on both sides the two ends run past the start.
+  const over = Math.max(0, start - Math.min(end.a, end.b));
+  return new ReplaceStep(start, end.a + over, there.slice(start, end.b + over));
+}
+
+/** The step that makes a text another by changing the blocks that differ, whatever they are. */
+function stepByBlocks(here: EditorNode, there: EditorNode): Step {
+  const least = Math.min(here.childCount, there.childCount);
+  let head = 0;
+  while (head < least && here.child(head).eq(there.child(head))) head += 1;
+  let tail = 0;
+  const fromEnd = (doc: EditorNode) => doc.child(doc.childCount - 1 - tail);
+  while (tail < least - head && fromEnd(here).eq(fromEnd(there))) tail += 1;
+  const at = (doc: EditorNode, index: number) =>
+    Array.from({ length: index }, (_, one) => doc.child(one).nodeSize).reduce((sum, size) => sum + size, 0);
+  const between = (doc: EditorNode) => [at(doc, head), at(doc, doc.childCount - tail)] as const;
+  return new ReplaceStep(...between(here), new Slice(there.content.cut(...between(there)), 0, 0));
+}
+
+/**
+ * A transaction that makes the draft another text by changing what differs alone: the caret stays where it is, and what was done here
+ * before can still be undone. Itself it is not undone: it was done elsewhere.
+ */
+export function followDraft(state: EditorState, { content, attrs }: DraftDocument): Transaction {
+  const there = state.schema.nodeFromJSON({ type: 'doc', content });
+  const { doc, tr } = state;
+  const step = stepByLetters(doc, there);
+  // Where blocks lie otherwise within each other, the letters that differ do not fit there.
+  if (step && !step.apply(doc).doc?.content.eq(there.content)) tr.step(stepByBlocks(doc, there));
+  else if (step) tr.step(step);
+  return carry(tr, partsOf(attrs)).setMeta('addToHistory', false).setMeta(FOLLOWED, true);
+}
+
+/** Whether a transaction brought what was written elsewhere. */
+export const isFollowing = (tr: Transaction): boolean => tr.getMeta(FOLLOWED) === true;

@@ -7,7 +7,7 @@ import type { CommentOn } from '#core/passage';
 import { placementIdsIn } from './adopting';
 import { attrsOf } from './blanks';
 import { commentById, commentsIn, copiedContent, type CommentAt } from './comments';
-import { placementsOf, setPlacements } from './placements';
+import { isFollowing, placementsOf, setPlacements } from './placements';
 import { stepIn } from './placing';
 
 /** What is asked of where comments stand. */
@@ -134,8 +134,8 @@ export function saidTwice(host: SaidTwiceHost): Plugin {
     key: SAID_TWICE,
     appendTransaction: (transactions, before, now) => {
       if (!transactions.some(({ docChanged }) => docChanged)) return null;
-      // What is undone or done again brings back what was so.
-      if (transactions.some(isHistoryTransaction)) return null;
+      // What is undone or done again brings back what was so, and what was written elsewhere is as it is there.
+      if (transactions.some((one) => isHistoryTransaction(one) || isFollowing(one))) return null;
       const { tr } = now;
       handOn(tr, before);
       if (!transactions.some((one) => one.getMeta(SAID_TWICE) === 'in whole')) pointBack(tr, before, host);

@@ -13,6 +13,7 @@ import { useRemembered } from '../ui';
 import {
   stepTo,
   useFollowRecord,
+  useFollowSaved,
   useDropDraft,
   useFinishing,
   useKeeping,
@@ -44,14 +45,18 @@ interface Props {
   useMaterial: UseMaterial;
 }
 
-/** Opens the text for writing, with the keys at its end, unless it is finished; and sends what this computer kept of an earlier time. */
+/**
+ * Opens the text for writing, with the keys at its end, unless it is finished; sends what this computer kept of an earlier time; and
+ * follows what is saved of it elsewhere.
+ */
 function useWritable(
   editor: Editor,
   keeper: DraftKeeper,
   copy: LocalCopy | null,
-  open: boolean,
+  { state, settle }: Pick<ReturnType<typeof useFinishing>, 'state' | 'settle'>,
   isElsewhere: boolean,
 ): void {
+  const open = state === 'open';
   useEffect(() => {
     keeper.readFrom(() => documentOf(editor));
     // What this computer kept of an earlier time is sent as soon as the page is open.
@@ -64,6 +69,7 @@ function useWritable(
       if (!isElsewhere) giveKeys(editor.view);
     }
   }, [editor, open, isElsewhere]);
+  useFollowSaved(editor, keeper, state, settle);
 }
 
 interface TextsProps {
@@ -194,7 +200,7 @@ export function Leaf({ one: given, draft, copy, downloads, useMaterial }: Props)
       counts.finished();
     },
   });
-  useWritable(editor, keeper, copy, open, material.takesKeys);
+  useWritable(editor, keeper, copy, finishing, material.takesKeys);
 
   const finishNow = () =>
     isWhole() &&

@@ -27,6 +27,7 @@ export { proposeAnswers, type ProposedAnswer, type Proposer } from './blanks/pro
 export { KeepingNotice } from './keeping/KeepingNotice';
 export { useDropDraft } from './keeping/useDropDraft';
 export { useFinishing } from './keeping/useFinishing';
+export { useFollowSaved } from './keeping/useFollowSaved';
 export { useKeeping } from './keeping/useKeeping';
 export { OffersPanel } from './offers/OffersPanel';
 export { useSmallWords } from './offers/useSmallWords';

@@ -6,7 +6,7 @@ import type { Way } from '#core/savings';
 import type { PlaceRequest } from '#core/fill';
 import { OFFER_KEYS, type OffersAnswer, type OffersAsked, type Offer } from '#core/glossary';
 import { withCapital } from '#core/language';
-import { isCode, lineBefore, placeEntry } from '../../editor';
+import { isCode, isFollowing, lineBefore, placeEntry } from '../../editor';
 import { Asker } from '#client/offers';
 import { broughtBy, isBringing } from '../cues/cueFiring';
 import { stepTo } from '../surface/blankKeys';
@@ -78,7 +78,8 @@ function nextOffering(tr: Transaction, before: Offering, state: EditorState): Of
   if (meta && 'offered' in meta) return { ...before, offered: meta.offered };
   if (meta) return { offered: null, wanted: 'look' in meta ? meta.look : null };
   if (!tr.docChanged) return tr.selectionSet ? { offered: null, wanted: null } : before;
-  const isTyped = !isHistoryTransaction(tr) && !isBringing(tr) && tr.getMeta('uiEvent') !== 'paste';
+  const isTyped =
+    !isHistoryTransaction(tr) && !isBringing(tr) && !isFollowing(tr) && tr.getMeta('uiEvent') !== 'paste';
   if (!isTyped || !canOffer(state)) return { offered: null, wanted: null };
   // The old offers stand until the new ones are there, so that the list does not flicker.
   return { offered: before.offered, wanted: 'typed' };
