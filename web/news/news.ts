@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 36,
+    day: '2026-12-01',
+    title: 'A leaf that is open twice goes on in both windows',
+    words:
+      'Written on in one window, or at another computer, a leaf shows it in the other a moment later, with your caret and your undo as they were; finished in one, it is finished in both. Only where something is written in both before either is saved are you asked which to keep.',
+    at: { label: 'The desk', to: '/' },
+  },
+  {
     number: 35,
     day: '2026-11-30',
     title: 'More on pages that are marked',
