@@ -3,8 +3,7 @@ import type { Draft } from '#contracts';
 import { emptyDraft, type DraftDocument } from '#core/draft';
 import { plainPassage, plainText } from '#core/passage';
 import { ApiProblem, Unreachable } from '#client/api';
-import { DraftKeeper, type Keeping } from '../drafts/draftKeeper';
-import { readCopy, type LocalCopy } from '../drafts/localCopy';
+import { DraftKeeper, readCopy, type Keeping, type LocalCopy } from '../drafts';
 import { keptHere } from './keptHere';
 
 /** A draft of plain words. */
