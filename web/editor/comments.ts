@@ -80,7 +80,7 @@ export function removeComment(state: EditorState, id: string): Transaction | nul
   const { tr } = state;
   tr.delete(found.pos, found.pos + found.node.nodeSize);
   if (tr.doc.childCount === 0) tr.insert(0, state.schema.nodes.paragraph!.create());
-  return tr;
+  return closeHistory(tr);
 }
 
 /** A transaction that puts a comment on other words, and where it then belongs, with the caret in it as it was; null where it is not there. */
@@ -98,7 +98,7 @@ export function layComment(
   const comment = { ...found.comment, on, words, before };
   tr.insert(pos, found.node.type.create({ ...found.node.attrs, comment }, found.node.content));
   const isIn = offset > 0 && offset < found.node.nodeSize;
-  return tr.setSelection(TextSelection.near(tr.doc.resolve(isIn ? pos + offset : pos + 1)));
+  return closeHistory(tr).setSelection(TextSelection.near(tr.doc.resolve(isIn ? pos + offset : pos + 1)));
 }
 
 /**
@@ -140,5 +140,5 @@ export function copyComment(
   const pos = placeFor(state.doc, comment.on);
   const { tr } = state;
   tr.insert(pos, found.node.type.create({ name: NAME, comment: copied }, content));
-  return insideOf(setPlacements(tr, placements), pos);
+  return closeHistory(insideOf(setPlacements(tr, placements), pos));
 }

@@ -89,7 +89,7 @@ export function removeMarkings(state: EditorState, ids: readonly string[]): Tran
   // From the last on: what stands before stays where it is.
   for (const { pos, node } of found.reverse()) tr.delete(pos, pos + node.nodeSize);
   if (tr.doc.childCount === 0) tr.insert(0, state.schema.nodes.paragraph!.create());
-  return tr;
+  return closeHistory(tr);
 }
 
 /** A transaction that changes where markings stand, or how they look; their words and the caret stay. Null where none of them is there. */

@@ -1,3 +1,4 @@
+import { closeHistory } from '@tiptap/pm/history';
 import { NodeSelection, Selection, type EditorState, type Transaction } from '@tiptap/pm/state';
 
 /**
@@ -32,5 +33,5 @@ export function moveBlock(state: EditorState, direction: 1 | -1): Transaction | 
     state.selection instanceof NodeSelection
       ? NodeSelection.create(tr.doc, state.selection.from + shift)
       : Selection.near(tr.doc.resolve(anchor + shift));
-  return tr.setSelection(kept).scrollIntoView();
+  return closeHistory(tr).setSelection(kept).scrollIntoView();
 }

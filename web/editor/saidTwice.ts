@@ -1,5 +1,5 @@
 import { Fragment, type Node as EditorNode } from '@tiptap/pm/model';
-import { isHistoryTransaction } from '@tiptap/pm/history';
+import { closeHistory, isHistoryTransaction } from '@tiptap/pm/history';
 import { Plugin, PluginKey, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
 import type { Placement } from '#core/draft';
 import type { PlacedWording } from '#core/fill';
@@ -154,5 +154,5 @@ export function sayInWhole(state: EditorState, id: string, newId: () => string):
   const { tr } = state;
   put(tr, here, null, content);
   setPlacements(tr, placements);
-  return caretAtEnd(tr, here).setMeta(SAID_TWICE, 'in whole');
+  return closeHistory(caretAtEnd(tr, here).setMeta(SAID_TWICE, 'in whole'));
 }
