@@ -1,10 +1,11 @@
 import { expect, test } from '@jest/globals';
 import { history, undo } from '@tiptap/pm/history';
 import type { EditorState, Transaction } from '@tiptap/pm/state';
-import { leafOf } from '../testing/leafState';
+import { entryOf, leafOf, requestOf } from '../testing/leafState';
 import { addComment, commentsIn, copyComment, layComment, removeComment } from './comments';
 import { addMarking, markingsIn, removeMarkings } from './markings';
 import { moveBlock } from './moving';
+import { placeEntry } from './placing';
 
 const on = (block: number) => ({ from: { block, at: 0 }, to: { block, at: 2 } });
 const begun = () => leafOf(['Well done.|', 'Seen.'], [history()]);
@@ -29,6 +30,14 @@ const ACTS: [string, (state: EditorState) => EditorState, (state: EditorState) =
   ['a comment is moved', commented, (state) => layComment(state, 'c', other)],
   ['a comment is copied', commented, (state) => copyComment(state, 'c', { id: 'd', ...other }, () => 'p')],
   ['a marking is deleted', marked, (state) => removeMarkings(state, ['m'])],
+  [
+    'an entry is placed',
+    (state) => state,
+    (state) => {
+      const { from } = state.selection;
+      return placeEntry(state, from, from, requestOf(entryOf('Fed', 'It ate.'), 'p'));
+    },
+  ],
   ['a paragraph is moved', (state) => state, (state) => moveBlock(state, 1)],
 ];
 

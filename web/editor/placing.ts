@@ -1,4 +1,5 @@
 import { Fragment, Slice, type Node as EditorNode } from '@tiptap/pm/model';
+import { closeHistory } from '@tiptap/pm/history';
 import { NodeSelection, TextSelection, type EditorState, type Transaction } from '@tiptap/pm/state';
 import { followCase, isLine, joinAtCaret } from '#core/passage';
 import type { TypedCase } from '#core/cue';
@@ -116,5 +117,6 @@ export function putIn(
   else tr.replaceRange(from, to, new Slice(fragment, open(0), open(-1)));
   putInBoxes(tr, boxes, id);
   setPlacements(tr, { ...placementsOf(state.doc), [id]: placement });
-  return stepIn(tr, id);
+  // A step of its own for undo, however soon after the last key.
+  return stepIn(closeHistory(tr), id);
 }
