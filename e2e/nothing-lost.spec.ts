@@ -113,6 +113,7 @@ test('a draft in two windows: each goes on from what is written in the other, wi
   await expect.poll(() => words(first)).toBe('It ate. It slept.');
   await first.keyboard.press('F9');
   await expect(second.getByRole('button', { name: 'Reopen' })).toBeVisible();
+  await expect(second.getByRole('alert')).toHaveCount(0);
   await second.getByRole('button', { name: 'Reopen' }).click();
   await expect(first.getByRole('button', { name: /^Finish/ })).toBeVisible();
   await expect(second.getByRole('alert')).toHaveCount(0);
@@ -127,8 +128,11 @@ test('a draft in two windows, and one of them without the server: it is told, an
   await second.route('**/api/drafts/**', (route) => route.abort());
   await draftOf(first).press('Control+a');
   await first.keyboard.press('Delete');
+  const saved = first.waitForResponse(
+    (answer) => answer.request().postData()?.includes('From the first window.') === true,
+  );
   await first.keyboard.type('From the first window.');
-  await expect(first.getByRole('status', { name: 'Saving' })).toHaveText('Saved');
+  await saved;
   await draftOf(second).press('Control+a');
   await second.keyboard.press('Delete');
   await second.keyboard.type('From the second');

@@ -59,7 +59,7 @@ test('a reply is sent by keyboard alone, stays with a gap or a doubt, is taken b
 
   await keyboard.press('Alt+Enter');
   await expect(before).toBeVisible();
-  // Its answer is lost on the way: sent again it is the letter that it was.
+  // Its answer is lost on the way: that it is sent is heard all the same.
   await page.route(
     '**/api/drafts/*/sendings',
     async (route) => {
@@ -69,10 +69,9 @@ test('a reply is sent by keyboard alone, stays with a gap or a doubt, is taken b
     { times: 1 },
   );
   await pressKeys(page, ['Tab', 'Enter']);
-  await expect(page.getByRole('alert').filter({ hasText: 'The server cannot be reached' })).toBeVisible();
-  await keyboard.press('Alt+Enter');
   const sent = page.getByRole('region', { name: 'Sent' });
   await expect(sent).toContainText(/It goes in 1\d\d seconds/);
+  await expect(page.getByRole('alert')).toHaveCount(0);
   await expectAccessible(page);
   // Taken back it is written on where one was.
   await keyboard.press('F9');

@@ -224,21 +224,21 @@ export class DraftKeeper {
 
   /**
    * A version may have been saved in another window (null: any). Where the server has all that was written here, and a later version
-   * than this page, `show` is to put that in the place of the text on the page, and it is gone on with from there. Where something
-   * is written here nothing is done: its saving tells.
+   * than this page, `show` is to put that in the place of the text on the page, and it is gone on with from there; gives it, else null.
+   * Where something is written here nothing is done: its saving tells.
    */
   async follow(
     version: number | null,
     ask: () => Promise<Draft>,
     show: (there: Draft) => void,
-  ): Promise<void> {
+  ): Promise<Draft | null> {
     await this.running;
     const { changes } = this;
     const isAsWas = () => this.isOpen && !this.hasGivenWay && this.isSaved && this.changes === changes;
-    if (!isAsWas() || (version !== null && version <= this.version)) return;
+    if (!isAsWas() || (version !== null && version <= this.version)) return null;
     const there = await ask();
     await this.running;
-    if (!isAsWas() || there.version <= this.version) return;
+    if (!isAsWas() || there.version <= this.version) return null;
     show(there);
     this.isAt(there.version);
     this.hasFollowed = true;
@@ -247,6 +247,7 @@ export class DraftKeeper {
     this.copyTimer = this.sendTimer = undefined;
     this.sent = this.changes;
     this.host.tell({ kind: 'saved', at: there.savedAt });
+    return there;
   }
 
   /** The server has this version, and nothing is on its way to it. */

@@ -81,6 +81,18 @@ test('what it was opened with, and another window went back to after more was wr
   expect([one.told.at(-1), one.server.text]).toEqual(['moved-on', '']);
 });
 
+test('finished in another window it is finished here, and nothing is sent to what is finished', async () => {
+  const one = begin();
+  const other = one.beside();
+  other.type('It ate.');
+  await pass(900);
+  const there = await one.follow(2);
+  one.keeper.goOnFrom(there!.version);
+  await pass(5000);
+  expect([one.says(), one.server.saves]).toEqual(['It ate.', 1]);
+  expect(await one.follow(2)).toBeNull();
+});
+
 test('a page that was left follows nothing', async () => {
   const one = begin();
   const other = one.beside();

@@ -23,12 +23,13 @@ export function useFollowSaved(
     () =>
       onSaved(keeper.draftId, (version) => {
         const ask = () => call('draft', { params: { draft: keeper.draftId } });
-        const show = (there: Draft) => {
-          editor.view.dispatch(followDraft(editor.state, there.document));
-          if (there.state !== now.current.state) now.current.settle(there);
+        const show = ({ document }: Draft) => editor.view.dispatch(followDraft(editor.state, document));
+        const follow = async () => {
+          const there = await keeper.follow(version, ask, show);
+          if (there && there.state !== now.current.state) now.current.settle(there);
         };
         // A letter that is being put together is something written here. What cannot be asked for now is told by the next save.
-        if (!editor.view.composing) void keeper.follow(version, ask, show).catch(() => undefined);
+        if (!editor.view.composing) void follow().catch(() => undefined);
       }),
     [editor, keeper],
   );
