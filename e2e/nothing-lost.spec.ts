@@ -123,21 +123,23 @@ test('a draft in two windows: each goes on from what is written in the other, wi
 test('a draft in two windows, and one of them without the server: it is told, and either text can be kept', async ({
   signedIn,
 }) => {
-  const first = await signedIn('Imke Tarrow');
-  const second = await inTwoWindows(first);
-  await second.route('**/api/drafts/**', (route) => route.abort());
-  await draftOf(first).press('Control+a');
-  await first.keyboard.press('Delete');
-  const saved = first.waitForResponse(
-    (answer) => answer.request().postData()?.includes('From the first window.') === true,
-  );
-  await first.keyboard.type('From the first window.');
-  await saved;
+  const [first, second] = [await signedIn('Imke Tarrow'), await signedIn('Imke Tarrow')];
+  await openCase(first, /Dune/);
+  await openCase(second, /Dune/);
+  await second.context().setOffline(true);
   await draftOf(second).press('Control+a');
   await second.keyboard.press('Delete');
   await second.keyboard.type('From the second');
-  await second.unroute('**/api/drafts/**');
   const told = second.getByRole('alert');
+  await expect(told.filter({ hasText: 'The server cannot be reached' })).toBeVisible();
+  const saved = first.waitForResponse(
+    (answer) => answer.request().postData()?.includes('From the first window.') === true,
+  );
+  await draftOf(first).press('Control+a');
+  await first.keyboard.press('Delete');
+  await first.keyboard.type('From the first window.');
+  await saved;
+  await second.context().setOffline(false);
   await expect(told).toContainText('From the first window.');
   // What is typed right before is a step of its own for undo.
   await second.keyboard.type(' window.');
