@@ -47,22 +47,15 @@ test('that a draft was saved, finished or reopened is told to its author alone, 
   const at = (version: number) => ['If-Match', `"${version}"`] as const;
   const document = { ...plainPassage('It ate.'), attrs: { placements: {} } };
   const { version } = draft;
-  await imke
-    .put(`/api/drafts/${draft.id}`)
-    .set(...at(version))
-    .send({ document })
-    .expect(200);
+  const save = (to: number) =>
+    imke
+      .put(`/api/drafts/${draft.id}`)
+      .set(...at(to))
+      .send({ document });
+  await save(version).expect(200);
   // Refused, and sent again since its answer was lost: nothing is another by that.
-  await imke
-    .put(`/api/drafts/${draft.id}`)
-    .set(...at(version + 5))
-    .send({ document })
-    .expect(412);
-  await imke
-    .put(`/api/drafts/${draft.id}`)
-    .set(...at(version))
-    .send({ document })
-    .expect(200);
+  await save(version + 5).expect(412);
+  await save(version).expect(200);
   await imke
     .post(`/api/drafts/${draft.id}/finish`)
     .set(...at(version + 1))
