@@ -44,12 +44,17 @@ interface Walk {
   reachChanged: boolean;
 }
 
+/** Remembers entries that were written, and where. */
+function note({ touched, written }: Walk, all: readonly { id: string; collection: string }[]): void {
+  for (const { id, collection } of all) {
+    touched.add(collection);
+    written.push(id);
+  }
+}
+
 const took = (walk: Walk, saved: readonly Entry[]) => {
   walk.came.entries.push(...saved);
-  for (const { id, collection } of saved) {
-    walk.touched.add(collection);
-    walk.written.push(id);
-  }
+  note(walk, saved);
 };
 
 /** A content with the ids of what earlier steps made, in place of their names. */
@@ -125,10 +130,7 @@ async function take(walk: Walk, step: Step): Promise<void> {
       return;
     case 'restore': {
       const { all } = await restoreFor(context, tx, member, step.deletion, null);
-      for (const { id, collection } of all) {
-        walk.touched.add(collection);
-        walk.written.push(id);
-      }
+      note(walk, all);
       walk.reachChanged = true;
       return;
     }
