@@ -57,6 +57,13 @@ const jestEnv = {
   TEST_DATABASE_IMAGES: images,
 };
 
+/** Types of everything are held while it runs: with the room for what is new that Node gives by itself, a fifth of its time goes into clearing that. */
+const LINT = {
+  title: 'Lint',
+  command: tool('eslint'),
+  args: ['.'],
+  env: { NODE_OPTIONS: '--max-semi-space-size=128' },
+};
 const STATIC = [
   { title: 'Types', command: tool('tsc'), args: ['--noEmit'] },
   { title: 'Format', command: tool('prettier'), args: ['--check', '--log-level', 'warn', '.'] },
@@ -80,7 +87,7 @@ const BEFORE_UNIT = [
 
 // Two at a time, each on one processor most of the time; the longest first.
 await runTogether([
-  ...(wants('static') ? [{ title: 'Lint', command: tool('eslint'), args: ['.'] }] : []),
+  ...(wants('static') ? [LINT] : []),
   ...(wants('unit') ? BEFORE_UNIT : []),
   ...(wants('static') ? STATIC : []),
 ]);
