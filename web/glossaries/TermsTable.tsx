@@ -3,7 +3,7 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import type { Glossary } from '#contracts';
 import { folded, newTerm, TermSchema, type Term } from '#core/glossary';
 import { inWords } from '#client/api';
-import { Button, Notice, TextField } from '../ui';
+import { Button, Notice, NumericField, TextField } from '../ui';
 import { useDropTerm, useKeepTerm } from '../api';
 import { initialOf, initialsOf } from './initials';
 
@@ -47,13 +47,12 @@ function TermForm({ glossary, start, done }: FormProps) {
         maxLength={40}
         onChange={({ target }) => put({ cue: target.value })}
       />
-      <TextField
+      <NumericField
         label="Rank"
-        type="number"
-        min={0}
-        max={1000}
+        least={0}
+        most={1000}
         value={term.weight}
-        onChange={({ target }) => put({ weight: Number(target.value) })}
+        change={(weight) => put({ weight })}
       />
       <div className="col-span-2">
         <TextField

@@ -64,16 +64,6 @@ function readBack(words: string): string | undefined {
   return back && back !== words ? back : undefined;
 }
 
-interface Props {
-  list: RecordList;
-  record: CaseRecord;
-  /** What is corrected; null for a new one. */
-  had: WrittenItem['item'] | null;
-  save: (now: WrittenItem['item']) => void;
-  cancel: () => void;
-  isPending: boolean;
-}
-
 interface FieldsProps {
   list: RecordList;
   record: CaseRecord;

@@ -1,5 +1,6 @@
 export { Button } from './Button';
 export { TextField, SelectField } from './fields';
+export { NumericField, NumericInput } from './NumericField';
 export { ActingSelect } from './ActingSelect';
 export { NameForm } from './NameForm';
 export { Notice } from './Notice';

@@ -1,6 +1,6 @@
 import { STEPS, type AmountRef, type DayRef, type Field } from '#core/entry';
 import { kindOfDetail } from '#core/record';
-import { SelectField } from '../../ui';
+import { NumericInput, SelectField } from '../../ui';
 
 const kindOf = (field: Field): string => (field.kind === 'detail' ? kindOfDetail(field.path) : field.kind);
 
@@ -64,16 +64,7 @@ export function AmountSelect({
           </option>
         ))}
       </SelectField>
-      {typed && (
-        <input
-          aria-label={`${label}, the number`}
-          type="number"
-          step="any"
-          className="input w-20"
-          value={Number.isNaN(value) ? '' : value}
-          onChange={({ target }) => change(Number(target.value))}
-        />
-      )}
+      {typed && <NumericInput label={`${label}, the number`} className="input w-20" {...{ value, change }} />}
     </div>
   );
 }

@@ -6,7 +6,7 @@ import {
   type DayRef,
   type Field,
 } from '#core/entry';
-import { SelectField, TextField } from '../../ui';
+import { NumericField, SelectField, TextField } from '../../ui';
 import { AmountSelect, DaySelect, holdsDay, holdsNumber, StepSelect } from './CalculationParts';
 import { FormulaField } from './FormulaField';
 
@@ -70,13 +70,13 @@ function Picks({ calculation, others, put }: PickedProps) {
     <AmountSelect label={label} value={value} fields={others} change={settle(key)} />
   );
   const optional = (label: string, key: string, value: number | null) => (
-    <TextField
+    <NumericField
       label={label}
-      type="number"
-      step="any"
-      min={0}
-      value={value ?? ''}
-      onChange={({ target }) => settle(key)(Number(target.value) > 0 ? Number(target.value) : null)}
+      least={0}
+      isOptional
+      value={value}
+      // Nothing is rounded to nought, and no dose is nought at most: it is left open.
+      change={(number) => settle(key)(number || null)}
     />
   );
   switch (calculation.by) {

@@ -9,7 +9,7 @@ import {
   type MeasuredAsk,
   type Which,
 } from '#core/record';
-import { SelectField, TextField, Tick } from '../../ui';
+import { NumericField, SelectField, TextField, Tick } from '../../ui';
 
 type DetailField = Extract<Field, { kind: 'detail' }>;
 
@@ -90,16 +90,14 @@ function Within({
       </Tick>
       {within && (
         <>
-          <TextField
+          <NumericField
             label="Of the last"
-            type="number"
-            min={1}
-            max={1000}
+            least={1}
+            most={1000}
+            isWhole
             className="w-20"
             value={within.count}
-            onChange={({ target }) =>
-              set({ ...within, count: Math.min(1000, Math.max(1, Math.round(Number(target.value)) || 1)) })
-            }
+            change={(count) => set({ ...within, count })}
           />
           <SelectField
             label="Counted in"

@@ -1,5 +1,5 @@
-import { WRITER_DETAILS, type Field, type NumberField, type YesNoField } from '#core/entry';
-import { SelectField, TextField, Tick } from '../../ui';
+import { WRITER_DETAILS, type Field, type YesNoField } from '#core/entry';
+import { NumericField, SelectField, TextField, Tick } from '../../ui';
 import { CalculationSettings } from './CalculationSettings';
 import { OptionsEditor } from './OptionsEditor';
 import { AlternatesSettings } from './AlternatesSettings';
@@ -10,9 +10,7 @@ interface Props<F extends Field = Field> {
   change: (field: Field) => void;
 }
 
-const optional = (text: string) => (text.trim() === '' || Number.isNaN(Number(text)) ? null : Number(text));
-
-function NumberSettings({ field, change }: Props<NumberField>) {
+function NumberSettings({ field, change }: Props<Extract<Field, { kind: 'number' }>>) {
   const wrong = field.min !== null && field.max !== null && field.min > field.max;
   return (
     <div className="grid grid-cols-4 gap-5">
@@ -22,25 +20,25 @@ function NumberSettings({ field, change }: Props<NumberField>) {
         maxLength={40}
         onChange={(event) => change({ ...field, unit: event.target.value })}
       />
-      <TextField
+      <NumericField
         label="At least"
-        type="number"
-        step="any"
-        value={field.min ?? ''}
+        isOptional
+        value={field.min}
         error={wrong ? 'over the most' : undefined}
-        onChange={(event) => change({ ...field, min: optional(event.target.value) })}
+        change={(min) => change({ ...field, min })}
       />
-      <TextField
+      <NumericField
         label="At most"
-        type="number"
-        step="any"
-        value={field.max ?? ''}
-        onChange={(event) => change({ ...field, max: optional(event.target.value) })}
+        isOptional
+        value={field.max}
+        change={(max) => change({ ...field, max })}
       />
       <SelectField
         label="Decimals"
         value={field.decimals ?? ''}
-        onChange={(event) => change({ ...field, decimals: optional(event.target.value) })}
+        onChange={({ target }) =>
+          change({ ...field, decimals: target.value === '' ? null : Number(target.value) })
+        }
       >
         <option value="">as typed</option>
         {[0, 1, 2, 3].map((count) => (
@@ -50,12 +48,11 @@ function NumberSettings({ field, change }: Props<NumberField>) {
         ))}
       </SelectField>
       {!field.required && (
-        <TextField
+        <NumericField
           label="Starting answer"
-          type="number"
-          step="any"
-          value={field.starting ?? ''}
-          onChange={(event) => change({ ...field, starting: optional(event.target.value) })}
+          isOptional
+          value={field.starting ?? null}
+          change={(starting) => change({ ...field, starting })}
         />
       )}
     </div>

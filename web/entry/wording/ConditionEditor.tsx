@@ -2,7 +2,7 @@ import { X } from 'lucide-react';
 import { DAY_WORDS, MEASURE_WORDS, MEASURES, type Condition, type Field, type Measure } from '#core/entry';
 import { pickablesOf } from '#core/fill';
 import { kindOfDetail } from '#core/record';
-import { Button } from '../../ui';
+import { Button, NumericInput } from '../../ui';
 
 type Group = Extract<Condition, { of: Condition[] }>;
 type Simple = Exclude<Condition, Group>;
@@ -79,13 +79,11 @@ function Value({ condition, field, change }: Pick<RowProps, 'condition' | 'chang
   const look = 'live-word';
   if (typeof value === 'number') {
     return (
-      <input
-        type="number"
-        step="any"
-        aria-label="Limit"
+      <NumericInput
+        label="Limit"
         className={`${look} w-24`}
         value={value}
-        onChange={({ target }) => change({ ...condition, value: Number(target.value) } as Condition)}
+        change={(limit) => change({ ...condition, value: limit } as Condition)}
       />
     );
   }

@@ -4,7 +4,7 @@ import type { Case } from '#contracts';
 import { inWords } from '#client/api';
 import { calendarToday } from '#client/clock';
 import { readTime, USUAL_LIMITS, type SubtitleLimits } from '#core/transcript';
-import { Button, Key, Notice, TextField, Tick } from '../../ui';
+import { Button, Key, Notice, NumericField, TextField, Tick } from '../../ui';
 import { documentOf } from '../../writing';
 import { WAYS_AWAY, type TakenAway } from './takenAway';
 
@@ -21,16 +21,12 @@ const LimitFields = ({ limits, set }: { limits: SubtitleLimits; set: (now: Subti
     <summary className="w-fit cursor-pointer text-elder underline">Length of subtitles</summary>
     <div className="mt-1 grid grid-cols-2 gap-2">
       {LIMITS.map(([of, label, least, most]) => (
-        <TextField
+        <NumericField
           key={of}
-          label={label}
-          type="number"
-          min={least}
-          max={most}
+          {...{ label, least, most }}
+          isWhole
           value={limits[of]}
-          onChange={({ target: { valueAsNumber: value } }) =>
-            value >= least && value <= most && set({ ...limits, [of]: value })
-          }
+          change={(limit) => set({ ...limits, [of]: limit })}
         />
       ))}
     </div>
