@@ -1,6 +1,7 @@
 export { Button } from './Button';
 export { TextField, SelectField } from './fields';
 export { NumericField, NumericInput } from './NumericField';
+export { NeededInput } from './NeededInput';
 export { ActingSelect } from './ActingSelect';
 export { NameForm } from './NameForm';
 export { Notice } from './Notice';

@@ -9,7 +9,7 @@ import { NUMBER_FORMS } from '#core/passage';
 import { calendarToday } from '#client/clock';
 import { numbersIn, referTo } from '../../editor';
 import { LinkSlip, SymbolSlip } from '../../format';
-import { Button } from '../../ui';
+import { Button, NeededInput } from '../../ui';
 import { BlankFormSelect } from './BlankFormSelect';
 import { ConditionEditor } from './ConditionEditor';
 import { useLevelWithWords } from './useLevelWithWords';
@@ -53,12 +53,12 @@ function NumberSettings({ editor }: { editor: Editor }) {
     <div className="flex flex-wrap items-center gap-3 text-[14px] text-soft">
       <label className="flex items-center gap-2">
         Counts in the list
-        <input
+        <NeededInput
           className="input w-40 text-ink"
           list={list}
           maxLength={60}
           value={String(found.node.attrs.list)}
-          onChange={({ target }) => target.value !== '' && set('list', target.value)}
+          change={(name) => set('list', name)}
         />
         <datalist id={list}>
           {['Findings', 'Actions', 'Questions', ...lists].map((name) => (

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { X } from 'lucide-react';
 import type { EntryContent, Part, Wording, WordingPlace } from '#core/entry';
-import { Button, Tick } from '../../ui';
+import { Button, NeededInput, Tick } from '../../ui';
 import { joinOf, JOINS, JOINS_IN_WORDS, type Join } from '#core/passage';
 import { languageName, LANGUAGES } from '#core/language';
 import { PageOf } from './PageOf';
@@ -155,11 +155,11 @@ function Settings({ content, wording, part, forComments, go, put }: SettingsProp
     <div className="mt-1 flex flex-wrap items-baseline gap-x-4 gap-y-1 text-[14px] text-soft">
       <label className="flex items-baseline gap-2">
         Name of the wording
-        <input
+        <NeededInput
           className="input w-36 text-ink"
           maxLength={60}
           value={wording.name}
-          onChange={({ target }) => target.value.trim() !== '' && set({ ...wording, name: target.value })}
+          change={(name) => set({ ...wording, name })}
         />
       </label>
       <LanguageOf {...{ wording, set }} />

@@ -19,7 +19,7 @@ import {
 } from '#core/naming';
 import { takeKept } from '../../api';
 import { useShell } from '../../shell';
-import { Button, moved, Notice, SelectField, Sortable, SortableRow, TextField } from '../../ui';
+import { Button, moved, NeededInput, Notice, SelectField, Sortable, SortableRow, TextField } from '../../ui';
 
 const JOINERS = [
   [' ', 'a space'],
@@ -99,12 +99,12 @@ function Piece({ row: { id, piece }, today, change, drop }: PieceProps) {
           </select>
         )}
         {piece.kind === 'words' && (
-          <input
+          <NeededInput
             aria-label="Words of the pattern"
             className="input w-40 text-[14px]"
             value={piece.words}
             maxLength={100}
-            onChange={(event) => event.target.value !== '' && change({ ...piece, words: event.target.value })}
+            change={(words) => change({ ...piece, words })}
           />
         )}
         <Button look="text" className="ml-auto" aria-label={`Take ${name} away`} onClick={drop}>
