@@ -17,6 +17,7 @@ import {
   type WrittenItem,
 } from '#core/record';
 import { dateInWords, readDate } from '#core/calendar';
+import { isSame } from '#core/difference';
 import { writtenToday } from '#client/clock';
 import { Button, Notice, SelectField, TextField } from '../ui';
 
@@ -159,13 +160,13 @@ export function RecordItemForm({ list, record, had, save, cancel, isPending }: P
   );
   const [isTried, setTried] = useState(false);
   // What was doubtful when it was to be saved: the same again is meant.
-  const [doubted, setDoubted] = useState<string | null>(null);
+  const [doubted, setDoubted] = useState<WrittenItem['item'] | null>(null);
   const read = readItem(list, form, { had, record, written: writtenToday() });
   const faultOf = (field: keyof Form) => {
     const found = isTried && 'faults' in read ? read.faults.find((one) => one.field === field) : undefined;
     return found && FAULTS[found.code];
   };
-  const isDoubted = 'before' in read && read.before !== null && doubted === form.amount;
+  const isDoubted = 'before' in read && read.before !== null && isSame(doubted, read.item.item);
   return (
     <form
       className="slip my-2 grid grid-cols-2 gap-x-5 gap-y-3 max-[899px]:grid-cols-1"
@@ -179,7 +180,7 @@ export function RecordItemForm({ list, record, had, save, cancel, isPending }: P
         event.preventDefault();
         setTried(true);
         if (!('item' in read) || isPending) return;
-        if (read.before && doubted !== form.amount) setDoubted(form.amount);
+        if (read.before && !isDoubted) setDoubted(read.item.item);
         else save(read.item.item);
       }}
     >
