@@ -1,5 +1,6 @@
 import { afterEach, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { useEffect, useState } from 'react';
 import type { BankIndex } from '#core/bank';
 import { newEntry, withoutEmptySigns, type EntryContent } from '#core/entry';
@@ -45,7 +46,7 @@ test('criterion and count are set, criteria of other entries are offered, and ta
   expect(now.comment).toBeUndefined();
 });
 
-test('words to look for are typed with commas, each once; a limit is a number; one is removed', () => {
+test('words to look for are typed with commas, each once; a limit is typed over the one before; one is removed', async () => {
   const signs = [
     { kind: 'words' as const, words: ['very'] },
     { kind: 'long-sentence' as const, most: 40 },
@@ -54,8 +55,8 @@ test('words to look for are typed with commas, each once; a limit is a number; o
   const words = screen.getByRole('textbox', { name: 'Words' });
   fireEvent.change(words, { target: { value: 'very, a lot of,, very' } });
   expect(now.comment?.signs?.[0]).toEqual({ kind: 'words', words: ['very', 'a lot of'] });
-  const limit = screen.getByRole('textbox', { name: 'A sentence of more words than' });
-  fireEvent.change(limit, { target: { value: 'x 55' } });
+  const limit = screen.getByRole('spinbutton', { name: 'A sentence of more words than' });
+  await userEvent.type(limit, '{Backspace}{Backspace}55');
   expect(now.comment?.signs?.[1]).toEqual({ kind: 'long-sentence', most: 55 });
   fireEvent.change(words, { target: { value: '' } });
   // Begun and left empty it looks for nothing, and is not saved.

@@ -2,7 +2,7 @@ import { X } from 'lucide-react';
 import { useEffect, useId, useMemo, useState } from 'react';
 import type { BankIndex } from '#core/bank';
 import { PLAIN_SIGNS, type CommentUse, type Sign } from '#core/entry';
-import { Button, Menu, SelectField, TextField, useFocusNext } from '../ui';
+import { Button, Menu, SelectField, NumericField, TextField, useFocusNext } from '../ui';
 import type { EntryEditing } from './useEntryEditing';
 
 /** What each kind of sign is called where it is chosen. */
@@ -85,15 +85,15 @@ function SignLine(props: SignProps) {
     );
   if (sign.kind === 'long-paragraph' || sign.kind === 'long-sentence')
     return (
-      <TextField
+      <NumericField
         label={SIGN_NAMES[sign.kind]}
         data-sign
-        inputMode="numeric"
         readOnly={!editable}
-        value={String(sign.most)}
-        onChange={({ target }) =>
-          put({ ...sign, most: Math.min(5000, Math.max(1, Number(target.value.replace(/\D/g, '')))) })
-        }
+        least={1}
+        most={5000}
+        isWhole
+        value={sign.most}
+        change={(most) => put({ ...sign, most })}
       />
     );
   return <p className="py-1 text-[15px]">{SIGN_NAMES[sign.kind]}</p>;

@@ -49,14 +49,14 @@ function useTyped(given: Given) {
   };
 }
 
+/** What of an `<input>` a number settles by itself. */
+type Settled = keyof ReturnType<typeof useTyped>;
+
 /** A number on a ruled line, with its label above it. */
-export function NumericField({
-  label,
-  error,
-  className,
-  ...given
-}: Given & Pick<ComponentProps<typeof TextField>, 'label' | 'error' | 'className'>) {
-  return <TextField {...{ label, error, className }} {...useTyped(given)} />;
+export function NumericField(props: Given & Omit<ComponentProps<typeof TextField>, Settled>) {
+  const { least, most, isWhole, isOptional, value, change, ...rest } = props;
+  const typed = useTyped({ least, most, isWhole, isOptional, value, change } as Given);
+  return <TextField {...rest} {...typed} />;
 }
 
 /** A number among words, named for who hears it alone. */
