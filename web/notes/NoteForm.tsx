@@ -15,13 +15,16 @@ export function NoteForm({ entry, done }: { entry: string; done: () => void }) {
       done();
     },
   });
+  const send = () => {
+    if (text.trim() !== '' && !note.isPending) note.mutate();
+  };
   return (
     <form
       aria-label="Note something"
       className="grid gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (text.trim() !== '') note.mutate();
+        send();
       }}
     >
       <textarea
@@ -37,7 +40,7 @@ export function NoteForm({ entry, done }: { entry: string; done: () => void }) {
           if (event.key === 'Escape') done();
           if (event.key !== 'Enter' || event.shiftKey || event.nativeEvent.isComposing) return;
           event.preventDefault();
-          if (text.trim() !== '') note.mutate();
+          send();
         }}
       />
       {note.error && <Notice tone="warning" title={inWords(note.error)} />}

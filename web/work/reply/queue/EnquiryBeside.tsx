@@ -10,7 +10,7 @@ import { useEnquiryChange } from './useEnquiry';
 
 interface Acting {
   one: Enquiry;
-  act: (change: EnquiryChange) => void;
+  act: (change: EnquiryChange, then?: { onSuccess: () => void }) => void;
   isPending: boolean;
 }
 
@@ -81,20 +81,31 @@ function PutOff({ one, act, isPending }: Acting) {
   );
 }
 
-function Notes({ one, act, isPending }: Acting) {
-  const [text, setText] = useState('');
+/** A note of each enquiry that was begun and not saved, by the enquiry's case. */
+export type BegunNotes = Map<string, string>;
+
+function Notes({ one, act, isPending, begun }: Acting & { begun: BegunNotes }) {
+  const [text, setText] = useState(() => begun.get(one.case) ?? '');
+  const write = (words: string) => {
+    begun.set(one.case, words);
+    setText(words);
+  };
   return (
     <form
       aria-label="Notes of the enquiry"
+      className="grid gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        if (text.trim() === '') return;
-        act({ do: 'note', text });
-        setText('');
+        if (text.trim() === '' || isPending) return;
+        // It stays until it is saved, and what is written meanwhile longer.
+        const clear = () => {
+          if (begun.get(one.case) === text) write('');
+        };
+        act({ do: 'note', text }, { onSuccess: clear });
       }}
     >
       {one.notes.length > 0 && (
-        <ul aria-label="Notes" className="mb-2 text-[14px]">
+        <ul aria-label="Notes" className="text-[14px]">
           {one.notes.map(({ id, byName, at, text: said }) => (
             <li key={id} className="border-l-2 border-hair py-1 pl-3">
               <span className="break-words whitespace-pre-line">{said}</span>
@@ -109,9 +120,13 @@ function Notes({ one, act, isPending }: Acting) {
         label="Note for colleagues"
         value={text}
         maxLength={2000}
-        disabled={isPending}
-        onChange={({ target }) => setText(target.value)}
+        onChange={({ target }) => write(target.value)}
       />
+      {text.trim() !== '' && (
+        <Button type="submit" className="justify-self-start" disabled={isPending}>
+          Save the note
+        </Button>
+      )}
     </form>
   );
 }
@@ -175,10 +190,11 @@ interface Props {
   /** Whether it is ticked, to be answered together with others. */
   isTicked: boolean;
   tick: () => void;
+  begun: BegunNotes;
 }
 
 /** What is known of one enquiry of the queue, and what can be done with it. */
-export function EnquiryBeside({ one, alike, take, isTaking, isTicked, tick }: Props) {
+export function EnquiryBeside({ one, alike, take, isTaking, isTicked, tick, begun }: Props) {
   const { member } = useShell();
   const change = useEnquiryChange(one.case);
   const acting = { one, act: change.mutate, isPending: change.isPending || isTaking };
@@ -231,7 +247,7 @@ export function EnquiryBeside({ one, alike, take, isTaking, isTicked, tick }: Pr
           ))}
         </>
       )}
-      <Notes {...acting} />
+      <Notes {...acting} begun={begun} />
     </section>
   );
 }

@@ -7,7 +7,7 @@ import { calendarToday } from '#client/clock';
 import { useQueue } from '../../../api';
 import { Figure, useShell } from '../../../shell';
 import { Failed, Loading, Notice, TextField } from '../../../ui';
-import { EnquiryBeside } from './EnquiryBeside';
+import { EnquiryBeside, type BegunNotes } from './EnquiryBeside';
 import { foundIn, joinableTo, sectionsOf, type Section } from './sections';
 import { TickedEnquiries } from './TickedEnquiries';
 import { useEnquiryChange } from './useEnquiry';
@@ -155,11 +155,13 @@ export function QueuePage() {
   const one = shown.find((each) => each.case === here) ?? shown[0];
   const { take, error, isPending } = useTake(one);
   const { ticked, tick, untick } = useTicks();
+  const [begun] = useState<BegunNotes>(() => new Map());
   return (
     <Figure
       marginLabel="The selected enquiry"
       margin={
-        <div id={BESIDE} className="h-full pt-6">
+        // What somebody is at beside the list stays there, whatever comes into the queue above it.
+        <div id={BESIDE} className="h-full pt-6" onFocus={() => one && go(one.case)}>
           <div className="sticky top-3 max-h-[calc(100vh-1.5rem)] overflow-y-auto pb-4">
             {error && <Notice tone="warning" title={inWords(error)} />}
             <TickedEnquiries
@@ -175,6 +177,7 @@ export function QueuePage() {
                 alike={joinableTo(queue.data ?? [], one, member.id)}
                 take={take}
                 isTaking={isPending}
+                begun={begun}
               />
             )}
           </div>
