@@ -54,12 +54,11 @@ function CorrectList({ one, list, title, add }: OfList) {
       // Whoever writes elsewhere by now is left there; else what had the keys is gone with its line.
       const had = document.activeElement;
       if (had === document.body || section.current?.contains(had)) focusNext(() => adding.current);
-      setOpen(null);
     },
     onError: () => void queryClient.invalidateQueries({ queryKey: KEYS.case(one.id) }),
   });
-  const write = (had: Item | null, now: Item | null) =>
-    change.mutate({ list, had, now: now && plainItem(now) } as ListChange);
+  const write = (had: Item | null, now: Item | null, onSuccess?: () => void) =>
+    change.mutate({ list, had, now: now && plainItem(now) } as ListChange, { onSuccess });
   const close = () => {
     setOpen(null);
     focusNext(() => adding.current);
@@ -90,7 +89,8 @@ function CorrectList({ one, list, title, add }: OfList) {
           list={list}
           record={one.record}
           had={open === 'new' ? null : open}
-          save={(now) => write(open === 'new' ? null : open, now)}
+          // Only what is written here is over with it: another line may be removed meanwhile.
+          save={(now) => write(open === 'new' ? null : open, now, () => setOpen(null))}
           cancel={close}
           isPending={change.isPending}
         />
