@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 37,
+    day: '2026-12-01',
+    title: 'Check doses that are rounded, and limits below zero',
+    words:
+      'Typed key by key, “rounded to 0.05” in a dose by weight was saved as 5, and a limit or number of −50 as 50. Numbers are now saved as they are typed. If you look after entries with such a calculation or condition, please check them once.',
+    at: { label: 'The bank', to: '/bank' },
+  },
+  {
     number: 36,
     day: '2026-12-01',
     title: 'A leaf that is open twice goes on in both windows',

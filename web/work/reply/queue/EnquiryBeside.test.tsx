@@ -5,7 +5,7 @@ import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router';
 import type { Enquiry, EnquiryChange } from '#contracts';
 import { answering, refusal, type Sent } from '../../../../client/testing/answering';
-import { KEYS, queryClient } from '../../../api';
+import { queryClient } from '../../../api';
 import { ShellContext, type Shell } from '../../../shell';
 import { EnquiryBeside, type BegunNotes } from './EnquiryBeside';
 
@@ -60,7 +60,8 @@ function answerOf(to: string, body: unknown) {
 beforeEach(() => {
   queryClient.clear();
   server = { queue: new Map(['a', 'b'].map((id) => [id, enquiry(id)])), refuses: false };
-  [begun, taken] = [new Map(), 0];
+  begun = new Map();
+  taken = 0;
   ({ sent, restore } = answering(answerOf));
 });
 afterEach(() => {
