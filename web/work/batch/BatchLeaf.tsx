@@ -46,7 +46,7 @@ function OpenBatch({ one, batch }: { one: Case; batch: Batch }) {
   const index = useBankIndex();
   const made = useLetters(one, batch);
   const fields = useFieldNames(batch);
-  const { mutate: keep, error } = useSetupChange(one.id);
+  const { mutate: keep, error, isPending: isKeeping } = useSetupChange(one.id);
   const asked = params.get('show') as View | null;
   // As it was when the batch was opened: the first rule is no reason to go on to the letters.
   const [usual] = useState(() => usualView(batch));
@@ -69,7 +69,7 @@ function OpenBatch({ one, batch }: { one: Case; batch: Batch }) {
       <>
         {told}
         <DecisionView
-          {...{ one, setup, rows, index, keep }}
+          {...{ one, setup, rows, index, keep, isKeeping }}
           showUndecided={() => setParams({ show: 'letters', state: 'undecided' })}
         />
       </>

@@ -1,8 +1,8 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import type { BatchRow, Case } from '#contracts';
 import { calendarToday } from '#client/clock';
-import { columnFields, Decider, valuesOf, type BatchSetup, type Rule } from '#core/batch';
+import { columnFields, valuesOf, type BatchSetup, type Rule } from '#core/batch';
 import { entryIn, type BankIndex } from '#core/bank';
 import { fullWordings, type Condition } from '#core/entry';
 import { languageName } from '#core/language';
@@ -11,6 +11,7 @@ import { Figure } from '../../shell';
 import { ActingSelect, Button, moved } from '../../ui';
 import { BatchHead } from './BatchHead';
 import { EntryPick } from './EntryPick';
+import { useRules } from './useRules';
 
 interface RuleProps {
   rule: Rule;
@@ -114,49 +115,15 @@ function RuleLine({ rule, place, last, setup, index, rows, change, move, remove 
 /** So many values of a column make rules at once: one of more is no decision. */
 const MOST_VALUES = 20;
 
-const freshId = (rules: readonly Rule[]): string => {
-  let count = rules.length + 1;
-  while (rules.some(({ id }) => id === `r${count}`)) count += 1;
-  return `r${count}`;
-};
-
 interface Props {
   one: Case;
   setup: BatchSetup;
   rows: readonly BatchRow[];
   index: BankIndex;
   keep: (setup: BatchSetup) => void;
+  /** Whether something is on its way to be kept. */
+  isKeeping: boolean;
   showUndecided: () => void;
-}
-
-/** The rules of a batch as they are picked, and how many rows each decides. */
-function useRules({ setup, rows, keep }: Pick<Props, 'setup' | 'rows' | 'keep'>) {
-  // Rules that have no entry yet are not kept: nothing could follow from them.
-  const [rules, setRules] = useState<Rule[]>(setup.rules);
-  const put = (changed: Rule[]) => {
-    setRules(changed);
-    keep({ ...setup, rules: changed.filter(({ entry }) => entry !== '') });
-  };
-  const counts = useMemo(() => {
-    const decider = new Decider({ ...setup, rules });
-    const found = new Map<string, number>();
-    const count = (id: string) => found.set(id, (found.get(id) ?? 0) + 1);
-    for (const row of rows) {
-      const rule = row.entry === null ? decider.ruleFor(row.cells) : null;
-      if (row.entry !== null) count('hand');
-      else if (rule === null || rule.entry === '') count('none');
-      if (rule) count(rule.id);
-    }
-    return found;
-  }, [setup, rules, rows]);
-  const add = (conditions: readonly Condition[]) =>
-    put(
-      conditions.reduce<Rule[]>(
-        (all, when) => [...all, { id: freshId(all), when, entry: '', wording: null }],
-        rules,
-      ),
-    );
-  return { rules, put, counts, add };
 }
 
 /** Adds rules: one for each value of a column, or one that is picked. */
@@ -242,8 +209,8 @@ const Outcome = ({ total, left, byHand, showUndecided }: OutcomeProps) => (
 );
 
 /** Which rows get which entry: by a column, or by rules that are picked together; what fits none is a pile of its own. */
-export function DecisionView({ one, setup, rows, index, keep, showUndecided }: Props) {
-  const { rules, put, counts, add } = useRules({ setup, rows, keep });
+export function DecisionView({ one, setup, rows, index, keep, isKeeping, showUndecided }: Props) {
+  const { rules, put, counts, add } = useRules({ setup, rows, keep, isKeeping });
   const outcome = { total: rows.length, left: counts.get('none') ?? 0, byHand: counts.get('hand') ?? 0 };
   return (
     <Figure
