@@ -6,10 +6,8 @@ import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useBankIndex } from '../api';
 import { ClosingKeys, CueRulesOf, MAKING_IN_WORDS } from '../cues';
 import { KindsOfWorkField } from '../reach';
-import { Button, Notice, SelectField, TextField } from '../ui';
+import { Button, mergedSettings, Notice, Overtaken, SelectField, TextField, useUnsaved } from '../ui';
 import { sameName } from './sameName';
-import { Overtaken } from './Overtaken';
-import { mergedSettings, useUnsaved } from './useUnsaved';
 import { languageName, LANGUAGES } from '#core/language';
 
 const settingsOf = ({

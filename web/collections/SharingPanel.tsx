@@ -5,9 +5,7 @@ import { rightsOf, type Grantee } from '#core/rights';
 import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useSharing, useTeam } from '../api';
 import { useShell } from '../shell';
-import { ActingSelect, Button, Failed, Loading, Notice } from '../ui';
-import { Overtaken } from './Overtaken';
-import { useUnsaved } from './useUnsaved';
+import { ActingSelect, Button, Failed, Loading, Notice, Overtaken, useUnsaved } from '../ui';
 
 const LEVELS: [GrantedTo['right'], string][] = [
   ['read', 'may use it'],

@@ -85,8 +85,9 @@ function SignedWith({ one }: { one: Case }) {
 /** What a case is called, who has it, and whether it is closed: changed for all it is given to. */
 export function AboutCase({ one }: { one: Case }) {
   const change = useCaseChange(one);
-  const [title, setTitle] = useState(one.title);
-  const [number, setNumber] = useState(one.number ?? '');
+  // What is not written on follows what colleagues make of it: else a new number would bring back the old title.
+  const [written, write] = useState<{ title?: string; number?: string }>({});
+  const { title = one.title, number = one.number ?? '' } = written;
   const isRenamed = title.trim() !== one.title || number.trim() !== (one.number ?? '');
   return (
     <section aria-label="About this case" className="grid gap-3 px-9 pb-4 max-[899px]:px-4" data-print="no">
@@ -94,20 +95,23 @@ export function AboutCase({ one }: { one: Case }) {
         className="grid grid-cols-[1fr_10rem_auto] items-end gap-4 max-[899px]:grid-cols-1"
         onSubmit={(event) => {
           event.preventDefault();
-          change.mutate({ do: 'rename', title, number: number.trim() || null });
+          change.mutate(
+            { do: 'rename', title, number: number.trim() || null },
+            { onSuccess: () => write({}) },
+          );
         }}
       >
         <TextField
           label="Title"
           maxLength={200}
           value={title}
-          onChange={({ target }) => setTitle(target.value)}
+          onChange={({ target }) => write({ ...written, title: target.value })}
         />
         <TextField
           label="Case number"
           maxLength={60}
           value={number}
-          onChange={({ target }) => setNumber(target.value)}
+          onChange={({ target }) => write({ ...written, number: target.value })}
         />
         <Button type="submit" disabled={!isRenamed || title.trim() === '' || change.isPending}>
           Rename

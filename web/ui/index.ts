@@ -2,6 +2,8 @@ export { Button } from './Button';
 export { TextField, SelectField } from './fields';
 export { NumericField, NumericInput } from './NumericField';
 export { NeededInput } from './NeededInput';
+export { mergedSettings, useUnsaved } from './useUnsaved';
+export { Overtaken } from './Overtaken';
 export { ActingSelect } from './ActingSelect';
 export { NameForm } from './NameForm';
 export { Notice } from './Notice';

@@ -1,9 +1,9 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { Assignment, NewAssignment } from '#contracts';
 import { peopleFromLines } from '#core/work';
 import { useTeam } from '../../../api';
 import { useShell } from '../../../shell';
-import { Button, Refused, TextField, Tick } from '../../../ui';
+import { Button, mergedSettings, Overtaken, Refused, TextField, Tick, useUnsaved } from '../../../ui';
 import { CriteriaEditor, criteriaWritten, writtenCriteria, type WrittenCriterion } from './CriteriaEditor';
 import { useSaveAssignment } from './useAssignment';
 
@@ -141,14 +141,17 @@ export function AssignmentForm({
   saved: (now: Assignment) => void;
   close: () => void;
 }) {
-  const [written, setWritten] = useState(() => writtenOf(one));
+  // As it was when it was read: what a colleague saves meanwhile is made one with this, or asked about.
+  const there = useMemo(() => writtenOf(one), [one]);
+  const unsaved = useUnsaved(there, one?.version ?? 0, mergedSettings);
+  const { value: written } = unsaved;
   // Sent again, since its answer was lost, it is one assignment.
   const [id] = useState(() => one?.id ?? crypto.randomUUID());
   const save = useSaveAssignment(saved);
   // A new one is what its page is about; one that is changed is beside its own.
   const Heading = one ? 'h2' : 'h1';
-  const put = (part: Partial<Written>) => setWritten((now) => ({ ...now, ...part }));
-  const send = () => save.mutate({ work: workOf(written, id), version: one?.version ?? null });
+  const put = (part: Partial<Written>) => unsaved.set({ ...written, ...part });
+  const send = () => save.mutate({ work: workOf(written, id), version: one && unsaved.version });
   return (
     <form
       aria-label={one ? 'Change the assignment' : 'New assignment'}
@@ -175,8 +178,9 @@ export function AssignmentForm({
       />
       <CriteriaEditor criteria={written.criteria} put={(criteria) => put({ criteria })} />
       <SharedWith one={one} given={written.given} change={(given) => put({ given })} />
+      {unsaved.overtaken && <Overtaken {...unsaved} />}
       <div className="flex gap-4">
-        <Button type="submit" look="main" disabled={save.isPending}>
+        <Button type="submit" look="main" disabled={save.isPending || unsaved.overtaken}>
           {one ? 'Save' : 'Make it'}
         </Button>
         <Button look="text" onClick={close}>

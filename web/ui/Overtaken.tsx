@@ -1,4 +1,5 @@
-import { Button, Notice } from '../ui';
+import { Button } from './Button';
+import { Notice } from './Notice';
 
 interface Props {
   takeTheirs: () => void;
