@@ -49,8 +49,11 @@ export function useRowChanges(of: string) {
         putRows(of, rows, new Set(part.filter(({ drop }) => drop).map(({ row }) => row)));
       }
     },
-    onMutate: (changes) => {
+    onMutate: async (changes) => {
       const byRow = new Map(changes.map((change) => [change.row, change]));
+      // An answer on its way is of before: shown now, what was checked would be to check again for a moment.
+      const wasAsked = queryClient.isFetching({ queryKey: KEYS.batch(of) }) > 0;
+      if (wasAsked) await queryClient.cancelQueries({ queryKey: KEYS.batch(of) });
       queryClient.setQueryData<Batch>(
         KEYS.batch(of),
         (batch) =>
@@ -62,8 +65,13 @@ export function useRowChanges(of: string) {
             }),
           },
       );
+      return { wasAsked };
     },
     onError: () => queryClient.invalidateQueries({ queryKey: KEYS.batch(of) }),
+    // What was to be heard then is heard now.
+    onSuccess: (_none, _changes, { wasAsked }) => {
+      if (wasAsked) void queryClient.invalidateQueries({ queryKey: KEYS.batch(of) });
+    },
   });
 }
 
