@@ -113,10 +113,10 @@ export function install(wanted = 'to run') {
   const kind = kinds
     .slice(kinds.indexOf(wanted))
     .find((one) => wasDone('installed', `${print} ${one}`) && fs.existsSync(path.join(root, 'node_modules')));
-  onceFor('installed', `${print} ${kind ?? wanted}`, 'node_modules', () => {
+  void onceFor('installed', `${print} ${kind ?? wanted}`, 'node_modules', () => {
     run('Installing packages (one to three minutes the first time)', 'npm', ['ci', ...INSTALLED[wanted]]);
   });
-  onceFor(
+  void onceFor(
     'english',
     fingerprint(['package-lock.json', 'scripts/english.mjs']),
     `${ENGLISH}/en-GB.dic`,
@@ -141,7 +141,7 @@ export function build() {
     'package-lock.json',
     'scripts',
   ];
-  onceFor('built', fingerprint(sources), 'dist/server/main.js', () => {
+  void onceFor('built', fingerprint(sources), 'dist/server/main.js', () => {
     run('Building the pages', tool('vite'), ['build', '--logLevel', 'warn'], {
       env: { NODE_ENV: 'production' },
     });

@@ -73,9 +73,8 @@ describe('the table of rights', () => {
     const outcomes: [CallerName, Outcome][] = [];
     for (const caller of CALLERS) {
       const { params = {}, body, version = 1, headers = {} } = (await calls[route]?.()) ?? {};
-      const request = world.callers[caller][method](
-        template.includes(':') ? pathFor(route, params as never) : template,
-      )
+      const request = world.callers[caller]
+        [method](template.includes(':') ? pathFor(route, params as never) : template)
         .set('If-Match', `"${version}"`)
         .set(headers);
       const response = await (body === undefined ? request : request.send(body as object));

@@ -33,7 +33,8 @@ function useJoining(tab: number | null, done: () => Promise<void>) {
   const [typed, setTyped] = useState(() => ({ address: '', code: '', name: systemInWords() }));
   const [said, say] = useState<string | null>(null);
   const [isBusy, setBusy] = useState(false);
-  const [isGranted, setGranted] = useState(false);
+  /** What the browser allows already: the address, or null. */
+  const [granted, setGranted] = useState<string | null>(null);
   const set = (change: Partial<typeof typed>) => setTyped((before) => ({ ...before, ...change }));
   useEffect(() => {
     void managed().then(({ address }) => address && set({ address }));
@@ -41,15 +42,18 @@ function useJoining(tab: number | null, done: () => Promise<void>) {
   }, [tab]);
   useEffect(() => {
     const origin = originOf(typed.address);
-    if (!origin) return setGranted(false);
-    void chrome.permissions.contains({ origins: [patternOf(origin)] }).then(setGranted);
+    if (!origin) return;
+    void chrome.permissions
+      .contains({ origins: [patternOf(origin)] })
+      .then((isGranted) => setGranted(isGranted ? origin : null));
   }, [typed.address]);
   /** Gives what hindered it; null when it is joined. */
   const tryJoining = async (): Promise<string | null> => {
     const origin = originOf(typed.address);
     if (!origin) return NO_ADDRESS;
     // Asked at once, while the click counts: a browser asks its user no later.
-    const isAllowed = isGranted || (await chrome.permissions.request({ origins: [patternOf(origin)] }));
+    const isAllowed =
+      granted === origin || (await chrome.permissions.request({ origins: [patternOf(origin)] }));
     if (!isAllowed)
       return 'Elderleaf was not allowed. Nothing was joined; press Join again to be asked once more.';
     return (await ask('join', typed))?.trouble ?? null;

@@ -12,6 +12,12 @@ async function tabInFront(): Promise<number | null> {
   return tab?.id ?? null;
 }
 
+/** The tab in front, and how this browser stands with Elderleaf on it; the latter null where it cannot be told. */
+async function seenNow(): Promise<{ tab: number | null; status: Status | null }> {
+  const tab = await tabInFront();
+  return { tab, status: await ask('status', { tab }) };
+}
+
 const agoInWords = (then: number | null): string => {
   if (then === null) return 'not yet';
   const minutes = Math.round((Date.now() - then) / 60_000);
@@ -20,15 +26,11 @@ const agoInWords = (then: number | null): string => {
 
 /** The small window of the toolbar: joining, what is kept in this browser, and the page in front. */
 export function Popup() {
-  const [status, setStatus] = useState<Status | null>(null);
-  const [tab, setTab] = useState<number | null>(null);
-  const look = useCallback(async () => {
-    const front = await tabInFront();
-    setTab(front);
-    setStatus(await ask('status', { tab: front }));
-  }, []);
+  const [seen, setSeen] = useState<Awaited<ReturnType<typeof seenNow>> | null>(null);
+  const look = useCallback(() => seenNow().then(setSeen), []);
   useEffect(() => void look(), [look]);
-  if (!status) return <p className="soft">One moment …</p>;
+  if (!seen?.status) return <p className="soft">One moment …</p>;
+  const { tab, status } = seen;
   const { joined, page } = status;
   if (!joined)
     return (

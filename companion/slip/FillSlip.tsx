@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { usePresses } from './usePresses';
 import { gapsIn, stepsOf, withAnswers, withConfirmed, type Filling, type Step } from '#client/filling';
 import type { Answer } from '#core/draft';
 import { fullWordings, wordingOnPage, type Wording } from '#core/entry';
@@ -53,7 +54,7 @@ function useFilling({ begun, bringing, remembered, inWording, inRecord, putIn }:
   const [filling, setFilling] = useState(begun);
   const [current, setCurrent] = useState(() => idOfFirst(begun));
   const [said, say] = useState<string | null>(null);
-  const pressed = useRef(0);
+  const presses = usePresses();
   const boxes = useMemo(() => boxesBeside(bringing.box), [bringing.box]);
   const [places, setPlaces] = useState<Places>(
     () =>
@@ -68,7 +69,7 @@ function useFilling({ begun, bringing, remembered, inWording, inRecord, putIn }:
   const at = found < 0 ? Math.max(0, steps.length - 1) : found;
   const put = async () => {
     const [gap] = gapsIn(filling);
-    if (!gap) return say(await putIn(filling, places, pressed.current));
+    if (!gap) return say(await putIn(filling, places, presses.soFar()));
     const open = steps.find((one) =>
       gap.kind === 'answer' ? idOf(one) === gap.field : one.kind === 'confirm',
     );
@@ -76,7 +77,7 @@ function useFilling({ begun, bringing, remembered, inWording, inRecord, putIn }:
     say(`${gap.kind === 'confirm' ? 'Confirm this first' : 'This needs an answer first'}: ${gap.question}`);
   };
   return {
-    ...{ filling, steps, at, boxes, places, said, put, pressed },
+    ...{ filling, steps, at, boxes, places, said, put, countPress: presses.count },
     step: steps[at],
     goTo: setCurrent,
     go: (by: number) => {
@@ -212,7 +213,7 @@ function Asked({ slip, selected }: { slip: Filled; selected: string }) {
 export function FillSlip(props: Props) {
   const { bringing, toFill, sources, giveUp } = props;
   const slip = useFilling(props);
-  const { filling, step, at, steps, pressed } = slip;
+  const { filling, step, at, steps, countPress } = slip;
   const { content } = toFill.entry;
   const onPage = wordingOnPage(content, addressOf(document));
   const wordings = [...new Set([...(onPage ? [onPage] : []), ...fullWordings(content)])];
@@ -230,7 +231,7 @@ export function FillSlip(props: Props) {
     if (!isAnswer) main.current?.focus({ preventScroll: true });
   }, [isAnswer, at]);
   const keys = (event: React.KeyboardEvent) => {
-    if (!['Shift', 'Control', 'Alt', 'Meta'].includes(event.key)) pressed.current += 1;
+    countPress(event);
     if (!event.nativeEvent.isComposing && keyInSlip(event, slip, { wordings, sources, giveUp }))
       event.preventDefault();
   };

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import { usePresses } from './usePresses';
 import { ask, type FoundEntry, type ListedCollection } from '../messages';
 
 interface Props {
@@ -27,7 +28,7 @@ function useWalking(take: Props['take']) {
   const [list, setList] = useState<ListedCollection[] | null>(null);
   const [within, setWithin] = useState<string | null>(null);
   const [at, setAt] = useState(0);
-  const pressed = useRef(KEYS_TO_OPEN);
+  const { count: countPress, soFar } = usePresses(KEYS_TO_OPEN);
   /** Enter came before what these words find: the first of it is taken once it is there. */
   const isAwaited = useRef(false);
   const latest = useRef(take);
@@ -42,13 +43,13 @@ function useWalking(take: Props['take']) {
       if (!isWanted) return;
       const entries = all ?? [];
       setFound({ of: words, entries });
-      if (isAwaited.current && entries[0]) latest.current(entries[0], pressed.current);
+      if (isAwaited.current && entries[0]) latest.current(entries[0], soFar());
       isAwaited.current = false;
     });
     return () => {
       isWanted = false;
     };
-  }, [words]);
+  }, [words, soFar]);
   const isWalked = words.trim() === '';
   // What was found for the words before stands until what these find is there; only a click takes it.
   const isThere = isWalked || found.of === words;
@@ -56,12 +57,12 @@ function useWalking(take: Props['take']) {
   const here = list?.find(({ id }) => id === within) ?? null;
   const open = (row: Row | undefined) => {
     if (!row) return;
-    if ('entry' in row) return take(row.entry, pressed.current);
+    if ('entry' in row) return take(row.entry, soFar());
     setWithin(row.collection.id);
     setAt(0);
   };
   return {
-    ...{ words, list, rows, here, at, isWalked, pressed },
+    ...{ words, list, rows, here, at, isWalked, countPress },
     look: (next: string) => {
       setWords(next);
       setAt(0);
@@ -134,11 +135,11 @@ function Rows({ walking }: { walking: Walking }) {
 /** The bank beside a box: looked through by words, or walked from collection to collection. */
 export function FindSlip({ take, close }: Props) {
   const walking = useWalking(take);
-  const { words, rows, here, at, list, isWalked, pressed } = walking;
+  const { words, rows, here, at, list, isWalked, countPress } = walking;
   const line = useRef<HTMLInputElement>(null);
   useEffect(() => line.current?.focus({ preventScroll: true }), []);
   const keys = (event: React.KeyboardEvent) => {
-    if (!['Shift', 'Control', 'Alt', 'Meta'].includes(event.key)) pressed.current += 1;
+    countPress(event);
     if (!event.nativeEvent.isComposing && keyInFind(event, walking, close)) event.preventDefault();
   };
   return (

@@ -1,6 +1,11 @@
 /** What is wrong with the form of an address; its words come from `LINK_FAULTS`. Nothing is ever fetched. */
 export type LinkFault =
-  'not-an-address' | 'no-host' | 'unknown-scheme' | 'two-addresses' | 'stray-end' | 'space';
+  | 'not-an-address'
+  | 'no-host'
+  | 'unknown-scheme'
+  | 'two-addresses'
+  | 'stray-end'
+  | 'space';
 
 /** What can be wrong with the form of a link. */
 export const LINK_FAULTS: Record<LinkFault, string> = {

@@ -1,5 +1,5 @@
 import type { CalendarDate } from '#core/calendar';
-import type { Answer, Answers, Placement } from '#core/draft';
+import type { Answer, Placement } from '#core/draft';
 import {
   formulaOf,
   type ChoiceField,
@@ -265,14 +265,13 @@ function orderOf(found: FormulaValue, limit: number | string): number | null {
   return null;
 }
 
-const none: Answers = {};
 const ofPlacement = new WeakMap<Placement, Knowledge>();
 
 /** What is known in a placement. A placement does not change, so it is worked out once. */
 export function knowledgeOf(placement: Placement): Knowledge {
   let known = ofPlacement.get(placement);
   if (!known) {
-    const { fields, answers = none, conditions = [], language } = placement;
+    const { fields, answers, conditions = [], language } = placement;
     known = new Knowledge({
       fields,
       conditions,

@@ -4,7 +4,8 @@ import { SaxesParser } from 'saxes';
 export class NotPropertyList extends Error {}
 
 type Open =
-  { kind: 'array'; items: unknown[] } | { kind: 'dict'; items: Record<string, unknown>; key: string };
+  | { kind: 'array'; items: unknown[] }
+  | { kind: 'dict'; items: Record<string, unknown>; key: string };
 
 /**
  * The data of an XML property list: arrays, dictionaries, words, numbers, yes and no. Entities of a document type are not known, so that a

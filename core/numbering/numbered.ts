@@ -10,7 +10,8 @@ import { numberInForm } from './numberInForm';
 
 /** A number of a list, or a reference to one, in the order of the text. */
 export type Counted =
-  { type: 'number'; list: string; form: NumberForm; id: string } | { type: 'reference'; to: string };
+  | { type: 'number'; list: string; form: NumberForm; id: string }
+  | { type: 'reference'; to: string };
 
 /** What a reference reads when the number it points to is gone. */
 export const LOST = '?';

@@ -96,12 +96,7 @@ const measured = (path: string, found: Measurement | undefined): Detail | null =
       })
     : null;
 
-const list = (
-  path: string,
-  items: string[],
-  source: string,
-  dates: (CalendarDate | null)[],
-): Detail | null =>
+const list = (path: string, items: string[], source: string, dates: (CalendarDate | null)[]): Detail | null =>
   items.length === 0
     ? null
     : labelled(path, {

@@ -10,7 +10,14 @@ export type SendingState = z.infer<typeof SendingStateSchema>;
 
 /** What happens to a letter: the first five by the server, the others by its writer. */
 export type SendingEvent =
-  'begun' | 'accepted' | 'refused' | 'lost' | 'given-up' | 'taken-back' | 'sent-again' | 'said-gone';
+  | 'begun'
+  | 'accepted'
+  | 'refused'
+  | 'lost'
+  | 'given-up'
+  | 'taken-back'
+  | 'sent-again'
+  | 'said-gone';
 
 const STEPS: Record<SendingState, Partial<Record<SendingEvent, SendingState>>> = {
   waiting: { begun: 'going', 'taken-back': 'taken-back' },

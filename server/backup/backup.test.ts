@@ -65,7 +65,11 @@ const place = (name: string) => ({
 });
 const opened = async <T>(name: string, work: (store: Store) => Promise<T>): Promise<T> => {
   const store = await openStore({ folder: path.join(folder, name) });
-  return work(store).finally(() => store.close());
+  try {
+    return await work(store);
+  } finally {
+    await store.close();
+  }
 };
 
 test('all of a store goes into a file and comes back the same in an empty place, every table row by row, files by their bytes', async () => {
@@ -193,7 +197,9 @@ test('it is of one moment, whatever people save, make and delete while it is rea
       await restoreCommand(server, '0', moved, false);
       await expect(restoreCommand(server, '0', moved, false)).rejects.toThrow(/has a team in it/);
       const store = await openStore({ url: url.href });
-      expect(await contents(store.db).finally(() => store.close())).toEqual(before);
+      const restored = await contents(store.db);
+      await store.close();
+      expect(restored).toEqual(before);
       const back = path.join(folder, 'back.zip');
       await backupCommand(server, '0', back);
       const { before: kept } = await restoreCommand(server, '0', back, true);

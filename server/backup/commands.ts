@@ -64,6 +64,16 @@ function summary({ manifest }: OpenBackup): Omit<Restored, 'before'> {
   };
 }
 
+/** Whether the store at a place has a team in it. */
+async function hasTeam(place: Place): Promise<boolean> {
+  const store = await openAt(place);
+  try {
+    return await isInUse(store.db);
+  } finally {
+    await store.close();
+  }
+}
+
 const isThere = (folder: string): boolean => fs.existsSync(path.join(folder, 'database'));
 
 /**
@@ -86,14 +96,12 @@ export function settleRestored(dataFolder: string): string | null {
 /** Loads a backup into a fresh folder, which takes the place of the other once it is whole. */
 async function restoreFolder(place: Place, backup: OpenBackup, isReplacing: boolean): Promise<string | null> {
   const { dataFolder } = place;
-  if (isThere(dataFolder)) {
-    const store = await openAt(place);
-    const used = await isInUse(store.db).finally(() => store.close());
-    if (used && !isReplacing)
-      throw new NotBackup(
-        `The data folder ${dataFolder} has a team in it. Nothing was restored. Add --replace to put the backup in its place; what is there stays beside it.`,
-      );
-  }
+  // Opened to replace it, too: a folder that a server holds refuses to be.
+  const used = isThere(dataFolder) && (await hasTeam(place));
+  if (used && !isReplacing)
+    throw new NotBackup(
+      `The data folder ${dataFolder} has a team in it. Nothing was restored. Add --replace to put the backup in its place; what is there stays beside it.`,
+    );
   const making = `${dataFolder}.restoring`;
   fs.rmSync(making, { recursive: true, force: true });
   const store = await openStore({ folder: making }, undefined, { upTo: backup.manifest.schema });
@@ -127,8 +135,7 @@ async function restoreServer(
   version: string,
   isReplacing: boolean,
 ): Promise<string | null> {
-  const store = await openAt(place);
-  const used = await isInUse(store.db).finally(() => store.close());
+  const used = await hasTeam(place);
   if (used && !isReplacing)
     throw new NotBackup(
       'The database has a team in it. Nothing was restored. Add --replace to put the backup in its place; what is there is backed up first.',
@@ -150,7 +157,11 @@ export async function showCommand(place: Place, file: string): Promise<WouldChan
   const backup = await openToRestore(place, file);
   try {
     const store = await openAt(place);
-    return await showRestore(store.db, backup).finally(() => store.close());
+    try {
+      return await showRestore(store.db, backup);
+    } finally {
+      await store.close();
+    }
   } finally {
     backup.close();
   }

@@ -73,10 +73,6 @@ async function* countedBytes(source: AsyncIterable<Uint8Array>, told: (bytes: nu
   }
 }
 
-async function* nothing(): AsyncIterable<Uint8Array> {
-  await Promise.resolve();
-}
-
 async function* textOf(text: () => string): AsyncIterable<Uint8Array> {
   await Promise.resolve();
   yield Buffer.from(text());
@@ -121,7 +117,7 @@ async function writeSnapshot(
   // Pictures and sounds are packed already; nothing is gained by packing them again.
   for (const { hash, bytes } of files)
     addMeasured(filePart(hash), false, () =>
-      bytes === 0 ? nothing() : countedBytes(backed.files.read(hash, 0, bytes - 1), did),
+      bytes === 0 ? textOf(() => '') : countedBytes(backed.files.read(hash, 0, bytes - 1), did),
     );
   add(MANIFEST, true, () =>
     textOf(() => {

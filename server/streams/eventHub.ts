@@ -13,7 +13,9 @@ interface Listener {
 
 /** Whom an event concerns. */
 type Audience =
-  { kind: 'all' } | { kind: 'member'; id: string } | { kind: 'readers' | 'keepers'; collection: string };
+  | { kind: 'all' }
+  | { kind: 'member'; id: string }
+  | { kind: 'readers' | 'keepers'; collection: string };
 
 /** What server processes tell each other: each then tells the pages that are open to it. */
 type Told =

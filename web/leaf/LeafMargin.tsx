@@ -6,7 +6,7 @@ import { filesAlong, languageOf } from '#core/draft';
 import { finishedPassage } from '#core/fill';
 import { inWords } from '#client/api';
 import { replaceDraft } from '../editor';
-import { Notice } from '../ui';
+import { Notice, useNow } from '../ui';
 import {
   giveKeys,
   FinishedPanel,
@@ -62,6 +62,7 @@ export interface LeafMarginProps {
 
 /** What can be done with the finished text, with what this kind of work has besides. */
 function Finished({ one, member, editor, keeper, finishing, downloads, material }: LeafMarginProps) {
+  const now = useNow();
   const acts = {
     reopen: () => finishing.reopen.mutate(),
     reopening: finishing.reopen.isPending,
@@ -72,7 +73,7 @@ function Finished({ one, member, editor, keeper, finishing, downloads, material 
   const title = one.number ? `${one.title} ${one.number}` : one.title;
   const passage = material.outgoing(finishedPassage(document));
   const language = languageOf(document) ?? 'en-GB';
-  const writtenAt = one.drafts.find(({ id }) => id === keeper.draftId)?.savedAt ?? new Date().toISOString();
+  const writtenAt = one.drafts.find(({ id }) => id === keeper.draftId)?.savedAt ?? now.toISOString();
   const note = { title: one.title, passage, language, writtenAt, author: member.name, record: one.record };
   return (
     <>

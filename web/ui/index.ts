@@ -17,5 +17,6 @@ export { Sortable, SortableRow, moved } from './Sortable';
 export { TagsField } from './TagsField';
 export { Tick } from './Tick';
 export { Picks } from './Picks';
+export { useNow } from './useNow';
 export { useRemembered } from './useRemembered';
 export { useFocusNext } from './useFocusNext';

@@ -11,6 +11,7 @@ import { storageTroubles } from '../backups';
 import { isDue, useReviews } from '../reviews';
 import { useShell } from '../shell';
 import { counted } from '../show';
+import { useNow } from '../ui';
 
 /** Something that waits for the member: how much, in words, and where it is answered. */
 export interface Waiting {
@@ -24,6 +25,7 @@ export interface Waiting {
 /** What waits for the member: newer wordings on one's leaves, proposals, notes, reviews, the emails an owner passes on, and what troubles the store. Nothing that is nought. */
 export function useWaiting(): readonly Waiting[] {
   const { member } = useShell();
+  const now = useNow();
   const { data: proposals = [] } = useProposals();
   const { data: notes = [] } = useNotes();
   const { data: reviewed } = useReviews();
@@ -58,7 +60,7 @@ export function useWaiting(): readonly Waiting[] {
       to: '/post',
       place: 'team',
     },
-    ...storageTroubles(room, kept?.backups ?? [], new Date()).map((words) => ({
+    ...storageTroubles(room, kept?.backups ?? [], now).map((words) => ({
       ...{ count: 1, words, to: '/backups', place: 'team' as const },
     })),
   ];

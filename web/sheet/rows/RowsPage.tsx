@@ -108,9 +108,7 @@ function BesideRows({ keepable, collection, rows, send, setCollection }: ReturnT
         <Button
           className="justify-self-start"
           onClick={() =>
-            void rows
-              .filter((row) => row.state !== 'kept' && !isEmptyRow(row))
-              .forEach((row) => void send(row))
+            rows.filter((row) => row.state !== 'kept' && !isEmptyRow(row)).forEach((row) => void send(row))
           }
         >
           Send all

@@ -16,6 +16,26 @@ export interface Pages {
   count: () => Promise<number>;
 }
 
+/** The pages of a file, read once somebody asks; `close` lets go of what was read. */
+function pagesOf(of: string, file: string, name: string): { pages: Pages; close: () => void } {
+  let opened: ReturnType<typeof picturesOf> | null = null;
+  const open = () => {
+    // Opened again after it failed once.
+    opened ??= picturesOf(of, file, name).catch((error: unknown) => {
+      opened = null;
+      throw error;
+    });
+    return opened;
+  };
+  return {
+    pages: {
+      draw: async (page, canvas) => (await open()).draw(page, canvas),
+      count: async () => (await open()).count,
+    },
+    close: () => void opened?.then((pictures) => pictures.close()),
+  };
+}
+
 /** The pages of what was handed in, where it is a PDF; null for anything else. */
 export function usePages(
   { id: of, files }: Pick<Case, 'id' | 'files'>,
@@ -23,25 +43,10 @@ export function usePages(
 ): Pages | null {
   const { file = null, name = '' } = handed ?? {};
   const isPdf = files.some(({ id, media }) => id === file && media === 'application/pdf');
-  const held = useMemo(() => {
-    if (!isPdf || file === null) return null;
-    let opened: ReturnType<typeof picturesOf> | null = null;
-    const open = () => {
-      // Opened again after it failed once.
-      opened ??= picturesOf(of, file, name).catch((error: unknown) => {
-        opened = null;
-        throw error;
-      });
-      return opened;
-    };
-    return {
-      pages: {
-        draw: async (page, canvas) => (await open()).draw(page, canvas),
-        count: async () => (await open()).count,
-      } satisfies Pages,
-      close: () => void opened?.then((pictures) => pictures.close()),
-    };
-  }, [of, file, name, isPdf]);
+  const held = useMemo(
+    () => (isPdf && file !== null ? pagesOf(of, file, name) : null),
+    [of, file, name, isPdf],
+  );
   useEffect(() => () => held?.close(), [held]);
   return held?.pages ?? null;
 }

@@ -32,7 +32,7 @@ interface Options {
 
 /** Keeps a text that is written on as drafts are kept: on this computer within a moment, and sent until it is saved. */
 export function useTextKeeping(opened: Options): { keeper: DraftKeeper; keeping: Keeping } {
-  const [keeping, setKeeping] = useState<Keeping>({ kind: 'saved', at: new Date().toISOString() });
+  const [keeping, setKeeping] = useState<Keeping>(() => ({ kind: 'saved', at: new Date().toISOString() }));
   // What it was opened with: what is shown of it meanwhile comes from here.
   const [{ member, text, document, copy, on, save, textIn }] = useState(opened);
   const keeper = useMemo(
