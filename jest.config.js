@@ -29,6 +29,7 @@ export default {
     {
       displayName: 'unit and HTTP',
       ...compiled(false),
+      setupFiles: [...setupFiles, '<rootDir>/server/testing/beginFromImage.ts'],
       testEnvironment: 'node',
       roots: ['core', 'contracts', 'client', 'companion', 'server', 'demo', 'web'].map(
         (root) => `<rootDir>/${root}`,

@@ -152,6 +152,7 @@ export function build() {
     fs.rmSync(path.join(root, 'dist/server'), { recursive: true, force: true });
     run('Building the server', tool('esbuild'), [
       'server/main.ts',
+      'server/makeEmptyStore.ts',
       '--bundle',
       '--platform=node',
       '--format=esm',
@@ -168,5 +169,10 @@ export function build() {
     fs.cpSync(path.join(root, 'server/db/migrations'), path.join(root, 'dist/server/migrations'), {
       recursive: true,
     });
+    const image = path.join(root, 'dist/server/empty-store.tar');
+    run('Making what a new store begins from', process.execPath, [
+      path.join(root, 'dist/server/makeEmptyStore.js'),
+      image,
+    ]);
   });
 }

@@ -4,6 +4,7 @@ import type { PGlite } from '@electric-sql/pglite';
 import { sql } from 'drizzle-orm';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { localBus, postgresBus, type Bus } from '../events';
+import { emptyStore, makeFolder } from './emptyStore';
 import { keptStatements } from './keptStatements';
 import { lockFolder } from './lockFolder';
 import type * as schema from './schema';
@@ -182,6 +183,9 @@ async function openEmbedded(
   };
 }
 
+/** Whether a store is wanted as this Elderleaf has it, not as an earlier one had. */
+const isUpToDate = ({ upTo }: Opening): boolean => upTo === undefined || upTo === schemaKnown();
+
 /**
  * Opens the store and brings its schema up to date. A folder is locked for this process first. What PGlite
  * has acknowledged survives a killed process but not always a power cut: its file system has no fsync.
@@ -196,15 +200,20 @@ export async function openStore(
 ): Promise<Store> {
   if ('url' in place) return openServer(place.url, opening);
   const { PGlite: Embedded } = await import('@electric-sql/pglite');
-  if ('image' in place)
+  const empty = () => (isUpToDate(opening) ? emptyStore() : null);
+  if ('image' in place) {
+    const image = place.image ?? (await empty());
     return openEmbedded(
-      Embedded.create({ loadDataDir: place.image ?? undefined, startParams: inMemory(Embedded) }),
+      Embedded.create({ loadDataDir: image ?? undefined, startParams: inMemory(Embedded) }),
       () => undefined,
       opening,
     );
+  }
   const release = await lockFolder(place.folder, { lost });
   try {
     const folder = path.join(place.folder, 'database');
+    const image = fs.existsSync(folder) ? null : await empty();
+    if (image) await makeFolder(Embedded, folder, image);
     return await openEmbedded(Embedded.create(folder), release, {
       secure: () => closeToOthers(place.folder),
       ...opening,

@@ -2,11 +2,11 @@
  * Writes images of embedded databases into the folder that is named: `empty.tar`, migrated and with nobody in it, and
  * `first-day.tar`, with the demo's team. A process of its own, since the test runner's global set-up compiles itself alone.
  */
-import fs from 'node:fs';
 import path from 'node:path';
 import type { PGlite } from '@electric-sql/pglite';
 import { sql } from 'drizzle-orm';
 import type { Database } from '../db';
+import { writeImage } from '../db/emptyStore';
 import { startTestServer } from './testServer';
 
 /** What no test asks for: the databases new ones are copied from, half of all files of an image. */
@@ -16,15 +16,13 @@ async function leaveTemplatesOut(db: Database): Promise<void> {
     await db.execute(sql`drop database if exists ${sql.identifier(name)}`);
 }
 
-async function writeImage(demo: 'first-day' | undefined, file: string): Promise<void> {
+async function writeBeginning(demo: 'first-day' | undefined, file: string): Promise<void> {
   const { context, close } = await startTestServer({ demo: demo ?? null });
   await leaveTemplatesOut(context.db);
-  const { $client } = context.db as unknown as { $client: PGlite };
-  const image = await $client.dumpDataDir('none');
-  fs.writeFileSync(file, Buffer.from(await image.arrayBuffer()));
+  await writeImage((context.db as unknown as { $client: PGlite }).$client, file);
   await close();
 }
 
 const folder = process.argv[2]!;
-await writeImage(undefined, path.join(folder, 'empty.tar'));
-await writeImage('first-day', path.join(folder, 'first-day.tar'));
+await writeBeginning(undefined, path.join(folder, 'empty.tar'));
+await writeBeginning('first-day', path.join(folder, 'first-day.tar'));
