@@ -47,9 +47,6 @@ const packages = wants('unit') || wants('browser') ? debian() : null;
 const installing = packages && runTogether([packages]);
 install('whole');
 
-/** Roots whose tests need nothing but themselves: no store, no page, no program of another. */
-const ALONE = ['core', 'contracts', 'client', 'companion'];
-const inThem = `^${root}/(${ALONE.join('|')})/`;
 const images = fs.mkdtempSync(path.join(os.tmpdir(), 'elderleaf-images-'));
 process.on('exit', () => fs.rmSync(images, { recursive: true, force: true }));
 const jestEnv = {
@@ -66,23 +63,18 @@ const STATIC = [
   {
     title: 'Boundaries',
     command: tool('depcruise'),
-    args: [...ALONE, 'server', 'web', 'demo', 'bench', 'soak', 'e2e'],
+    args: ['core', 'contracts', 'client', 'companion', 'server', 'web', 'demo', 'bench', 'soak', 'e2e'],
   },
   { title: 'Rooms', command: process.execPath, args: ['scripts/rooms.mjs'] },
   { title: 'Unused code', command: tool('knip'), args: ['--no-progress'] },
 ];
-const BEFORE_UNIT = [
-  {
-    title: 'Images of databases',
-    command: process.execPath,
-    args: ['--import', 'tsx', 'server/testing/makeImages.ts', images],
-  },
-  // One after another: another check runs beside.
-  { title: `Unit tests of ${ALONE.join(', ')}`, command: tool('jest'), args: ['-i', inThem], env: jestEnv },
-];
+const IMAGES = {
+  title: 'Images of databases',
+  command: process.execPath,
+  args: ['--import', 'tsx', 'server/testing/makeImages.ts', images],
+};
 
-// Two at a time, each on one processor most of the time; the longest first.
-await runTogether([...(wants('unit') ? BEFORE_UNIT : []), ...(wants('static') ? STATIC : [])]);
+await runTogether([...(wants('unit') ? [IMAGES] : []), ...(wants('static') ? STATIC : [])]);
 
 /** Tests of the server in which it makes no difference what the store is. */
 const STORE_ALIKE =
@@ -94,8 +86,7 @@ for (const { name, leftOut } of PACKAGES)
     process.stdout.write(`• ${leftOut}: left out, ${name} cannot be installed here\n`);
 
 if (wants('unit')) {
-  const others = ['--testPathIgnorePatterns', inThem];
-  run('Tests of the pages and the server', tool('jest'), others, { env: jestEnv });
+  run('Unit tests, and HTTP tests', tool('jest'), [], { env: jestEnv });
   if (isThere('postgresql'))
     withPostgres((url) =>
       // What any store answers alike was run above: rights route by route, passwords, what is computed of what is read. Here what stores do their own way.
