@@ -12,17 +12,17 @@ const MOST_SHOWN = 200;
 
 interface FormProps {
   glossary: Glossary;
-  /** The term that is changed; a new one when it is not in the list yet. */
-  start: Term;
+  /** The term as it is written so far. */
+  term: Term;
+  write: (term: Term) => void;
   done: () => void;
 }
 
 /** One term, written or changed. A term that is written otherwise is another term. */
-function TermForm({ glossary, start, done }: FormProps) {
-  const [term, setTerm] = useState(start);
+function TermForm({ glossary, term, write, done }: FormProps) {
   const keep = useKeepTerm(glossary.id);
   const read = TermSchema.safeParse(term);
-  const put = (change: Partial<Term>) => setTerm({ ...term, ...change });
+  const put = (change: Partial<Term>) => write({ ...term, ...change });
   const error = keep.error ? inWords(keep.error) : undefined;
   return (
     <form
@@ -104,6 +104,13 @@ function Letters({ terms, initial, choose }: LettersProps) {
   );
 }
 
+/** A term that is being written. */
+interface Editing {
+  /** The term of the list that it was; null for a new one. */
+  of: string | null;
+  term: Term;
+}
+
 interface Props {
   glossary: Glossary;
   terms: readonly Term[];
@@ -172,13 +179,25 @@ function useFoundTerms(terms: readonly Term[], query: string, initial: string): 
 export function TermsTable({ glossary, terms }: Props) {
   const [query, setQuery] = useState('');
   const [initial, setInitial] = useState('');
-  const [editing, edit] = useState<Term | null>(null);
+  // Kept here, not in the form: its place changes when a colleague adds a term, or others are looked for.
+  const [editing, edit] = useState<Editing | null>(null);
   const drop = useDropTerm(glossary.id);
   const found = useFoundTerms(terms, query, initial);
   // Words alone are read as a page of a dictionary is; with cues and remarks each has a line of its own.
   const inColumns = editing === null && terms.every(({ cue, note }) => cue === '' && note === '');
   const close = () => edit(null);
   const canChange = glossary.shipped === null;
+  const shown = found.slice(0, MOST_SHOWN);
+  const isInPlace = editing !== null && shown.some(({ text }) => text === editing.of);
+  const form = editing && (
+    <TermForm
+      key={editing.of}
+      glossary={glossary}
+      term={editing.term}
+      write={(term) => edit({ ...editing, term })}
+      done={close}
+    />
+  );
   return (
     <section aria-label="Terms">
       <div className="flex items-end gap-3 px-9 py-3 max-[899px]:px-4">
@@ -190,24 +209,22 @@ export function TermsTable({ glossary, terms }: Props) {
             onChange={({ target }) => setQuery(target.value)}
           />
         </div>
-        {canChange && <Button onClick={() => edit(newTerm(query.trim()))}>Add a term</Button>}
+        {canChange && (
+          <Button onClick={() => edit({ of: null, term: newTerm(query.trim()) })}>Add a term</Button>
+        )}
       </div>
       {drop.error && <Notice tone="warning" title={inWords(drop.error)} />}
-      {editing && !terms.includes(editing) && (
-        <TermForm key={editing.text} glossary={glossary} start={editing} done={close} />
-      )}
+      {!isInPlace && form}
       <Letters terms={terms} initial={initial} choose={setInitial} />
       <ul className={inColumns ? 'columns-3 gap-8 px-9 pb-3 max-[899px]:columns-2 max-[899px]:px-4' : ''}>
-        {found.slice(0, MOST_SHOWN).map((term) =>
-          editing === term ? (
-            <li key={term.text}>
-              <TermForm glossary={glossary} start={term} done={close} />
-            </li>
+        {shown.map((term) =>
+          editing?.of === term.text ? (
+            <li key={term.text}>{form}</li>
           ) : (
             <TermLine
               key={term.text}
               {...{ term, inColumns }}
-              edit={canChange ? () => edit(term) : null}
+              edit={canChange ? () => edit({ of: term.text, term }) : null}
               drop={glossary.right === 'keep' && canChange ? () => drop.mutate(term.text) : null}
             />
           ),
