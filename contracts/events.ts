@@ -23,6 +23,8 @@ export const EventSchema = z.discriminatedUnion('type', [
   // Others have opened or left an entry that the member has open.
   z.object({ type: z.literal('presence-changed'), entry: z.string() }),
   z.object({ type: z.literal('glossary-changed'), glossary: z.string() }),
+  // House style is another now.
+  z.object({ type: z.literal('house-words-changed') }),
   // Who is of the team, their roles or their groups are others now.
   z.object({ type: z.literal('people-changed') }),
   // The member is signed in elsewhere, or a browser was joined.

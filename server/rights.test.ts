@@ -106,6 +106,11 @@ describe('who hears what', () => {
         .expect(200);
     },
     'people-changed': group,
+    'house-words-changed': async () =>
+      world.imke
+        .post('/api/house-words')
+        .send({ language: '', use: 'newt', avoid: ['lizard'], why: '', together: false })
+        .expect(201),
     'glossary-changed': async () =>
       world.imke
         .post(`/api/glossaries/${await glossary()}/terms`)

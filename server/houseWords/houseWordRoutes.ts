@@ -11,15 +11,22 @@ export function houseWordRoutes(router: Router, context: Context): void {
 
   bind(router, context, 'houseWords', ({ member }) => houseWordsFor(context.db, member.id));
 
-  bind(router, context, 'makeHouseWord', ({ member, body }) => keepHouseWord(context, member.id, body));
+  const told = async <T>(kept: T): Promise<T> => {
+    await context.events.tellAll({ type: 'house-words-changed' });
+    return kept;
+  };
 
-  bind(router, context, 'saveHouseWord', ({ member, body, params }) =>
-    keepHouseWord(context, member.id, body, params.word),
+  bind(router, context, 'makeHouseWord', async ({ member, body }) =>
+    told(await keepHouseWord(context, member.id, body)),
+  );
+
+  bind(router, context, 'saveHouseWord', async ({ member, body, params }) =>
+    told(await keepHouseWord(context, member.id, body, params.word)),
   );
 
   bind(router, context, 'dropHouseWord', async ({ member, params }) => {
     await dropHouseWord(context, member.id, params.word);
-    return undefined;
+    return told(undefined);
   });
 
   bindLong(router, context, 'saidOtherwise', ({ member }) => saidOtherwise(context, member.id));

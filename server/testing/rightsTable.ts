@@ -233,6 +233,7 @@ export const HEARD: Record<string, readonly CallerName[]> = {
   'notes-changed': ['reader', 'keeper'],
   'presence-changed': ['keeper'],
   'people-changed': ['stranger', 'reader', 'contributor', 'keeper', 'owner'],
+  'house-words-changed': ['stranger', 'reader', 'contributor', 'keeper', 'owner'],
   'glossary-changed': ['stranger', 'reader', 'contributor', 'keeper', 'owner'],
   'case-added': ['keeper'],
 };

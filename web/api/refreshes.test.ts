@@ -26,6 +26,7 @@ const HEARD: [LiveEvent, readonly (readonly (string | number)[])[]][] = [
   [{ type: 'notes-changed' }, [KEYS.notes]],
   [{ type: 'presence-changed', entry: 'owl' }, [KEYS.present('owl')]],
   [{ type: 'glossary-changed', glossary: 'species' }, [KEYS.glossaries]],
+  [{ type: 'house-words-changed' }, [KEYS.houseWords]],
   [{ type: 'sessions-changed' }, [KEYS.sessions]],
   [{ type: 'people-changed' }, [KEYS.team, KEYS.people, KEYS.session, KEYS.teamSettings]],
   [{ type: 'case-added', case: 'bramble' }, [KEYS.cases, KEYS.assignments]],

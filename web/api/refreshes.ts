@@ -16,6 +16,7 @@ interface Refresh<Event> {
 export const LIVE: readonly Key[] = [
   KEYS.bank,
   KEYS.glossaries,
+  KEYS.houseWords,
   KEYS.cases,
   KEYS.assignments,
   KEYS.proposals,
@@ -53,6 +54,7 @@ const REFRESHES: { [Type in LiveEvent['type']]: Refresh<Extract<LiveEvent, { typ
   'notes-changed': { asks: [KEYS.notes] },
   'presence-changed': { asks: ({ entry }) => [KEYS.present(entry)] },
   'glossary-changed': { asks: [KEYS.glossaries] },
+  'house-words-changed': { asks: [KEYS.houseWords] },
   'sessions-changed': { asks: [KEYS.sessions] },
   'people-changed': { asks: [KEYS.team, KEYS.people, KEYS.session, KEYS.teamSettings] },
   'case-added': { asks: [KEYS.cases, KEYS.assignments] },

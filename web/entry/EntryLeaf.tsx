@@ -130,6 +130,26 @@ function Foot({ editing: { entry, changing, isProposal } }: { editing: EntryEdit
   );
 }
 
+/** What else can be done with a wording: words from the clipboard, and the whole entry as text. */
+const BesideWording = ({
+  editing: { editable, takeCopied },
+  showText,
+}: {
+  editing: EntryEditing;
+  showText: () => void;
+}) => (
+  <p className="flex justify-end gap-4 text-[13px]">
+    {editable && (
+      <Button look="text" onClick={takeCopied}>
+        Paste what was copied
+      </Button>
+    )}
+    <Button look="text" onClick={showText}>
+      Show the entry as text
+    </Button>
+  </p>
+);
+
 /** Its wordings with their blanks and conditions; or the whole entry as text, for those who like typing. */
 function Wordings({
   index,
@@ -170,6 +190,7 @@ function Wordings({
         editable={editable}
         forComments={isForComments(editing)}
         go={setPlace}
+        write={editing.writeAt}
         put={(wordings) => put({ wordings })}
       />
       <WordingEditor
@@ -188,16 +209,7 @@ function Wordings({
         editorReady={editing.editorReady}
         beside={beside}
       />
-      <p className="flex justify-end gap-4 text-[13px]">
-        {editable && (
-          <Button look="text" onClick={editing.takeCopied}>
-            Paste what was copied
-          </Button>
-        )}
-        <Button look="text" onClick={() => setAsText(true)}>
-          Show the entry as text
-        </Button>
-      </p>
+      <BesideWording editing={editing} showText={() => setAsText(true)} />
     </section>
   );
 }

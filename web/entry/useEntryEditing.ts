@@ -79,6 +79,7 @@ function useWordingPlace(
 ) {
   const [picked, setPlace] = useState<WordingPlace>({ wording: '', part: '' });
   const toSelect = useRef<Extract<DoubtPlace, { line: number }> | null>(null);
+  const takesKeys = useRef(false);
   const { wording, part } = at(content, picked);
   // Until another is picked it is the text itself that is at hand, not a part that goes to a box.
   const place = { wording: wording.id, part: picked.part === '' ? wording.parts.at(-1)!.id : part.id };
@@ -102,9 +103,16 @@ function useWordingPlace(
   };
   const selectWhatWaits = (made: Editor) => {
     if (toSelect.current) selectInLine(made, toSelect.current);
+    else if (takesKeys.current) made.commands.focus('end');
     toSelect.current = null;
+    takesKeys.current = false;
   };
-  return { place, setPlace, show, selectWhatWaits };
+  /** Goes to a wording and gives it the keys: each has an editor of its own, which takes them once it is there. */
+  const writeAt = (to: WordingPlace) => {
+    takesKeys.current = true;
+    setPlace(to);
+  };
+  return { place, setPlace, writeAt, show, selectWhatWaits };
 }
 
 /** Makes fields for blanks, and opens those that want more said; with the words that each of this sitting was made of. */
@@ -149,7 +157,7 @@ export function useEntryEditing(index: BankIndex, target: Target) {
   const { content, setContent } = changing;
   const [openField, setOpenField] = useState<string | null>(null);
   const editor = useRef<Editor | null>(null);
-  const { place, setPlace, show, selectWhatWaits } = useWordingPlace(content, editor, setOpenField);
+  const { place, setPlace, writeAt, show, selectWhatWaits } = useWordingPlace(content, editor, setOpenField);
   const copyTaken = useRef(false);
   const { latest, put } = useLatest(content, setContent);
   const { newField, madeFrom } = useNewFields(latest, put, setOpenField);
@@ -172,6 +180,7 @@ export function useEntryEditing(index: BankIndex, target: Target) {
     latest: () => latest.current,
     place,
     setPlace,
+    writeAt,
     openField,
     setOpenField,
     newField,

@@ -5,22 +5,19 @@ import { Button, NeededInput, Tick } from '../../ui';
 import { joinOf, JOINS, JOINS_IN_WORDS, type Join } from '#core/passage';
 import { languageName, LANGUAGES } from '#core/language';
 import { PageOf } from './PageOf';
+import { adding } from './addingWordings';
+import { useRemoving, type Removed } from './useRemoving';
 
 interface Props {
   content: EntryContent;
   place: WordingPlace;
   editable: boolean;
   go: (place: WordingPlace) => void;
+  /** Goes there, and gives it the keys. */
+  write: (place: WordingPlace) => void;
   put: (wordings: Wording[]) => void;
   /** Whether it may stand beside what somebody handed in: then a wording can be for what was said before. */
   forComments: boolean;
-}
-
-/** An id that none of these has yet. */
-function freeId(stem: string, taken: readonly { id: string }[]): string {
-  let number = taken.length + 1;
-  while (taken.some(({ id }) => id === `${stem}${number}`)) number += 1;
-  return `${stem}${number}`;
 }
 
 const choiceLook = (on: boolean) =>
@@ -53,9 +50,10 @@ function Choices<T extends { id: string; name: string }>({ label, all, current, 
   );
 }
 
-interface SettingsProps extends Omit<Props, 'place'> {
+interface SettingsProps extends Omit<Props, 'place' | 'go' | 'write'> {
   wording: Wording;
   part: Part;
+  remove: (removed: Removed) => void;
 }
 
 interface OfWording {
@@ -138,19 +136,9 @@ function PartOf({ wording, part, set, remove }: OfWording & { part: Part; remove
 }
 
 /** The wording at hand: its name and language; and its parts, which go to boxes of their own. */
-function Settings({ content, wording, part, forComments, go, put }: SettingsProps) {
+function Settings({ content, wording, part, forComments, put, remove }: SettingsProps) {
   const { wordings } = content;
   const set = (changed: Wording) => put(wordings.map((one) => (one.id === wording.id ? changed : one)));
-  const removeWording = () => {
-    const rest = wordings.filter(({ id }) => id !== wording.id);
-    put(rest);
-    go({ wording: rest[0]!.id, part: rest[0]!.parts[0]!.id });
-  };
-  const removePart = () => {
-    const parts = wording.parts.filter(({ id }) => id !== part.id);
-    set({ ...wording, parts });
-    go({ wording: wording.id, part: parts[0]!.id });
-  };
   return (
     <div className="mt-1 flex flex-wrap items-baseline gap-x-4 gap-y-1 text-[14px] text-soft">
       <label className="flex items-baseline gap-2">
@@ -177,39 +165,29 @@ function Settings({ content, wording, part, forComments, go, put }: SettingsProp
         </Tick>
       )}
       {wordings.length > 1 && (
-        <Button look="text" onClick={removeWording}>
+        <Button look="text" onClick={() => remove({ wording, at: wordings.indexOf(wording) })}>
           Remove this wording
         </Button>
       )}
-      {wording.parts.length > 1 && <PartOf {...{ wording, part, set }} remove={removePart} />}
+      {wording.parts.length > 1 && (
+        <PartOf
+          {...{ wording, part, set }}
+          remove={() => remove({ part, of: wording.id, at: wording.parts.indexOf(part) })}
+        />
+      )}
     </div>
   );
 }
 
 /** Which wording of the entry is at hand, and which part of it; more of either are made here. */
-export function WordingsBar({ content, place, editable, forComments, go, put }: Props) {
+export function WordingsBar(props: Props) {
+  const { content, place, editable, forComments, go, put } = props;
+  const { remove, undone } = useRemoving(props);
   const { wordings } = content;
   const wording = wordings.find(({ id }) => id === place.wording) ?? wordings[0]!;
   const part = wording.parts.find(({ id }) => id === place.part) ?? wording.parts[0]!;
+  const { addWording, addPart } = adding(props, wording, part);
   const several = wordings.length > 1 || wording.parts.length > 1;
-  const addWording = () => {
-    const id = freeId('w', wordings);
-    // Begun with the words of the one at hand, to be written anew.
-    put([...wordings, { ...wording, id, name: `Wording ${wordings.length + 1}` }]);
-    go({ wording: id, part: part.id });
-  };
-  const addPart = () => {
-    const id = freeId('p', wording.parts);
-    const fresh: Part = {
-      id,
-      name: wording.parts.length === 1 ? 'Subject' : `Part ${wording.parts.length + 1}`,
-      passage: { type: 'doc', content: [{ type: 'paragraph' }] },
-    };
-    // The last part is the text itself; what has a box of its own stands before it.
-    const parts = [...wording.parts.slice(0, -1), fresh, wording.parts.at(-1)!];
-    put(wordings.map((one) => (one.id === wording.id ? { ...one, parts } : one)));
-    go({ wording: wording.id, part: id });
-  };
   // Of one wording alone there is little to set: how it joins, for those who ask, and where it is not as of others.
   const [asked, setAsked] = useState(false);
   const isPlain = wording.joins === undefined && joinOf(wording.parts.at(-1)!.passage) === 'words';
@@ -255,7 +233,17 @@ export function WordingsBar({ content, place, editable, forComments, go, put }: 
           </span>
         )}
       </div>
-      {editable && settings && <Settings {...{ content, wording, part, editable, forComments, go, put }} />}
+      {editable && settings && (
+        <Settings {...{ content, wording, part, editable, forComments, put, remove }} />
+      )}
+      {undone && (
+        <p role="status" className="text-[14px] text-soft">
+          “{undone.name}” is removed.{' '}
+          <Button look="text" onClick={undone.undo}>
+            Undo
+          </Button>
+        </p>
+      )}
     </div>
   );
 }

@@ -154,18 +154,21 @@ function usePattern(index: BankIndex) {
   const cue =
     given ??
     (title.trim() === '' ? '' : proposeCue(title, takenCues(index, leadIn), collection?.cuesBy, () => false));
+  // The same until it is saved: sent again after an answer that was lost, it makes no second pattern.
+  const [key, setKey] = useState(() => crypto.randomUUID());
   const save = useMutation({
     mutationFn: async () => {
       const content = entryOfPattern(title.trim(), collection?.language ?? 'en-GB', picked.pieces, joiner);
       const cues = cue === '' ? [] : [{ kind: 'typed' as const, text: cue }];
       const body = {
         ...{ collection: place, content: { ...content, cues }, reason: 'A pattern of names' },
-        key: crypto.randomUUID(),
+        key,
       };
       return (await keepEntry(member.id, body)).entry;
     },
     onSuccess: (entry) => {
       takeKept(entry);
+      setKey(crypto.randomUUID());
       setTitle('');
       setCue(null);
     },
