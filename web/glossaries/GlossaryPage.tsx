@@ -1,12 +1,22 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { isSame } from '#core/difference';
 import type { Glossary, GlossarySettings } from '#contracts';
 import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useGlossaries, useTerms } from '../api';
 import { AwaitedScreen, Figure, NothingHere } from '../shell';
-import { Button, Failed, Loading, Notice, SelectField, TextField, Tick } from '../ui';
+import {
+  Button,
+  Failed,
+  Loading,
+  mergedSettings,
+  Notice,
+  Overtaken,
+  SelectField,
+  TextField,
+  Tick,
+  useUnsaved,
+} from '../ui';
 import { KindsOfWorkField } from '../reach';
 import { LettersField } from './LettersField';
 import { TermsTable } from './TermsTable';
@@ -40,15 +50,21 @@ function DropGlossary({ glossary, drop }: { glossary: Glossary; drop: () => void
   );
 }
 
-function Settings({ glossary }: { glossary: Glossary }) {
-  const [settings, set] = useState(settingsOf(glossary));
+/** What is set of a glossary, and the way to delete it. */
+export function GlossarySettingsForm({ glossary }: { glossary: Glossary }) {
+  // A term that anybody adds makes another version of the glossary: what is set here stays.
+  const unsaved = useUnsaved(settingsOf(glossary), glossary.version, mergedSettings);
+  const { value: settings, set } = unsaved;
   const navigate = useNavigate();
   const params = { glossary: glossary.id };
   const settled = () => void queryClient.invalidateQueries({ queryKey: KEYS.glossaries });
   const { version } = glossary;
   const save = useMutation({
-    mutationFn: () => call('saveGlossary', { params, version, body: settings }),
-    onSuccess: settled,
+    mutationFn: () => call('saveGlossary', { params, version: unsaved.version, body: settings }),
+    onSuccess: (now) => {
+      unsaved.saved(settingsOf(now), now.version);
+      settled();
+    },
   });
   const drop = useMutation({
     mutationFn: () => call('dropGlossary', { params, version }),
@@ -92,9 +108,10 @@ function Settings({ glossary }: { glossary: Glossary }) {
       <Tick on={settings.careful} toggle={() => put({ careful: !settings.careful })}>
         Ask again before placing a look-alike or another strength
       </Tick>
+      {unsaved.overtaken && <Overtaken {...unsaved} />}
       {error && <Notice tone="warning" title={inWords(error)} />}
       <div className="flex flex-wrap items-center gap-3">
-        <Button type="submit" look="main" disabled={save.isPending || isSame(settings, settingsOf(glossary))}>
+        <Button type="submit" look="main" disabled={save.isPending || unsaved.overtaken || !unsaved.changed}>
           Save
         </Button>
         <DropGlossary glossary={glossary} drop={() => drop.mutate()} />
@@ -112,7 +129,7 @@ function Known({ glossary }: { glossary: Glossary }) {
       margin={
         <div className="grid gap-7 pt-6">
           {glossary.right === 'keep' ? (
-            <Settings key={glossary.version} glossary={glossary} />
+            <GlossarySettingsForm glossary={glossary} />
           ) : (
             <p className="text-[14px] text-soft">
               Only an owner or its maker changes this glossary. {!glossary.shipped && 'You may add terms.'}

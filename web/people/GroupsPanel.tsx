@@ -3,7 +3,17 @@ import { useState } from 'react';
 import type { Group, Team } from '#contracts';
 import { call, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api';
-import { Button, NameForm, Notice, TextField, Tick } from '../ui';
+import {
+  Button,
+  mergedSettings,
+  NameForm,
+  Notice,
+  Overtaken,
+  TextField,
+  Tick,
+  useFocusNext,
+  useUnsaved,
+} from '../ui';
 import { FindPerson } from './FindPerson';
 import { useNamed } from './useNamed';
 
@@ -18,16 +28,29 @@ const toldOf = (names: readonly string[]) =>
     ? 'Nobody yet'
     : names.slice(0, TOLD).join(', ') + (names.length > TOLD ? `, and ${names.length - TOLD} more` : '');
 
+type GroupGiven = Pick<Group, 'name' | 'members'>;
+const givenOf = ({ name, members }: Group): GroupGiven => ({ name, members });
+
+/** Two changes of a group made one: both have put in and taken out whom they did; null where both gave it another name. */
+function mergedGroups(mine: GroupGiven, base: GroupGiven, theirs: GroupGiven): GroupGiven | null {
+  const named = mergedSettings({ name: mine.name }, { name: base.name }, { name: theirs.name });
+  const putIn = mine.members.filter((id) => !base.members.includes(id) && !theirs.members.includes(id));
+  const stays = (id: string) => mine.members.includes(id) || !base.members.includes(id);
+  return named && { ...named, members: [...theirs.members.filter(stays), ...putIn] };
+}
+
 interface EditorProps {
   group: Group;
   team: Team;
+  /** When the team was read. */
+  readAt: number;
   close: () => void;
 }
 
-/** A group's name and who is in it. */
-function GroupEditor({ group, team, close }: EditorProps) {
-  const [name, setName] = useState(group.name);
-  const [members, setMembers] = useState<readonly string[]>(group.members);
+/** A group's name and who is in it: what another owner changes of it meanwhile is made one with what is changed here. */
+function GroupEditor({ group, team, readAt, close }: EditorProps) {
+  const unsaved = useUnsaved(givenOf(group), readAt, mergedGroups);
+  const { name, members } = unsaved.value;
   // Those who were in it come first: they are what one changes, and a team may be long.
   const was = new Set(group.members);
   const named = useNamed(
@@ -42,13 +65,16 @@ function GroupEditor({ group, team, close }: EditorProps) {
   };
   const params = { group: group.id };
   const save = useMutation({
-    mutationFn: () => call('saveGroup', { params, body: { name, members: [...members] } }),
+    mutationFn: () => call('saveGroup', { params, body: unsaved.value }),
     onSuccess: done,
   });
   const drop = useMutation({ mutationFn: () => call('dropGroup', { params }), onSuccess: done });
   const error = save.error ?? drop.error;
   const toggle = (id: string) =>
-    setMembers(members.includes(id) ? members.filter((one) => one !== id) : [...members, id]);
+    unsaved.set({
+      name,
+      members: members.includes(id) ? members.filter((one) => one !== id) : [...members, id],
+    });
   return (
     <form
       aria-label={`The group ${group.name}`}
@@ -60,9 +86,10 @@ function GroupEditor({ group, team, close }: EditorProps) {
     >
       <TextField
         label="Name of the group"
+        autoFocus
         value={name}
         maxLength={80}
-        onChange={({ target }) => setName(target.value)}
+        onChange={({ target }) => unsaved.set({ name: target.value, members })}
       />
       <FindPerson named={named} />
       <div className="grid max-h-72 gap-1 overflow-y-auto">
@@ -73,9 +100,10 @@ function GroupEditor({ group, team, close }: EditorProps) {
           </Tick>
         ))}
       </div>
+      {unsaved.overtaken && <Overtaken {...unsaved} />}
       {error && <Notice tone="warning" title={inWords(error)} />}
       <p className="flex flex-wrap gap-2">
-        <Button type="submit" disabled={save.isPending || name.trim() === ''}>
+        <Button type="submit" disabled={save.isPending || unsaved.overtaken || name.trim() === ''}>
           Save the group
         </Button>
         <Button disabled={drop.isPending} onClick={() => drop.mutate()}>
@@ -93,13 +121,20 @@ function GroupEditor({ group, team, close }: EditorProps) {
 }
 
 /** The groups of the team. */
-export function GroupsPanel({ team, isOwner }: { team: Team; isOwner: boolean }) {
+export function GroupsPanel({ team, readAt, isOwner }: { team: Team; readAt: number; isOwner: boolean }) {
+  const [made, setMade] = useState(0);
   const [open, setOpen] = useState<string | null>(null);
+  const focusNext = useFocusNext();
+  const close = (group: string) => {
+    setOpen(null);
+    focusNext(() => document.getElementById(`change-${group}`));
+  };
   const nameOf = (id: string) => team.members.find((one) => one.id === id)?.name ?? 'someone';
   const make = useMutation({
     mutationFn: (name: string) => call('makeGroup', { body: { name, members: [] } }),
     onSuccess: ({ id }) => {
       settled();
+      setMade(made + 1);
       setOpen(id);
     },
   });
@@ -111,7 +146,7 @@ export function GroupsPanel({ team, isOwner }: { team: Team; isOwner: boolean })
         {team.groups.map((group) => (
           <li key={group.id} className="border-b border-hair pb-2 text-[14px]">
             {open === group.id ? (
-              <GroupEditor group={group} team={team} close={() => setOpen(null)} />
+              <GroupEditor {...{ group, team, readAt }} close={() => close(group.id)} />
             ) : (
               <div className="flex items-baseline gap-3">
                 <div className="min-w-0 grow">
@@ -119,7 +154,12 @@ export function GroupsPanel({ team, isOwner }: { team: Team; isOwner: boolean })
                   <span className="block text-[13px] text-soft">{toldOf(group.members.map(nameOf))}</span>
                 </div>
                 {isOwner && (
-                  <Button look="text" aria-label={`Change ${group.name}`} onClick={() => setOpen(group.id)}>
+                  <Button
+                    id={`change-${group.id}`}
+                    look="text"
+                    aria-label={`Change ${group.name}`}
+                    onClick={() => setOpen(group.id)}
+                  >
                     Change
                   </Button>
                 )}
@@ -131,7 +171,7 @@ export function GroupsPanel({ team, isOwner }: { team: Team; isOwner: boolean })
       {isOwner && (
         <NameForm
           // Made, its field is empty again.
-          key={team.groups.length}
+          key={made}
           label="A new group"
           pending={make.isPending}
           error={make.error ? inWords(make.error) : undefined}

@@ -172,7 +172,7 @@ export function PeoplePage() {
         team.data && (
           <div className="grid gap-8 pt-6">
             {isOwner && <InviteForm team={team.data} />}
-            <GroupsPanel team={team.data} isOwner={isOwner} />
+            <GroupsPanel readAt={team.dataUpdatedAt} team={team.data} isOwner={isOwner} />
           </div>
         )
       }

@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query';
-import { useState, type FormEvent } from 'react';
+import { useMemo, useState, type FormEvent } from 'react';
 import {
   formOfRules,
   readRules,
@@ -11,36 +11,51 @@ import {
 import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useTeamSettings } from '../api';
 import { Figure, useLiveKeys, useShell } from '../shell';
-import { Button, Failed, Key, Loading, Notice } from '../ui';
+import { Button, Failed, Key, Loading, mergedSettings, Notice, Overtaken, useUnsaved } from '../ui';
 import { CareRows } from './CareRows';
 import type { FaultOf } from './faultOf';
 import { OldRows } from './OldRows';
 import { UsualRows } from './UsualRows';
 
-/** The rules as they are typed over, and saving them. */
-function useRulesForm(rules: RecordRules) {
-  const [form, setForm] = useState<RulesForm>(() => formOfRules(rules));
+/** The rules as they are typed over, and saving them: what another owner saves meanwhile is made one with it, or asked about. */
+function useRulesForm(rules: RecordRules, readAt: number) {
+  const there = useMemo(() => formOfRules(rules), [rules]);
+  const unsaved = useUnsaved<RulesForm>(there, readAt, mergedSettings);
+  const { value: form } = unsaved;
   const [faults, setFaults] = useState<readonly RulesFault[]>([]);
   const save = useMutation({
     mutationFn: (records: RecordRules) => call('saveTeamSettings', { body: { records } }),
-    onSuccess: (now) => queryClient.setQueryData(KEYS.teamSettings, now),
+    onSuccess: (now) => {
+      queryClient.setQueryData(KEYS.teamSettings, now);
+      const { dataUpdatedAt } = queryClient.getQueryState(KEYS.teamSettings)!;
+      unsaved.saved(formOfRules(now.records ?? USUAL_RULES), dataUpdatedAt);
+    },
   });
   const put = (change: Partial<RulesForm>) => {
     if (save.isSuccess) save.reset();
-    setForm((now) => ({ ...now, ...change }));
+    unsaved.set({ ...form, ...change });
   };
   const submit = () => {
+    if (unsaved.overtaken) return;
     const read = readRules(form, navigator.language);
     setFaults('faults' in read ? read.faults : []);
     if ('rules' in read) save.mutate(read.rules);
   };
   const faultOf: FaultOf = (list, row, field) =>
     faults.find((one) => one.list === list && one.row === row && one.field === field)?.words;
-  return { form, put, faultOf, faults, save, submit };
+  return { form, put, faultOf, faults, save, submit, unsaved };
 }
 
-function Rules({ rules, isOwner }: { rules: RecordRules; isOwner: boolean }) {
-  const { form, put, faultOf, faults, save, submit } = useRulesForm(rules);
+interface RulesProps {
+  rules: RecordRules;
+  /** When they were read. */
+  readAt: number;
+  isOwner: boolean;
+}
+
+/** The rules, as an owner changes them and others read them. */
+export function RulesForRecords({ rules, readAt, isOwner }: RulesProps) {
+  const { form, put, faultOf, faults, save, submit, unsaved } = useRulesForm(rules, readAt);
   useLiveKeys(isOwner ? [{ key: 'F9', does: 'Save the rules', run: submit }] : []);
   const send = (event: FormEvent) => {
     event.preventDefault();
@@ -53,9 +68,10 @@ function Rules({ rules, isOwner }: { rules: RecordRules; isOwner: boolean }) {
         <UsualRows rows={form.usual} put={(usual) => put({ usual })} faultOf={faultOf} />
         <OldRows form={form} put={put} faultOf={faultOf} />
       </fieldset>
+      {unsaved.overtaken && <Overtaken {...unsaved} />}
       {isOwner && (
         <div className="mt-6 flex flex-wrap items-baseline gap-4">
-          <Button type="submit" disabled={save.isPending} aria-keyshortcuts="F9 Alt+X">
+          <Button type="submit" disabled={save.isPending || unsaved.overtaken} aria-keyshortcuts="F9 Alt+X">
             Save <Key>F9</Key>
           </Button>
           <span role="status" className="text-[14px]">
@@ -92,7 +108,11 @@ export function RecordRulesPage() {
       </h1>
       <div className="px-9 pb-8 max-[899px]:px-4">
         {settings.data ? (
-          <Rules rules={settings.data.records ?? USUAL_RULES} isOwner={isOwner} />
+          <RulesForRecords
+            rules={settings.data.records ?? USUAL_RULES}
+            readAt={settings.dataUpdatedAt}
+            isOwner={isOwner}
+          />
         ) : settings.isError ? (
           <Failed what="the rules" error={settings.error} retry={() => void settings.refetch()} />
         ) : (
