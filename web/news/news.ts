@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 38,
+    day: '2026-12-01',
+    title: 'A wording that was removed is back with Undo',
+    words:
+      'Remove a wording of an entry, or a part of one, and Undo is beside it. House style, groups, glossaries and the rules for records now follow what a colleague changes while you write, and ask where you both changed the same.',
+    at: { label: 'The bank', to: '/bank' },
+  },
+  {
     number: 37,
     day: '2026-12-01',
     title: 'Check doses that are rounded, and limits below zero',
