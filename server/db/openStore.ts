@@ -4,7 +4,7 @@ import type { PGlite } from '@electric-sql/pglite';
 import { sql } from 'drizzle-orm';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { localBus, postgresBus, type Bus } from '../events';
-import { emptyStore, makeFolder } from './emptyStore';
+import { emptyStore, makeFolder } from '../emptyStore';
 import { keptStatements } from './keptStatements';
 import { lockFolder } from './lockFolder';
 import type * as schema from './schema';

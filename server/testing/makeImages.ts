@@ -6,7 +6,7 @@ import path from 'node:path';
 import type { PGlite } from '@electric-sql/pglite';
 import { sql } from 'drizzle-orm';
 import type { Database } from '../db';
-import { writeImage } from '../db/emptyStore';
+import { writeImage } from '../emptyStore';
 import { startTestServer } from './testServer';
 
 /** What no test asks for: the databases new ones are copied from, half of all files of an image. */

@@ -3,7 +3,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { sql } from 'drizzle-orm';
-import { openStore, schemaKnown, type Store } from '.';
+import { openStore, schemaKnown, type Store } from '../db';
 
 /** Tables with their columns, and what guards them: all that makes a schema. */
 async function schemaOf({ db }: Store): Promise<unknown[]> {

@@ -1,0 +1,1 @@
+export { beginFrom, emptyStore, makeFolder, writeImage } from './emptyStore';
