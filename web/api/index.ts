@@ -49,6 +49,7 @@ export { useLiveEvents } from './useLiveEvents';
 export { useIsOfTeam, usePersonalFinder } from './usePersonalFinder';
 export { useReach } from './useReach';
 export { useTerms, useDropTerm, useKeepTerm, useImport } from './useTerms';
-export { useKinds, useTeamSettings } from './useKinds';
+export { useKinds } from './useKinds';
+export { useChangeTeamSettings, useTeamSettings } from './useTeamSettings';
 export { useCase, useRecordRules } from './useCase';
 export { settleSignOut, signOut } from './signOut';

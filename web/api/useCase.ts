@@ -5,7 +5,7 @@ import { recordByRules, USUAL_RULES, type RecordRules } from '#core/record';
 import { call } from '#client/api';
 import { calendarToday } from '#client/clock';
 import { KEYS } from './queries';
-import { useTeamSettings } from './useKinds';
+import { useTeamSettings } from './useTeamSettings';
 
 /** What the team has settled on for records; the usual until its settings are there. */
 export const useRecordRules = (): RecordRules => useTeamSettings().data?.records ?? USUAL_RULES;

@@ -1,7 +1,6 @@
-import { useMutation } from '@tanstack/react-query';
-import { USUAL_KEEPING, type BackupKeeping } from '#contracts';
-import { call, inWords } from '#client/api';
-import { KEYS, queryClient, useTeamSettings } from '../api';
+import { USUAL_KEEPING } from '#contracts';
+import { inWords } from '#client/api';
+import { useChangeTeamSettings, useTeamSettings } from '../api';
 import { ActingSelect, Notice } from '../ui';
 
 const SPANS = [
@@ -15,10 +14,7 @@ const countInWords = (count: number) => (count === 0 ? 'none' : `the last ${coun
 /** How many of the day's backups are left there; for owners. */
 export function KeepingForm() {
   const settings = useTeamSettings();
-  const save = useMutation({
-    mutationFn: (backups: BackupKeeping) => call('saveTeamSettings', { body: { backups } }),
-    onSuccess: (now) => queryClient.setQueryData(KEYS.teamSettings, now),
-  });
+  const save = useChangeTeamSettings();
   if (!settings.data) return null;
   const keeping = settings.data.backups ?? USUAL_KEEPING;
   return (
@@ -29,7 +25,11 @@ export function KeepingForm() {
           label={label}
           value={String(keeping[span])}
           disabled={save.isPending}
-          act={(count) => save.mutate({ ...keeping, [span]: Number(count) })}
+          act={(count) =>
+            save.mutate(({ backups }) => ({
+              backups: { ...(backups ?? USUAL_KEEPING), [span]: Number(count) },
+            }))
+          }
         >
           {[...new Set([...counts, keeping[span]])]
             .sort((one, other) => one - other)

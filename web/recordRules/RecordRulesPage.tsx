@@ -1,4 +1,3 @@
-import { useMutation } from '@tanstack/react-query';
 import { useMemo, useState, type FormEvent } from 'react';
 import {
   formOfRules,
@@ -8,8 +7,8 @@ import {
   type RulesFault,
   type RulesForm,
 } from '#core/record';
-import { call, inWords } from '#client/api';
-import { KEYS, queryClient, useTeamSettings } from '../api';
+import { inWords } from '#client/api';
+import { KEYS, queryClient, useChangeTeamSettings, useTeamSettings } from '../api';
 import { Figure, useLiveKeys, useShell } from '../shell';
 import { Button, Failed, Key, Loading, mergedSettings, Notice, Overtaken, useUnsaved } from '../ui';
 import { CareRows } from './CareRows';
@@ -23,14 +22,14 @@ function useRulesForm(rules: RecordRules, readAt: number) {
   const unsaved = useUnsaved<RulesForm>(there, readAt, mergedSettings);
   const { value: form } = unsaved;
   const [faults, setFaults] = useState<readonly RulesFault[]>([]);
-  const save = useMutation({
-    mutationFn: (records: RecordRules) => call('saveTeamSettings', { body: { records } }),
-    onSuccess: (now) => {
-      queryClient.setQueryData(KEYS.teamSettings, now);
-      const { dataUpdatedAt } = queryClient.getQueryState(KEYS.teamSettings)!;
-      unsaved.saved(formOfRules(now.records ?? USUAL_RULES), dataUpdatedAt);
-    },
-  });
+  const save = useChangeTeamSettings();
+  const send = (records: RecordRules) =>
+    save.mutate(() => ({ records }), {
+      onSuccess: (now) => {
+        const { dataUpdatedAt } = queryClient.getQueryState(KEYS.teamSettings)!;
+        unsaved.saved(formOfRules(now.records ?? USUAL_RULES), dataUpdatedAt);
+      },
+    });
   const put = (change: Partial<RulesForm>) => {
     if (save.isSuccess) save.reset();
     unsaved.set({ ...form, ...change });
@@ -39,7 +38,7 @@ function useRulesForm(rules: RecordRules, readAt: number) {
     if (unsaved.overtaken) return;
     const read = readRules(form, navigator.language);
     setFaults('faults' in read ? read.faults : []);
-    if ('rules' in read) save.mutate(read.rules);
+    if ('rules' in read) send(read.rules);
   };
   const faultOf: FaultOf = (list, row, field) =>
     faults.find((one) => one.list === list && one.row === row && one.field === field)?.words;

@@ -1,6 +1,5 @@
-import { useMutation } from '@tanstack/react-query';
-import { call, inWords } from '#client/api';
-import { KEYS, queryClient, useTeamSettings } from '../api';
+import { inWords } from '#client/api';
+import { KEYS, queryClient, useChangeTeamSettings, useTeamSettings } from '../api';
 import { ActingSelect, Notice } from '../ui';
 
 const PERIODS = [
@@ -16,13 +15,7 @@ const inPeriods = (days: number) =>
 /** When the wastebasket is emptied of a thing: for owners to set, for others to know. */
 export function EmptyingForm({ isOwner }: { isOwner: boolean }) {
   const settings = useTeamSettings();
-  const save = useMutation({
-    mutationFn: (wastebasketDays: number | null) => call('saveTeamSettings', { body: { wastebasketDays } }),
-    onSuccess: (now) => {
-      queryClient.setQueryData(KEYS.teamSettings, now);
-      void queryClient.invalidateQueries({ queryKey: KEYS.wastebasket });
-    },
-  });
+  const save = useChangeTeamSettings();
   if (!settings.data) return null;
   const { wastebasketDays: days } = settings.data;
   if (!isOwner)
@@ -40,7 +33,11 @@ export function EmptyingForm({ isOwner }: { isOwner: boolean }) {
         label="Delete for good after"
         value={days === null ? '' : String(days)}
         disabled={save.isPending}
-        act={(count) => save.mutate(count === '' ? null : Number(count))}
+        act={(count) =>
+          save.mutate(() => ({ wastebasketDays: count === '' ? null : Number(count) }), {
+            onSuccess: () => queryClient.invalidateQueries({ queryKey: KEYS.wastebasket }),
+          })
+        }
       >
         {!listed && <option value={days}>{inPeriods(days)}</option>}
         {PERIODS.map(([count, words]) => (

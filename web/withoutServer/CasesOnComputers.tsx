@@ -1,7 +1,6 @@
-import { useMutation } from '@tanstack/react-query';
 import type { CasesOnComputers as Rule } from '#contracts';
-import { call, inWords } from '#client/api';
-import { KEYS, queryClient, useTeamSettings } from '../api';
+import { inWords } from '#client/api';
+import { useChangeTeamSettings, useTeamSettings } from '../api';
 import { useShell } from '../shell';
 import { ActingSelect, Failed, Loading, Notice } from '../ui';
 
@@ -18,10 +17,7 @@ const inWordsOf = (rule: Rule | null): string => {
 export function CasesOnComputers() {
   const { member } = useShell();
   const settings = useTeamSettings();
-  const save = useMutation({
-    mutationFn: (casesOnComputers: Rule | null) => call('saveTeamSettings', { body: { casesOnComputers } }),
-    onSuccess: (now) => queryClient.setQueryData(KEYS.teamSettings, now),
-  });
+  const save = useChangeTeamSettings();
   if (settings.isPending) return <Loading what="what the team has settled" />;
   if (settings.isError)
     return (
@@ -41,7 +37,9 @@ export function CasesOnComputers() {
         label="Cases and drafts stay on computers"
         value={rule === null ? '' : String(rule)}
         disabled={save.isPending}
-        act={(to) => save.mutate(to === '' ? null : to === 'none' ? 'none' : Number(to))}
+        act={(to) =>
+          save.mutate(() => ({ casesOnComputers: to === '' ? null : to === 'none' ? to : Number(to) }))
+        }
       >
         <option value="">{WHILE_SIGNED_IN}</option>
         {!listed && <option value={rule}>{inWordsOf(rule)}</option>}
