@@ -4,7 +4,7 @@ import type { Case } from '#contracts';
 import { isSame } from '#core/difference';
 import { CORRECTABLE, readDetail, saidBySource, valueInWords, writtenDetail, type Value } from '#core/record';
 import { KINDS } from '#core/work';
-import { call, inWords } from '#client/api';
+import { ApiProblem, call, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api';
 import { writtenToday } from '#client/clock';
 import { Button } from '../ui';
@@ -22,54 +22,101 @@ interface Props {
   path: string;
 }
 
+/** What is typed over a detail, and what it said when one began. */
+interface Typed {
+  words: string;
+  had: Value | null;
+}
+
+/** A detail as it is typed, and saving it: what a colleague corrected meanwhile is told, and not written over unseen. */
+function useTypedDetail(one: Case, path: string) {
+  const there = writtenDetail(one.record, path)?.value ?? null;
+  const [typed, setTyped] = useState<Typed | null>(null);
+  /** What was typed on and left while the words before it were on their way. */
+  const waiting = useRef<string | null>(null);
+  const correct = useMutation({
+    mutationFn: ({ had, value }: { had: Value | null; value: Value | null; words: string }) =>
+      call('correctRecord', { params: { case: one.id }, body: { path, had, value } }),
+    onSuccess: (now, sent) => {
+      queryClient.setQueryData(KEYS.case(one.id), now);
+      setTyped((later) => (!later || later.words === sent.words ? null : { ...later, had: sent.value }));
+      const next = waiting.current;
+      waiting.current = null;
+      if (next !== null) save(next, sent.value);
+    },
+    onError: () => {
+      waiting.current = null;
+      void queryClient.invalidateQueries({ queryKey: KEYS.case(one.id) });
+    },
+  });
+  const isUnread = (words: string) => words.trim() !== '' && readDetail(path, words, writtenToday()) === null;
+  const save = (words: string, had: Value | null) => {
+    if (isUnread(words)) return;
+    const value = readDetail(path, words, writtenToday());
+    if (words !== wordsOf(had) && !isSame(value, had)) return correct.mutate({ had, value, words });
+    setTyped(null);
+    if (correct.error) correct.reset();
+  };
+  /** It was refused since somebody else corrected it: which of the two holds is asked, and nothing is saved by merely leaving. */
+  const isOvertaken = correct.error instanceof ApiProblem && typed !== null && !isSame(typed.had, there);
+  return {
+    words: typed?.words ?? wordsOf(there),
+    isUnread: typed !== null && isUnread(typed.words),
+    error: correct.error,
+    type: (words: string) => {
+      if (correct.error && !isOvertaken) correct.reset();
+      setTyped({ words, had: typed ? typed.had : there });
+    },
+    settle: (words: string) => {
+      if (correct.isPending) waiting.current = words;
+      else if (!isOvertaken) save(words, typed ? typed.had : there);
+    },
+    overtaken: isOvertaken && {
+      keepMine: () => save(typed.words, there),
+      takeTheirs: () => {
+        correct.reset();
+        setTyped(null);
+      },
+    },
+    put: (value: Value) => correct.mutate({ had: there, value, words: wordsOf(value) }),
+  };
+}
+
 /** One detail, saved when it is left or Enter is pressed; what its source said is one step away. */
 function Correction({ one, path }: Props) {
-  const written = writtenDetail(one.record, path);
-  const had = written?.value ?? null;
-  const [typed, setTyped] = useState<string | null>(null);
-  const correct = useMutation({
-    mutationFn: (value: Value | null) =>
-      call('correctRecord', { params: { case: one.id }, body: { path, had, value } }),
-    onSuccess: (now) => {
-      setTyped(null);
-      queryClient.setQueryData(KEYS.case(one.id), now);
-    },
-    onError: () => void queryClient.invalidateQueries({ queryKey: KEYS.case(one.id) }),
-  });
+  const { words, isUnread, error, type, settle, put, overtaken } = useTypedDetail(one, path);
   const box = useRef<HTMLDivElement>(null);
-  const back = (value: Value) => {
-    // The button goes with what it offers: the keys stay with the detail.
+  // A button goes with what it offers: the keys stay with the detail.
+  const withKeys = (act: () => void) => () => {
     box.current?.querySelector<HTMLElement>('input, select')?.focus();
-    correct.mutate(value);
+    act();
   };
   const source = saidBySource(one.record, path);
-  const words = typed ?? wordsOf(had);
-  const isUnread = typed !== null && typed.trim() !== '' && readDetail(path, typed, writtenToday()) === null;
-  const settle = (value: string) => {
-    if (isUnread || correct.isPending) return;
-    if (value === wordsOf(had)) return setTyped(null);
-    const next = readDetail(path, value, writtenToday());
-    if (isSame(next, had)) setTyped(null);
-    else correct.mutate(next);
-  };
-  const told = isUnread ? 'Not a date yet.' : correct.error ? inWords(correct.error) : undefined;
+  const told = isUnread ? 'Not a date yet.' : error ? inWords(error) : undefined;
   return (
     <div ref={box}>
       <DetailField
         path={path}
-        label={written?.label}
+        label={writtenDetail(one.record, path)?.label}
         value={words}
         error={told}
-        change={(value) => {
-          if (correct.error) correct.reset();
-          setTyped(value);
-        }}
+        change={type}
         settle={settle}
       />
+      {overtaken && (
+        <p className="mt-0.5 flex flex-wrap gap-3 text-[13px]">
+          <Button look="text" onClick={withKeys(overtaken.keepMine)}>
+            Save yours
+          </Button>
+          <Button look="text" onClick={withKeys(overtaken.takeTheirs)}>
+            Use the current one
+          </Button>
+        </p>
+      )}
       {source && (
         <p className="mt-0.5 text-[13px] text-soft">
           {source.source} said {wordsOf(source.value)}.{' '}
-          <Button look="text" onClick={() => back(source.value)}>
+          <Button look="text" onClick={withKeys(() => put(source.value))}>
             Back to that
           </Button>
         </p>
