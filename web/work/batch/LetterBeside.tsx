@@ -17,6 +17,8 @@ interface Props {
   check: () => void;
   hold: () => void;
   change: (change: RowChange) => void;
+  /** Changes it too, and says whether that was saved. */
+  save: (change: RowChange) => Promise<boolean>;
   /** Hears where the two touched, of what was taken in. */
   say: (words: string | null) => void;
 }
@@ -51,18 +53,17 @@ function ToLookAt({ letter }: { letter: Letter }) {
 }
 
 /** A letter changed by hand: back to its wording, and taking in what that has become. */
-function ByHand({ letter, change, say }: Pick<Props, 'letter' | 'change' | 'say'>) {
+function ByHand({ letter, change, save, say }: Pick<Props, 'letter' | 'change' | 'save' | 'say'>) {
   const { row, fresh, hasMovedOn } = letter;
   const { byHand } = row;
   if (!byHand || isOut(letter.state)) return null;
   const takeIn = () => {
     const { document, clashes } = takenIn(byHand, fresh!);
-    change({ row: row.id, byHand: { document, base: fresh! } });
-    say(
+    const words =
       clashes === 0
         ? 'Taken in. What was changed by hand is still there.'
-        : `Taken in. In ${clashes === 1 ? 'one place' : `${clashes} places`} both had changed the same words: those by hand stand.`,
-    );
+        : `Taken in. In ${clashes === 1 ? 'one place' : `${clashes} places`} both had changed the same words: those by hand stand.`;
+    void save({ row: row.id, byHand: { document, base: fresh! } }).then((isSaved) => isSaved && say(words));
   };
   return (
     <>
@@ -117,7 +118,7 @@ function Choices({ letter, index, choices, change }: Pick<Props, 'letter' | 'ind
 }
 
 /** All about the letter that is on the leaf, and what can be done with it. */
-export function LetterBeside({ letter, setup, index, choices, check, hold, change, say }: Props) {
+export function LetterBeside({ letter, setup, index, choices, check, hold, change, save, say }: Props) {
   const { row, name, state, title, entry, faults } = letter;
   const out = outWords(row);
   return (
@@ -154,14 +155,14 @@ export function LetterBeside({ letter, setup, index, choices, check, hold, chang
           )}
         </p>
       )}
-      <ByHand {...{ letter, change, say }} />
+      <ByHand {...{ letter, change, save, say }} />
       <Choices {...{ letter, index, choices, change }} />
       {!isOut(state) && (
         <RowCells
           key={row.id}
           {...{ setup, row }}
           isOpen={faults.length > 0}
-          change={(cells) => change({ row: row.id, version: row.version, cells })}
+          change={(cells) => save({ row: row.id, version: row.version, cells })}
           drop={() => change({ row: row.id, drop: true })}
         />
       )}

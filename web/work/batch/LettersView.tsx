@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import type { Case, RowChange } from '#contracts';
+import type { Case } from '#contracts';
 import { inWords } from '#client/api';
 import type { BatchSetup } from '#core/batch';
 import type { BankIndex } from '#core/bank';
@@ -17,7 +17,7 @@ import { Sample } from './Sample';
 import { sampleOf } from './sampleOf';
 import { ShownLetters, shownOf, type Shown } from './ShownLetters';
 import { isOut } from './stateWords';
-import { useRowChanges } from './useBatch';
+import { useRowChange } from './useBatch';
 import { useLetterActs } from './useLetterActs';
 import type { LettersMade } from './useLetters';
 
@@ -100,12 +100,11 @@ export function LettersView({ one, setup, index, made }: Props) {
   const [notices, setNotices] = useState<HTMLElement | null>(null);
   const handleRef = useRef<LetterHandle | null>(null);
   const listRef = useRef<HTMLDivElement>(null);
-  const changes = useRowChanges(one.id);
+  const { changes, save, change } = useRowChange(one.id);
   const { inList, letter, go, sample, setSample, ...listed } = useListed(letters, say);
   useEffect(() => {
     if (isReady) listRef.current?.focus();
   }, [isReady]);
-  const change = (what: RowChange) => changes.mutate([what]);
   const choices = useMemo(() => entriesOf(setup, letters), [setup, letters]);
   const acts = useLetterActs({
     ...{ of: one.id, letter, inList, maker, choices, handleRef, listRef, change, go, say },
@@ -133,7 +132,7 @@ export function LettersView({ one, setup, index, made }: Props) {
       />
       {said && <Notice title={said} />}
       {changes.error && <Notice tone="warning" title={inWords(changes.error)} />}
-      {letter && <LetterBeside {...{ letter, setup, index, choices, hold, check, change, say }} />}
+      {letter && <LetterBeside {...{ letter, setup, index, choices, hold, check, change, save, say }} />}
       <div ref={setBeside} />
       <KeysOfList />
     </div>

@@ -7,15 +7,17 @@ interface CellProps {
   head: string;
   cell: string;
   error: string | undefined;
-  put: (cell: string) => void;
+  /** Whether it was saved. */
+  put: (cell: string) => Promise<boolean>;
 }
 
 /** A cell of a row, corrected in place: taken on Enter, and on leaving; Escape leaves it as it was. */
 function Cell({ head, cell, error, put }: CellProps) {
   const [words, setWords] = useState<string | null>(null);
   const settle = () => {
-    if (words !== null && words !== cell) put(words);
-    setWords(null);
+    if (words === null || words === cell) return setWords(null);
+    // Until it is saved it stays: refused, it would be gone, and what was typed on meanwhile too.
+    void put(words).then((isSaved) => isSaved && setWords((now) => (now === words ? null : now)));
   };
   return (
     <TextField
@@ -37,7 +39,7 @@ interface Props {
   setup: BatchSetup;
   row: BatchRow;
   isOpen: boolean;
-  change: (cells: string[]) => void;
+  change: (cells: string[]) => Promise<boolean>;
   /** Takes the row out of the batch. */
   drop: () => void;
 }

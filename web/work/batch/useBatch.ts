@@ -75,6 +75,17 @@ export function useRowChanges(of: string) {
   });
 }
 
+/** Changes one row. `save` says whether it was saved: where it was refused, what was typed stays where it was. */
+export function useRowChange(of: string) {
+  const changes = useRowChanges(of);
+  const save = (what: RowChange): Promise<boolean> =>
+    changes.mutateAsync([what]).then(
+      () => true,
+      () => false,
+    );
+  return { changes, save, change: (what: RowChange) => void save(what) };
+}
+
 /** Keeps how letters are made, seen at once. */
 export function useSetupChange(of: string) {
   return useMutation({
