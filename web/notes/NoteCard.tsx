@@ -13,8 +13,9 @@ export function NoteCard({ note, children }: { note: Note; children?: ReactNode 
   const [answer, setAnswer] = useState('');
   const params = { note: note.id };
   const say = useMutation({
-    mutationFn: () => call('answerNote', { params, body: { text: answer } }),
-    onSuccess: () => setAnswer(''),
+    mutationFn: (text: string) => call('answerNote', { params, body: { text } }),
+    // What is typed on meanwhile stays.
+    onSuccess: (_note, sent) => setAnswer((now) => (now === sent ? '' : now)),
     onSettled: settled,
   });
   const close = useMutation({
@@ -45,7 +46,7 @@ export function NoteCard({ note, children }: { note: Note; children?: ReactNode 
         className="flex items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (answer.trim() !== '') say.mutate();
+          if (answer.trim() !== '' && !say.isPending) say.mutate(answer);
         }}
       >
         {!note.closed && (

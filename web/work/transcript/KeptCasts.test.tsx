@@ -14,14 +14,24 @@ const CAST = ['Wilf Ambry', 'Nesta Ambry'].reduce<Speaker[]>(
 
 /** What the server has of the member. */
 let kept: Preferences;
+let refuses: boolean;
 const realFetch = globalThis.fetch;
 beforeEach(() => {
   queryClient.clear();
   kept = DEFAULT_PREFERENCES;
+  refuses = false;
   const answer = (status: number, json: unknown) =>
     Promise.resolve({ ok: status < 400, status, json: () => Promise.resolve(json) } as Response);
   globalThis.fetch = (_input, init) => {
     if (init?.method !== 'PUT') return answer(200, kept);
+    if (refuses)
+      return answer(409, {
+        type: 'about:blank',
+        title: 'Refused',
+        status: 409,
+        detail: 'Not now.',
+        code: 'gone',
+      });
     kept = PreferencesSchema.parse(JSON.parse(init.body as string));
     return answer(204, null);
   };
@@ -61,4 +71,23 @@ test('a group that is kept is taken with one press in a cast of nobody, and can 
   await userEvent.click(screen.getByRole('button', { name: 'Remove the group Wardens' }));
   await waitFor(() => expect(names()).toEqual([]));
   expect(screen.queryByRole('button', { name: 'Wardens' })).toBeNull();
+});
+
+test('a group that was removed is back with Undo', async () => {
+  kept = { ...kept, casts: [{ name: 'Wardens', cast: CAST }] };
+  page([]);
+  await userEvent.click(await screen.findByRole('button', { name: 'Remove the group Wardens' }));
+  await screen.findByText('The group “Wardens” is removed.');
+  await userEvent.click(screen.getByRole('button', { name: 'Undo' }));
+  await waitFor(() => expect(names()).toEqual(['Wardens: 2']));
+  expect(screen.queryByRole('button', { name: 'Undo' })).toBeNull();
+});
+
+test('its name stays where it cannot be saved', async () => {
+  refuses = true;
+  page(CAST);
+  await userEvent.type(screen.getByRole('textbox'), 'Wardens{Enter}');
+  await screen.findByText('Not now.');
+  expect(screen.getByRole<HTMLInputElement>('textbox').value).toBe('Wardens');
+  expect(names()).toEqual([]);
 });

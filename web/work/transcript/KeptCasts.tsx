@@ -17,7 +17,7 @@ const withGroup = (groups: readonly KeptCast[], group: KeptCast): KeptCast[] => 
 ];
 
 /** Keeps the cast as it is under a name. */
-function KeepForm({ keep, isFull }: { keep: (name: string) => void; isFull: boolean }) {
+function KeepForm({ keep, isFull }: { keep: (name: string, kept: () => void) => void; isFull: boolean }) {
   const [name, setName] = useState('');
   if (isFull)
     return (
@@ -31,8 +31,8 @@ function KeepForm({ keep, isFull }: { keep: (name: string) => void; isFull: bool
       onSubmit={(event) => {
         event.preventDefault();
         if (name.trim() === '') return;
-        keep(name.trim());
-        setName('');
+        // Where it cannot be saved its name stays, and so does what is typed meanwhile.
+        keep(name.trim(), () => setName((now) => (now === name ? '' : now)));
       }}
     >
       <label className="grow">
@@ -57,9 +57,15 @@ function KeepForm({ keep, isFull }: { keep: (name: string) => void; isFull: bool
 export function KeptCasts({ cast, take }: Props) {
   const groups = usePreferences().data?.casts ?? [];
   const save = useSavePreferences();
-  const change = (now: (before: readonly KeptCast[]) => KeptCast[]) =>
-    save.mutate((before) => ({ ...before, casts: now(before.casts ?? []) }));
-  if (groups.length === 0 && cast.length === 0) return null;
+  const [removed, setRemoved] = useState<KeptCast | null>(null);
+  const change = (now: (before: readonly KeptCast[]) => KeptCast[], done?: () => void) =>
+    save.mutate((before) => ({ ...before, casts: now(before.casts ?? []) }), { onSuccess: done });
+  const remove = (group: KeptCast) =>
+    change(
+      (before) => before.filter(({ name }) => name !== group.name),
+      () => setRemoved(group),
+    );
+  if (groups.length === 0 && cast.length === 0 && !removed) return null;
   return (
     <div className="mt-3 grid gap-2">
       {groups.length > 0 && (
@@ -81,7 +87,7 @@ export function KeptCasts({ cast, take }: Props) {
                 <Button
                   look="text"
                   aria-label={`Remove the group ${group.name}`}
-                  onClick={() => change((before) => before.filter(({ name }) => name !== group.name))}
+                  onClick={() => remove(group)}
                 >
                   Remove
                 </Button>
@@ -90,10 +96,17 @@ export function KeptCasts({ cast, take }: Props) {
           </ul>
         </div>
       )}
+      {removed && !groups.some(({ name }) => name === removed.name) && (
+        <Notice title={`The group “${removed.name}” is removed.`}>
+          <Button look="text" onClick={() => change((before) => withGroup(before, removed))}>
+            Undo
+          </Button>
+        </Notice>
+      )}
       {cast.length > 0 && (
         <KeepForm
           isFull={groups.length >= MOST_KEPT_CASTS}
-          keep={(name) => change((before) => withGroup(before, { name, cast: [...cast] }))}
+          keep={(name, kept) => change((before) => withGroup(before, { name, cast: [...cast] }), kept)}
         />
       )}
       {save.error && <Notice tone="warning" title={inWords(save.error)} />}

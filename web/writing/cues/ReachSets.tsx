@@ -6,17 +6,22 @@ interface Props {
   sets: readonly ReachSet[];
   /** What is in reach now, by id. */
   inReach: readonly string[];
-  change: (now: (before: Preferences) => Preferences) => void;
+  /** Changes them; `done` is called once that is saved. */
+  change: (now: (before: Preferences) => Preferences, done?: () => void) => void;
 }
 
 /** Keeps what is in reach now as a set under a name, and lets go of sets. */
 export function ReachSets({ sets, inReach, change }: Props) {
   const [name, setName] = useState('');
+  const [removed, setRemoved] = useState<ReachSet | null>(null);
   const drop = (set: ReachSet) =>
-    change((before) => ({
-      ...before,
-      reachSets: (before.reachSets ?? []).filter((one) => one.name !== set.name),
-    }));
+    change(
+      (before) => ({
+        ...before,
+        reachSets: (before.reachSets ?? []).filter((one) => one.name !== set.name),
+      }),
+      () => setRemoved(set),
+    );
   return (
     <details className="mt-2 text-[14px]">
       <summary className="text-elder underline">Sets of collections and glossaries</summary>
@@ -30,14 +35,26 @@ export function ReachSets({ sets, inReach, change }: Props) {
           </li>
         ))}
       </ul>
+      {removed && !sets.some((one) => one.name === removed.name) && (
+        <p role="status" className="py-1">
+          “{removed.name}” is removed.{' '}
+          <Button look="text" onClick={() => change((before) => withReachSet(before, removed))}>
+            Undo
+          </Button>
+        </p>
+      )}
       {sets.length < MOST_REACH_SETS ? (
         <form
           className="mt-1 flex items-end gap-2"
           onSubmit={(event) => {
             event.preventDefault();
             const set = { name: name.trim(), lists: [...inReach] };
-            if (set.name !== '') change((before) => withReachSet(before, set));
-            setName('');
+            if (set.name === '') return;
+            // Where it cannot be saved its name stays, and so does what is typed meanwhile.
+            change(
+              (before) => withReachSet(before, set),
+              () => setName((now) => (now === name ? '' : now)),
+            );
           }}
         >
           <label className="grow">

@@ -102,7 +102,8 @@ function useReachRows({ kind, index, glossaries }: Omit<Props, 'close'>, query: 
     rows: [...sets, ...lists],
     more: named.length - lists.length,
     inReach: everything.filter(isIn).map(({ id }) => id),
-    change: (now: (before: Preferences) => Preferences) => save.mutate(now),
+    change: (now: (before: Preferences) => Preferences, done?: () => void) =>
+      save.mutate(now, { onSuccess: done }),
     problem: save.error ?? preferences.error,
   };
 }
