@@ -35,7 +35,7 @@ export function EmptyingForm({ isOwner }: { isOwner: boolean }) {
         disabled={save.isPending}
         act={(count) =>
           save.mutate(() => ({ wastebasketDays: count === '' ? null : Number(count) }), {
-            onSuccess: () => queryClient.invalidateQueries({ queryKey: KEYS.wastebasket }),
+            onSuccess: () => void queryClient.invalidateQueries({ queryKey: KEYS.wastebasket }),
           })
         }
       >
