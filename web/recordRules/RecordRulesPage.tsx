@@ -67,7 +67,11 @@ export function RulesForRecords({ rules, readAt, isOwner }: RulesProps) {
         <UsualRows rows={form.usual} put={(usual) => put({ usual })} faultOf={faultOf} />
         <OldRows form={form} put={put} faultOf={faultOf} />
       </fieldset>
-      {unsaved.overtaken && <Overtaken {...unsaved} />}
+      {unsaved.overtaken && (
+        <div className="mt-6">
+          <Overtaken {...unsaved} />
+        </div>
+      )}
       {isOwner && (
         <div className="mt-6 flex flex-wrap items-baseline gap-4">
           <Button type="submit" disabled={save.isPending || unsaved.overtaken} aria-keyshortcuts="F9 Alt+X">
