@@ -4,7 +4,7 @@ import { touched, readCommand } from '#core/command';
 import { wordDifference } from '#core/difference';
 import { emptyDraft } from '#core/draft';
 import { FieldSchema, newEntry, proposeTitle, type EntryContent } from '#core/entry';
-import { toHtml, toMarkdown, withAddresses } from '#core/exchange';
+import { asPlain, toHtml, toMarkdown } from '#core/exchange';
 import { gapsOf } from '#core/fill';
 import { findable, nearest, wordsToFind } from '#core/finder';
 import { readWordList } from '#core/glossary';
@@ -76,7 +76,7 @@ const READERS: Record<string, (text: string) => unknown> = {
   odditiesOf: (text) => odditiesOf(text, 'en-GB'),
   doubtsOf: (text) => doubtsOf(besideBlank(text)),
   titleFromText,
-  withAddresses: (text) => withAddresses(plainPassage(text)),
+  asPlain: (text) => asPlain(plainPassage(text)),
   words: (text) => wordsToFind(findable('x', entry(text), ',')),
   nearest: (text) => nearest(text, [findable('x', entry('weighed and fed'), ',')], 8),
   terms: (text) => new TermFinder([{ from: 'word', to: 'term' }]).in(text, 'en-GB'),

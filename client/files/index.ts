@@ -1,4 +1,4 @@
-export { fileName, offerFile, textFile } from './files';
+export { ArchiveNames, fileOf, offerAs, offerFile } from './files';
 export { readCollectionFile } from './readCollectionFile';
 export { collectionToHandOn, sendFilesAlong, withFilesAlong } from './handedOnFile';
 export { sendEntryFile, sendFile } from './sendFile';

@@ -2,7 +2,7 @@ import { expose, transfer } from 'comlink';
 import { Packer } from 'docx';
 import { zipSync, strToU8, type Zippable } from 'fflate';
 import { toDocx, toDocxPages } from '#core/docx';
-import { toHtmlPage, withAddresses } from '#core/exchange';
+import { FILE_FORMATS, writtenAs, type FileFormat, type FormatName } from '#core/exchange';
 import { plainText, type Passage } from '#core/passage';
 import { missingSigns } from '#client/faces';
 import { labelsAsPdf, pagesAsPdf } from './letterPdf';
@@ -33,23 +33,22 @@ const asPdf = async (passages: readonly Passage[], title: string): Promise<Uint8
 const asDocx = async (document: Parameters<typeof Packer.toBuffer>[0]): Promise<Uint8Array> =>
   new Uint8Array(await (await Packer.toBlob(document)).arrayBuffer());
 
-async function oneFile(form: LetterForm, { passage, subject, language }: LetterToWrite): Promise<Uint8Array> {
-  switch (form) {
-    case 'pdf-each':
-      return asPdf([passage], subject);
-    case 'html-each':
-      return strToU8(toHtmlPage(passage, subject, language));
-    case 'text-each':
-      return strToU8(`${plainText(withAddresses(passage))}\n`);
-    default:
-      return asDocx(toDocx(passage, subject));
-  }
-}
+/** As what each letter is written that has a file of its own. */
+const EACH = {
+  'docx-each': 'docx',
+  'pdf-each': 'pdf',
+  'html-each': 'html',
+  'text-each': 'text',
+} as const satisfies Partial<Record<LetterForm, FormatName>>;
 
-const ENDINGS: Record<LetterForm, string> = {
-  ...{ docx: 'docx', 'docx-each': 'docx', pdf: 'pdf', 'pdf-each': 'pdf', 'html-each': 'html' },
-  'text-each': 'txt',
-};
+async function oneFile(
+  format: (typeof EACH)[keyof typeof EACH],
+  { passage, subject, language }: LetterToWrite,
+): Promise<Uint8Array> {
+  if (format === 'pdf') return asPdf([passage], subject);
+  if (format === 'docx') return asDocx(toDocx(passage, subject));
+  return strToU8(writtenAs(format, passage, { title: subject, language }));
+}
 
 /** Letters of which a PDF would miss signs: their names, and the signs. */
 function missedIn(letters: readonly LetterToWrite[]): string[] {
@@ -62,7 +61,7 @@ function missedIn(letters: readonly LetterToWrite[]): string[] {
 /** What came of letters that were written: a file's bytes, and what a PDF has no signs for. */
 export interface WrittenLetters {
   bytes: Uint8Array;
-  ending: string;
+  format: FormatName;
   missed: string[];
 }
 
@@ -81,9 +80,8 @@ export class LetterFiles {
     if (form === 'pdf') return this.given(await asPdf(passages, title), 'pdf', missed);
     const files: Zippable = {};
     for (const [at, letter] of letters.entries()) {
-      // Office files and PDFs are packed already.
-      const level = form === 'html-each' || form === 'text-each' ? 6 : 0;
-      files[`${letter.name}.${ENDINGS[form]}`] = [await oneFile(form, letter), { level }];
+      const { ending, compressed }: FileFormat = FILE_FORMATS[EACH[form]];
+      files[`${letter.name}.${ending}`] = [await oneFile(EACH[form], letter), { level: compressed ? 0 : 6 }];
       tell(at + 1);
     }
     return this.given(zipSync(files), 'zip', missed);
@@ -98,8 +96,8 @@ export class LetterFiles {
     return this.given(bytes, 'pdf', signs.length > 0 ? [signs.join(' ')] : []);
   }
 
-  private given(bytes: Uint8Array, ending: string, missed: string[]): WrittenLetters {
-    return transfer({ bytes, ending, missed }, [bytes.buffer as ArrayBuffer]);
+  private given(bytes: Uint8Array, format: FormatName, missed: string[]): WrittenLetters {
+    return transfer({ bytes, format, missed }, [bytes.buffer as ArrayBuffer]);
   }
 }
 

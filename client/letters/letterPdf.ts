@@ -1,6 +1,6 @@
 import type { Content, ContentText, TableCell, TDocumentDefinitions } from 'pdfmake/interfaces';
 import { runsOfFaces } from '#client/faces';
-import { wordsOfInline, type Block, type Inline, type Passage } from '#core/passage';
+import { lookOf, wordsOfInline, type Block, type Inline, type Passage } from '#core/passage';
 
 /** Words in runs of one face each: what the first part of the face has not stands in another. */
 function runsOf(words: string, look: Omit<ContentText, 'text'>): ContentText[] {
@@ -14,13 +14,13 @@ function runsOf(words: string, look: Omit<ContentText, 'text'>): ContentText[] {
 function inlineRuns(inline: Inline, bold: boolean): ContentText[] {
   if (inline.type === 'hardBreak') return [{ text: '\n' }];
   const marks = inline.marks ?? [];
-  const has = (type: string) => marks.some((mark) => mark.type === type);
+  const look = lookOf(marks);
   const link = marks.find((mark) => mark.type === 'link');
   return runsOf(wordsOfInline(inline), {
-    ...((has('bold') || bold) && { bold: true }),
-    ...(has('italic') && { italics: true }),
-    ...(has('underline') && { decoration: 'underline' as const }),
-    ...(has('strike') && { decoration: 'lineThrough' as const }),
+    ...((look.bold || bold) && { bold: true }),
+    ...(look.italic && { italics: true }),
+    ...(look.underlined && { decoration: 'underline' as const }),
+    ...(look.struck && { decoration: 'lineThrough' as const }),
     ...(link && { link: link.attrs.href, decoration: 'underline' as const }),
   });
 }

@@ -1,6 +1,15 @@
-import { Fragment, useEffect, useRef, type ReactNode } from 'react';
+import { createElement, Fragment, useEffect, useRef, type ReactNode } from 'react';
 import type { Field } from '#core/entry';
-import { wordsOfInline, type Block, type Inline, type Mark, type Passage } from '#core/passage';
+import {
+  elementOf,
+  isLine,
+  markRow,
+  wordsOfInline,
+  type Block,
+  type Inline,
+  type Mark,
+  type Passage,
+} from '#core/passage';
 
 interface Props {
   passage: Passage;
@@ -11,22 +20,10 @@ interface Props {
 }
 
 function marked(words: ReactNode, { type }: Mark): ReactNode {
-  switch (type) {
-    case 'bold':
-      return <strong>{words}</strong>;
-    case 'italic':
-      return <em>{words}</em>;
-    case 'underline':
-      return <u>{words}</u>;
-    case 'strike':
-      return <s>{words}</s>;
-    case 'code':
-      return <code>{words}</code>;
-    case 'confirm':
-      return <span className="confirm">{words}</span>;
-    default:
-      return words;
-  }
+  if (type === 'confirm') return <span className="confirm">{words}</span>;
+  // A link would leave the page that one writes on.
+  const { element } = markRow(type);
+  return element && element !== 'a' ? createElement(element, null, words) : words;
 }
 
 function Blank({ inline, of }: { inline: Extract<Inline, { type: 'blank' }>; of: Omit<Props, 'passage'> }) {
@@ -57,36 +54,11 @@ const lineOf = (line: readonly Inline[] | undefined, of: Omit<Props, 'passage'>)
   });
 
 function blockOf(block: Block, of: Omit<Props, 'passage'>): ReactNode {
-  switch (block.type) {
-    case 'paragraph':
-    case 'turn':
-      return <p>{lineOf(block.content, of)}</p>;
-    case 'heading':
-      return <p className="heading">{lineOf(block.content, of)}</p>;
-    case 'bulletList':
-      return <ul>{blocksOf(block.content, of)}</ul>;
-    case 'orderedList':
-      return <ol start={block.attrs?.start ?? 1}>{blocksOf(block.content, of)}</ol>;
-    case 'listItem':
-      return <li>{blocksOf(block.content, of)}</li>;
-    case 'blockquote':
-      return <blockquote>{blocksOf(block.content, of)}</blockquote>;
-    case 'horizontalRule':
-      return <hr />;
-    case 'table':
-      return (
-        <table>
-          <tbody>{blocksOf(block.content, of)}</tbody>
-        </table>
-      );
-    case 'tableRow':
-      return <tr>{blocksOf(block.content, of)}</tr>;
-    case 'tableCell':
-    case 'tableHeader':
-      return <td>{blocksOf(block.content, of)}</td>;
-    default:
-      return null;
-  }
+  if (block.type === 'horizontalRule') return <hr />;
+  const within = isLine(block) ? lineOf(block.content, of) : blocksOf(block.content, of);
+  if (block.type === 'heading') return <p className="heading">{within}</p>;
+  const { name, attributes, inner } = elementOf(block);
+  return createElement(name, attributes, inner ? createElement(inner, null, within) : within);
 }
 
 const blocksOf = (blocks: readonly Block[], of: Omit<Props, 'passage'>): ReactNode =>

@@ -1,5 +1,5 @@
-import { toHtml, toMarkdown, withAddresses } from '#core/exchange';
-import { plainText, type Passage } from '#core/passage';
+import { asPlain, toHtml, toMarkdown } from '#core/exchange';
+import type { Passage } from '#core/passage';
 import type { Form } from '../messages';
 import type { Box, Words } from '../page/box';
 
@@ -19,7 +19,7 @@ function htmlOf(passage: Passage): string {
 /** A finished passage as words for a box: with formatting where it takes it, else plain or as Markdown. */
 export function wordsFor(passage: Passage, box: Pick<Box, 'isRich'>, form: Form): Words {
   if (form === 'markdown') return { plain: toMarkdown(passage).trimEnd(), html: null };
-  const plain = plainText(withAddresses(passage));
+  const plain = asPlain(passage);
   const isRich = box.isRich && form === 'by-box' && !isPlain(passage);
   return { plain, html: isRich ? htmlOf(passage) : null };
 }

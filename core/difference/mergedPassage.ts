@@ -1,7 +1,7 @@
 import {
   canonical,
   isLine,
-  readerMarks,
+  seenMarks,
   type Block,
   type Inline,
   type Mark,
@@ -10,7 +10,6 @@ import {
 import { merge3 } from './merge3';
 
 /** The marks that a reader sees: whose placement words belong to, or which condition, is no change of them. */
-const seenMarks = readerMarks;
 
 /** A line in steps that are changed as a whole: words, spaces, signs, blanks. */
 function stepsOf(line: readonly Inline[]): Inline[] {

@@ -18,7 +18,7 @@ import {
   type IParagraphOptions,
   type ParagraphChild,
 } from 'docx';
-import { wordsOfInline, type Block, type Inline, type Passage } from '#core/passage';
+import { lookOf, wordsOfInline, type Block, type Inline, type Passage } from '#core/passage';
 
 /** How a paragraph stands: in a list (which numbering, how deep), in a quote. */
 interface Setting {
@@ -41,17 +41,17 @@ const LEVELS = [
 function run(inline: Inline, setting: Setting): ParagraphChild {
   if (inline.type === 'hardBreak') return new TextRun({ break: 1 });
   const marks = inline.marks ?? [];
-  const has = (type: string) => marks.some((mark) => mark.type === type);
+  const look = lookOf(marks);
   const text = wordsOfInline(inline);
   const link = marks.find((mark) => mark.type === 'link');
   const words = new TextRun({
     // A tab is an element of its own: as a sign among letters some programs show it as a space.
     children: text.split('\t').flatMap((part, at) => (at === 0 ? [part] : [new Tab(), part])),
-    bold: has('bold') || setting.bold,
-    italics: has('italic'),
-    strike: has('strike'),
-    ...(has('underline') ? { underline: {} } : {}),
-    ...(has('code') ? { font: 'Courier New' } : {}),
+    bold: look.bold ?? setting.bold,
+    italics: look.italic,
+    strike: look.struck,
+    ...(look.underlined && { underline: {} }),
+    ...(look.fixedWidth && { font: 'Courier New' }),
     ...(link ? { style: 'Hyperlink' } : {}),
   });
   return link ? new ExternalHyperlink({ children: [words], link: link.attrs.href }) : words;

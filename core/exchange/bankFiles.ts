@@ -1,21 +1,16 @@
 import type { Block, Passage } from '#core/passage';
-import { readable, safeCell, TABLE_HEADS, wordsOfRow, type BankRow } from './bankRows';
+import { readable, TABLE_HEADS, wordsOfRow, type BankRow } from './bankRows';
+import { csvOf } from './csv';
 import { escapeHtml, toHtml } from './toHtml';
 import { toMarkdown } from './toMarkdown';
 
 const placeOf = ({ path }: BankRow): string => path.join(' > ');
-
-const csvCell = (text: string) => (/[",\r\n]/.test(text) ? `"${text.replace(/"/g, '""')}"` : text);
 
 /** Entries as a table: its heads first, then a row of cells for each. */
 export const bankTable = (rows: readonly BankRow[]): string[][] => [
   [...TABLE_HEADS],
   ...rows.map((row) => [placeOf(row), row.cue, row.title, wordsOfRow(row), row.purpose, row.tags.join(', ')]),
 ];
-
-/** Rows of cells as comma-separated values (RFC 4180), marked as UTF-8, with no cell that a spreadsheet would compute with. */
-export const csvOf = (rows: readonly (readonly string[])[]): string =>
-  `\uFEFF${rows.map((cells) => cells.map(safeCell).map(csvCell).join(',')).join('\r\n')}\r\n`;
 
 /** Entries as comma-separated values. */
 export const bankCsv = (rows: readonly BankRow[]): string => csvOf(bankTable(rows));

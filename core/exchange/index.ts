@@ -1,6 +1,8 @@
-export { toHtml, toHtmlPage } from './toHtml';
-export { withAddresses } from './withAddresses';
+export { toHtml } from './toHtml';
 export { toMarkdown } from './toMarkdown';
+export { FILE_FORMATS, fileFormat, type FileFormat, type FormatName } from './formats';
+export { asPlain, TEXT_FORMATS, writtenAs } from './writtenAs';
+export { csvOf } from './csv';
 export { sheetTable } from './sheetTable';
 export type { SheetTableRow } from './sheetTable';
 export {
@@ -10,7 +12,6 @@ export {
   bankMarkdown,
   bankPassage,
   bankTable,
-  csvOf,
   type AbbreviationForm,
 } from './bankFiles';
 export type { BankRow } from './bankRows';

@@ -1,4 +1,13 @@
-import { wordsOfInline, type Block, type Inline, type Mark, type Passage } from '#core/passage';
+import {
+  elementOf,
+  isLine,
+  markRow,
+  wordsOfInline,
+  type Block,
+  type Inline,
+  type Mark,
+  type Passage,
+} from '#core/passage';
 
 const ESCAPES: Record<string, string> = {
   '&': '&amp;',
@@ -11,27 +20,10 @@ const ESCAPES: Record<string, string> = {
 export const escapeHtml = (text: string) => text.replace(/[&<>"']/g, (character) => ESCAPES[character]!);
 
 function wrap(html: string, mark: Mark): string {
-  switch (mark.type) {
-    case 'bold':
-      return `<strong>${html}</strong>`;
-    case 'italic':
-      return `<em>${html}</em>`;
-    case 'underline':
-      return `<u>${html}</u>`;
-    case 'strike':
-      return `<s>${html}</s>`;
-    case 'code':
-      return `<code>${html}</code>`;
-    case 'link':
-      return `<a href="${escapeHtml(mark.attrs.href)}">${html}</a>`;
-    case 'placed':
-    case 'when':
-    case 'confirm':
-    case 'confirmed':
-    case 'heard':
-    case 'disfluency':
-      return html;
-  }
+  const { element } = markRow(mark.type);
+  if (!element) return html;
+  const href = mark.type === 'link' ? ` href="${escapeHtml(mark.attrs.href)}"` : '';
+  return `<${element}${href}>${html}</${element}>`;
 }
 
 function inlineHtml(inline: Inline): string {
@@ -40,41 +32,19 @@ function inlineHtml(inline: Inline): string {
   return (inline.marks ?? []).reduce(wrap, escapeHtml(text));
 }
 
-const inlines = (content: Inline[] | undefined) => (content ?? []).map(inlineHtml).join('');
-
-function cell(tag: 'td' | 'th', block: Extract<Block, { type: 'tableCell' | 'tableHeader' }>): string {
-  const { colspan = 1, rowspan = 1 } = block.attrs ?? {};
-  const spans = (colspan > 1 ? ` colspan="${colspan}"` : '') + (rowspan > 1 ? ` rowspan="${rowspan}"` : '');
-  return `<${tag}${spans}>${blocks(block.content)}</${tag}>`;
+/** What stands within a block's element: a text of a draft is headed by its name. */
+function inside(block: Block): string {
+  if (isLine(block)) return (block.content ?? []).map(inlineHtml).join('');
+  const head = block.type === 'box' ? `<h2>${escapeHtml(block.attrs.name)}</h2>` : '';
+  return 'content' in block ? head + blocks(block.content) : '';
 }
 
-/** Blocks that are an element around the blocks within them. */
-const AROUND = { bulletList: 'ul', listItem: 'li', blockquote: 'blockquote', tableRow: 'tr' } as const;
-
 function blockHtml(block: Block): string {
-  switch (block.type) {
-    case 'box':
-      return `<section><h2>${escapeHtml(block.attrs.name)}</h2>${blocks(block.content)}</section>`;
-    case 'paragraph':
-    case 'turn':
-      return `<p>${inlines(block.content)}</p>`;
-    case 'heading':
-      return `<h${block.attrs.level}>${inlines(block.content)}</h${block.attrs.level}>`;
-    case 'orderedList': {
-      const start = block.attrs?.start ?? 1;
-      return `<ol${start === 1 ? '' : ` start="${start}"`}>${blocks(block.content)}</ol>`;
-    }
-    case 'horizontalRule':
-      return '<hr>';
-    case 'table':
-      return `<table><tbody>${blocks(block.content)}</tbody></table>`;
-    case 'tableHeader':
-      return cell('th', block);
-    case 'tableCell':
-      return cell('td', block);
-    default:
-      return `<${AROUND[block.type]}>${blocks(block.content)}</${AROUND[block.type]}>`;
-  }
+  if (block.type === 'horizontalRule') return '<hr>';
+  const { name, attributes = {}, inner } = elementOf(block);
+  const written = Object.entries(attributes).map(([key, value]) => ` ${key.toLowerCase()}="${value}"`);
+  const html = inner ? `<${inner}>${inside(block)}</${inner}>` : inside(block);
+  return `<${name}${written.join('')}>${html}</${name}>`;
 }
 
 const blocks = (content: Block[]): string => content.map(blockHtml).join('');

@@ -1,4 +1,4 @@
-import { wordsOfInline, type Block, type Inline, type Mark, type Passage } from '#core/passage';
+import { markRow, wordsOfInline, type Block, type Inline, type Mark, type Passage } from '#core/passage';
 
 /** CommonMark's own characters, escaped wherever they could start a construct. */
 const escape = (text: string) => text.replace(/[\\`*_[\]<>~|]/g, '\\$&');
@@ -15,19 +15,16 @@ function fence(text: string): string {
 }
 
 /** Puts signs around the words but not around the spaces at their edges, which CommonMark would not accept. */
-const around = (text: string, open: string, close = open) =>
+const around = (text: string, open: string, close: string) =>
   text.replace(/^(\s*)([\s\S]*?)(\s*)$/, (_, a: string, words: string, b: string) =>
     words === '' ? a + b : a + open + words + close + b,
   );
 
 function wrap(text: string, mark: Mark): string {
-  if (mark.type === 'bold') return around(text, '**');
-  if (mark.type === 'italic') return around(text, '*');
-  if (mark.type === 'strike') return around(text, '~~');
-  if (mark.type === 'underline') return around(text, '<u>', '</u>');
   if (mark.type === 'link')
     return around(text, '[', `](<${mark.attrs.href.replace(/[<>]/g, encodeURIComponent)}>)`);
-  return text;
+  const signs = markRow(mark.type).markdown;
+  return signs ? around(text, ...signs) : text;
 }
 
 function inlineMarkdown(inline: Inline): string {

@@ -1,7 +1,7 @@
 import type { Field } from '#core/entry';
 import {
   isLine,
-  readerMarks,
+  seenMarks,
   tidyInlines,
   wordsOfInline,
   type Block,
@@ -76,7 +76,7 @@ function conditionsOf(inline: Inline): readonly string[] | null {
 }
 
 function pieceOf(inline: Inline, fields: readonly Field[]): Piece {
-  const own = readerMarks(inline.marks);
+  const own = seenMarks(inline.marks);
   const marks = own.length > 0 ? own : undefined;
   const shared = { conditions: conditionsOf(inline), marks, key: JSON.stringify(own) };
   if (inline.type === 'blank') {

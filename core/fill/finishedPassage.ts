@@ -2,7 +2,7 @@ import type { DraftDocument } from '#core/draft';
 import { cleaned, NEW_TRANSCRIPT, withLabels, type Transcript } from '#core/transcript';
 import {
   isLine,
-  readerMarks,
+  seenMarks,
   textRun,
   wordsOfInline,
   type Block,
@@ -25,7 +25,7 @@ function wordsAsInlines(words: string, marks: readonly Mark[] | undefined): Inli
 
 /** The inlines that one of a draft becomes for its reader. */
 function finishInline(inline: Inline): Inline[] {
-  const marks = readerMarks(inline.marks);
+  const marks = seenMarks(inline.marks);
   if (inline.type === 'hardBreak') return [{ type: 'hardBreak' }];
   const words = wordsOfInline(inline);
   return inline.type === 'blank' ? wordsAsInlines(words, marks) : textRun(words, marks);

@@ -1,6 +1,6 @@
 import { filesAlong, languageOf, type DraftDocument } from '#core/draft';
 import type { EntryFile } from '#core/entry';
-import { toHtmlPage, withAddresses } from '#core/exchange';
+import { asPlain, writtenAs } from '#core/exchange';
 import { finishedPassage } from '#core/fill';
 import { mailboxInWords, plainSubject, readAddresses, type Mailbox } from '#core/mail';
 import { plainText, type Block, type Passage } from '#core/passage';
@@ -92,8 +92,8 @@ export function letterOf(document: DraftDocument, usual: Head): OutgoingLetter {
     to: to.mailboxes,
     cc: cc.mailboxes.filter(({ address }) => !to.mailboxes.some((one) => one.address === address)),
     subject,
-    text: plainText(withAddresses(message)),
-    html: toHtmlPage(message, subject, languageOf(document) ?? 'en-GB'),
+    text: asPlain(message),
+    html: writtenAs('html', message, { title: subject, language: languageOf(document) ?? 'en-GB' }),
     files: filesAlong(document),
     notAddresses: [...to.faults, ...cc.faults],
   };

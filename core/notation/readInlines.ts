@@ -1,10 +1,13 @@
 import {
   BLANK_FORMS,
   isSafeLink,
+  MARKS,
   NUMBER_FORMS,
   type BlankForm,
   type Inline,
   type Mark,
+  type MarkInBracket,
+  type MarkName,
   type NumberForm,
 } from '#core/passage';
 import { readCondition } from './conditionNotation';
@@ -23,9 +26,9 @@ export interface NotationReading extends NotationNames {
 const isForm = (form: string): form is BlankForm => (BLANK_FORMS as readonly string[]).includes(form);
 const isNumberForm = (form: string): form is NumberForm => (NUMBER_FORMS as readonly string[]).includes(form);
 const MOST_MARKS = 16;
-const SIMPLE_MARKS = ['italic', 'underline', 'strike', 'code', 'confirm'] as const;
-const isSimple = (word: string): word is (typeof SIMPLE_MARKS)[number] =>
-  (SIMPLE_MARKS as readonly string[]).includes(word);
+/** A mark whose bracket begins with its name. */
+const isInBracket = (word: string): word is MarkInBracket =>
+  Object.hasOwn(MARKS, word) && 'inBracket' in MARKS[word as MarkName];
 
 /** Words without the spaces around them that no backslash keeps, their escapes read. */
 const trimmed = (text: string): string =>
@@ -191,7 +194,7 @@ export class InlineReader {
 
   private bracket(): void {
     const word = /^\[([a-z]*)/.exec(this.text.slice(this.at))![1]!;
-    if (isSimple(word) && this.text[this.at + 1 + word.length] === ':')
+    if (isInBracket(word) && this.text[this.at + 1 + word.length] === ':')
       return this.begin({ type: word }, `[${word}`, this.pastColon(this.at + 1 + word.length));
     if (word === 'link') return this.link();
     if (word === 'when') return this.when();

@@ -1,14 +1,6 @@
-import { isLine, type Block, type Inline, type Mark, type Passage } from '#core/passage';
+import { isLine, markRow, type Block, type Inline, type Mark, type Passage } from '#core/passage';
 import { edgesKept, escaped } from './escapes';
 import { nameFor, type NotationNames } from './names';
-
-const BRACKETS: Partial<Record<Mark['type'], string>> = {
-  italic: 'italic',
-  underline: 'underline',
-  strike: 'strike',
-  code: 'code',
-  confirm: 'confirm',
-};
 
 /** What opens and closes a mark; null for marks that only drafts have. */
 function bracketsOf(mark: Mark): [string, string] | null {
@@ -19,11 +11,8 @@ function bracketsOf(mark: Mark): [string, string] | null {
       return [`[link <${escaped(mark.attrs.href, /[<>]/g)}>: `, ']'];
     case 'when':
       return [`[when ${escaped(mark.attrs.condition, /[():\]]/g)}: `, ']'];
-    case 'placed':
-    case 'confirmed':
-      return null;
     default:
-      return [`[${BRACKETS[mark.type]}: `, ']'];
+      return markRow(mark.type).inBracket ? [`[${mark.type}: `, ']'] : null;
   }
 }
 

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import type { BlankForm } from './passage';
+import type { BlankForm } from './forms';
 import { blankLabel } from './blankLabel';
 
 test.each<[string, BlankForm, string]>([

@@ -1,5 +1,5 @@
 import { PERSON_FORMS } from '#core/language';
-import type { BlankForm } from './passage';
+import type { BlankForm } from './forms';
 
 /** Ends of words that follow an answer. */
 const ENDINGS: Partial<Record<BlankForm, string>> = { plural: '-s', 'verb-s': '-s' };

@@ -1,5 +1,8 @@
 import { isLine } from './lines';
-import type { Block, Inline, Mark, Passage } from './passage';
+import type { Block } from './blocks';
+import type { Inline } from './inlines';
+import type { Mark } from './marks';
+import type { Passage } from './passage';
 
 /** What an inline took away: most took nothing. */
 const TOOK = new Set(['tookBefore', 'tookAfter', 'put']);

@@ -1,5 +1,6 @@
 import { withCapital } from '#core/language';
-import type { Inline, Passage } from './passage';
+import type { Inline } from './inlines';
+import type { Passage } from './passage';
 import { mapLines, type Line } from './lines';
 
 const upper = (inline: Inline): Inline => {

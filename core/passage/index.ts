@@ -1,19 +1,18 @@
 export { KeyIdSchema } from './keyId';
-export { PassageSchema, LIMITS, isSafeLink } from './passage';
-export type { Passage, Block, Inline, TextInline, BlankInline, Mark, BlankAttrs, Took } from './passage';
+export { PassageSchema, LIMITS } from './passage';
+export type { Passage } from './passage';
+export { isSafeLink } from './safeLink';
+export { lookOf, MARKS, markRow, seenMarks } from './marks';
+export type { Mark, MarkInBracket, MarkName } from './marks';
+export { INLINES, wordsOfInline } from './inlines';
+export type { BlankAttrs, BlankInline, FoldedInline, Inline, NumberInline } from './inlines';
+export type { ReferenceInline, TextInline, Took } from './inlines';
+export { BLOCKS, elementOf } from './blocks';
+export type { Block } from './blocks';
 export type { TurnAttrs } from './turn';
-export { readerMarks } from './readerMarks';
-export { DROPPED, BLANK_FORMS, NUMBER_FORMS } from './passage';
-export type {
-  DroppedSpace,
-  BlankForm,
-  NumberForm,
-  NumberInline,
-  ReferenceInline,
-  FoldedInline,
-} from './passage';
+export { DROPPED, BLANK_FORMS, NUMBER_FORMS } from './forms';
+export type { DroppedSpace, BlankForm, NumberForm } from './forms';
 export { blankLabel } from './blankLabel';
-export { wordsOfInline } from './plainText';
 export { plainPassage, emptyPassage, textRun, isEmptyPassage } from './make';
 export { mapLines, linesOf, lineText, isLine } from './lines';
 export type { Line, LineBlock } from './lines';

@@ -1,4 +1,5 @@
-import type { Inline, Passage } from './passage';
+import type { Inline } from './inlines';
+import type { Passage } from './passage';
 import { isLine } from './lines';
 import { textOfInlines } from './plainText';
 

@@ -12,3 +12,6 @@ export const KeyIdSchema = z
   .min(1)
   .max(LONGEST)
   .refine((id) => !(id in {}), 'cannot be an id: every object has it');
+
+/** In which placement of a draft something stands; null in a wording. */
+export const placementId = KeyIdSchema.nullable().default(null);

@@ -1,4 +1,6 @@
-import type { Block, Inline, Passage } from './passage';
+import { BLOCKS, type Block } from './blocks';
+import type { Inline } from './inlines';
+import type { Passage } from './passage';
 
 /** The inlines of one paragraph, heading or turn: the span within which words join. */
 export type Line = readonly Inline[];
@@ -8,7 +10,7 @@ export type LineBlock = Extract<Block, { type: 'paragraph' | 'heading' | 'turn' 
 
 /** True for the blocks that hold inlines themselves. */
 export function isLine(block: Block): block is LineBlock {
-  return block.type === 'paragraph' || block.type === 'heading' || block.type === 'turn';
+  return BLOCKS[block.type].holds === 'line';
 }
 
 /** Stands for an inline that is no text, so that offsets count one for each. */

@@ -1,4 +1,5 @@
-import type { Inline, Passage, TextInline } from './passage';
+import type { Inline, TextInline } from './inlines';
+import type { Passage } from './passage';
 import { linesOf } from './lines';
 
 /** A passage with one empty paragraph. */

@@ -1,5 +1,5 @@
 import { remembering } from '#core/remembering';
-import type { Inline, TextInline } from './passage';
+import type { Inline, TextInline } from './inlines';
 
 const untouchable = (inline: TextInline) =>
   inline.marks?.some((mark) => mark.type === 'code' || mark.type === 'link') ?? false;

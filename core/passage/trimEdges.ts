@@ -1,4 +1,6 @@
-import type { Block, Inline, Passage } from './passage';
+import type { Block } from './blocks';
+import type { Inline } from './inlines';
+import type { Passage } from './passage';
 import { isLine } from './lines';
 
 const isEmptyLine = (block: Block) =>

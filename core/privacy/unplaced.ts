@@ -1,6 +1,6 @@
 import type { Placements } from '#core/draft';
 import type { Field } from '#core/entry';
-import { mapLines, readerMarks, textRun, wordsOfInline, type Inline, type Passage } from '#core/passage';
+import { mapLines, seenMarks, textRun, wordsOfInline, type Inline, type Passage } from '#core/passage';
 
 /**
  * Words taken from a draft, made a wording again: answers go, blanks stay with the fields of the placements
@@ -28,7 +28,7 @@ export function unplaced(passage: Passage, placements: Placements): { passage: P
     return free;
   };
   const strip = (inline: Inline): Inline[] => {
-    const marks = readerMarks(inline.marks);
+    const marks = seenMarks(inline.marks);
     const kept = marks.length ? { marks } : {};
     if (inline.type === 'hardBreak') return [{ type: 'hardBreak', ...kept }];
     if (inline.type !== 'blank') return textRun(wordsOfInline(inline), marks);

@@ -1,20 +1,11 @@
-import { textOfInlines, type Block, type Inline, type Passage } from '#core/passage';
-import type { Span, SpanMark, Submission, SubmissionBlock } from './submission';
-
-const MARKS: Partial<Record<string, SpanMark>> = {
-  bold: 'bold',
-  italic: 'italic',
-  underline: 'underline',
-  strike: 'strike',
-  code: 'code',
-  link: 'link',
-};
+import { seenMarks, textOfInlines, type Block, type Inline, type Passage } from '#core/passage';
+import type { Span, Submission, SubmissionBlock } from './submission';
 
 const spansOf = (inlines: readonly Inline[] = []): Span[] =>
   inlines.flatMap((inline) => {
     const text = textOfInlines([inline]);
     if (text === '') return [];
-    const marks = (inline.marks ?? []).flatMap(({ type }) => MARKS[type] ?? []);
+    const marks = seenMarks(inline.marks).map(({ type }) => type);
     return [{ text, ...(marks.length > 0 && { marks }) }];
   });
 

@@ -1,4 +1,5 @@
 import { fileTypeFromBuffer } from 'file-type';
+import { fileFormat, type FormatName } from '#core/exchange';
 
 const decoder = () => new TextDecoder('utf-8', { fatal: true });
 /** A sign of UTF-8 may be cut at the end of what is looked at: it has four bytes at the most. */
@@ -19,20 +20,15 @@ function isText(head: Uint8Array): boolean {
   return false;
 }
 
+function mediaByEnding(...names: FormatName[]): Record<string, string> {
+  return Object.fromEntries(names.map(fileFormat).map(({ ending, media }) => [ending, media]));
+}
+
 /** Kinds of text that are told apart by how a file is called: none of them is ever run by a page. */
-const TEXTS: Record<string, string> = {
-  csv: 'text/csv',
-  md: 'text/markdown',
-  eml: 'message/rfc822',
-  json: 'application/json',
-  vtt: 'text/vtt',
-};
+const TEXTS = mediaByEnding('csv', 'markdown', 'eml', 'json', 'vtt');
 
 /** Documents that are archives, where too little of one is looked at to tell which. */
-const ARCHIVES: Record<string, string> = {
-  docx: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
-  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-};
+const ARCHIVES = mediaByEnding('docx', 'xlsx');
 
 const isArchive = ([p, k, three, four]: Uint8Array) => p === 0x50 && k === 0x4b && three === 3 && four === 4;
 

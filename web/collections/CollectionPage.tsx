@@ -4,7 +4,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import type { Collection, CollectionSettings } from '#contracts';
 import { within } from '#core/rights';
 import { call, inWords } from '#client/api';
-import { collectionToHandOn, fileName, offerFile, textFile } from '#client/files';
+import { collectionToHandOn, offerAs } from '#client/files';
 import { useBank, KEYS, queryClient, useBankIndex, useKinds } from '../api';
 import type { BankIndex } from '#core/bank';
 import { AwaitedScreen, Figure, NothingHere } from '../shell';
@@ -96,8 +96,7 @@ function Drop({ collection, entries, inside }: DropProps) {
 function HandOn({ collection: { id, name } }: { collection: Collection }) {
   const handOn = useMutation({
     mutationFn: () => collectionToHandOn(id),
-    onSuccess: (file) =>
-      offerFile(textFile(JSON.stringify(file), 'application/json'), fileName(name, 'json')),
+    onSuccess: (file) => offerAs('json', JSON.stringify(file), name),
   });
   return (
     <>

@@ -2,9 +2,9 @@ import { expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { EntryContentSchema } from '#core/entry';
 import { place } from '#core/fill';
-import { canonical, PassageSchema, plainText, type Passage } from '#core/passage';
+import { BLOCKS, canonical, INLINES, MARKS, PassageSchema, plainText, type Passage } from '#core/passage';
 import { anyEntry } from '#core/testing';
-import { leafDoc, requestOf } from '../testing/leafState';
+import { leafDoc, leafSchema, requestOf } from '../testing/leafState';
 
 test('whatever is placed goes into the editor and comes out the same passage, in whatever form', () => {
   fc.assert(
@@ -23,4 +23,15 @@ test('whatever is placed goes into the editor and comes out the same passage, in
     }),
     { numRuns: 100 },
   );
+});
+
+test('the editor of a leaf knows what the passage knows: every row of its tables, and nothing else', () => {
+  const { nodes, marks } = leafSchema;
+  // Words of the bank stand in a draft without the entries they were put together from.
+  const inlines = Object.keys(INLINES).filter((name) => name !== 'include');
+  expect(Object.keys(nodes).sort()).toEqual(['doc', ...Object.keys(BLOCKS), ...inlines].sort());
+  expect(Object.keys(marks).sort()).toEqual(Object.keys(MARKS).sort());
+  for (const [name, { carries }] of Object.entries(INLINES))
+    if (carries && nodes[name])
+      expect(Object.keys(nodes[name].spec.attrs ?? {}).sort()).toEqual(Object.keys(carries).sort());
 });

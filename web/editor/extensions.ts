@@ -1,6 +1,6 @@
 import { Mark, Node, type Extensions } from '@tiptap/core';
 import StarterKit from '@tiptap/starter-kit';
-import { isSafeLink, type BlankAttrs } from '#core/passage';
+import { INLINES, isSafeLink, type Inline } from '#core/passage';
 import { BoxView } from './boxView';
 import { PastedText } from './pastedText';
 import { NO_PLACEMENTS } from './placements';
@@ -16,18 +16,6 @@ const passageDocument = (of: 'wording' | 'draft') =>
     content: of === 'draft' ? '(block | box | turn)+' : '(block | box)+',
     addAttributes: () => ({ placements: { default: NO_PLACEMENTS, rendered: false } }),
   });
-
-const BLANK_DEFAULTS: Record<keyof BlankAttrs, unknown> = {
-  field: '',
-  form: 'as-is',
-  placement: null,
-  text: '',
-  state: 'gap',
-  dropped: 'none',
-  tookBefore: '',
-  tookAfter: '',
-  put: '',
-};
 
 /** Words that came from the bank, and in which placement; what is typed after them does not belong. */
 const PlacedMark = Mark.create({
@@ -53,8 +41,8 @@ function readData(element: HTMLElement, name: string): Record<string, unknown> |
   }
 }
 
-/** An inline that cannot be torn apart by typing, with the attributes given as defaults. */
-const inlineAtom = (name: string, defaults: Record<string, unknown>) =>
+/** An inline that cannot be torn apart by typing: a row of the passage's table. */
+const inlineAtom = (name: Inline['type']) =>
   Node.create({
     name,
     group: 'inline',
@@ -64,7 +52,10 @@ const inlineAtom = (name: string, defaults: Record<string, unknown>) =>
     draggable: false,
     addAttributes: () =>
       Object.fromEntries(
-        Object.entries(defaults).map(([key, value]) => [key, { default: value, rendered: false }]),
+        Object.entries(INLINES[name].carries ?? {}).map(([key, value]) => [
+          key,
+          { default: value, rendered: false },
+        ]),
       ),
     parseHTML: () => [
       {
@@ -81,25 +72,19 @@ const inlineAtom = (name: string, defaults: Record<string, unknown>) =>
   });
 
 /** A place where an answer goes. */
-export const BlankNode = inlineAtom('blank', BLANK_DEFAULTS);
+export const BlankNode = inlineAtom('blank');
 /** Optional words that do not stand now. */
-const FoldedNode = inlineAtom('folded', {
-  content: [],
-  dropped: 'none',
-  tookBefore: '',
-  tookAfter: '',
-  put: '',
-});
+const FoldedNode = inlineAtom('folded');
 /** Another entry's wording, within a wording; a draft has its words instead. */
-export const IncludeNode = inlineAtom('include', { entry: '' });
+export const IncludeNode = inlineAtom('include');
 /** Where the caret should stand afterwards. */
-export const CaretMarkNode = inlineAtom('caretMark', {});
+export const CaretMarkNode = inlineAtom('caretMark');
 /** A number of a list, and a reference to one. */
-export const NumberNode = inlineAtom('number', { list: '', form: '1', id: '', text: '' });
-export const ReferenceNode = inlineAtom('reference', { to: '', text: '' });
+export const NumberNode = inlineAtom('number');
+export const ReferenceNode = inlineAtom('reference');
 
 /** The time in the recording, put into the text. */
-export const TimeCodeNode = inlineAtom('timeCode', { at: null, unclear: false, text: '' });
+export const TimeCodeNode = inlineAtom('timeCode');
 
 /** When in the recording words begin to be heard; what is typed among them is heard with them. */
 const HeardMark = Mark.create({

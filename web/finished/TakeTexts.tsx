@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { inWords } from '#client/api';
-import { fileName, offerFile } from '#client/files';
+import { offerAs } from '#client/files';
 import { Button, Menu, Notice } from '../ui';
 import { textsArchive } from './finishedTexts';
 import { TEXT_FORMS, type TextForm } from './textForms';
@@ -24,7 +24,7 @@ export function TakeTexts({ of, label, name, look }: Props) {
     mutationFn: async (form: TextForm) => {
       setCount(0);
       const made = await textsArchive(of, form, setCount);
-      if (made) offerFile(made.blob, fileName(name, 'zip'));
+      if (made) offerAs('zip', made.blob, name);
       return made?.count ?? 0;
     },
   });

@@ -1,6 +1,6 @@
 import type { FinishedText } from '#contracts';
 import { call } from '#client/api';
-import { fileName } from '#client/files';
+import { ArchiveNames, fileOf } from '#client/files';
 import { languageOf } from '#core/draft';
 import { finishedPassage } from '#core/fill';
 import { titleOfDraft } from '#core/work';
@@ -19,14 +19,6 @@ async function* finishedTexts(of: string | null): AsyncIterable<FinishedText[]> 
   }
 }
 
-/** A name that no other file of the archive has. */
-function freeName(wanted: string, ending: string, taken: ReadonlySet<string>): string {
-  for (let at = 1; ; at += 1) {
-    const name = fileName(at === 1 ? wanted : `${wanted} ${at}`, ending);
-    if (!taken.has(name)) return name;
-  }
-}
-
 /**
  * The member's finished texts as files of a form in one archive, each called by its day, its case and its title. Gives how many there are;
  * null where there is none.
@@ -37,20 +29,18 @@ export async function textsArchive(
   tell: (count: number) => void,
 ): Promise<{ blob: Blob; count: number } | null> {
   const files: Record<string, Uint8Array> = {};
-  const taken = new Set<string>();
+  const names = new ArchiveNames();
+  let count = 0;
   for await (const texts of finishedTexts(of)) {
     for (const { caseTitle, savedAt, document, ...draft } of texts) {
       const title = titleOfDraft(draft);
       const language = languageOf(document) ?? 'en-GB';
       const blob = await form.make(finishedPassage(document), title, language);
       const called = `${savedAt.slice(0, 10)} ${caseTitle} - ${title.replace(/…$/, '')}`;
-      const name = freeName(called, form.ending, taken);
-      taken.add(name);
-      files[name] = new Uint8Array(await blob.arrayBuffer());
+      files[names.take(called, form.format)] = new Uint8Array(await blob.arrayBuffer());
+      count += 1;
     }
-    tell(taken.size);
+    tell(count);
   }
-  if (taken.size === 0) return null;
-  const bytes = await zipped(files);
-  return { blob: new Blob([bytes.slice()], { type: 'application/zip' }), count: taken.size };
+  return count === 0 ? null : { blob: fileOf('zip', await zipped(files)), count };
 }

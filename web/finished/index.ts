@@ -1,2 +1,2 @@
-export { asPlain, docxForm, TEXT_FORMS } from './textForms';
+export { docxForm, TEXT_FORMS } from './textForms';
 export { TakeTexts } from './TakeTexts';

@@ -2,7 +2,7 @@ import { useRef, useState } from 'react';
 import type { Glossary } from '#contracts';
 import { writeWordList, type Term } from '#core/glossary';
 import { inWords } from '#client/api';
-import { fileName, offerFile, textFile } from '#client/files';
+import { offerAs } from '#client/files';
 import { Button, Notice, Tick } from '../ui';
 import { useImport } from '../api';
 
@@ -46,8 +46,7 @@ export function WordListPanel({ glossary, terms }: Props) {
     );
     if (!isLarge) take.mutate({ terms: words, replace }, { onSuccess: () => setPasted('') });
   };
-  const save = () =>
-    offerFile(textFile(writeWordList(terms), 'text/tab-separated-values'), fileName(glossary.name, 'tsv'));
+  const save = () => offerAs('tsv', writeWordList(terms), glossary.name);
   const done = take.data;
   return (
     <section aria-label="Word list" className="grid gap-3">

@@ -1,9 +1,9 @@
+import { csvOf } from '#core/exchange';
 import { useInfiniteQuery } from '@tanstack/react-query';
-import Papa from 'papaparse';
 import { useState } from 'react';
 import type { TrailAsked, TrailLine } from '#contracts';
 import { call } from '#client/api';
-import { fileName, offerFile, textFile } from '#client/files';
+import { offerAs } from '#client/files';
 import { KEYS, useTeam } from '../api';
 import { instantInWords } from '#client/clock';
 import { Figure } from '../shell';
@@ -45,10 +45,7 @@ async function allLines(wanted: Wanted): Promise<TrailLine[]> {
 async function exportCsv(wanted: Wanted): Promise<void> {
   const lines = await allLines(wanted);
   const rows = lines.map(({ at, by, act, subject, detail }) => [at, by, ACT_WORDS[act], subject, detail]);
-  const fields = ['When', 'Who', 'What', 'To what', 'Detail'];
-  // A spreadsheet would run what begins with = as a formula.
-  const csv = Papa.unparse({ fields, data: rows }, { escapeFormulae: true });
-  offerFile(textFile(csv, 'text/csv'), fileName('Trail', 'csv'));
+  offerAs('csv', csvOf([['When', 'Who', 'What', 'To what', 'Detail'], ...rows]), 'Trail');
 }
 
 function Filters({ wanted, want }: { wanted: Wanted; want: (wanted: Wanted) => void }) {

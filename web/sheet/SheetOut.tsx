@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import { sheetTable } from '#core/exchange';
 import { Button, Menu } from '../ui';
 import { inWords } from '#client/api';
-import { fileName, offerFile } from '#client/files';
+import { offerAs } from '#client/files';
 import { BANK_FORMS, type BankForm } from './bankForms';
 import { keysOfEntry, setFilters, type BankIndex } from '#core/bank';
 import { wordingToRead, type FindEntry } from '#core/fill';
@@ -59,12 +59,12 @@ export function SheetOut({ asked, lines, index }: Props) {
     }
   };
   const save = async (form: BankForm) => {
-    const { ending, loses } = BANK_FORMS[form];
+    const { format, loses } = BANK_FORMS[form];
     const all = lines.flatMap((line) => (line.kind === 'entry' ? [line.entry] : []));
     const title = (asked.collection && index.collections.get(asked.collection)?.name) || 'The bank';
     try {
       const { bankFile } = await import('./bankFile');
-      offerFile(await bankFile(form, all, index, title), fileName(title, ending));
+      offerAs(format, await bankFile(form, all, index, title), title);
       setSaid(
         `${entries.toLocaleString()} entries saved; it leaves out ${loses}.${
           waiting > 0 ? ` ${waiting.toLocaleString()} are not loaded: choose one collection.` : ''

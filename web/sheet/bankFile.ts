@@ -1,6 +1,6 @@
 import { Packer } from 'docx';
 import type { CollectionFile } from '#contracts';
-import { textFile, withFilesAlong } from '#client/files';
+import { withFilesAlong } from '#client/files';
 import type { BankIndex, Collection, Entry } from '#core/bank';
 import { CollectionSettingsSchema, typedCue } from '#core/bank';
 import { toDocx } from '#core/docx';
@@ -61,23 +61,18 @@ function collectionFile(entries: readonly Entry[], index: BankIndex): Collection
   };
 }
 
-/** Entries as a file of a form, as the member sees them. Throws in words where files that go along are too much, or cannot be had. */
+/** What stands in a file of entries of a form, as the member sees them. Throws in words where files that go along are too much, or cannot be had. */
 export async function bankFile(
   form: BankForm,
   entries: readonly Entry[],
   index: BankIndex,
   title: string,
-): Promise<Blob> {
+): Promise<string | Uint8Array | Blob> {
   const rows = () => entries.map((entry) => rowOf(entry, index));
-  const abbreviations = (as: AbbreviationForm, media: string) =>
-    textFile(abbreviationList(rows(), as), media);
-  const makers: Record<BankForm, () => Blob | Promise<Blob>> = {
-    json: async () =>
-      textFile(
-        JSON.stringify(await withFilesAlong(collectionFile(entries, index)), null, 1),
-        'application/json',
-      ),
-    notation: async () => {
+  const abbreviations = (as: AbbreviationForm) => abbreviationList(rows(), as);
+  const makers: Record<BankForm, () => string | Uint8Array | Blob | Promise<string | Uint8Array | Blob>> = {
+    json: async () => JSON.stringify(await withFilesAlong(collectionFile(entries, index)), null, 1),
+    notation: () => {
       const placed = entries.map(({ id, collection, content }) => ({
         id,
         path: aroundOf(index.collections.get(collection), index).map(({ name }) => name),
@@ -85,18 +80,17 @@ export async function bankFile(
       }));
       const encoder = new TextEncoder();
       const files = entryFolder(placed).map(([path, text]) => [path, encoder.encode(text)]);
-      const bytes = await zipped(Object.fromEntries(files) as Record<string, Uint8Array>);
-      return new Blob([bytes.slice()], { type: 'application/zip' });
+      return zipped(Object.fromEntries(files) as Record<string, Uint8Array>);
     },
-    csv: () => textFile(bankCsv(rows()), 'text/csv'),
+    csv: () => bankCsv(rows()),
     xlsx: () => workbook(bankTable(rows())),
-    html: () => textFile(bankHtmlPage(rows(), title, 'en-GB'), 'text/html'),
+    html: () => bankHtmlPage(rows(), title, 'en-GB'),
     docx: () => Packer.toBlob(toDocx(bankPassage(rows(), title), title)),
-    markdown: () => textFile(bankMarkdown(rows(), title), 'text/markdown'),
-    tsv: () => abbreviations('tsv', 'text/plain'),
-    plist: () => abbreviations('plist', 'application/xml'),
-    'json-list': () => abbreviations('json', 'application/json'),
-    yaml: () => abbreviations('yaml', 'application/yaml'),
+    markdown: () => bankMarkdown(rows(), title),
+    tsv: () => abbreviations('tsv'),
+    plist: () => abbreviations('plist'),
+    'json-list': () => abbreviations('json'),
+    yaml: () => abbreviations('yaml'),
   };
   return makers[form]();
 }

@@ -1,7 +1,10 @@
-import { Fragment, type ReactNode } from 'react';
+import { createElement, Fragment, type ReactNode } from 'react';
 import { numbered } from '#core/numbering';
 import {
   blankLabel,
+  elementOf,
+  isLine,
+  markRow,
   wordsOfInline,
   type BlankAttrs,
   type Block,
@@ -17,35 +20,15 @@ interface Look {
 }
 
 function marked(words: ReactNode, mark: Mark, links: boolean): ReactNode {
-  switch (mark.type) {
-    case 'bold':
-      return <strong>{words}</strong>;
-    case 'italic':
-      return <em>{words}</em>;
-    case 'underline':
-      return <u>{words}</u>;
-    case 'strike':
-      return <s>{words}</s>;
-    case 'code':
-      return <code>{words}</code>;
-    case 'link':
-      return !links ? (
-        <u>{words}</u>
-      ) : (
-        <a href={mark.attrs.href} rel="noreferrer" target="_blank">
-          {words}
-        </a>
-      );
-    case 'when':
-      return <span className="when">{words}</span>;
-    case 'confirm':
-      return <span className="to-confirm">{words}</span>;
-    case 'placed':
-    case 'confirmed':
-    case 'heard':
-    case 'disfluency':
-      return words;
-  }
+  if (mark.type === 'when') return <span className="when">{words}</span>;
+  if (mark.type === 'confirm') return <span className="to-confirm">{words}</span>;
+  if (mark.type !== 'link') return createElement(markRow(mark.type).element ?? Fragment, null, words);
+  if (!links) return <u>{words}</u>;
+  return (
+    <a href={mark.attrs.href} rel="noreferrer" target="_blank">
+      {words}
+    </a>
+  );
 }
 
 /** In a wording a blank carries its field's name; placed, it carries the answer with the name beneath. */
@@ -90,50 +73,21 @@ function Inlines({ content, look }: { content: Inline[] | undefined; look: Look 
 }
 
 function BlockView({ block, look }: { block: Block; look: Look }) {
-  const inner = () => 'content' in block && <Blocks blocks={block.content as Block[]} look={look} />;
-  switch (block.type) {
-    case 'box':
-      return (
-        <section className="box" aria-label={block.attrs.name} data-name={block.attrs.name}>
-          {inner()}
-        </section>
-      );
-    case 'paragraph':
-    case 'turn':
-      return (
-        <p>
-          <Inlines content={block.content} look={look} />
-        </p>
-      );
-    case 'heading':
-      return (
-        <p className="text-[1.15em] font-semibold">
-          <Inlines content={block.content} look={look} />
-        </p>
-      );
-    case 'bulletList':
-      return <ul>{inner()}</ul>;
-    case 'orderedList':
-      return <ol start={block.attrs?.start ?? 1}>{inner()}</ol>;
-    case 'listItem':
-      return <li>{inner()}</li>;
-    case 'blockquote':
-      return <blockquote>{inner()}</blockquote>;
-    case 'horizontalRule':
-      return <hr />;
-    case 'table':
-      return (
-        <table>
-          <tbody>{inner()}</tbody>
-        </table>
-      );
-    case 'tableRow':
-      return <tr>{inner()}</tr>;
-    case 'tableHeader':
-      return <th>{inner()}</th>;
-    case 'tableCell':
-      return <td>{inner()}</td>;
-  }
+  if (block.type === 'horizontalRule') return <hr />;
+  const within = isLine(block) ? (
+    <Inlines content={block.content} look={look} />
+  ) : (
+    <Blocks blocks={block.content} look={look} />
+  );
+  if (block.type === 'heading') return <p className="text-[1.15em] font-semibold">{within}</p>;
+  if (block.type === 'box')
+    return (
+      <section className="box" aria-label={block.attrs.name} data-name={block.attrs.name}>
+        {within}
+      </section>
+    );
+  const { name, attributes, inner } = elementOf(block);
+  return createElement(name, attributes, inner ? createElement(inner, null, within) : within);
 }
 
 function Blocks({ blocks, look }: { blocks: Block[]; look: Look }) {

@@ -1,17 +1,15 @@
-import { fileName, offerFile, textFile } from '#client/files';
+import { FILE_FORMATS } from '#core/exchange';
+import { offerAs } from '#client/files';
 import { LeafOfCase, type NoteDownload } from '../../leaf';
 
 /** A finished note for a record system: an HL7 FHIR R4 document. */
 const FHIR_DOCUMENT: NoteDownload = {
-  label: 'Record system (FHIR R4)',
+  label: FILE_FORMATS.fhir.label,
   save: async (note, title) => {
     // With the schemas of what is read: fetched only by those who want it.
     const { noteBundle } = await import('#core/fhir');
     const bundle = noteBundle(note, () => crypto.randomUUID());
-    offerFile(
-      textFile(`${JSON.stringify(bundle, null, 2)}\n`, 'application/fhir+json'),
-      fileName(title, 'json'),
-    );
+    offerAs('fhir', `${JSON.stringify(bundle, null, 2)}\n`, title);
   },
 };
 

@@ -1,13 +1,13 @@
+import { asPlain } from '#core/exchange';
 import { useState } from 'react';
 import { finishedPassage } from '#core/fill';
 import { languageOf, withoutComments } from '#core/draft';
 import { inWords } from '#client/api';
-import { fileName, offerFile, textFile } from '#client/files';
+import { offerAs } from '#client/files';
 import type { CaseSubmission, OthersComments } from '#contracts';
 import type { LeafWithMaterial } from '../../leaf';
 import { useShell } from '../../shell';
 import { Button, Menu, Notice } from '../../ui';
-import { asPlain } from '../../finished';
 import { copyPlain, copyRich, documentOf } from '../../writing';
 
 // With what reads and writes docx: fetched only by those who take something away.
@@ -22,6 +22,12 @@ interface Props {
 
 type Attempt = (words: string, work: () => Promise<void>) => void;
 
+/** The formats in which a submission goes back as a text, its comments as numbered notes. */
+const NOTED = [
+  { format: 'markdown', label: 'Markdown, with numbered notes' },
+  { format: 'html', label: 'Web page (HTML), with numbered notes' },
+] as const;
+
 /** The ways in which comments go back: as files, and on the clipboard. */
 function useWaysOut({ leaf: { one, draft, editor }, handed, others }: Omit<Props, 'acts'>) {
   const { member } = useShell();
@@ -31,12 +37,10 @@ function useWaysOut({ leaf: { one, draft, editor }, handed, others }: Omit<Props
   const commented = async () =>
     (await going()).commentedOf({ id: one.id, title }, handed, { document, savedAt }, member, others);
   const toPaste = async () => (await going()).commentsToPaste(await commented());
-  const asText = (text: string, type: string, ending: string) =>
-    offerFile(textFile(text, type), fileName(title, ending));
   return {
     file: async () => {
       const { blob, ending } = await (await going()).commentedFile(await commented());
-      offerFile(blob, fileName(title, ending));
+      offerAs(ending, blob, title);
     },
     copy: async () => copyRich(await toPaste()),
     copyPlain: async () => copyPlain(await toPaste()),
@@ -48,23 +52,19 @@ function useWaysOut({ leaf: { one, draft, editor }, handed, others }: Omit<Props
             {
               label: 'Word (docx), made anew',
               save: async () =>
-                offerFile(await (await going()).commentedDocx(await commented()), fileName(title, 'docx')),
+                offerAs('docx', await (await going()).commentedDocx(await commented()), title),
             },
           ]),
-      {
-        label: 'Markdown, with numbered notes',
-        save: async () => asText((await going()).commentedMarkdown(await commented()), 'text/markdown', 'md'),
-      },
-      {
-        label: 'Web page (HTML), with numbered notes',
+      ...NOTED.map(({ label, format }) => ({
+        label,
         save: async () => {
           const language = languageOf(document) ?? 'en-GB';
-          asText((await going()).commentedPage(await commented(), language), 'text/html', 'html');
+          offerAs(format, (await going()).commentedText(await commented(), format, language), title);
         },
-      },
+      })),
       {
         label: 'Comments alone, as plain text',
-        save: async () => asText(`${asPlain(await toPaste())}\n`, 'text/plain', 'txt'),
+        save: async () => offerAs('text', `${asPlain(await toPaste())}\n`, title),
       },
     ],
   };

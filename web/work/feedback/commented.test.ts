@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import type { CaseSubmission, OthersComments } from '#contracts';
 import { DraftDocumentSchema } from '#core/draft';
 import { plainPassage, plainText } from '#core/passage';
-import { commentedMarkdown, commentedOf, commentsToPaste } from './commented';
+import { commentedOf, commentedText, commentsToPaste } from './commented';
 
 const on = (block: number, from: number, to: number) => ({
   from: { block, at: from },
@@ -50,7 +50,7 @@ const commented = commentedOf({ id: 'case', title: 'Report' }, handed, own, { na
 ]);
 
 test('in Markdown all comments are there, those that came in the file too, each by its author; a second look is told', () => {
-  const text = commentedMarkdown(commented);
+  const text = commentedText(commented, 'markdown', 'en-GB');
   for (const said of [
     'Who?',
     'How many?',

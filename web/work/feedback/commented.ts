@@ -3,7 +3,7 @@ import { type CaseSubmission, type Draft, type Member, type OthersComments } fro
 import { ForPeople } from '#client/api';
 import { toDocx } from '#core/docx';
 import { commentsOf, withoutComments } from '#core/draft';
-import { toHtmlPage, toMarkdown } from '#core/exchange';
+import { writtenAs } from '#core/exchange';
 import { finishedPassage } from '#core/fill';
 import { isEmptyPassage, plainText, type CommentOn, type Passage, type TextRange } from '#core/passage';
 import {
@@ -20,10 +20,8 @@ import {
   type Submission,
 } from '#core/submission';
 import { cameAlong } from './cameAlong';
-import { bytesOfFile } from '#client/files';
+import { bytesOfFile, fileOf } from '#client/files';
 import { documentKind, pdfWriter, withParts, xmlParts } from '../../documents';
-
-const DOCX = 'application/vnd.openxmlformats-officedocument.wordprocessingml.document';
 
 /** A comment that goes out, by whoever wrote it. */
 interface GoingOut extends Pick<CommentOn, 'on' | 'words' | 'before'> {
@@ -147,7 +145,7 @@ async function withCommentsIn(bytes: Uint8Array, commented: Commented): Promise<
   try {
     const comments = docxComments(readDocx(parts).submission, commented);
     const out = await withParts(bytes, name, withComments(parts, comments));
-    return new Blob([out as Uint8Array<ArrayBuffer>], { type: DOCX });
+    return fileOf('docx', out);
   } catch (error) {
     if (error instanceof NotDocx) throw new ForPeople(`${name} cannot be read any more: ${error.message}.`);
     throw error;
@@ -162,7 +160,7 @@ async function annotated(bytes: Uint8Array, commented: Commented): Promise<Blob>
     const all = own.map(({ passage, ...one }) => ({ ...one, text: plainText(passage) }));
     return whole ? [{ on: null, text: plainText(whole), author, at }, ...all] : all;
   });
-  return new Blob([out as Uint8Array<ArrayBuffer>], { type: 'application/pdf' });
+  return fileOf('pdf', out);
 }
 
 /** What goes back: its bytes, and the ending of its name. */
@@ -204,9 +202,6 @@ const whole = (commented: Commented): Passage => {
   return commentedPassage(handed.submission, all, summingUp, COMMENTED_IN_ENGLISH);
 };
 
-/** The submission with its comments as numbered notes, in Markdown. */
-export const commentedMarkdown = (commented: Commented): string => toMarkdown(whole(commented));
-
-/** The submission with its comments as numbered notes, as a page. `language` is a BCP 47 tag. */
-export const commentedPage = (commented: Commented, language: string): string =>
-  toHtmlPage(whole(commented), commented.title, language);
+/** The submission with its comments as numbered notes, as a text of a format. `language` is a BCP 47 tag. */
+export const commentedText = (commented: Commented, format: 'markdown' | 'html', language: string): string =>
+  writtenAs(format, whole(commented), { title: commented.title, language });

@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { inWords } from '#client/api';
-import { fileName, offerFile, textFile } from '#client/files';
+import { offerAs } from '#client/files';
 import { languageOf, markingsAsText } from '#core/draft';
 import { finishedPassage } from '#core/fill';
 import { docxForm } from '../../finished';
@@ -40,21 +40,17 @@ export function TakeAway({
     mutationFn: async (form: Form) => {
       if (!file || !isWhole()) return;
       const draft = documentOf(editor);
-      if (form === 'list')
-        return offerFile(textFile(markingList(draft), 'text/plain'), fileName(one.title, 'txt'));
+      if (form === 'list') return offerAs('text', markingList(draft), one.title);
       if (form === 'document') {
         const text = markingsAsText(finishedPassage(draft));
         const made = await docxForm.make(text, one.title, languageOf(draft) ?? 'en-GB');
-        return offerFile(made, fileName(one.title, docxForm.ending));
+        return offerAs(docxForm.format, made, one.title);
       }
       const markings = await markingsOut(draft, source.size, member.name, new Date().toISOString());
       const pdf = await markedFileOut(one, file, markings, form === 'annotations' ? form : 'drawn');
       if (form === 'picture')
-        return offerFile(
-          await markedPicture(pdf, file.name, page),
-          fileName(`${one.title} ${page + 1}`, 'png'),
-        );
-      offerFile(new Blob([pdf as BlobPart], { type: 'application/pdf' }), fileName(one.title, 'pdf'));
+        return offerAs('png', await markedPicture(pdf, file.name, page), `${one.title} ${page + 1}`);
+      offerAs('pdf', pdf, one.title);
     },
   });
   if (!file) return null;

@@ -103,6 +103,6 @@ test('the table of names keeps a spreadsheet from taking one for a formula', () 
     renamedAt: '2026-11-27T10:00:00Z',
   };
   expect(renameTable([line as never]).split('\r\n')[1]).toBe(
-    `,"'=cmd.pdf","a, ""b"".pdf",in its folder,2026-11-27T10:00:00Z`,
+    `,'=cmd.pdf,"a, ""b"".pdf",in its folder,2026-11-27T10:00:00Z`,
   );
 });

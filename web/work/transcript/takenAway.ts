@@ -1,8 +1,8 @@
 import type { Case } from '#contracts';
-import type { DraftDocument } from '#core/draft';
+import { languageOf, type DraftDocument } from '#core/draft';
 import { finishedPassage } from '#core/fill';
-import { toMarkdown, withAddresses } from '#core/exchange';
-import { plainText, type Block, type Passage } from '#core/passage';
+import { FILE_FORMATS, writtenAs, type FormatName } from '#core/exchange';
+import type { Block, Passage } from '#core/passage';
 import { detailsOf, valueInWords } from '#core/record';
 import {
   cleaned,
@@ -16,7 +16,7 @@ import {
   type Stretch,
   type SubtitleLimits,
 } from '#core/transcript';
-import { fileName, offerFile, textFile } from '#client/files';
+import { offerAs } from '#client/files';
 
 /** What of a transcript goes out, and how. */
 export interface TakenAway {
@@ -73,14 +73,30 @@ function turnsIn({ document }: Whole, { part }: TakenAway) {
 }
 
 interface Way {
-  label: string;
+  format: FormatName;
   save: (whole: Whole, how: TakenAway, today: string) => Promise<void>;
 }
 
-/** Ways to take a transcript away as a file. */
-export const WAYS_AWAY: readonly Way[] = [
+/** A transcript in a form that is text and nothing else. */
+const written = (
+  format: FormatName,
+  wordsOf: (whole: Whole, how: TakenAway, today: string) => string,
+): Way => ({
+  format,
+  save: (whole, how, today) =>
+    Promise.resolve(offerAs(format, wordsOf(whole, how, today), titleOf(whole.one))),
+});
+
+/** A transcript as a text of a format. */
+const asText = (format: 'markdown' | 'text'): Way =>
+  written(format, (whole, how, today) => {
+    const language = languageOf(whole.document) ?? 'en-GB';
+    return writtenAs(format, passageOf(whole, how, today), { title: titleOf(whole.one), language });
+  });
+
+const WAYS: readonly Way[] = [
   {
-    label: 'Word document (docx)',
+    format: 'docx',
     save: async (whole, how, today) => {
       // With its library: fetched only by those who want it.
       const { transcriptDocx } = await import('./transcriptDocx');
@@ -90,45 +106,19 @@ export const WAYS_AWAY: readonly Way[] = [
       const passage = passageOf(whole, how, today);
       const letters =
         labels.after === 'tab' && labels.by !== 'none' ? longest + (how.times ? TIME_LETTERS : 0) : 0;
-      offerFile(await transcriptDocx(passage, title, letters), fileName(title, 'docx'));
+      offerAs('docx', await transcriptDocx(passage, title, letters), title);
     },
   },
-  {
-    label: 'WebVTT subtitles',
-    save: async (whole, how) => {
-      const { cast } = transcriptIn(whole.document);
-      const text = toVtt(subtitlesOf(turnsIn(whole, how), whole.length, how.limits), cast);
-      return Promise.resolve(offerFile(textFile(text, 'text/vtt'), fileName(titleOf(whole.one), 'vtt')));
-    },
-  },
-  {
-    label: 'SubRip subtitles (SRT)',
-    save: async (whole, how) => {
-      const names = new Map(transcriptIn(whole.document).cast.map(({ id, name }) => [id, name]));
-      const text = toSrt(subtitlesOf(turnsIn(whole, how), whole.length, how.limits, names));
-      return Promise.resolve(
-        offerFile(textFile(text, 'application/x-subrip'), fileName(titleOf(whole.one), 'srt')),
-      );
-    },
-  },
-  {
-    label: 'Markdown',
-    save: async (whole, how, today) =>
-      Promise.resolve(
-        offerFile(
-          textFile(toMarkdown(passageOf(whole, how, today)), 'text/markdown'),
-          fileName(titleOf(whole.one), 'md'),
-        ),
-      ),
-  },
-  {
-    label: 'Plain text',
-    save: async (whole, how, today) =>
-      Promise.resolve(
-        offerFile(
-          textFile(`${plainText(withAddresses(passageOf(whole, how, today)))}\n`, 'text/plain'),
-          fileName(titleOf(whole.one), 'txt'),
-        ),
-      ),
-  },
+  written('vtt', (whole, how) =>
+    toVtt(subtitlesOf(turnsIn(whole, how), whole.length, how.limits), transcriptIn(whole.document).cast),
+  ),
+  written('srt', (whole, how) => {
+    const names = new Map(transcriptIn(whole.document).cast.map(({ id, name }) => [id, name]));
+    return toSrt(subtitlesOf(turnsIn(whole, how), whole.length, how.limits, names));
+  }),
+  asText('markdown'),
+  asText('text'),
 ];
+
+/** Ways to take a transcript away as a file, as they are offered. */
+export const WAYS_AWAY = WAYS.map((way) => ({ ...way, label: FILE_FORMATS[way.format].label }));

@@ -1,3 +1,4 @@
+import { asPlain } from '#core/exchange';
 import { useState } from 'react';
 import { pathFor } from '#contracts';
 import { textsOf } from '#core/draft';
@@ -5,8 +6,8 @@ import type { EntryFile } from '#core/entry';
 import { isEmptyPassage, type Passage } from '#core/passage';
 import { FilesAlong } from '../../files';
 import { Button, Menu, Notice } from '../../ui';
-import { fileName, offerFile } from '#client/files';
-import { asPlain, TEXT_FORMS } from '../../finished';
+import { offerAs } from '#client/files';
+import { TEXT_FORMS } from '../../finished';
 import { copyPlain, copyRich } from './copy';
 
 interface Props {
@@ -68,9 +69,9 @@ export function FinishedPanel(props: Props) {
           align="start"
           trigger={<Button>Download</Button>}
           items={[
-            ...TEXT_FORMS.map(({ label, ending, make }) => ({
+            ...TEXT_FORMS.map(({ label, format, make }) => ({
               label,
-              save: async () => offerFile(await make(passage, title, language), fileName(title, ending)),
+              save: async () => offerAs(format, await make(passage, title, language), title),
             })),
             ...more,
           ].map(({ label, save }) => ({

@@ -1,13 +1,12 @@
-import { toHtml } from '#core/exchange';
-import { textFile } from '#client/files';
+import { asPlain, toHtml } from '#core/exchange';
+import { fileOf } from '#client/files';
 import type { Passage } from '#core/passage';
-import { asPlain } from '../../finished';
 
 /** Puts a passage on the clipboard: with its formatting and as plain text, so that each box takes what it can. */
 export async function copyRich(passage: Passage): Promise<void> {
   const item = new ClipboardItem({
-    'text/html': textFile(toHtml(passage), 'text/html'),
-    'text/plain': textFile(asPlain(passage), 'text/plain'),
+    'text/html': fileOf('html', toHtml(passage)),
+    'text/plain': fileOf('text', asPlain(passage)),
   });
   await navigator.clipboard.write([item]);
 }

@@ -1,5 +1,5 @@
 import { inWords } from '#client/api';
-import { fileName, offerFile, textFile } from '#client/files';
+import { offerAs } from '#client/files';
 import { LETTER_STATES } from '#core/batch';
 import { Button, Notice } from '../../../ui';
 import type { Letter } from '../letterMaker';
@@ -38,9 +38,7 @@ export function WhereTheyAre({
       {letters.length > 0 && (
         <Button
           className="mt-3"
-          onClick={() =>
-            offerFile(textFile(wentWhere(letters), 'text/csv'), fileName(`${title}, what went where`, 'csv'))
-          }
+          onClick={() => offerAs('csv', wentWhere(letters), `${title}, what went where`)}
         >
           Save as a table (CSV)
         </Button>

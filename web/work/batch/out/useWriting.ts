@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { MOST_LETTERS_AT_ONCE, type WayOut } from '#contracts';
 import { call } from '#client/api';
 import { calendarToday } from '#client/clock';
-import { fileName, offerFile } from '#client/files';
+import { offerAs } from '#client/files';
 import { startLetterFiles, type LetterForm } from '#client/letters';
 import { addressLabel, fileNamesOf, type BatchSetup } from '#core/batch';
 import { zipped } from '../../../documents';
@@ -19,12 +19,6 @@ export type Form = LetterForm | 'eml-each' | 'into-docx' | 'labels';
 export const WAY_OF: Record<Form, WayOut | null> = {
   ...{ docx: 'docx', 'docx-each': 'docx', pdf: 'pdf', 'pdf-each': 'pdf', 'html-each': 'html' },
   ...{ 'text-each': 'text', 'eml-each': 'eml', 'into-docx': 'docx', labels: null },
-};
-
-const TYPES: Record<string, string> = {
-  docx: 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
-  pdf: 'application/pdf',
-  zip: 'application/zip',
 };
 
 /** What came of writing letters. */
@@ -87,16 +81,11 @@ export function useWriting(of: string, title: string, setup: BatchSetup) {
           reject(new Stopped());
         };
       });
-      const save = (bytes: Uint8Array, ending: string) =>
-        offerFile(
-          new Blob([bytes as Uint8Array<ArrayBuffer>], { type: TYPES[ending]! }),
-          fileName(title, ending),
-        );
       if (form === 'eml-each' || form === 'into-docx') {
         const make = form === 'eml-each' ? messagesOf : intoDocuments;
         const work = make(of, setup, letters, setDone, () => isOver);
         const { bytes, written, remarks } = await Promise.race([work, stopped]);
-        if (written.length > 0) save(bytes, 'zip');
+        if (written.length > 0) offerAs('zip', bytes, title);
         return { form, letters: written, remarks };
       }
       const worker = startLetterFiles();
@@ -108,8 +97,8 @@ export function useWriting(of: string, title: string, setup: BatchSetup) {
           form === 'labels'
             ? worker.remote.labels(labels, title)
             : worker.remote.write(form, lettersToWrite(setup, letters), title, proxy(setDone));
-        const { bytes, ending, missed } = await Promise.race([work, stopped]);
-        save(bytes, ending);
+        const { bytes, format, missed } = await Promise.race([work, stopped]);
+        offerAs(format, bytes, title);
         return { form, letters, remarks: missed.map((each) => `The PDF has no sign for: ${each}`) };
       } finally {
         worker.end();

@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvOf } from '#core/exchange';
 import type { Letter } from '../letterMaker';
 import { STATE_WORDS, WAY_WORDS } from '../stateWords';
 
@@ -13,19 +13,16 @@ function wayOf({ row: { gone, goneAt, sending } }: Letter): [string, string] {
  * for a formula is written as words.
  */
 export const wentWhere = (letters: readonly Letter[]): string =>
-  Papa.unparse(
-    [
-      ['Row', 'Name', 'To', 'Letter', 'By hand', 'State', 'Way', 'When', 'Remark'],
-      ...letters.map((letter) => [
-        letter.row.position + 1,
-        letter.name,
-        letter.head?.to ?? '',
-        letter.title ?? '',
-        letter.row.byHand ? 'yes' : '',
-        STATE_WORDS[letter.state],
-        ...wayOf(letter),
-        letter.row.sending?.reason ?? letter.faults.map(({ words }) => words).join(', '),
-      ]),
-    ],
-    { escapeFormulae: true },
-  );
+  csvOf([
+    ['Row', 'Name', 'To', 'Letter', 'By hand', 'State', 'Way', 'When', 'Remark'],
+    ...letters.map((letter) => [
+      String(letter.row.position + 1),
+      letter.name,
+      letter.head?.to ?? '',
+      letter.title ?? '',
+      letter.row.byHand ? 'yes' : '',
+      STATE_WORDS[letter.state],
+      ...wayOf(letter),
+      letter.row.sending?.reason ?? letter.faults.map(({ words }) => words).join(', '),
+    ]),
+  ]);

@@ -4,7 +4,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import type { Assigned, Assignment } from '#contracts';
 import { inWords } from '#client/api';
 import { dayInWords, instantInWords } from '#client/clock';
-import { fileName, offerFile } from '#client/files';
+import { offerAs } from '#client/files';
 import { Figure, loadScreen, useShell } from '../../../shell';
 import { Button, Failed, FileDrop, Loading, Notice, SelectField } from '../../../ui';
 import { AssignmentForm } from './AssignmentForm';
@@ -176,7 +176,7 @@ function useClassZip(one: Assignment) {
       // With what reads and writes docx: fetched only by those who take something away.
       const { classZip } = await import('./classZip');
       const { blob, count } = await classZip(one, member, setDone);
-      if (count > 0) offerFile(blob, fileName(one.title, 'zip'));
+      if (count > 0) offerAs('zip', blob, one.title);
       return count;
     },
   });

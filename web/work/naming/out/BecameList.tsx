@@ -1,5 +1,5 @@
 import type { Case, TrayLine } from '#contracts';
-import { fileName, offerFile, textFile } from '#client/files';
+import { offerAs } from '#client/files';
 import { Button } from '../../../ui';
 import { renameTable, WAY_WORDS } from './renameTable';
 
@@ -22,15 +22,7 @@ export function BecameList({ one, done, isBusy, undo }: Props) {
     <section aria-label="What became what">
       <h2 className="eyebrow">What became what</h2>
       <p className="my-1 flex flex-wrap gap-x-4 gap-y-1 text-[13.5px]">
-        <Button
-          look="text"
-          onClick={() =>
-            offerFile(
-              textFile(`\uFEFF${renameTable(done)}`, 'text/csv'),
-              fileName(`${one.title} renamed`, 'csv'),
-            )
-          }
-        >
+        <Button look="text" onClick={() => offerAs('csv', renameTable(done), `${one.title} renamed`)}>
           Take the list away (CSV)
         </Button>
         <Button look="text" disabled={isBusy} onClick={() => undo(done)}>

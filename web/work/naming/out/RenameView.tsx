@@ -1,8 +1,9 @@
+import type { FormatName } from '#core/exchange';
 import { useMutation } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import type { Case, LineChange, Tray, TrayLine } from '#contracts';
 import { inWords } from '#client/api';
-import { fileName, offerFile, textFile } from '#client/files';
+import { offerAs } from '#client/files';
 import {
   FolderNames,
   nameFaultInWords,
@@ -138,13 +139,13 @@ function Elsewhere({
   const pack = useMutation({
     mutationFn: () => packed(ready, held, setCount),
     onSuccess: (archive) => {
-      offerFile(archive, fileName(one.title, 'zip'));
+      offerAs('zip', archive, one.title);
       tell('zip');
     },
     onSettled: () => setCount(null),
   });
-  const offer = (content: string, type: string, name: string, way: WayRenamed) => {
-    offerFile(textFile(content, type), name);
+  const offer = (format: FormatName, content: string, title: string, way: WayRenamed) => {
+    offerAs(format, content, title);
     tell(way);
   };
   const none = ready.length === 0;
@@ -162,22 +163,17 @@ function Elsewhere({
         </Button>
         <Button
           disabled={none}
-          onClick={() => offer(posixScript(foldersOf(ready)), 'text/x-shellscript', 'rename.sh', 'script')}
+          onClick={() => offer('sh', posixScript(foldersOf(ready)), 'rename', 'script')}
         >
           Script for macOS and Linux
         </Button>
         <Button
           disabled={none}
-          onClick={() => offer(powerShellScript(foldersOf(ready)), 'text/plain', 'rename.ps1', 'script')}
+          onClick={() => offer('ps1', powerShellScript(foldersOf(ready)), 'rename', 'script')}
         >
           Script for Windows
         </Button>
-        <Button
-          disabled={none}
-          onClick={() =>
-            offer(`\uFEFF${renameTable(ready)}`, 'text/csv', fileName(one.title, 'csv'), 'table')
-          }
-        >
+        <Button disabled={none} onClick={() => offer('csv', renameTable(ready), one.title, 'table')}>
           Table (CSV)
         </Button>
       </p>

@@ -1,3 +1,4 @@
+import { FILE_FORMATS } from '#core/exchange';
 import { Zip, ZipPassThrough } from 'fflate';
 import type { TrayLine } from '#contracts';
 import { ForPeople } from '#client/api';
@@ -36,5 +37,5 @@ export async function packed(
     tell(at + 1);
   }
   zip.end();
-  return new Blob(pieces, { type: 'application/zip' });
+  return new Blob(pieces, { type: FILE_FORMATS.zip.media });
 }

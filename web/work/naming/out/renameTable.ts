@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvOf } from '#core/exchange';
 import type { TrayLine } from '#contracts';
 
 /** How a file came to its new name, for people. */
@@ -11,13 +11,10 @@ export const WAY_WORDS: Record<NonNullable<TrayLine['renamed']>, string> = {
 
 /** What became what, as a table (CSV, RFC 4180). A cell that a spreadsheet would take for a formula is written as words. */
 export const renameTable = (lines: readonly TrayLine[]): string =>
-  Papa.unparse(
-    [
-      ['Folder', 'Old name', 'New name', 'How', 'When'],
-      ...lines.map(({ folder, name, newName, renamed, renamedAt }) => [
-        ...[folder, name, newName ?? ''],
-        ...[renamed ? WAY_WORDS[renamed] : '', renamedAt ?? ''],
-      ]),
-    ],
-    { escapeFormulae: true },
-  );
+  csvOf([
+    ['Folder', 'Old name', 'New name', 'How', 'When'],
+    ...lines.map(({ folder, name, newName, renamed, renamedAt }) => [
+      ...[folder, name, newName ?? ''],
+      ...[renamed ? WAY_WORDS[renamed] : '', renamedAt ?? ''],
+    ]),
+  ]);
