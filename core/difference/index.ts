@@ -1,6 +1,7 @@
 export { wordingWithHandChanges } from './handChanges';
 export { mergedPassage } from './mergedPassage';
 export { mergedEntry } from './mergedEntry';
+export { mergedSettings } from './mergedSettings';
 export type { MergedEntry } from './mergedEntry';
 export { entryDifference } from './entryDifference';
 export type { EntryChange } from './entryDifference';

@@ -1,3 +1,4 @@
+import { mergedSettings } from '#core/difference';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Collection, CollectionSettings } from '#contracts';
@@ -6,7 +7,7 @@ import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useBankIndex } from '../api';
 import { ClosingKeys, CueRulesOf, MAKING_IN_WORDS } from '../cues';
 import { KindsOfWorkField } from '../reach';
-import { Button, mergedSettings, Notice, Overtaken, SelectField, TextField, useUnsaved } from '../ui';
+import { Button, Notice, Overtaken, SelectField, TextField, useUnsaved } from '../ui';
 import { sameName } from './sameName';
 import { languageName, LANGUAGES } from '#core/language';
 

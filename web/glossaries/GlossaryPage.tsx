@@ -1,3 +1,4 @@
+import { mergedSettings } from '#core/difference';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -5,18 +6,7 @@ import type { Glossary, GlossarySettings } from '#contracts';
 import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useGlossaries, useTerms } from '../api';
 import { AwaitedScreen, Figure, NothingHere } from '../shell';
-import {
-  Button,
-  Failed,
-  Loading,
-  mergedSettings,
-  Notice,
-  Overtaken,
-  SelectField,
-  TextField,
-  Tick,
-  useUnsaved,
-} from '../ui';
+import { Button, Failed, Loading, Notice, Overtaken, SelectField, TextField, Tick, useUnsaved } from '../ui';
 import { KindsOfWorkField } from '../reach';
 import { LettersField } from './LettersField';
 import { TermsTable } from './TermsTable';

@@ -1,19 +1,10 @@
+import { mergedSettings } from '#core/difference';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Group, Team } from '#contracts';
 import { call, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api';
-import {
-  Button,
-  mergedSettings,
-  NameForm,
-  Notice,
-  Overtaken,
-  TextField,
-  Tick,
-  useFocusNext,
-  useUnsaved,
-} from '../ui';
+import { Button, NameForm, Notice, Overtaken, TextField, Tick, useFocusNext, useUnsaved } from '../ui';
 import { FindPerson } from './FindPerson';
 import { useNamed } from './useNamed';
 

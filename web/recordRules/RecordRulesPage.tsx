@@ -1,3 +1,4 @@
+import { mergedSettings } from '#core/difference';
 import { useMemo, useState, type FormEvent } from 'react';
 import {
   formOfRules,
@@ -10,7 +11,7 @@ import {
 import { inWords } from '#client/api';
 import { KEYS, queryClient, useChangeTeamSettings, useTeamSettings } from '../api';
 import { Figure, useLiveKeys, useShell } from '../shell';
-import { Button, Failed, Key, Loading, mergedSettings, Notice, Overtaken, useUnsaved } from '../ui';
+import { Button, Failed, Key, Loading, Notice, Overtaken, useUnsaved } from '../ui';
 import { CareRows } from './CareRows';
 import type { FaultOf } from './faultOf';
 import { OldRows } from './OldRows';

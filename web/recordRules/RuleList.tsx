@@ -1,5 +1,5 @@
 import { useRef, type ReactNode } from 'react';
-import { Button, useFocusNext } from '../ui';
+import { Button, useFocusNext, useRowKeys } from '../ui';
 
 interface Props<Row> {
   title: string;
@@ -21,6 +21,7 @@ export function RuleList<Row extends object>(list: Props<Row>) {
   const section = useRef<HTMLElement>(null);
   const adding = useRef<HTMLButtonElement>(null);
   const focusNext = useFocusNext();
+  const keys = useRowKeys(rows);
   const addOne = () => {
     put([...rows, fresh()]);
     focusNext(
@@ -39,7 +40,7 @@ export function RuleList<Row extends object>(list: Props<Row>) {
       <p className="text-[14px] text-soft">{about}</p>
       <ul>
         {rows.map((row, at) => (
-          <li key={at} className="border-b border-hair py-3">
+          <li key={keys[at]} className="border-b border-hair py-3">
             {children(row, at, (change) => put(rows.with(at, { ...row, ...change })))}
             <Button
               look="text"

@@ -109,14 +109,32 @@ describe('rules for records', () => {
     expect(settings.records?.care.map(({ label }) => label)).toEqual(['Weighing', 'Worming']);
   });
 
-  test('of one list changed by two it is asked whose holds: nothing is saved until then', async () => {
+  test('two rules that are added at once both hold, and who types stays in the rule they type in', async () => {
+    await show();
+    await userEvent.click(careDue().getByRole('button', { name: 'Add a rule' }));
+    await userEvent.keyboard('Dental');
+    await meanwhile({ ...RULES, care: [care('Weighing'), care('Worming'), care('Chip')] });
+    expect(due()).toEqual(['Weighing', 'Worming', 'Chip', 'Dental']);
+    await userEvent.keyboard(' check');
+    expect(due()).toEqual(['Weighing', 'Worming', 'Chip', 'Dental check']);
+    const again = careDue().getAllByRole('textbox', { name: 'Again after' })[3]!;
+    await userEvent.clear(again);
+    await userEvent.type(again, '2 y');
+    await userEvent.click(save());
+    await screen.findByText('Saved: they hold for all cases now.');
+    expect(settings.records?.care.map(({ label }) => label)).toEqual([
+      ...['Weighing', 'Worming', 'Chip', 'Dental check'],
+    ]);
+  });
+
+  test('of one rule changed by two it is asked whose holds: nothing is saved until then', async () => {
     await show();
     await userEvent.type(careDue().getByRole('textbox', { name: 'What is due' }), '!');
-    await meanwhile({ ...RULES, care: [care('Worming'), care('Weighing')] });
+    await meanwhile({ ...RULES, care: [care('Deworming'), care('Weighing')] });
     expect(due()).toEqual(['Worming!']);
     expect(save().disabled).toBe(true);
     await userEvent.click(screen.getByRole('button', { name: 'Use the current version' }));
-    expect(due()).toEqual(['Worming', 'Weighing']);
+    expect(due()).toEqual(['Deworming', 'Weighing']);
     expect(saves()).toEqual([]);
   });
 

@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
 import type { HouseWordGiven } from '#contracts';
-import { isSame } from '#core/difference';
+import { isSame, mergedSettings } from '#core/difference';
 import { languageName, LANGUAGES } from '#core/language';
-import { Button, mergedSettings, Notice, Overtaken, SelectField, TextField, Tick, useUnsaved } from '../ui';
+import { Button, Notice, Overtaken, SelectField, TextField, Tick, useUnsaved } from '../ui';
 
 const listed = (text: string) =>
   text

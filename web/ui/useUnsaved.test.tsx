@@ -1,7 +1,7 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
 import { act, cleanup, renderHook } from '@testing-library/react';
-import fc from 'fast-check';
-import { mergedSettings, useUnsaved } from './useUnsaved';
+import { mergedSettings } from '#core/difference';
+import { useUnsaved } from './useUnsaved';
 
 interface Settings {
   name: string;
@@ -80,23 +80,4 @@ test('the order in which a store gives settings back is no change', () => {
   const { result } = used();
   act(() => result.current.set({ leadIn: ',', name: 'Ward' }));
   expect(result.current.changed).toBe(false);
-});
-
-test('two changes made one hold both of them, whichever is called mine; what both changed otherwise is not guessed', () => {
-  const settings = fc.record({ a: fc.nat(2), b: fc.nat(2), c: fc.nat(2) });
-  fc.assert(
-    fc.property(settings, settings, settings, (base, mine, theirs) => {
-      const merged = mergedSettings(mine, base, theirs);
-      expect(mergedSettings(theirs, base, mine)).toEqual(merged);
-      for (const key of ['a', 'b', 'c'] as const) {
-        if (merged === null) continue;
-        const wanted = mine[key] === base[key] ? theirs[key] : mine[key];
-        expect(merged[key]).toBe(wanted);
-      }
-      const clash = (['a', 'b', 'c'] as const).some(
-        (key) => mine[key] !== base[key] && theirs[key] !== base[key] && mine[key] !== theirs[key],
-      );
-      expect(merged === null).toBe(clash);
-    }),
-  );
 });

@@ -3,17 +3,6 @@ import { isSame } from '#core/difference';
 
 type Merge<T> = (mine: T, base: T, theirs: T) => T | null;
 
-/** Two changes of the same settings made one, setting by setting; null where both changed one of them, and differently. */
-export function mergedSettings<T extends object>(mine: T, base: T, theirs: T): T | null {
-  const merged = { ...theirs };
-  for (const key of Object.keys(mine) as (keyof T)[]) {
-    if (isSame(mine[key], base[key]) || isSame(mine[key], theirs[key])) continue;
-    if (!isSame(theirs[key], base[key])) return null;
-    merged[key] = mine[key];
-  }
-  return merged;
-}
-
 interface Unsaved<T> {
   value: T;
   set: (value: T) => void;

@@ -46,7 +46,7 @@ function OpenBatch({ one, batch }: { one: Case; batch: Batch }) {
   const index = useBankIndex();
   const made = useLetters(one, batch);
   const fields = useFieldNames(batch);
-  const { mutate: keep, error, isPending: isKeeping } = useSetupChange(one.id);
+  const { keep, error, isKeeping } = useSetupChange(one.id);
   const asked = params.get('show') as View | null;
   // As it was when the batch was opened: the first rule is no reason to go on to the letters.
   const [usual] = useState(() => usualView(batch));
@@ -78,7 +78,7 @@ function OpenBatch({ one, batch }: { one: Case; batch: Batch }) {
     return (
       <>
         {told}
-        <OutView {...{ one, batch, setup, made, keep }} />
+        <OutView {...{ one, batch, setup, made, keep, isKeeping }} />
       </>
     );
   return <LettersView {...{ one, setup, index, made }} />;

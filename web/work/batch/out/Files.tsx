@@ -2,7 +2,7 @@ import { useCallback, useState } from 'react';
 import { inWords } from '#client/api';
 import { addressLabel, type BatchSetup } from '#core/batch';
 import type { WayOut } from '#contracts';
-import { Button, Notice, SelectField, TextField } from '../../../ui';
+import { Button, Notice, SelectField, TextField, useTypedUntilKept } from '../../../ui';
 import type { Letter } from '../letterMaker';
 import { useRowChanges } from '../useBatch';
 import { countLetters } from './countLetters';
@@ -29,22 +29,21 @@ interface Props {
   setup: BatchSetup;
   checked: readonly Letter[];
   keep: (setup: BatchSetup) => void;
+  /** Whether something is on its way to be kept. */
+  isKeeping: boolean;
 }
 
 /** How files are called: kept on leaving. */
-function FileNames({ setup, keep }: Pick<Props, 'setup' | 'keep'>) {
-  const [pattern, setPattern] = useState<string | null>(null);
+function FileNames({ setup, keep, isKeeping }: Pick<Props, 'setup' | 'keep' | 'isKeeping'>) {
+  const line = useTypedUntilKept(setup.fileNames, (fileNames) => keep({ ...setup, fileNames }), isKeeping);
   return (
     <TextField
       label="Files are called"
       hint={`{n} is the number of the row; columns between braces, such as {${setup.columns[0]?.head ?? 'Name'}}.`}
-      value={pattern ?? setup.fileNames}
+      value={line.words}
       maxLength={200}
-      onChange={({ target }) => setPattern(target.value)}
-      onBlur={() => {
-        if (pattern !== null && pattern !== setup.fileNames) keep({ ...setup, fileNames: pattern });
-        setPattern(null);
-      }}
+      onChange={({ target }) => line.type(target.value)}
+      onBlur={line.leave}
     />
   );
 }
@@ -122,7 +121,7 @@ function Made({ made, checked, mark }: MadeProps) {
 }
 
 /** Letters go out as files, or on paper. */
-export function Files({ of, title, setup, checked, keep }: Props) {
+export function Files({ of, title, setup, checked, keep, isKeeping }: Props) {
   const [form, setForm] = useState<Form>('docx');
   const [isPrinting, setPrinting] = useState(false);
   const [printed, setPrinted] = useState<readonly Letter[]>([]);
@@ -147,7 +146,7 @@ export function Files({ of, title, setup, checked, keep }: Props) {
           ))}
         </SelectField>
         {form === 'into-docx' && <PlaceInDocuments {...{ of, setup, keep }} letters={checked} />}
-        {(form.endsWith('each') || form === 'into-docx') && <FileNames {...{ setup, keep }} />}
+        {(form.endsWith('each') || form === 'into-docx') && <FileNames {...{ setup, keep, isKeeping }} />}
         <p className="flex flex-wrap items-baseline gap-3">
           <Button
             disabled={count === 0 || write.isPending}

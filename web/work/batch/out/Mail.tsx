@@ -1,10 +1,9 @@
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
 import type { LetterFault } from '#contracts';
 import { call, inWords } from '#client/api';
 import type { BatchSetup } from '#core/batch';
 import { KEYS, queryClient } from '../../../api';
-import { Button, Notice } from '../../../ui';
+import { Button, Notice, useTypedUntilKept } from '../../../ui';
 import type { Letter } from '../letterMaker';
 import { STATE_WORDS } from '../stateWords';
 import { letterCount } from './letterCount';
@@ -17,16 +16,20 @@ interface Props {
   checked: readonly Letter[];
   byServer: boolean;
   keep: (setup: BatchSetup) => void;
+  /** Whether something is on its way to be kept. */
+  isKeeping: boolean;
 }
 
+const isPace = (words: string): boolean =>
+  /^\d{1,3}$/.test(words.trim()) && Number(words) >= 1 && Number(words) <= 600;
+
 /** How many go in a minute: kept on leaving, where it is a number that can be. */
-function Pace({ setup, keep }: Pick<Props, 'setup' | 'keep'>) {
-  const [words, setWords] = useState<string | null>(null);
-  const settle = () => {
-    const pace = Math.round(Number(words));
-    if (words !== null && pace >= 1 && pace <= 600 && pace !== setup.pace) keep({ ...setup, pace });
-    setWords(null);
-  };
+function Pace({ setup, keep, isKeeping }: Pick<Props, 'setup' | 'keep' | 'isKeeping'>) {
+  const line = useTypedUntilKept(
+    String(setup.pace),
+    (words) => (isPace(words) ? keep({ ...setup, pace: Number(words) }) : line.giveUp()),
+    isKeeping,
+  );
   return (
     <label className="inline-flex items-baseline gap-2 text-[14px]">
       <input
@@ -35,9 +38,9 @@ function Pace({ setup, keep }: Pick<Props, 'setup' | 'keep'>) {
         max={600}
         aria-label="Letters a minute"
         className="live-word w-16"
-        value={words ?? setup.pace}
-        onChange={({ target }) => setWords(target.value)}
-        onBlur={settle}
+        value={line.words}
+        onChange={({ target }) => line.type(target.value)}
+        onBlur={line.leave}
       />
       a minute
     </label>
@@ -142,7 +145,7 @@ function UnderWay({ waiting, stop }: { waiting: number; stop: Mailing['stop'] })
 }
 
 /** Letters go out by mail: one behind the other, each once; stopped and gone on with. */
-export function Mail({ of, setup, letters, checked, byServer, keep }: Props) {
+export function Mail({ of, setup, letters, checked, byServer, keep, isKeeping }: Props) {
   const { send, stop, done, faults } = useMailing(of);
   const waiting = letters.filter(({ state }) => state === 'on-its-way').length;
   const doubtful = checked.filter(({ row }) => faults.some((fault) => fault.row === row.id && fault.isDoubt));
@@ -163,7 +166,7 @@ export function Mail({ of, setup, letters, checked, byServer, keep }: Props) {
         >
           {send.isPending ? `Passing on … ${done.toLocaleString()}` : `Send ${letterCount(checked.length)}`}
         </Button>
-        <Pace {...{ setup, keep }} />
+        <Pace {...{ setup, keep, isKeeping }} />
         {canStop && (
           <Button onClick={() => stop.mutate()} disabled={stop.isPending}>
             Stop

@@ -15,10 +15,12 @@ interface Props {
   setup: BatchSetup;
   made: LettersMade;
   keep: (setup: BatchSetup) => void;
+  /** Whether something is on its way to be kept. */
+  isKeeping: boolean;
 }
 
 /** How the letters of a batch go out; and what went where. */
-export function OutView({ one, batch, setup, made, keep }: Props) {
+export function OutView({ one, batch, setup, made, keep, isKeeping }: Props) {
   const { letters, isReady, done } = made;
   const checked = letters.filter(({ state }) => state === 'checked');
   const of = one.id;
@@ -35,8 +37,8 @@ export function OutView({ one, batch, setup, made, keep }: Props) {
       {!isReady && <FillingIn done={done} />}
       {/* Not taken away meanwhile: what is being sent or written goes on. */}
       <div hidden={!isReady}>
-        <Mail {...{ of, setup, checked, keep, letters }} byServer={batch.byServer} />
-        <Files {...{ of, setup, checked, keep }} title={one.title} />
+        <Mail {...{ of, setup, checked, keep, isKeeping, letters }} byServer={batch.byServer} />
+        <Files {...{ of, setup, checked, keep, isKeeping }} title={one.title} />
         <Again {...{ one, setup }} />
       </div>
     </Figure>

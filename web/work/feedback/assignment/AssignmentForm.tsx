@@ -1,9 +1,10 @@
+import { mergedSettings } from '#core/difference';
 import { useMemo, useState } from 'react';
 import type { Assignment, NewAssignment } from '#contracts';
 import { peopleFromLines } from '#core/work';
 import { useTeam } from '../../../api';
 import { useShell } from '../../../shell';
-import { Button, mergedSettings, Overtaken, Refused, TextField, Tick, useUnsaved } from '../../../ui';
+import { Button, Overtaken, Refused, TextField, Tick, useUnsaved } from '../../../ui';
 import { CriteriaEditor, criteriaWritten, writtenCriteria, type WrittenCriterion } from './CriteriaEditor';
 import { useSaveAssignment } from './useAssignment';
 
