@@ -27,7 +27,7 @@ const isPace = (words: string): boolean =>
 function Pace({ setup, keep, isKeeping }: Pick<Props, 'setup' | 'keep' | 'isKeeping'>) {
   const line = useTypedUntilKept(
     String(setup.pace),
-    (words) => (isPace(words) ? keep({ ...setup, pace: Number(words) }) : line.giveUp()),
+    (words) => keep({ ...setup, pace: Number(words) }),
     isKeeping,
   );
   return (
@@ -40,7 +40,7 @@ function Pace({ setup, keep, isKeeping }: Pick<Props, 'setup' | 'keep' | 'isKeep
         className="live-word w-16"
         value={line.words}
         onChange={({ target }) => line.type(target.value)}
-        onBlur={line.leave}
+        onBlur={isPace(line.words) ? line.leave : line.giveUp}
       />
       a minute
     </label>
