@@ -5,7 +5,7 @@ import path from 'node:path';
 import { chromium, type BrowserContext, type Page, type Worker } from '@playwright/test';
 import { buildCompanion } from '../scripts/companion.mjs';
 import { buildElsewhere, serveElsewhere } from '../scripts/elsewhere.mjs';
-import { expect } from './test';
+import { expect, saveData } from './test';
 
 /** A browser with the companion in it, and pages of others for it to work on. */
 export interface Elsewhere {
@@ -41,6 +41,7 @@ export async function startElsewhere(folder: string): Promise<Elsewhere> {
       ...[`--disable-extensions-except=${extension}`, `--load-extension=${extension}`],
     ],
   });
+  await saveData(context);
   const background = context.serviceWorkers()[0] ?? (await context.waitForEvent('serviceworker'));
   const { host } = new URL(background.url());
   return {

@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import AxeBuilder from '@axe-core/playwright';
-import { test as base, expect, type Page } from '@playwright/test';
+import { test as base, expect, type BrowserContext, type Page } from '@playwright/test';
 import type { Beginning } from '../contracts';
 import { RunningServer } from './runningServer';
 
@@ -15,6 +15,8 @@ interface Fixtures {
 }
 
 interface WorkerFixtures {
+  /** Browsers are set to save data: else each would fetch and begin every screen ahead, which takes as long as most tests. */
+  savesData: void;
   /** Gives a server, on its own copy of the demo, to one after another: the last one's again where both have the same key. */
   serverFor: (key: string, atHand: number) => Promise<RunningServer>;
 }
@@ -23,6 +25,10 @@ export type Member = 'Imke Tarrow' | 'Odile Brandt' | 'Desta Wynne' | 'Ruan Pell
 
 /** So many times slower than this machine each page runs, where `E2E_SLOWER` says so: it finds what rests on who is quicker. */
 const SLOWER = Number(process.env.E2E_SLOWER ?? 1);
+
+/** Has the pages of a context think that the browser is set to save data. */
+export const saveData = (context: BrowserContext): Promise<unknown> =>
+  context.addInitScript(() => Object.defineProperty(navigator, 'connection', { value: { saveData: true } }));
 
 /** Begins a session for a demo member, as their button on the first page does. */
 async function beginSession({ request }: Page, url: string, member: Member): Promise<void> {
@@ -65,6 +71,19 @@ async function serverOnCopy(atHand: number): Promise<{ server: RunningServer; en
  */
 export const test = base.extend<Fixtures, WorkerFixtures>({
   atHand: [5000, { option: true }],
+  savesData: [
+    async ({ browser }, use) => {
+      const newContext = browser.newContext.bind(browser);
+      browser.newContext = async (options) => {
+        const context = await newContext(options);
+        // One that is to open without the server must have every file.
+        if (options?.serviceWorkers !== 'allow') await saveData(context);
+        return context;
+      };
+      await use();
+    },
+    { scope: 'worker', auto: true },
+  ],
   serverFor: [
     async ({}, use) => {
       const running: (Awaited<ReturnType<typeof serverOnCopy>> & { key: string })[] = [];

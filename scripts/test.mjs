@@ -76,9 +76,37 @@ const IMAGES = {
 
 await runTogether([...(wants('unit') ? [IMAGES] : []), ...(wants('static') ? STATIC : [])]);
 
-/** Tests of the server in which it makes no difference what the store is. */
-const STORE_ALIKE =
-  'rights|leaks|upkeep|earlierSchemas|people/people|ownerSees|access|http/|context/|doubles/|phrases/|reviews/';
+/**
+ * Tests of the server in which it makes a difference what the store is: several at once and in turns, large acts in pieces, what processes tell
+ * each other, files, searching, a whole store in a backup. What goes by plain statements alone is the same PostgreSQL either way.
+ */
+const STORE_OWN = [
+  ...[
+    'server/api',
+    'server/sequences',
+    'server/db/',
+    'server/backup/backup',
+    'server/steps/',
+    'server/streams/',
+  ],
+  ...[
+    'server/jobs/',
+    'server/files/',
+    'server/fileStore/',
+    'server/imports/',
+    'server/termLists/',
+    'server/post/',
+  ],
+  ...['server/bank/(together|manyEntries|largeBank|sentAgain|includes)', 'server/wastebasket/wastebasket'],
+  ...[
+    'server/cases/(leaves|changeCase|findCases)',
+    'server/usage/',
+    'server/sendings/',
+    'server/dictionaries/',
+  ],
+  ...['server/work/batch/rows', 'server/work/reply/', 'server/work/admission/', 'server/glossaries/'],
+];
+const STORE_ALIKE = 'upkeep|earlierSchemas|keptStatements';
 
 await installing;
 for (const { name, leftOut } of PACKAGES)
@@ -89,8 +117,7 @@ if (wants('unit')) {
   run('Unit tests, and HTTP tests', tool('jest'), [], { env: jestEnv });
   if (isThere('postgresql'))
     withPostgres((url) =>
-      // What any store answers alike was run above: rights route by route, passwords, what is computed of what is read. Here what stores do their own way.
-      run('HTTP tests on PostgreSQL', tool('jest'), ['server', '--testPathIgnorePatterns', STORE_ALIKE], {
+      run('HTTP tests on PostgreSQL', tool('jest'), [...STORE_OWN, '--testPathIgnorePatterns', STORE_ALIKE], {
         env: { ...jestEnv, TEST_DATABASE_URL: url },
       }),
     );

@@ -1,6 +1,7 @@
 import type { createBrowserRouter } from 'react-router';
 import { Workbox } from 'workbox-window';
 import { isWritten } from '#client/atHand';
+import { isDataSaved } from './isDataSaved';
 
 type Router = ReturnType<typeof createBrowserRouter>;
 
@@ -16,6 +17,8 @@ const SETTLED_MS = 200;
 export function openWithoutServer(router: Router): void {
   // Without TLS browsers have none.
   if (!('serviceWorker' in navigator)) return;
+  // It would fetch every file. One that is there already is kept up to date.
+  if (isDataSaved() && !navigator.serviceWorker.controller) return;
   const worker = new Workbox('/service-worker.js');
   let isWaiting = false;
   let isTaken = false;

@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 39,
+    day: '2026-12-01',
+    title: 'Two who change a batch or its rules at once',
+    words:
+      'Both changes now hold: of the rules for records, of a batch and of other settings each item is put together by itself, and you are asked only where both of you changed the same one. Your finished texts can be downloaded however long and alike their titles are.',
+    at: { label: 'Rules for records', to: '/record-rules' },
+  },
+  {
     number: 38,
     day: '2026-12-01',
     title: 'A wording that was removed is back with Undo',
