@@ -8,3 +8,4 @@ export { KNOWN, ORDINARY, SENTENCES, UNSEEN } from './personalSentences';
 export { TRIED } from './triedSentences';
 export { about, coded, lines, patient, readMade, seen, words } from './madeResources';
 export { THREE_RECORDS } from './threeRecords';
+export { docxParagraph, docxPart, docxParts, docxRun } from './docxParts';

@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { pipeline } from 'node:stream/promises';
-import type { Router } from 'express';
+import type { Response, Router } from 'express';
 import type { Backup } from '#contracts';
 import type { Context } from '../context';
 import { bind, notFound, Refusal } from '../http';
@@ -13,6 +13,9 @@ import { backupsIn, keepBackup } from './keepBackup';
 import { withPast } from './openPast';
 import { NotBackup } from './readBackup';
 import { roomOf } from './roomOf';
+
+/** A backup, with the path of its file. */
+type KeptBackup = Backup & { file: string };
 
 const TELL_MS = 150;
 
@@ -39,13 +42,35 @@ async function orRefused<T>(work: Promise<T>) {
   }
 }
 
+/** Makes a backup because a member wants one, with its line in the trail. Throws a NotBackup where none are made. */
+async function madeByHand(context: Context, by: string, tell: (progress: number) => void): Promise<Backup> {
+  const made = await keepBackup(context, 'by hand', tell);
+  if (!made) throw new NotBackup('No backups are made here: ELDERLEAF_BACKUPS is off.');
+  await writeTrail(context.db, context.now(), { by, act: 'backup-made', subject: made.name });
+  return made;
+}
+
+/** Sends a backup as a file to be saved. */
+async function sendBackup({ name, bytes, file }: KeptBackup, response: Response): Promise<void> {
+  response.attachment(name);
+  response.set({
+    'Content-Type': 'application/octet-stream',
+    'Cache-Control': 'private, no-store, no-transform',
+    'Content-Length': String(bytes),
+  });
+  await pipeline(fs.createReadStream(file), response).catch((error: unknown) => {
+    // Who asked went away.
+    if ((error as NodeJS.ErrnoException).code !== 'ERR_STREAM_PREMATURE_CLOSE') throw error;
+  });
+}
+
 /** The backups of the store: made, looked into, brought back in part. */
 export function backupRoutes(router: Router, context: Context): void {
   const { settings } = context;
   const folder = settings.backupFolder;
 
   /** One of the backups, by its name among those that are there: no path leads out of their folder. */
-  function oneOf(name: string): Backup & { file: string } {
+  function oneOf(name: string): KeptBackup {
     const known = backupsIn(folder).find((one) => one.name === name);
     if (!known) throw notFound();
     return { ...known, file: path.join(folder!, known.name) };
@@ -59,33 +84,14 @@ export function backupRoutes(router: Router, context: Context): void {
   bind(router, context, 'room', () => roomOf(context));
 
   bindLong(router, context, 'makeBackup', ({ member }) =>
-    followed((tell) =>
-      orRefused(
-        (async () => {
-          const made = await keepBackup(context, 'by hand', tell);
-          if (!made) throw new NotBackup('No backups are made here: ELDERLEAF_BACKUPS is off.');
-          const done = { by: member.id, act: 'backup-made' as const, subject: made.name };
-          await writeTrail(context.db, context.now(), done);
-          return made;
-        })(),
-      ),
-    ),
+    followed((tell) => orRefused(madeByHand(context, member.id, tell))),
   );
 
   bind(router, context, 'backupFile', async ({ member, params, response }) => {
-    const { name, bytes, file } = oneOf(params.backup);
-    const done = { by: member.id, act: 'backup-downloaded' as const, subject: name };
+    const one = oneOf(params.backup);
+    const done = { by: member.id, act: 'backup-downloaded' as const, subject: one.name };
     await writeTrail(context.db, context.now(), done);
-    response.attachment(name);
-    response.set({
-      'Content-Type': 'application/octet-stream',
-      'Cache-Control': 'private, no-store, no-transform',
-      'Content-Length': String(bytes),
-    });
-    await pipeline(fs.createReadStream(file), response).catch((error: unknown) => {
-      // Who asked went away.
-      if ((error as NodeJS.ErrnoException).code !== 'ERR_STREAM_PREMATURE_CLOSE') throw error;
-    });
+    await sendBackup(one, response);
     // Answered already, as the route's `stream` says.
     return undefined;
   });

@@ -1,10 +1,8 @@
 import { isDeepStrictEqual } from 'node:util';
-import { and, asc, eq, isNull, ne, or } from 'drizzle-orm';
 import type { Router } from 'express';
-import { commentsOf, earlierUses, markingsOf, type DraftDocument } from '#core/draft';
+import { commentsOf, markingsOf, type DraftDocument } from '#core/draft';
 import { kindOf } from '#core/work';
 import type { Context } from '../context';
-import { cases, casesGiven, drafts } from '../db';
 import { bind, notFound, Refusal } from '../http';
 import { beginDraft, nameDraft, openDraft, toldOf } from './beginDraft';
 import { givenCase, givenTo, ownDraft, toDraft } from './caseAccess';
@@ -13,6 +11,7 @@ import { finishedTexts } from './finishedTexts';
 import { holdDraftFiles } from './draftFiles';
 import { takeBackWaiting } from './takeBackWaiting';
 import { keepState, stateOf, statesOf } from './draftStates';
+import { usesBefore } from './usesBefore';
 
 /** Tells those who see each other's comments or markings on a case that some are others now. */
 async function tellOfComments(
@@ -28,6 +27,27 @@ async function tellOfComments(
   if (isDeepStrictEqual(seen(draft.document), seen(now))) return;
   for (const one of await givenTo(db, draft.case))
     if (one !== member) await events.tell(one, { type: 'comments-changed', case: draft.case });
+}
+
+type OwnDraft = Awaited<ReturnType<typeof ownDraft>>;
+
+/** Saves what is written on a draft, with the state that it was in. Throws where it is finished, or was saved by another meanwhile. */
+async function saveDraft(
+  context: Context,
+  draft: OwnDraft,
+  { document, over }: { document: DraftDocument; over?: boolean | undefined },
+  version: number,
+) {
+  const { author } = draft;
+  if (draft.state === 'finished')
+    throw new Refusal('not-allowed', 'This draft is finished: reopen it to change it.');
+  const values = { document, ...toldOf(document) };
+  const saved = await changeDraft(context, author, draft.id, version, values, async (tx) => {
+    await holdDraftFiles(tx, author, draft.id, document);
+    await keepState(context, tx, draft.id, draft.document, over ? 'saved-over' : 'written');
+  });
+  await tellOfComments(context, author, draft, document);
+  return saved;
 }
 
 /** Drafts: opening one, autosave, finishing, reopening. */
@@ -46,44 +66,15 @@ export function draftRoutes(router: Router, context: Context): void {
     nameDraft(context, member.id, params.draft, body.title),
   );
 
-  bind(router, context, 'earlierUses', async ({ member, params }) => {
-    const draft = await ownDraft(db, member.id, params.draft);
-    const { id, number } = await givenCase(db, member.id, draft.case);
-    const rows = await db
-      .select({ document: drafts.document })
-      .from(drafts)
-      .innerJoin(cases, eq(cases.id, drafts.case))
-      .innerJoin(casesGiven, and(eq(casesGiven.case, cases.id), eq(casesGiven.member, member.id)))
-      .where(
-        and(
-          eq(drafts.author, member.id),
-          // Of other cases only the same number means the same person: two people may share a name.
-          number === null ? eq(cases.id, id) : or(eq(cases.id, id), eq(cases.number, number)),
-          ne(drafts.id, draft.id),
-          isNull(drafts.deletion),
-        ),
-      )
-      .orderBy(asc(drafts.savedAt));
-    return rows.flatMap(({ document }) => earlierUses(document));
-  });
+  bind(router, context, 'earlierUses', ({ member, params }) => usesBefore(db, member.id, params.draft));
 
   bind(router, context, 'draft', async ({ member, params }) =>
     toDraft(await ownDraft(db, member.id, params.draft)),
   );
 
-  bind(router, context, 'saveDraft', async ({ member, params, body, version }) => {
-    const draft = await ownDraft(db, member.id, params.draft);
-    if (draft.state === 'finished')
-      throw new Refusal('not-allowed', 'This draft is finished: reopen it to change it.');
-    const { document, over } = body;
-    const values = { document, ...toldOf(document) };
-    const saved = await changeDraft(context, member.id, draft.id, version, values, async (tx) => {
-      await holdDraftFiles(tx, member.id, draft.id, document);
-      await keepState(context, tx, draft.id, draft.document, over ? 'saved-over' : 'written');
-    });
-    await tellOfComments(context, member.id, draft, document);
-    return saved;
-  });
+  bind(router, context, 'saveDraft', async ({ member, params, body, version }) =>
+    saveDraft(context, await ownDraft(db, member.id, params.draft), body, version),
+  );
 
   bind(router, context, 'finishDraft', async ({ member, params, version }) => {
     return finishDraft(context, await ownDraft(db, member.id, params.draft), version);

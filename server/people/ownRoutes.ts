@@ -1,7 +1,7 @@
 import { hash, verify } from '@node-rs/argon2';
 import { and, desc, eq, gt, ne } from 'drizzle-orm';
 import type { Router } from 'express';
-import { ROUTES } from '#contracts';
+import { ROUTES, type Member } from '#contracts';
 import { limitTries, bind, notFound, Refusal } from '../http';
 import { memberColumns, sessionOf } from '../auth';
 import type { Context } from '../context';
@@ -10,6 +10,28 @@ import { writeTrail } from '../trail';
 
 /** So much of a session's hash tells it from the member's others; what is shown is no secret. */
 const SHOWN = 16;
+
+/** Sets a member's password, and ends their other sessions. Throws where the one they have is not what they say. */
+async function changePassword(
+  context: Context,
+  { id, name }: Member,
+  { old, password }: { old: string; password: string },
+  current: string,
+): Promise<void> {
+  const { db, events } = context;
+  const [row] = await db.select().from(members).where(eq(members.id, id));
+  // Members of the demo have none: theirs cannot be set, or nobody else could try the demo as them.
+  const isRight = row?.passwordHash && (await verify(row.passwordHash, old).catch(() => false));
+  if (!isRight)
+    throw new Refusal('wrong-password', 'That is not your current password. Nothing was changed.');
+  const passwordHash = await hash(password);
+  await db.transaction(async (tx) => {
+    await tx.update(members).set({ passwordHash }).where(eq(members.id, id));
+    await tx.delete(sessions).where(and(eq(sessions.member, id), ne(sessions.tokenHash, current)));
+    await writeTrail(tx, context.now(), { by: id, act: 'password-changed', subject: name });
+  });
+  await events.sessionsEnded(id, current);
+}
 
 /** What members do about themselves: their details, password and sessions. */
 export function ownRoutes(router: Router, context: Context): void {
@@ -38,19 +60,7 @@ export function ownRoutes(router: Router, context: Context): void {
   });
 
   bind(router, context, 'changePassword', async ({ member, body, request }) => {
-    const [row] = await db.select().from(members).where(eq(members.id, member.id));
-    // Members of the demo have none: theirs cannot be set, or nobody else could try the demo as them.
-    const isRight = row?.passwordHash && (await verify(row.passwordHash, body.old).catch(() => false));
-    if (!isRight)
-      throw new Refusal('wrong-password', 'That is not your current password. Nothing was changed.');
-    const passwordHash = await hash(body.password);
-    const current = sessionOf(request);
-    await db.transaction(async (tx) => {
-      await tx.update(members).set({ passwordHash }).where(eq(members.id, member.id));
-      await tx.delete(sessions).where(and(eq(sessions.member, member.id), ne(sessions.tokenHash, current)));
-      await writeTrail(tx, context.now(), { by: member.id, act: 'password-changed', subject: member.name });
-    });
-    await events.sessionsEnded(member.id, current);
+    await changePassword(context, member, body, sessionOf(request));
     return undefined;
   });
 

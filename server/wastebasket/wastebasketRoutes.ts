@@ -1,15 +1,16 @@
-import { and, count, eq, inArray, isNull, sql } from 'drizzle-orm';
+import { count, eq } from 'drizzle-orm';
 import type { Router } from 'express';
 import type { Deletion, TeamSettings } from '#contracts';
-import { announceChanges, holdTree, includedIds, rightsFor, visibleEntries, writeWordsLeft } from '../bank';
+import { announceChanges, holdTree, writeWordsLeft } from '../bank';
 import type { Context } from '../context';
-import { type Queries, collections, deletions, drafts, entries, teamSettings } from '../db';
+import { type Queries, collections, deletions, entries, teamSettings } from '../db';
 import { ownDraft, tellOfCase } from '../cases';
 import { bind, notFound, Refusal } from '../http';
 import { writeTrail } from '../trail';
 import { deleteDraft } from './deleting';
 import { emptyWastebasket, purge, settingsOf } from './emptying';
 import { settingsInWords } from './settingsInWords';
+import { touchedBy } from './touched';
 import { oneUndoable, restoreFor, undoable } from './undoable';
 
 /** Sets what is given of the team's settings, with its lines in the trail; gives all of them as they are then. */
@@ -56,26 +57,7 @@ async function purgeOne(context: Context, tx: Queries, by: string, known: Deleti
 export function wastebasketRoutes(router: Router, context: Context): void {
   const { db, events } = context;
 
-  bind(router, context, 'touched', async ({ member, body }) => {
-    const wanted = new Set(body.entries);
-    const rights = await rightsFor(db, member.id);
-    const seen = await visibleEntries(db, member.id, body.entries);
-    const holding = await db
-      .select({ id: entries.id, collection: entries.collection, content: entries.content })
-      .from(entries)
-      .where(and(isNull(entries.deletion), sql`${entries.content}::text like '%"include"%'`));
-    const within = holding.filter(
-      ({ id, collection, content }) =>
-        !wanted.has(id) && rights.has(collection) && includedIds(content).some((held) => seen.has(held)),
-    );
-    const held = sql<string>`placed.value ->> 'entry'`;
-    const [found] = await db
-      .select({ count: sql<number>`count(distinct ${drafts.id})::int` })
-      .from(drafts)
-      .innerJoin(sql`jsonb_each(${drafts.document} -> 'attrs' -> 'placements') as placed`, sql`true`)
-      .where(and(eq(drafts.state, 'open'), isNull(drafts.deletion), inArray(held, [...seen.keys(), ''])));
-    return { within: within.map(({ id, content }) => ({ id, title: content.title })), drafts: found!.count };
-  });
+  bind(router, context, 'touched', ({ member, body }) => touchedBy(db, member.id, body.entries));
 
   bind(router, context, 'deleteDraft', async ({ member, params, version }) => {
     const draft = await ownDraft(db, member.id, params.draft);
