@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
 import { X } from 'lucide-react';
 import type { Collection, GrantedTo, Sharing, Team } from '#contracts';
-import { rightsOf, type Grantee } from '#core/rights';
+import { granteeKey, mergedGrants, rightsOf, type Grantee } from '#core/rights';
 import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useSharing, useTeam } from '../api';
 import { useShell } from '../shell';
@@ -15,13 +15,21 @@ const LEVELS: [GrantedTo['right'], string][] = [
 ];
 const inWordsOf = Object.fromEntries(LEVELS) as Record<GrantedTo['right'], string>;
 
-const keyOf = (to: Grantee) => (to.kind === 'team' ? 'team' : `${to.kind} ${to.id}`);
-
 /** All, then groups, then members: in one order, whoever named them first. */
 const RANK = { team: 0, group: 1, member: 2 } as const;
-const placeOf = ({ to }: GrantedTo) => `${RANK[to.kind]} ${keyOf(to)}`;
+const placeOf = ({ to }: GrantedTo) => `${RANK[to.kind]} ${granteeKey(to)}`;
 const inOrder = (grants: readonly GrantedTo[]) =>
   [...grants].sort((a, b) => placeOf(a).localeCompare(placeOf(b)));
+
+/** Two changes of what is granted made one. */
+function inOrderMerged(
+  mine: readonly GrantedTo[],
+  base: readonly GrantedTo[],
+  theirs: readonly GrantedTo[],
+): GrantedTo[] | null {
+  const merged = mergedGrants(mine, base, theirs);
+  return merged && inOrder(merged);
+}
 
 /** Everyone something can be granted to, by key, as they are called. */
 function granteesOf({ members, groups }: Team): Map<string, { to: Grantee; name: string }> {
@@ -30,7 +38,7 @@ function granteesOf({ members, groups }: Team): Map<string, { to: Grantee; name:
     ...groups.map(({ id, name }) => ({ to: { kind: 'group', id } as const, name: `${name} (group)` })),
     ...members.map(({ id, name }) => ({ to: { kind: 'member', id } as const, name })),
   ];
-  return new Map(all.map((one) => [keyOf(one.to), one]));
+  return new Map(all.map((one) => [granteeKey(one.to), one]));
 }
 
 /** Whether a member would keep it, by what it grants and by what is passed down to it. */
@@ -124,13 +132,17 @@ const ShareWith = ({ others, add }: ShareWithProps) => (
 /** Who may do what: changed here, and saved together. */
 function SharingEditor({ collection, sharing, team }: EditorProps) {
   const { member } = useShell();
-  const unsaved = useUnsaved(inOrder(sharing.grants), sharing.version);
+  const unsaved = useUnsaved<readonly GrantedTo[]>(inOrder(sharing.grants), sharing.version, inOrderMerged);
   const { value: grants, set: setGrants, changed } = unsaved;
   const grantees = granteesOf(team);
-  const nameOf = (to: Grantee) => grantees.get(keyOf(to))?.name ?? 'Someone';
+  const nameOf = (to: Grantee) => grantees.get(granteeKey(to))?.name ?? 'Someone';
   const save = useMutation({
     mutationFn: () =>
-      call('share', { params: { collection: collection.id }, version: unsaved.version, body: { grants } }),
+      call('share', {
+        params: { collection: collection.id },
+        version: unsaved.version,
+        body: { grants: [...grants] },
+      }),
     onSuccess: (now) => {
       unsaved.saved(inOrder(now.grants), now.version);
       queryClient.setQueryData([...KEYS.sharing, collection.id], now);
@@ -138,7 +150,7 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
       for (const queryKey of [KEYS.sharing, KEYS.bank]) void queryClient.invalidateQueries({ queryKey });
     },
   });
-  const named = new Set(grants.map(({ to }) => keyOf(to)));
+  const named = new Set(grants.map(({ to }) => granteeKey(to)));
   // Who has left keeps their name where they are named, and is not offered anew.
   const left = new Set(team.members.filter((one) => one.left).map(({ id }) => `member ${id}`));
   const others = [...grantees].filter(([key]) => !named.has(key) && !left.has(key));
@@ -155,7 +167,7 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
       <ul>
         {grants.map(({ to, right }) => (
           <GrantLine
-            key={keyOf(to)}
+            key={granteeKey(to)}
             {...{ name: nameOf(to), right }}
             set={(now) => setGrants(grants.map((one) => (one.to === to ? { to, right: now } : one)))}
             remove={() => setGrants(grants.filter((one) => one.to !== to))}
@@ -193,7 +205,7 @@ function PassedDown({ sharing, team }: Omit<EditorProps, 'collection'>) {
       <ul className="mt-1 text-[13.5px] text-soft">
         {sharing.passedDown.map(({ to, right, from }, at) => (
           <li key={at}>
-            {grantees.get(keyOf(to))?.name ?? 'Someone'} {inWordsOf[right]}
+            {grantees.get(granteeKey(to))?.name ?? 'Someone'} {inWordsOf[right]}
             {from !== null && `, from “${from}”`}
           </li>
         ))}
@@ -231,8 +243,8 @@ export function SharingPanel({ collection }: { collection: Collection }) {
       ) : (
         <ul className="text-[14px]">
           {sharing.data.grants.map(({ to, right }) => (
-            <li key={keyOf(to)}>
-              {grantees.get(keyOf(to))?.name} {inWordsOf[right]}
+            <li key={granteeKey(to)}>
+              {grantees.get(granteeKey(to))?.name} {inWordsOf[right]}
             </li>
           ))}
         </ul>

@@ -9,12 +9,6 @@ const on = (block: number, from: number, to: number, last = block): TextRange =>
   from: { block, at: from },
   to: { block: last, at: to },
 });
-const comment = (range: TextRange, text = 'See'): DocxComment => ({
-  on: range,
-  passage: plainPassage(text),
-  author: 'Desta Wynne',
-  at: '2026-11-28T10:00:00Z',
-});
 const textOf = ({ spans }: Submission['blocks'][number]) =>
   spans.map((span) =>
     'text' in span ? `${span.text}|${(span.marks ?? []).join()}` : `<${span.place} ${span.name}>`,

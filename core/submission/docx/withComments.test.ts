@@ -4,8 +4,6 @@ import { comparePoints, plainPassage, type TextRange } from '#core/passage';
 import { docxParagraph as p, docxPart as part, docxParts as docx, docxRun as r } from '#core/testing';
 import { readDocx, withComments, wordsOfBlock, type DocxComment, type Submission } from '..';
 
-const read = (body: string, more?: Record<string, string>) => readDocx(docx(body, more)).submission;
-const words = ({ blocks }: Submission) => blocks.map(wordsOfBlock);
 const on = (block: number, from: number, to: number, last = block): TextRange => ({
   from: { block, at: from },
   to: { block: last, at: to },

@@ -34,11 +34,13 @@ interface NameProps {
   give: (name: string) => void;
 }
 
+const sameName = (a: string, b: string) => a.toLocaleLowerCase() === b.toLocaleLowerCase();
+
 /** The name of a text, changed where it stands: on Enter, or on leaving. */
 function NameOfText({ label, name, placeholder, others, give }: NameProps) {
   const [typed, setTyped] = useState(name);
   const wanted = typed.trim();
-  const isTaken = others.includes(wanted);
+  const isTaken = others.some((one) => sameName(one, wanted));
   const settle = () => {
     if (wanted === '' || isTaken) setTyped(name);
     else if (wanted !== name) give(wanted);
@@ -66,8 +68,6 @@ function NameOfText({ label, name, placeholder, others, give }: NameProps) {
     </>
   );
 }
-
-const sameName = (a: string, b: string) => a.toLocaleLowerCase() === b.toLocaleLowerCase();
 
 function AddText({ names, add }: { names: readonly string[]; add: (name: string) => void }) {
   const [name, setName] = useState('');
