@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { plainPassage, type TextRange } from '#core/passage';
+import type { TextRange } from '#core/passage';
 import { docxParagraph as p, docxPart as part, docxParts as docx, docxRun as r } from '#core/testing';
-import { NotDocx, readDocx, wordsOfBlock, type DocxComment, type Submission } from '..';
+import { NotDocx, readDocx, wordsOfBlock, type Submission } from '..';
 
 const read = (body: string, more?: Record<string, string>) => readDocx(docx(body, more)).submission;
 const words = ({ blocks }: Submission) => blocks.map(wordsOfBlock);

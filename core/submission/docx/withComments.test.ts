@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { comparePoints, plainPassage, type TextRange } from '#core/passage';
 import { docxParagraph as p, docxPart as part, docxParts as docx, docxRun as r } from '#core/testing';
-import { readDocx, withComments, wordsOfBlock, type DocxComment, type Submission } from '..';
+import { readDocx, withComments, wordsOfBlock, type DocxComment } from '..';
 
 const on = (block: number, from: number, to: number, last = block): TextRange => ({
   from: { block, at: from },
