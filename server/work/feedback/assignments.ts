@@ -205,7 +205,10 @@ function recordOf(person: string, { title }: AssignmentWork, today: string): Cas
   return { ...emptyRecord(), details: [detail('name', person), detail('topic', title)] };
 }
 
-/** Makes a case of somebody's submission, for all the assignment is given to. Sent again it is the one it was. */
+/**
+ * Makes a case of somebody's submission, for all the assignment is given to. Sent again it is the one it was; and where somebody has one
+ * already that the member sees, none is made: two may take the same class in at once.
+ */
 export async function assign(
   context: Context,
   member: string,
@@ -217,8 +220,9 @@ export async function assign(
   const now = context.now();
   const given = await givenTo(db, id);
   const isNew = await db.transaction(async (tx) => {
+    await tx.select({ id: assignments.id }).from(assignments).where(eq(assignments.id, id)).for('update');
     const [there] = await tx.select({ id: cases.id }).from(cases).where(eq(cases.id, of));
-    if (there) return false;
+    if (there || (await assignedIn(tx, member, id)).some((one) => one.person === person)) return false;
     const number = work.people.find(({ name }) => name === person)?.number || null;
     const record = recordOf(person, work, now.toISOString().slice(0, 10));
     const head = { id: of, kind: 'feedback' as const, title, number, summary: work.title, openedAt: now };

@@ -142,6 +142,22 @@ test('an assignment makes cases of what comes in, for all it is given to; sent a
     .expect(404);
 });
 
+test('of two who take a class in at once each person has one submission still', async () => {
+  const made = work('Owls at dusk', { given: ['imke'], people: [] });
+  await desta.post('/api/assignments').send(made).expect(201);
+  const at = `/api/assignments/${made.id}`;
+  const coming = (person: string) => ({ case: randomUUID(), person, title: `Owls at dusk, ${person}` });
+  const people = ['Tomos Hale', 'Mari Voss', 'Ida Brook'];
+  const answers = await Promise.all(
+    people.flatMap((person) =>
+      [desta, imke].map((caller) => caller.post(`${at}/submissions`).send(coming(person)).expect(201)),
+    ),
+  );
+  for (const { body } of answers) expect((body as Assignment).submissions.length).toBeLessThanOrEqual(3);
+  const now = (await imke.get(at).expect(200)).body as Assignment;
+  expect(now.submissions.map(({ person }) => person).sort()).toEqual([...people].sort());
+});
+
 test('of two who change one assignment the second is told; whom it is given to later has its submissions too', async () => {
   const { id, ...made } = work('Bat roosts');
   await desta

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import type { Assignment } from '#contracts';
 import { call, inWords } from '#client/api';
 import { wordsOfBlock } from '#core/submission';
@@ -28,15 +28,21 @@ export interface NotTaken {
 
 const firstPage = ({ blocks }: Read): string => blocks.slice(0, 30).map(wordsOfBlock).join('\n');
 
+const submissionOf = ({ submissions }: Assignment, person: string) =>
+  submissions.find((one) => one.person === person);
+
+/** The case of somebody's submission: made where there is none, here or at a colleague's who takes the class in too. */
+async function caseFor(assignment: Assignment, person: string): Promise<string> {
+  const there = submissionOf(assignment, person);
+  if (there) return there.case;
+  const body = { case: crypto.randomUUID(), person, title: `${assignment.title}, ${person}`.slice(0, 200) };
+  const now = await call('assign', { params: { assignment: assignment.id }, body });
+  return submissionOf(now, person)?.case ?? body.case;
+}
+
 /** Takes one file in for somebody: as a new version where they have handed in already. */
 async function takeFor(assignment: Assignment, person: string, file: File, read: Read): Promise<Assignment> {
-  const there = assignment.submissions.find((one) => one.person === person);
-  const of = there?.case ?? crypto.randomUUID();
-  if (!there) {
-    const body = { case: of, person, title: `${assignment.title}, ${person}`.slice(0, 200) };
-    await call('assign', { params: { assignment: assignment.id }, body });
-  }
-  await takeInRead(of, file, read);
+  await takeInRead(await caseFor(assignment, person), file, read);
   return call('assignment', { params: { assignment: assignment.id } });
 }
 
@@ -46,6 +52,8 @@ export function useTakeClass(assignment: Assignment) {
   const [notTaken, setNotTaken] = useState<readonly NotTaken[]>([]);
   const [reading, setReading] = useState<{ done: number; all: number } | null>(null);
   const [taken, setTaken] = useState(0);
+  /** The doubtful files that are being taken in: pressed twice, one is taken once. */
+  const settling = useRef(new Set<string>());
 
   const refuse = (name: string, error: unknown) =>
     setNotTaken((now) => [...now, { name, why: inWords(error) }]);
@@ -89,13 +97,24 @@ export function useTakeClass(assignment: Assignment) {
     setReading(null);
   };
 
-  const settle = async ({ key, file, read }: Doubtful, person: string) => {
+  /** Takes a doubtful file in; `onTaken` is called as it goes from those that are asked about. Refused, it is asked about still. */
+  const settle = async (
+    { key, file, read }: Doubtful,
+    person: string,
+    onTaken: () => void,
+  ): Promise<void> => {
+    if (settling.current.has(key)) return;
+    settling.current.add(key);
     try {
-      assignmentIsNow(await takeFor(assignment, person, file, read));
+      const now = await takeFor(assignment, person, file, read);
+      onTaken();
       setDoubtful((all) => all.filter((one) => one.key !== key));
       setTaken((count) => count + 1);
+      assignmentIsNow(now);
     } catch (error) {
       refuse(file.name, error);
+    } finally {
+      settling.current.delete(key);
     }
   };
   const leave = ({ key }: Doubtful) => setDoubtful((all) => all.filter((one) => one.key !== key));
