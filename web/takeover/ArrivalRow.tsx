@@ -1,8 +1,8 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { excerptOfEntry } from '#core/entry';
 import { canMerge, type Choice, type Planned } from '#core/takeover';
 import { DifferenceView } from '../show';
-import { Button, Picks, Tick } from '../ui';
+import { Button, Picks, Tick, useFocusNext, useTypedUntilKept } from '../ui';
 import type { RowEdit } from './useIntake';
 
 const WAYS: readonly (readonly [Choice, string])[] = [
@@ -72,6 +72,7 @@ function Written({
   className,
   most,
   placeholder,
+  isNeeded = false,
   put,
 }: {
   label: string;
@@ -79,17 +80,20 @@ function Written({
   className: string;
   most: number;
   placeholder?: string;
+  /** Left blank, it is what it was. */
+  isNeeded?: boolean;
   put: (value: string) => void;
 }) {
+  const line = useTypedUntilKept(value, put);
   return (
     <input
-      key={value}
       aria-label={label}
       className={`input min-w-0 ${className}`}
       placeholder={placeholder}
-      defaultValue={value}
+      value={line.words}
       maxLength={most}
-      onBlur={({ target }) => target.value !== value && put(target.value)}
+      onChange={({ target }) => line.type(target.value)}
+      onBlur={isNeeded && line.words.trim() === '' ? line.giveUp : line.leave}
     />
   );
 }
@@ -118,6 +122,7 @@ function RowHead({
           value={content.title}
           className="grow font-book text-[17px]"
           most={200}
+          isNeeded
           put={(title) => edit({ title })}
         />
       ) : (
@@ -166,11 +171,18 @@ function Differing({ planned: { content, standing, choice }, choose }: Pick<Prop
 export function ArrivalRow({ planned, leadIn, oddities, choose, edit, words }: Props) {
   const { content, state } = planned;
   const [isWriting, setWriting] = useState(false);
+  const again = useRef<HTMLButtonElement>(null);
+  const focusNext = useFocusNext();
+  // The box goes: the keys are back where it was opened, among hundreds of rows.
+  const close = () => {
+    focusNext(() => again.current);
+    setWriting(false);
+  };
   return (
     <div className="grid gap-1 border-b border-hair px-9 py-3 max-[899px]:px-4">
       <RowHead planned={planned} leadIn={leadIn} choose={choose} edit={edit} />
       {isWriting && edit ? (
-        <WordsBox title={content.title} atFirst={words} edit={edit} close={() => setWriting(false)} />
+        <WordsBox title={content.title} atFirst={words} edit={edit} close={close} />
       ) : (
         state !== 'differs' && (
           <div className="flex items-baseline gap-3 pl-6 text-[13.5px] text-soft">
@@ -179,7 +191,12 @@ export function ArrivalRow({ planned, leadIn, oddities, choose, edit, words }: P
               {content.wordings.length > 1 && ` (${content.wordings.map(({ name }) => name).join(', ')})`}
             </p>
             {edit && (
-              <Button look="text" className="ml-auto text-[13px]" onClick={() => setWriting(true)}>
+              <Button
+                ref={again}
+                look="text"
+                className="ml-auto text-[13px]"
+                onClick={() => setWriting(true)}
+              >
                 Edit<span className="sr-only"> the wording of {content.title}</span>
               </Button>
             )}

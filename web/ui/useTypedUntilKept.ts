@@ -16,7 +16,8 @@ interface Typed {
  */
 export function useTypedUntilKept(kept: string, keep: (words: string) => void, isKeeping = false) {
   const [typed, setTyped] = useState<Typed | null>(null);
-  const isKept = typed?.isLeft === true && typed.words === kept && !isKeeping;
+  // Spaces at its ends are kept by nobody.
+  const isKept = typed?.isLeft === true && typed.words.trim() === kept.trim() && !isKeeping;
   // From then on it follows what is kept, whoever changes it.
   if (isKept) setTyped(null);
   return {
