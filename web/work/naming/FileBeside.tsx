@@ -195,7 +195,12 @@ export function FileBeside({ line, files, read, isOpen }: Props) {
     let isOver = false;
     files
       .file({ id, name, changed, file: copy })
-      .then((found) => !isOver && setFile(found))
+      .then((found) => {
+        if (isOver) return;
+        setFile(found);
+        // It may be back: its folder was opened again, or it was put where it was.
+        fail(null);
+      })
       .catch(
         () => !isOver && fail('The file is gone from its place. It may have been moved, renamed or deleted.'),
       );
