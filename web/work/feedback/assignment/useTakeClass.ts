@@ -46,6 +46,25 @@ async function takeFor(assignment: Assignment, person: string, file: File, read:
   return call('assignment', { params: { assignment: assignment.id } });
 }
 
+/** Whose a file is, by its name and its first page; where that is doubtful, or they have another one here, what is asked. */
+function whoseIs(
+  file: File,
+  read: Read,
+  { people }: Assignment,
+  seen: ReadonlySet<string>,
+): string | Doubtful {
+  const { sure, likely } = whoseFile(file.name, firstPage(read), people);
+  const [person] = likely;
+  const isSecond = person !== undefined && seen.has(person);
+  if (sure && person !== undefined && !isSecond) return person;
+  const doubt = likely.length > 0 ? 'It may be theirs.' : 'No name of the class is in it.';
+  return {
+    ...{ key: crypto.randomUUID(), file, read },
+    likely: likely.length > 0 || people.length > 0 ? likely : [nameFromFile(file.name)],
+    why: isSecond ? `${person} has another file here.` : doubt,
+  };
+}
+
 /** Files of a class, each for whom it is; what is doubtful is asked, what cannot be read is told, and neither keeps others out. */
 export function useTakeClass(assignment: Assignment) {
   const [doubtful, setDoubtful] = useState<readonly Doubtful[]>([]);
@@ -73,21 +92,13 @@ export function useTakeClass(assignment: Assignment) {
       setReading({ done: at, all: files.length });
       try {
         const read = await readSubmission(file);
-        const { sure, likely } = whoseFile(file.name, firstPage(read), now.people);
-        const person = likely[0];
-        const isSecond = person !== undefined && seen.has(person);
-        if (!sure || person === undefined || isSecond) {
-          const why = isSecond
-            ? `${person} has another file here.`
-            : likely.length > 0
-              ? 'It may be theirs.'
-              : 'No name of the class is in it.';
-          const names = likely.length > 0 || now.people.length > 0 ? likely : [nameFromFile(file.name)];
-          setDoubtful((all) => [...all, { key: crypto.randomUUID(), file, read, likely: names, why }]);
+        const whose = whoseIs(file, read, now, seen);
+        if (typeof whose !== 'string') {
+          setDoubtful((all) => [...all, whose]);
           continue;
         }
-        seen.add(person);
-        now = await takeFor(now, person, file, read);
+        seen.add(whose);
+        now = await takeFor(now, whose, file, read);
         assignmentIsNow(now);
         setTaken((count) => count + 1);
       } catch (error) {
