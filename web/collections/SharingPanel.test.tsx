@@ -102,6 +102,19 @@ describe('sharing of a collection', () => {
     expect(sent.filter(({ to }) => to.startsWith('PUT'))).toHaveLength(1);
   });
 
+  test('refused before the page heard of the other keeper, it has theirs too, and is saved the next time', async () => {
+    await show();
+    await shareWith('Ruan Pellow');
+    const desta = { to: { kind: 'member', id: 'desta' }, right: 'read' } as const;
+    sharing = { ...sharing, grants: [IMKE, desta], version: 4 };
+    await userEvent.click(save());
+    await screen.findByText('Someone else saved it meanwhile.');
+    await screen.findByRole('combobox', { name: 'Desta Wynne' });
+    expect(screen.getByRole('combobox', { name: 'Ruan Pellow' })).toBeTruthy();
+    await userEvent.click(save());
+    await waitFor(() => expect(sharing.grants).toHaveLength(3));
+  });
+
   test('of one whom both gave something else it is asked whose holds', async () => {
     await show();
     const desta = { to: { kind: 'member', id: 'desta' }, right: 'read' } as const;

@@ -149,6 +149,8 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
       // What it passes down is told on the pages of those within it.
       for (const queryKey of [KEYS.sharing, KEYS.bank]) void queryClient.invalidateQueries({ queryKey });
     },
+    // Refused since another keeper was quicker than what is told of it: theirs comes, and is made one with what is changed here.
+    onError: () => queryClient.invalidateQueries({ queryKey: KEYS.sharing }),
   });
   const named = new Set(grants.map(({ to }) => granteeKey(to)));
   // Who has left keeps their name where they are named, and is not offered anew.
