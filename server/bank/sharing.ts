@@ -1,11 +1,10 @@
 import { count, eq, inArray, sql } from 'drizzle-orm';
 import type { GrantedTo, Sharing } from '#contracts';
+import { granteeKey } from '#core/rights';
 import { type Queries, collections, grants, groups, members } from '../db';
 import { Refusal } from '../http';
 import { leavingNoneUnkept } from './keeping';
 import { granteeOf, rightsFor, wayUp } from './rights';
-
-const keyOf = ({ to }: GrantedTo) => (to.kind === 'team' ? 'team' : `${to.kind} ${to.id}`);
 
 /** What a collection grants, and what is passed down to it; of collections that the member may not see not the name. */
 export async function sharingOf(db: Queries, member: string, collection: string): Promise<Sharing> {
@@ -52,7 +51,7 @@ export async function setGrants(
   collection: string,
   granted: readonly GrantedTo[],
 ): Promise<void> {
-  if (new Set(granted.map(keyOf)).size < granted.length)
+  if (new Set(granted.map(({ to }) => granteeKey(to))).size < granted.length)
     throw new Refusal('not-valid', 'Someone is named twice. Nothing was changed.');
   await mustExist(tx, granted);
   const rows = granted.map(({ to, right }) => ({
