@@ -16,6 +16,8 @@ export const EventSchema = z.discriminatedUnion('type', [
   z.object({ type: z.literal('entries-changed'), collection: z.string() }),
   // Collections that the member may see, or what they may do there, are others now.
   z.object({ type: z.literal('reach-changed') }),
+  // Who may do what in a collection that the member may see is granted otherwise now.
+  z.object({ type: z.literal('sharing-changed') }),
   // A proposal that the member may answer, or made, is another now.
   z.object({ type: z.literal('proposals-changed') }),
   // A note that the member wrote, or may answer, is another now.

@@ -3,11 +3,12 @@ import os from 'node:os';
 import path from 'node:path';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import supertest from 'supertest';
-import { pathFor, ROUTES, type Problem, type RouteName } from '#contracts';
+import { pathFor, ROUTES, type Problem, type RouteName, type Sharing } from '#contracts';
 import { members } from './db';
 import { Page, settled } from './testing/page';
 import { calls } from './testing/rightsCalls';
 import {
+  bodyOf,
   collection,
   deletion,
   draft,
@@ -91,6 +92,17 @@ describe('who hears what', () => {
     'entry-saved': entry,
     'entries-changed': deletion,
     'reach-changed': collection,
+    'sharing-changed': async () => {
+      const params = { collection: (await collection()).id };
+      const { version } = await bodyOf<Sharing>(
+        world.callers.keeper.get(`/api/collections/${params.collection}/sharing`),
+      );
+      await world.callers.keeper
+        .put(`/api/collections/${params.collection}/sharing`)
+        .set('If-Match', `"${version}"`)
+        .send({ grants: [] })
+        .expect(200);
+    },
     'proposals-changed': proposal,
     'notes-changed': async () =>
       world.callers.reader

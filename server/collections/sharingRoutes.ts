@@ -38,6 +38,7 @@ export function sharingRoutes(router: Router, context: Context): void {
         throw new Refusal('not-valid', 'Your own wording is yours alone. Make a shared collection for it.');
       await setGrants(tx, row.id, body.grants);
     });
+    await context.events.tellReaders(params.collection, { type: 'sharing-changed' });
     return sharingOf(db, member.id, params.collection);
   });
 }

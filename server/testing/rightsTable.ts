@@ -229,6 +229,7 @@ export const HEARD: Record<string, readonly CallerName[]> = {
   'entry-saved': ['reader', 'contributor', 'keeper'],
   'entries-changed': ['reader', 'contributor', 'keeper'],
   'reach-changed': ['reader', 'contributor', 'keeper'],
+  'sharing-changed': ['reader', 'contributor', 'keeper'],
   'proposals-changed': ['contributor', 'keeper'],
   'notes-changed': ['reader', 'keeper'],
   'presence-changed': ['keeper'],

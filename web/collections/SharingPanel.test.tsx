@@ -108,7 +108,7 @@ describe('sharing of a collection', () => {
     const desta = { to: { kind: 'member', id: 'desta' }, right: 'read' } as const;
     sharing = { ...sharing, grants: [IMKE, desta], version: 4 };
     await userEvent.click(save());
-    await screen.findByText('Someone else saved it meanwhile.');
+    await screen.findByText(/^Another keeper saved sharing just before you\./);
     await screen.findByRole('combobox', { name: 'Desta Wynne' });
     expect(screen.getByRole('combobox', { name: 'Ruan Pellow' })).toBeTruthy();
     await userEvent.click(save());

@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query';
 import { X } from 'lucide-react';
 import type { Collection, GrantedTo, Sharing, Team } from '#contracts';
 import { granteeKey, mergedGrants, rightsOf, type Grantee } from '#core/rights';
-import { call, inWords } from '#client/api';
+import { call, inWords, isProblem } from '#client/api';
 import { KEYS, queryClient, useSharing, useTeam } from '../api';
 import { useShell } from '../shell';
 import { ActingSelect, Button, Failed, Loading, Notice, Overtaken, useUnsaved } from '../ui';
@@ -13,6 +13,9 @@ const LEVELS: [GrantedTo['right'], string][] = [
   ['keep', 'keeps it'],
   ['none', 'may not see it'],
 ];
+/** Said where another keeper saved at the same moment: by then theirs is shown. */
+const QUICKER =
+  'Another keeper saved sharing just before you. What they changed is shown here with yours: save it again.';
 const inWordsOf = Object.fromEntries(LEVELS) as Record<GrantedTo['right'], string>;
 
 /** All, then groups, then members: in one order, whoever named them first. */
@@ -183,7 +186,9 @@ function SharingEditor({ collection, sharing, team }: EditorProps) {
         </Notice>
       )}
       {unsaved.overtaken && <Overtaken {...unsaved} />}
-      {save.error && <Notice tone="warning" title={inWords(save.error)} />}
+      {save.error && !unsaved.overtaken && (
+        <Notice tone="warning" title={isProblem(save.error, 'moved-on') ? QUICKER : inWords(save.error)} />
+      )}
       {changed && (
         <Button
           type="submit"
