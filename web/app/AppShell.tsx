@@ -27,6 +27,7 @@ import {
   ShellContext,
   type Shell as ShellValue,
   switchTheme,
+  useKeysKept,
   useKeysOnScreen,
   useScreenTitle,
 } from '../shell';
@@ -169,6 +170,7 @@ function SignedIn({ member }: { member: Member }) {
 export function AppShell() {
   const session = useSession();
   const location = useLocation();
+  useKeysKept();
   if (session.isPending)
     return (
       <Frame>

@@ -8,6 +8,7 @@ export { liveKeys, SECOND_WAYS, useKeyListener, useLiveKeys } from './keys';
 export { switchTheme, followTheme } from './theme';
 export { loadScreen } from './loadScreen';
 export { useIsWriting } from './useIsWriting';
+export { useKeysKept } from './useKeysKept';
 export { useKeysOnScreen } from './useKeysOnScreen';
 export { useReached } from './useReached';
 export { useScreenTitle } from './useScreenTitle';
