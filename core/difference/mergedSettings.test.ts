@@ -21,6 +21,17 @@ test('two changes made one hold both of them, whichever is called mine; what bot
   );
 });
 
+test('of a setting that has parts each part is one of its own', () => {
+  const base = { style: { spaces: 'kept', capitals: 'kept' }, folder: '' };
+  const styled = (style: Partial<typeof base.style>) => ({ ...base, style: { ...base.style, ...style } });
+  const [hyphens, small] = [styled({ spaces: 'hyphens' }), styled({ capitals: 'lower' })];
+  expect(mergedSettings(hyphens, base, small)).toEqual(styled({ spaces: 'hyphens', capitals: 'lower' }));
+  expect(mergedSettings(hyphens, base, styled({ spaces: 'underscores' }))).toBeNull();
+  // Of another kind altogether: parts of both would be neither.
+  const other = { ...base, style: { pattern: 'x' } };
+  expect(mergedSettings(hyphens, base, other as never)).toBeNull();
+});
+
 describe('lists, item by item', () => {
   const rule = (id: string, words = id) => ({ id, words });
   const [a, b, c] = [rule('a'), rule('b'), rule('c')];

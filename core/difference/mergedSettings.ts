@@ -27,9 +27,25 @@ function mergedList(
   return clash || hasTwins(merged) ? null : merged;
 }
 
+/** Whether values are objects of the same parts. */
+const areOfOneShape = (...values: unknown[]): boolean => {
+  const shapes = values.map((value) =>
+    typeof value === 'object' && value !== null && !Array.isArray(value)
+      ? Object.keys(value).sort().join(' ')
+      : null,
+  );
+  return shapes[0] !== null && shapes.every((shape) => shape === shapes[0]);
+};
+
+/** Two changes of one setting that has several parts made one; null where both changed the same part, and for one that has no parts. */
+function mergedValue(my: unknown, was: unknown, their: unknown): unknown {
+  if (Array.isArray(my) && Array.isArray(was) && Array.isArray(their)) return mergedList(my, was, their);
+  return areOfOneShape(my, was, their) ? mergedSettings(my as object, was as object, their as object) : null;
+}
+
 /**
  * Two changes of the same settings made one: `mine` and `theirs` were both made from `base`. What only one of them changed is as that one
- * has it: each setting on its own, and of a list each item. Null where both changed one of them, and differently.
+ * has it: each setting on its own, of a list each item, and of one with parts each part. Null where both changed one of them, and differently.
  */
 export function mergedSettings<T extends object>(mine: T, base: T, theirs: T): T | null {
   const merged = { ...theirs };
@@ -38,10 +54,9 @@ export function mergedSettings<T extends object>(mine: T, base: T, theirs: T): T
     if (isSame(my, was) || isSame(my, their)) continue;
     if (isSame(their, was)) merged[key] = mine[key];
     else {
-      const areLists = Array.isArray(my) && Array.isArray(was) && Array.isArray(their);
-      const list = areLists ? mergedList(my, was, their) : null;
-      if (list === null) return null;
-      merged[key] = list as T[keyof T];
+      const both = mergedValue(my, was, their);
+      if (both === null) return null;
+      merged[key] = both as T[keyof T];
     }
   }
   return merged;

@@ -48,6 +48,7 @@ export { useFoundAway } from './useFoundAway';
 export { useLiveEvents } from './useLiveEvents';
 export { useIsOfTeam, usePersonalFinder } from './usePersonalFinder';
 export { useReach } from './useReach';
+export { useMergedSetup } from './useMergedSetup';
 export { useTerms, useDropTerm, useKeepTerm, useImport } from './useTerms';
 export { useKinds } from './useKinds';
 export { useChangeTeamSettings, useTeamSettings } from './useTeamSettings';

@@ -53,6 +53,18 @@ test('letters typed while the words before them are kept stay', () => {
   expect(line().words).toBe('newer');
 });
 
+test('what can be kept otherwise alone is shown so once it is left', () => {
+  const keep = jest.fn<(words: string) => void>();
+  const tidied = (words: string) => words.replaceAll(' ', '');
+  const { result } = renderHook(() => useTypedUntilKept('ab', keep, false, tidied));
+  act(() => result.current.type('a b c'));
+  act(() => result.current.leave());
+  expect([result.current.words, keep.mock.calls]).toEqual(['abc', [['abc']]]);
+  act(() => result.current.type('a b'));
+  act(() => result.current.leave());
+  expect([result.current.words, keep.mock.calls.length]).toEqual(['ab', 1]);
+});
+
 test('nothing is kept where it is left as it was, or given up', () => {
   const { line, keep } = used();
   act(() => line().leave());

@@ -13,8 +13,14 @@ interface Typed {
  *
  * @param keep is told the words, where they are others than those that are kept.
  * @param isKeeping whether they are on their way: what is seen at once may be refused yet.
+ * @param tidied gives the words as they can be kept.
  */
-export function useTypedUntilKept(kept: string, keep: (words: string) => void, isKeeping = false) {
+export function useTypedUntilKept(
+  kept: string,
+  keep: (words: string) => void,
+  isKeeping = false,
+  tidied = (words: string) => words,
+) {
   const [typed, setTyped] = useState<Typed | null>(null);
   // Spaces at its ends are kept by nobody.
   const isKept = typed?.isLeft === true && typed.words.trim() === kept.trim() && !isKeeping;
@@ -25,10 +31,11 @@ export function useTypedUntilKept(kept: string, keep: (words: string) => void, i
     type: (words: string) => setTyped({ words, isLeft: false }),
     leave: () => {
       if (typed === null) return;
-      if (typed.words === kept) setTyped(null);
+      const words = tidied(typed.words);
+      if (words === kept) setTyped(null);
       else {
-        setTyped({ ...typed, isLeft: true });
-        keep(typed.words);
+        setTyped({ words, isLeft: true });
+        keep(words);
       }
     },
     /** Gives up what was typed for what is kept. */

@@ -1,11 +1,9 @@
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { MOST_ROWS_AT_ONCE, type Batch, type BatchRow, type RowChange } from '#contracts';
-import { useRef } from 'react';
-import { ApiProblem, call } from '#client/api';
+import { call } from '#client/api';
 import { keepAnew } from '#client/atHand';
 import type { BatchSetup } from '#core/batch';
-import { isSame, mergedSettings } from '#core/difference';
-import { KEYS, queryClient } from '../../api';
+import { KEYS, queryClient, useMergedSetup } from '../../api';
 
 /** A batch with its rows, as the server has it. */
 export const useBatch = (of: string) =>
@@ -88,66 +86,9 @@ export function useRowChange(of: string) {
   return { changes, save, change: (what: RowChange) => void save(what) };
 }
 
-/** How letters are made, as it is at a version. */
-interface SetupThere {
-  setup: BatchSetup | null;
-  version: number;
-}
-
-/** A change of how letters are made, and what it was made to. */
-interface SetupChange extends SetupThere {
-  to: BatchSetup;
-}
-
-/** A change made one with what stands there now. Null where both changed the same. */
-const onto = ({ to, setup }: SetupChange, there: SetupThere): BatchSetup | null =>
-  setup && there.setup ? mergedSettings(to, setup, there.setup) : to;
-
-const hasMovedOn = (error: unknown): boolean =>
-  error instanceof ApiProblem && error.problem.code === 'moved-on';
-
-/**
- * Keeps how letters are made, seen at once. What a colleague changed meanwhile is made one with it; where both changed the same, theirs stands
- * and one is told.
- */
-export function useSetupChange(of: string) {
-  /** What the last change of this page made of it: the next one may have been made before that was answered. */
-  const kept = useRef<SetupThere | null>(null);
-  const send = async (setup: BatchSetup, version: number): Promise<SetupThere> => {
-    const now = await call('keepBatch', { params: { case: of }, version, body: { setup } });
-    return (kept.current = { setup, version: now.version });
-  };
-  const show = (change: Partial<SetupThere>) =>
-    queryClient.setQueryData<Batch>(KEYS.batch(of), (batch) => batch && { ...batch, ...change });
-  const { mutate, error, isPending } = useMutation({
-    mutationFn: async (change: SetupChange): Promise<SetupThere> => {
-      const { current } = kept;
-      const there = current && current.version > change.version ? current : change;
-      try {
-        return await send(onto(change, there) ?? change.to, there.version);
-      } catch (refused) {
-        if (!hasMovedOn(refused)) throw refused;
-        const now = await call('batch', { params: { case: of } });
-        const merged = onto(change, now);
-        if (merged === null) throw refused;
-        return send(merged, now.version);
-      }
-    },
-    scope: { id: `setup ${of}` },
-    onMutate: ({ to }) => void show({ setup: to }),
-    onSuccess: (now, { to }) => {
-      show({ version: now.version });
-      // A colleague's came along.
-      if (!isSame(now.setup, to)) void queryClient.invalidateQueries({ queryKey: KEYS.batch(of) });
-    },
-    onError: (_error, { setup }) => {
-      show({ setup });
-      void queryClient.invalidateQueries({ queryKey: KEYS.batch(of) });
-    },
+/** Keeps how letters are made, seen at once. */
+export const useSetupChange = (of: string) =>
+  useMergedSetup<BatchSetup>(KEYS.batch(of), {
+    read: () => call('batch', { params: { case: of } }),
+    send: (setup, version) => call('keepBatch', { params: { case: of }, version, body: { setup } }),
   });
-  const keep = (to: BatchSetup) => {
-    const there = queryClient.getQueryData<Batch>(KEYS.batch(of));
-    mutate({ to, setup: there?.setup ?? null, version: there?.version ?? 0 });
-  };
-  return { keep, error, isKeeping: isPending };
-}

@@ -1,10 +1,9 @@
-import { useState } from 'react';
 import type { Case, Tray } from '#contracts';
 import { inWords } from '#client/api';
 import { nameFaults, stemOf, type TraySetup } from '#core/naming';
 import { useBankIndex } from '../../api';
 import { Figure } from '../../shell';
-import { Notice, Picks, TextField } from '../../ui';
+import { Notice, Picks, TextField, useTypedUntilKept } from '../../ui';
 import { PatternForm } from './PatternForm';
 import { PatternList } from './PatternList';
 import { TrayHead } from './TrayHead';
@@ -26,37 +25,49 @@ const ACCENTS = [
   ['plain', 'lose their accents'],
 ] as const;
 
-/** A line of words that is kept when one leaves it. */
-function KeptField({
-  label,
-  hint,
-  value,
-  most,
-  keep,
-}: {
+interface KeptFieldProps {
   label: string;
   hint: string;
   value: string;
   most: number;
+  /** The words as they can be kept. */
+  tidied: (words: string) => string;
   keep: (value: string) => void;
-}) {
-  const [words, setWords] = useState(value);
-  const leave = () => words.trim() !== value && keep(words.trim());
+  isKeeping: boolean;
+}
+
+/** A line of words that is kept when one leaves it. */
+function KeptField({ label, hint, value, most, tidied, keep, isKeeping }: KeptFieldProps) {
+  const { words, type, leave } = useTypedUntilKept(value, keep, isKeeping, tidied);
   return (
     <TextField
       {...{ label, hint, value: words, maxLength: most }}
       spellCheck={false}
-      onChange={(event) => setWords(event.target.value)}
+      onChange={(event) => type(event.target.value)}
       onBlur={leave}
-      onKeyDown={(event) => event.key === 'Enter' && leave()}
+      onKeyDown={(event) => event.key === 'Enter' && !event.nativeEvent.isComposing && leave()}
     />
   );
 }
 
 const NOWHERE = { taken: new Map<string, never>() };
 
+/** Numbers of one's own with commas between them. */
+const numbersIn = (words: string): string[] =>
+  words
+    .split(',')
+    .map((one) => one.trim())
+    .filter((one) => one.length >= 2 && one.length <= 40)
+    .slice(0, 10);
+
+interface StyleProps {
+  setup: TraySetup;
+  keep: (setup: TraySetup) => void;
+  isKeeping: boolean;
+}
+
 /** How words become names in this tray. */
-function Style({ setup, keep }: { setup: TraySetup; keep: (setup: TraySetup) => void }) {
+function Style({ setup, keep, isKeeping }: StyleProps) {
   const { style } = setup;
   const pick = (change: Partial<TraySetup['style']>) => keep({ ...setup, style: { ...style, ...change } });
   const sample = stemOf(SAMPLE, style);
@@ -89,6 +100,8 @@ function Style({ setup, keep }: { setup: TraySetup; keep: (setup: TraySetup) => 
           hint="Windows takes 259 characters for folder and name together. Browsers do not tell where a folder is."
           value={setup.folder}
           most={260}
+          isKeeping={isKeeping}
+          tidied={(folder) => folder.trim()}
           keep={(folder) => keep({ ...setup, folder })}
         />
         <KeptField
@@ -96,16 +109,9 @@ function Style({ setup, keep }: { setup: TraySetup; keep: (setup: TraySetup) => 
           hint="One of each kind, with commas between them: HM-2026-0042. Others like it are found in files."
           value={setup.numbers.join(', ')}
           most={400}
-          keep={(words) =>
-            keep({
-              ...setup,
-              numbers: words
-                .split(',')
-                .map((one) => one.trim())
-                .filter((one) => one.length >= 2 && one.length <= 40)
-                .slice(0, 10),
-            })
-          }
+          isKeeping={isKeeping}
+          tidied={(words) => numbersIn(words).join(', ')}
+          keep={(words) => keep({ ...setup, numbers: numbersIn(words) })}
         />
       </div>
     </section>
@@ -115,7 +121,7 @@ function Style({ setup, keep }: { setup: TraySetup; keep: (setup: TraySetup) => 
 /** How the files of a tray are named: what becomes of spaces and capitals, and the patterns that names are made by. */
 export function HowView({ one, tray }: { one: Case; tray: Tray }) {
   const index = useBankIndex();
-  const { mutate: keep, error } = useSetupChange(one.id);
+  const { keep, error, isKeeping } = useSetupChange(one.id);
   return (
     <Figure
       marginLabel="Patterns of names"
@@ -127,7 +133,7 @@ export function HowView({ one, tray }: { one: Case; tray: Tray }) {
       }
     >
       <TrayHead one={one} view="how" />
-      <Style setup={tray.setup} keep={keep} />
+      <Style setup={tray.setup} {...{ keep, isKeeping }} />
       {index && <PatternForm {...{ index, tray }} />}
     </Figure>
   );

@@ -1,9 +1,9 @@
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { MOST_LINES_AT_ONCE, type LineChange, type Tray, type TrayLine } from '#contracts';
 import { call } from '#client/api';
 import { keepAnew } from '#client/atHand';
 import type { TraySetup } from '#core/naming';
-import { KEYS, queryClient } from '../../api';
+import { KEYS, queryClient, useMergedSetup } from '../../api';
 
 /** A tray with its lines, as the server has it. */
 export const useTray = (of: string) =>
@@ -61,21 +61,8 @@ async function sendChanges(of: string, changes: readonly LineChange[]): Promise<
 }
 
 /** Keeps how files are named, seen at once. */
-export function useSetupChange(of: string) {
-  return useMutation({
-    mutationFn: (setup: TraySetup) =>
-      call('keepTray', {
-        params: { case: of },
-        version: queryClient.getQueryData<Tray>(KEYS.tray(of))?.version ?? 0,
-        body: { setup },
-      }),
-    scope: { id: `setup ${of}` },
-    onMutate: (setup) => {
-      queryClient.setQueryData<Tray>(KEYS.tray(of), (tray) => tray && { ...tray, setup });
-    },
-    onSuccess: ({ version }) => {
-      queryClient.setQueryData<Tray>(KEYS.tray(of), (tray) => tray && { ...tray, version });
-    },
-    onError: () => queryClient.invalidateQueries({ queryKey: KEYS.tray(of) }),
+export const useSetupChange = (of: string) =>
+  useMergedSetup<TraySetup>(KEYS.tray(of), {
+    read: () => call('tray', { params: { case: of } }),
+    send: (setup, version) => call('keepTray', { params: { case: of }, version, body: { setup } }),
   });
-}
