@@ -2,7 +2,7 @@ import { File as ReadableFile } from 'node:buffer';
 import 'fake-indexeddb/auto';
 import { IDBFactory } from 'fake-indexeddb';
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import type { FileInTray, TrayLine } from '#contracts';
+import type { FileInTray, LineChange, TrayLine } from '#contracts';
 import { closeStore, forgetAnswers } from '#client/atHand';
 import { handOnFiles, TrayFiles } from './trayFiles';
 
@@ -51,7 +51,9 @@ beforeEach(async () => {
   globalThis.fetch = (_input, init) => {
     const body = init!.body as string;
     sent.push(body);
-    const { files } = JSON.parse(body) as { files: FileInTray[] };
+    const { files = [], changes = [] } = JSON.parse(body) as { files?: FileInTray[]; changes?: LineChange[] };
+    for (const { line, renamed } of changes)
+      lines = lines.map((one) => (one.id === line ? { ...one, renamed: renamed ?? null } : one));
     const added = files.map((file, at): TrayLine => ({
       ...file,
       ...{ file: null, position: lines.length + at, version: 1, document: null, words: '' },
@@ -103,6 +105,36 @@ test('a file that was renamed in its folder is known by its new name', async () 
   folder.held[0] = fileHandle('Harbour bill.pdf', 'one');
   expect(await files.look()).toBe(0);
   expect(files.snapshot().open).toEqual(new Set([lines[0].id]));
+});
+
+test.each(['here', 'script'] as const)(
+  'a file that has its new name though the tray was not told so, or was told of a %s, is its line’s, and no other file',
+  async (way) => {
+    const folder = new FolderHandle('Post', [fileHandle('Scan1.pdf', 'one'), fileHandle('Scan2.pdf', 'two')]);
+    const files = tray();
+    await files.openFolder(folder.handle);
+    const newName = 'Harbour bill.pdf';
+    lines[0] = { ...lines[0]!, newName, renamed: way === 'here' ? null : way };
+    folder.held[0] = fileHandle(newName, 'one');
+    expect(await files.look()).toBe(0);
+    expect(lines.map(({ renamed }) => renamed)).toEqual([way, null]);
+    expect(files.snapshot().open.size).toBe(2);
+    expect(await files.file(lines[0]).then((file) => file?.name)).toBe(newName);
+    if (way !== 'here') return;
+    // Given back its old name, and that was never told either.
+    folder.held[0] = fileHandle('Scan1.pdf', 'one');
+    expect([await files.look(), lines[0].renamed]).toEqual([0, null]);
+  },
+);
+
+test('a file of another size that has the new name of a line is a file of its own', async () => {
+  const folder = new FolderHandle('Post', [fileHandle('Scan1.pdf', 'one')]);
+  const files = tray();
+  await files.openFolder(folder.handle);
+  lines[0] = { ...lines[0]!, newName: 'Harbour bill.pdf' };
+  folder.held[0] = fileHandle('Harbour bill.pdf', 'another');
+  expect([await files.look(), names()]).toEqual([1, ['/Scan1.pdf', '/Harbour bill.pdf']]);
+  expect(lines[0].renamed).toBeNull();
 });
 
 test('a folder is open again after the window was closed; where the browser must ask, that is told, and done by a key', async () => {

@@ -3,8 +3,9 @@ import { call, ForPeople } from '#client/api';
 import { chosenFiles, keepTrayHere, trayHere } from '#client/atHand';
 import { bytesOfFile } from '#client/files';
 import { TRAY_LIMITS } from '#core/naming';
-import { putLines } from '../useTray';
+import { changeLines, putLines } from '../useTray';
 import { filesIn, isPermitted, type FoundFile } from './fileSystem';
+import { keyOf, knownAgain } from './knownAgain';
 
 /** A file of a line on this computer. */
 interface FileHere {
@@ -22,12 +23,6 @@ export interface FilesHere {
   /** Lines whose files are at hand. */
   open: ReadonlySet<string>;
 }
-
-/** By what a file of a tray is known again. */
-const keyOf = (folder: string, name: string) => `${folder}/${name}`;
-/** The name that a file has now. */
-export const nameNow = ({ name, newName, renamed }: TrayLine): string =>
-  renamed === 'here' && newName !== null ? newName : name;
 
 const asTold = (folder: string, file: File): FileInTray => ({
   ...{ id: crypto.randomUUID(), folder, name: file.name, bytes: file.size },
@@ -130,14 +125,10 @@ export class TrayFiles {
   async look(): Promise<number> {
     if (!this.folder || this.mustAsk) return 0;
     const found = await filesIn(this.folder, TRAY_LIMITS.lines);
-    const known = new Map(this.lines().map((line) => [keyOf(line.folder, nameNow(line)), line]));
     for (const [id, { within }] of this.files) if (within) this.files.delete(id);
-    const fresh: FoundFile[] = [];
-    for (const one of found) {
-      const line = known.get(keyOf(one.folder, one.handle.name));
-      if (line) this.files.set(line.id, { get: () => one.handle.getFile(), within: one.within });
-      else fresh.push(one);
-    }
+    const { ofLines, fresh, untold } = await knownAgain(found, this.lines());
+    for (const [line, one] of ofLines)
+      this.files.set(line, { get: () => one.handle.getFile(), within: one.within });
     const added: { told: FileInTray; one: FoundFile }[] = [];
     for (const one of fresh) {
       const file = await one.handle.getFile().catch(() => null);
@@ -147,6 +138,7 @@ export class TrayFiles {
       this.files.set(told.id, { get: () => one.handle.getFile(), within: one.within });
     await this.add(added.map(({ told }) => told));
     this.tell();
+    if (untold.length > 0) await changeLines(this.of, untold);
     return added.length;
   }
 

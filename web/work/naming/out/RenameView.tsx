@@ -1,6 +1,7 @@
 import type { FormatName } from '#core/exchange';
 import { useMutation } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import type { Case, LineChange, Tray, TrayLine } from '#contracts';
 import { inWords } from '#client/api';
 import { offerAs } from '#client/files';
@@ -219,9 +220,9 @@ export function RenameView({ one, tray, files: held, here }: Props) {
             <ul className="grid gap-1">
               {faulty.slice(0, 20).map(({ line, why }) => (
                 <li key={line.id} className="break-words">
-                  <a href={`?show=names&line=${line.id}`} className="underline">
+                  <Link to={`?show=names&line=${line.id}`} className="underline">
                     {line.newName}
-                  </a>
+                  </Link>
                   : {why}
                 </li>
               ))}

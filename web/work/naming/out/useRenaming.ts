@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { TrayLine } from '#contracts';
-import { inWords } from '#client/api';
+import { ForPeople, inWords } from '#client/api';
 import { isPermitted } from '../here/fileSystem';
 import { renameHere, type RenamedHere } from '../here/renameHere';
 import type { FilesHere, TrayFiles } from '../here/trayFiles';
@@ -40,10 +40,12 @@ export function useRenaming(of: string, files: TrayFiles, here: FilesHere) {
         );
         const done = within.filter((_, at) => became[at]!.problem === null);
         left.push(...became.filter(({ problem }) => problem !== null));
-        await changeLines(
-          of,
-          done.map(({ id }) => ({ line: id, renamed: isBack ? null : 'here' })),
-        );
+        const told = done.map(({ id }) => ({ line: id, renamed: isBack ? null : ('here' as const) }));
+        await changeLines(of, told).catch((error: unknown) => {
+          throw new ForPeople(
+            `The files have their ${isBack ? 'old' : 'new'} names, but that could not be saved. ${inWords(error)} It is saved once this tray is opened again.`,
+          );
+        });
       }
       await files.look();
       setState({ ...REST, left });
