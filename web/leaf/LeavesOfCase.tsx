@@ -10,7 +10,7 @@ import { beginLeafHere } from '#client/waiting';
 import { KEYS, queryClient } from '../api';
 import { calendarToday, dayInWords } from '#client/clock';
 import { TakeTexts } from '../finished';
-import { Button, TextField } from '../ui';
+import { Button, TextField, useLastingIds } from '../ui';
 import type { DraftKeeper } from '#client/drafts';
 
 /** More leaves than these are folded away: a case of a year has hundreds. */
@@ -30,6 +30,7 @@ class NotSaved extends ForPeople {
 /** Begins another leaf of a case, empty or as a copy of the one at hand, and goes to it. */
 export function useAnotherLeaf(one: Case, draft: Draft, keeper: DraftKeeper, say: (words: string) => void) {
   const navigate = useNavigate();
+  const ids = useLastingIds();
   const begin = useMutation({
     mutationFn: async (copyOf: string | null) => {
       await keeper.flush();
@@ -38,10 +39,11 @@ export function useAnotherLeaf(one: Case, draft: Draft, keeper: DraftKeeper, say
         return (await beginLeafHere(draft.author, one, document)).draft;
       }
       if (!keeper.isSaved) throw new NotSaved();
-      const body = { id: crypto.randomUUID(), title: '', copyOf, today: calendarToday() };
+      const body = { id: ids.of(copyOf ?? ''), title: '', copyOf, today: calendarToday() };
       return call('beginDraft', { params: { case: one.id }, body });
     },
     onSuccess: ({ id }) => {
+      ids.renew();
       askAgain(one);
       void navigate(`/cases/${one.id}/leaves/${id}`);
     },

@@ -2,6 +2,7 @@ export { Button } from './Button';
 export { TextField, SelectField } from './fields';
 export { NumericField, NumericInput } from './NumericField';
 export { NeededInput } from './NeededInput';
+export { useLastingIds, type LastingIds } from './useLastingIds';
 export { useRowKeys } from './useRowKeys';
 export { useTypedUntilKept } from './useTypedUntilKept';
 export { useUnsaved } from './useUnsaved';

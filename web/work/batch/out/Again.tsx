@@ -5,21 +5,30 @@ import { call, inWords } from '#client/api';
 import { calendarToday } from '#client/clock';
 import type { BatchSetup } from '#core/batch';
 import { KEYS, queryClient } from '../../../api';
-import { Button, Notice } from '../../../ui';
+import { Button, Notice, useLastingIds } from '../../../ui';
+import { keepFirst } from '../keepFirst';
 
 /** A batch like this one for other rows, such as those of next month. */
 export function Again({ one, setup }: { one: Case; setup: BatchSetup }) {
   const navigate = useNavigate();
+  const ids = useLastingIds();
   const begin = useMutation({
     mutationFn: async () => {
-      const id = crypto.randomUUID();
-      const body = { id, kind: 'batch' as const, title: one.title, number: null, details: [], given: [] };
+      const body = {
+        id: ids.of('batch'),
+        kind: 'batch' as const,
+        title: one.title,
+        number: null,
+        details: [],
+        given: [],
+      };
       const made = await call('makeCase', { body });
       const fresh = { ...setup, day: calendarToday() };
-      await call('keepBatch', { params: { case: made.id }, version: 0, body: { setup: fresh } });
+      await keepFirst(made.id, fresh);
       return made.id;
     },
     onSuccess: (id) => {
+      ids.renew();
       void queryClient.invalidateQueries({ queryKey: KEYS.cases });
       void navigate(`/cases/${id}?show=rows`);
     },

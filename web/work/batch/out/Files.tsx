@@ -53,10 +53,11 @@ interface GoneProps {
   remarks: readonly string[];
   /** What marks them as gone; null where nothing of them is a letter that goes out. */
   mark: { words: string; run: () => void } | null;
+  isMarking: boolean;
 }
 
 /** What was saved or printed, and the plain act that says that it goes out so. */
-const Saved = ({ title, remarks, mark }: GoneProps) => (
+const Saved = ({ title, remarks, mark, isMarking }: GoneProps) => (
   <Notice title={title}>
     {remarks.slice(0, 20).map((remark) => (
       <p key={remark} className="text-rust">
@@ -64,7 +65,7 @@ const Saved = ({ title, remarks, mark }: GoneProps) => (
       </p>
     ))}
     {mark && (
-      <Button className="mt-1" onClick={mark.run}>
+      <Button className="mt-1" disabled={isMarking} onClick={mark.run}>
         {mark.words}
       </Button>
     )}
@@ -84,7 +85,7 @@ function useMarkGone(of: string) {
         },
       },
     );
-  return { mark, error: changes.error };
+  return { mark, isMarking: changes.isPending, error: changes.error };
 }
 
 /** On the button that writes: what it writes, or how far it is. */
@@ -101,16 +102,18 @@ interface MadeProps {
   made: Written;
   checked: readonly Letter[];
   mark: (letters: readonly Letter[], way: WayOut) => void;
+  isMarking: boolean;
 }
 
 /** What was saved; letters of it that have not gone meanwhile can be marked as gone. */
-function Made({ made, checked, mark }: MadeProps) {
+function Made({ made, checked, mark, isMarking }: MadeProps) {
   const way = WAY_OF[made.form];
   const still = made.letters.filter(({ row }) => checked.some((each) => each.row.id === row.id));
   return (
     <Saved
       title={savedWords(made.letters.length)}
       remarks={made.remarks}
+      isMarking={isMarking}
       mark={
         way && still.length > 0
           ? { words: 'They go out so: mark them as gone', run: () => mark(still, way) }
@@ -170,6 +173,7 @@ export function Files({ of, title, setup, checked, keep, isKeeping }: Props) {
           <Made
             made={write.data}
             checked={checked}
+            isMarking={gone.isMarking}
             mark={(still, way) => gone.mark(still, way, write.reset)}
           />
         )}
@@ -177,6 +181,7 @@ export function Files({ of, title, setup, checked, keep, isKeeping }: Props) {
           <Saved
             title="They were given to the printer."
             remarks={[]}
+            isMarking={gone.isMarking}
             mark={{
               words: 'They are on paper: mark them as gone',
               run: () => gone.mark(printed, 'print', () => setPrinted([])),

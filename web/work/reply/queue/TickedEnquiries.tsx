@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router';
 import type { Enquiry } from '#contracts';
 import { inWords } from '#client/api';
 import { calendarToday, dayInWords } from '#client/clock';
-import { Button, Notice } from '../../../ui';
+import { Button, Notice, useLastingIds } from '../../../ui';
 import { batchOfEnquiries } from './batchOfEnquiries';
 
 interface Props {
@@ -14,9 +14,12 @@ interface Props {
 /** Enquiries that are ticked: one letter to each, made and checked together. */
 export function TickedEnquiries({ ticked, untick }: Props) {
   const navigate = useNavigate();
+  const ids = useLastingIds();
   const make = useMutation({
-    mutationFn: () => batchOfEnquiries(ticked, `Enquiries, ${dayInWords(`${calendarToday()}T12:00:00`)}`),
+    mutationFn: () =>
+      batchOfEnquiries(ticked, `Enquiries, ${dayInWords(`${calendarToday()}T12:00:00`)}`, ids),
     onSuccess: ({ case: of, left }) => {
+      ids.renew();
       if (left.length === 0) void navigate(`/cases/${of}?show=decision`);
     },
   });

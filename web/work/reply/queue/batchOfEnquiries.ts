@@ -3,6 +3,8 @@ import { call, isProblem } from '#client/api';
 import { calendarToday } from '#client/clock';
 import { emptySetup, type Column } from '#core/batch';
 import { KEYS, queryClient } from '../../../api';
+import type { LastingIds } from '../../../ui';
+import { keepFirst } from '../../batch/keepFirst';
 
 const column = (id: string, head: string, fills: string | null): Column => ({
   ...{ id, head, fills, kind: 'text', monthFirst: false, decimalComma: false },
@@ -37,22 +39,26 @@ async function taken({ case: of, isMine, takenBy }: Enquiry): Promise<boolean> {
 
 /**
  * Makes a batch of enquiries, a letter to each in its thread: all are taken, so that nobody else answers them. Those that somebody else has
- * are left out, and told.
+ * are left out, and told. Made again with the same ids it goes on with the batch that was begun.
  */
-export async function batchOfEnquiries(enquiries: readonly Enquiry[], title: string): Promise<MadeBatch> {
+export async function batchOfEnquiries(
+  enquiries: readonly Enquiry[],
+  title: string,
+  ids: Pick<LastingIds, 'of'>,
+): Promise<MadeBatch> {
   const [own, left]: [Enquiry[], Enquiry[]] = [[], []];
   for (const one of enquiries) ((await taken(one)) ? own : left).push(one);
-  const id = crypto.randomUUID();
+  const id = ids.of(enquiries.map((one) => one.case).join());
   const setup = {
     ...emptySetup(calendarToday()),
     columns: COLUMNS.map(({ column: own }) => own),
   };
   const body = { id, kind: 'batch' as const, title, number: null, details: [], given: [] };
   await call('makeCase', { body });
-  await call('keepBatch', { params: { case: id }, version: 0, body: { setup } });
+  await keepFirst(id, setup);
   for (let at = 0; at < own.length; at += MOST_ROWS_AT_ONCE) {
     const rows = own.slice(at, at + MOST_ROWS_AT_ONCE).map((one) => ({
-      id: crypto.randomUUID(),
+      id: ids.of(`${id} ${one.case}`),
       cells: COLUMNS.map(({ cell }) => cell(one)),
       enquiry: one.case,
     }));
