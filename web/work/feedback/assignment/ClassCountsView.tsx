@@ -2,7 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { Bar, BarChart, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { Assignment, ClassCounts } from '#contracts';
-import { call, inWords } from '#client/api';
+import { call, ForPeople, inWords } from '#client/api';
 import { entryIn } from '#core/bank';
 import { KEYS, queryClient, useBankIndex } from '../../../api';
 import { useShell } from '../../../shell';
@@ -155,10 +155,10 @@ function useToClass(one: Assignment, sums: readonly SlipSum[]) {
   const navigate = useNavigate();
   const make = useMutation({
     mutationFn: async () => {
-      if (!index) throw new Error('The bank is not there yet. Try again in a moment.');
+      if (!index) throw new ForPeople('The bank is not there yet. Try again in a moment.');
       const entries = sums.slice(0, TO_CLASS).flatMap(({ entry }) => entryIn(index, entry) ?? []);
       if (entries.length === 0)
-        throw new Error('The entries of these slips are not in your bank any more. No leaf was made.');
+        throw new ForPeople('The entries of these slips are not in your bank any more. No leaf was made.');
       const find = (id: string) => entryIn(index, id)?.content;
       const body = leafToClass(`To the class: ${one.title}`.slice(0, 200), entries, member, find, () =>
         crypto.randomUUID(),
