@@ -8,16 +8,22 @@ import { Button, Notice } from '../ui';
 interface Props {
   invitations: readonly Invitation[];
   groups: readonly Group[];
+  /** Whether emails go out; else they wait in the post room. */
+  byEmail: boolean;
   say: (words: string) => void;
 }
 
 /** Who is invited and has not come yet. */
-export function InvitationsList({ invitations, groups, say }: Props) {
+export function InvitationsList({ invitations, groups, byEmail, say }: Props) {
   const settled = () => void queryClient.invalidateQueries({ queryKey: KEYS.people });
   const again = useMutation({
     mutationFn: ({ id }: Invitation) => call('inviteAgain', { params: { invitation: id } }),
     onSuccess: ({ name }) =>
-      say(`A new email is on its way to ${name}; the link in the old one no longer works.`),
+      say(
+        byEmail
+          ? `A new email is on its way to ${name}; the link in the old one no longer works.`
+          : `A new email to ${name} waits in the post room: pass its link on. The link in the old one no longer works.`,
+      ),
     onSettled: settled,
   });
   const withdraw = useMutation({
@@ -25,6 +31,7 @@ export function InvitationsList({ invitations, groups, say }: Props) {
     onSuccess: (_, { name }) => say(`The invitation of ${name} is withdrawn.`),
     onSettled: settled,
   });
+  const isBusy = again.isPending || withdraw.isPending;
   const error = again.error ?? withdraw.error;
   if (invitations.length === 0) return null;
   const namesOf = (ids: readonly string[]) =>
@@ -45,10 +52,10 @@ export function InvitationsList({ invitations, groups, say }: Props) {
                   .filter(Boolean)
                   .join(' · ')}
               </span>
-              <Button look="text" onClick={() => again.mutate(one)}>
+              <Button look="text" disabled={isBusy} onClick={() => again.mutate(one)}>
                 Send again
               </Button>
-              <Button look="text" onClick={() => withdraw.mutate(one)}>
+              <Button look="text" disabled={isBusy} onClick={() => withdraw.mutate(one)}>
                 Withdraw
               </Button>
             </div>

@@ -133,7 +133,7 @@ function Managed({ team }: { team: Team }) {
           <PersonRow key={person.id} person={person} people={present} groups={team.groups} say={setSaid} />
         ))}
       </ul>
-      <InvitationsList invitations={invitations} groups={team.groups} say={setSaid} />
+      <InvitationsList {...{ invitations, byEmail }} groups={team.groups} say={setSaid} />
     </>
   );
 }
