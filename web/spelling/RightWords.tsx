@@ -13,18 +13,37 @@ const wordsOfLines = (lines: string): string[] =>
     .filter((word) => word !== '' && word.length <= LONGEST)
     .slice(0, MOST_RIGHT_WORDS);
 
+/** Words as they are typed, and those that they were typed over. */
+interface Typed {
+  lines: string;
+  over: readonly string[];
+}
+
+/** What was typed, with what another computer or the leaf added or took away meanwhile. */
+function merged({ lines, over }: Typed, now: readonly string[]): string[] {
+  const typed = wordsOfLines(lines);
+  const kept = typed.filter((word) => now.includes(word) || !over.includes(word));
+  const added = now.filter((word) => !typed.includes(word) && !over.includes(word));
+  return [...kept, ...added].slice(0, MOST_RIGHT_WORDS);
+}
+
 /** Whether one's spelling is checked, and which words are right whatever a dictionary says, one to a line. */
 export function RightWords() {
   const { data } = usePreferences();
   const save = useSavePreferences();
-  const [lines, setLines] = useState<string | null>(null);
+  const [typed, setTyped] = useState<Typed | null>(null);
   const right = data?.spelling?.right ?? [];
   const isOff = data?.spelling?.isOff === true;
   return (
     <div>
       <Tick
         on={!isOff}
-        toggle={() => save.mutate((before) => ({ ...before, spelling: { right, isOff: !isOff } }))}
+        toggle={() =>
+          save.mutate((before) => ({
+            ...before,
+            spelling: { right: before.spelling?.right ?? [], isOff: !isOff },
+          }))
+        }
       >
         Mark words that no dictionary and no glossary knows
       </Tick>
@@ -34,16 +53,20 @@ export function RightWords() {
           <textarea
             aria-label="Words that are right for me, one to a line"
             className="input mt-1 min-h-28 w-full"
-            value={lines ?? right.join('\n')}
+            value={typed?.lines ?? right.join('\n')}
             spellCheck={false}
-            onChange={({ target }) => setLines(target.value)}
+            onChange={({ target }) => setTyped({ lines: target.value, over: typed?.over ?? right })}
           />
           <Button
-            disabled={lines === null || save.isPending}
+            disabled={typed === null || save.isPending}
             onClick={() =>
               save.mutate(
-                (before) => ({ ...before, spelling: { ...before.spelling, right: wordsOfLines(lines!) } }),
-                { onSuccess: () => setLines(null) },
+                (before) => ({
+                  ...before,
+                  spelling: { ...before.spelling, right: merged(typed!, before.spelling?.right ?? []) },
+                }),
+                // What is typed on while they are saved stays.
+                { onSuccess: () => setTyped((now) => (now === typed ? null : now)) },
               )
             }
           >
