@@ -8,6 +8,7 @@ import { KEYS, queryClient, useGlossaries, useTerms } from '../api';
 import { AwaitedScreen, Figure, NothingHere } from '../shell';
 import { Button, Failed, Loading, Notice, Overtaken, SelectField, TextField, Tick, useUnsaved } from '../ui';
 import { KindsOfWorkField } from '../reach';
+import { counted } from '../show';
 import { LettersField } from './LettersField';
 import { TermsTable } from './TermsTable';
 import { WordListPanel } from './WordListPanel';
@@ -28,15 +29,32 @@ const settingsOf = ({
   letters,
 });
 
+interface DropProps {
+  glossary: Glossary;
+  drop: () => void;
+  isDropping: boolean;
+}
+
 /** Deletes a glossary once it was said how much that takes along. */
-function DropGlossary({ glossary, drop }: { glossary: Glossary; drop: () => void }) {
-  const [sure, setSure] = useState(false);
-  return sure ? (
-    <Button onClick={drop}>It goes to the wastebasket, with its {glossary.count ?? 0} terms</Button>
-  ) : (
-    <Button look="text" onClick={() => setSure(true)}>
-      Delete
-    </Button>
+function DropGlossary({ glossary, drop, isDropping }: DropProps) {
+  const [isAsked, ask] = useState(false);
+  const count = glossary.count ?? 0;
+  if (!isAsked)
+    return (
+      <Button look="text" onClick={() => ask(true)}>
+        Delete
+      </Button>
+    );
+  return (
+    <p role="alert" className="flex flex-wrap items-baseline gap-3 text-[14px]">
+      It goes to the wastebasket{count === 0 ? '' : `, with its ${counted(count, 'term', 'terms')}`}.
+      <Button disabled={isDropping} onClick={drop}>
+        Delete it
+      </Button>
+      <Button look="text" autoFocus onClick={() => ask(false)}>
+        Keep it
+      </Button>
+    </p>
   );
 }
 
@@ -104,7 +122,7 @@ export function GlossarySettingsForm({ glossary }: { glossary: Glossary }) {
         <Button type="submit" look="main" disabled={save.isPending || unsaved.overtaken || !unsaved.changed}>
           Save
         </Button>
-        <DropGlossary glossary={glossary} drop={() => drop.mutate()} />
+        <DropGlossary {...{ glossary }} drop={() => drop.mutate()} isDropping={drop.isPending} />
       </div>
     </form>
   );

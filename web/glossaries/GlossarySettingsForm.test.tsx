@@ -67,7 +67,11 @@ test('what another owner sets meanwhile is followed, and asked about where it is
 test('it is deleted only once it was said what goes along', async () => {
   show(GLOSSARY);
   await userEvent.click(screen.getByRole('button', { name: 'Delete' }));
+  expect(screen.getByRole('alert').textContent).toContain('It goes to the wastebasket, with its 3 terms.');
+  // Thought better of, it stays.
+  await userEvent.click(screen.getByRole('button', { name: 'Keep it' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Delete' }));
   expect(changes()).toEqual([]);
-  await userEvent.click(screen.getByRole('button', { name: /wastebasket, with its 3 terms/ }));
+  await userEvent.click(screen.getByRole('button', { name: 'Delete it' }));
   await waitFor(() => expect(changes()).toMatchObject([{ to: 'DELETE /api/glossaries/breeds', version: 3 }]));
 });
