@@ -1,6 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import { EditorContent } from '@tiptap/react';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import type { Case, OthersMarkings } from '#contracts';
 import { markingsAsText } from '#core/draft';
 import { KEYS, queryClient } from '../../api';
@@ -55,8 +55,13 @@ function Above({ leaf, markings, find, notes, others, pages }: Shown) {
   const { paneRef, view, acts } = markings;
   const source = pages.data;
   const isShown = source !== undefined && view === 'page';
+  const wasShown = useRef(false);
   useEffect(() => {
-    if (isShown) paneRef.current?.focus({ preventScroll: true });
+    if (!isShown) return;
+    // Whoever pressed something while the page was on its way goes on there.
+    const isElsewhere = document.activeElement?.matches('button, input, select, textarea') ?? false;
+    if (wasShown.current || !isElsewhere) paneRef.current?.focus({ preventScroll: true });
+    wasShown.current = true;
   }, [isShown, paneRef]);
   // Without its page what is marked can be read and written on all the same.
   const isMissing = pages.isError && view === 'page';

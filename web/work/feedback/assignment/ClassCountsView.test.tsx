@@ -59,7 +59,9 @@ const show = async () => {
 test('what the comments come to is told by criterion, slip and person; with names hidden nobody is named', async () => {
   await show();
   const criteria = screen.getByRole('region', { name: 'By criterion' });
-  expect(within(criteria).getByRole('row', { name: /^Person 1 Secure 2 praised, one fault 7$/ })).toBeTruthy();
+  expect(
+    within(criteria).getByRole('row', { name: /^Person 1 Secure 2 praised, one fault 7$/ }),
+  ).toBeTruthy();
   const slips = screen.getAllByRole('table', { name: 'Commonest slips' })[0]!;
   expect(within(slips).getByRole('row', { name: 'Units are missing 3 2' })).toBeTruthy();
   const term = screen.getByRole('region', { name: /Over the term/ });
