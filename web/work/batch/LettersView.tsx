@@ -34,7 +34,7 @@ function useListed(letters: readonly Letter[], say: (words: string | null) => vo
   const [sample, setSample] = useState<string[] | null>(null);
   // Held here as well: the address follows later than the next key comes.
   const [wanted, want] = useState(params.get('row'));
-  const asked = params.get('state') as Shown | null;
+  const [asked, ask] = useState(params.get('state') as Shown | null);
   // A sample is this page's own: opened anew there is none.
   const shown = asked === null || (asked === 'sample' && !sample) ? 'all' : asked;
   const inList = useMemo(() => shownOf(letters, shown, sample, wanted), [letters, shown, sample, wanted]);
@@ -46,12 +46,13 @@ function useListed(letters: readonly Letter[], say: (words: string | null) => vo
     (row: string) => {
       say(null);
       want(row);
-      setParams((now) => ({ ...Object.fromEntries(now), show: 'letters', row }), { replace: true });
+      setParams({ show: 'letters', ...(asked && { state: asked }), row }, { replace: true });
     },
-    [setParams, say],
+    [setParams, say, asked],
   );
   const show = (state: Shown) => {
     want(null);
+    ask(state);
     setParams({ show: 'letters', state }, { replace: true });
   };
   return { inList, letter, go, shown, show, sample, setSample };
