@@ -12,6 +12,7 @@ export {
 export { newCollection } from './newCollection';
 export {
   KEYS,
+  askOnItsWayAgain,
   queryClient,
   useBeginning,
   useSession,

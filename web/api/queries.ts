@@ -22,6 +22,14 @@ export const queryClient = new QueryClient({
   },
 });
 
+/**
+ * Asks again for what is on its way under a key, once a change has been shown there: what comes may be of before it, and would take the change
+ * away again. Where nothing is on its way nothing is asked.
+ */
+export function askOnItsWayAgain(queryKey: readonly string[]): void {
+  if (queryClient.isFetching({ queryKey }) > 0) void queryClient.invalidateQueries({ queryKey });
+}
+
 /** Keys of the query cache, in one place, so that what is invalidated is what was asked. */
 export const KEYS = {
   session: ['session'],

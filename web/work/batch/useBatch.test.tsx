@@ -75,3 +75,22 @@ test('what is checked stays so, whatever answer of before comes late; and what c
   await answer();
   await waitFor(() => expect(shown()).toEqual(['seal', 'theirs']));
 });
+
+test('all that is asked for anew while a change is on its way takes it back as little', async () => {
+  const page = renderHook(() => ({ batch: useBatch('b'), changes: useRowChanges('b') }), {
+    wrapper: asking,
+  });
+  await answer();
+  await waitFor(() => expect(shown()).toEqual([null, null]));
+  await act(async () => {
+    page.result.current.changes.mutate([{ row: '0', checked: 'seal' }]);
+    for (let turn = 0; turn < 5; turn += 1) await new Promise((go) => setTimeout(go));
+  });
+  // News of something else: the server answers as it is before the change.
+  act(() => void queryClient.invalidateQueries({ queryKey: KEYS.batch('b') }));
+  await answer();
+  await answer();
+  expect(shown()).toEqual(['seal', null]);
+  await answer();
+  expect(shown()).toEqual(['seal', null]);
+});

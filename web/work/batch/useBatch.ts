@@ -3,7 +3,7 @@ import { MOST_ROWS_AT_ONCE, type Batch, type BatchRow, type RowChange } from '#c
 import { call } from '#client/api';
 import { keepAnew } from '#client/atHand';
 import type { BatchSetup } from '#core/batch';
-import { KEYS, queryClient, useMergedSetup } from '../../api';
+import { askOnItsWayAgain, KEYS, queryClient, useMergedSetup } from '../../api';
 
 /** A batch with its rows, as the server has it. */
 export const useBatch = (of: string) =>
@@ -47,6 +47,7 @@ export function useRowChanges(of: string) {
         const part = changes.slice(at, at + MOST_ROWS_AT_ONCE);
         const { rows } = await call('changeBatchRows', { params: { case: of }, body: { changes: part } });
         putRows(of, rows, new Set(part.filter(({ drop }) => drop).map(({ row }) => row)));
+        askOnItsWayAgain(KEYS.batch(of));
       }
     },
     onMutate: async (changes) => {

@@ -3,7 +3,7 @@ import { MOST_LINES_AT_ONCE, type LineChange, type Tray, type TrayLine } from '#
 import { call } from '#client/api';
 import { keepAnew } from '#client/atHand';
 import type { TraySetup } from '#core/naming';
-import { KEYS, queryClient, useMergedSetup } from '../../api';
+import { askOnItsWayAgain, KEYS, queryClient, useMergedSetup } from '../../api';
 
 /** A tray with its lines, as the server has it. */
 export const useTray = (of: string) =>
@@ -56,6 +56,7 @@ async function sendChanges(of: string, changes: readonly LineChange[]): Promise<
     const part = changes.slice(at, at + MOST_LINES_AT_ONCE);
     const { lines } = await call('changeTrayLines', { params: { case: of }, body: { changes: part } });
     putLines(of, lines, new Set(part.filter(({ drop }) => drop).map(({ line }) => line)));
+    askOnItsWayAgain(KEYS.tray(of));
   }
   keepAnew(`/api/cases/${encodeURIComponent(of)}/tray`, () => queryClient.getQueryData(KEYS.tray(of)));
 }
