@@ -35,6 +35,16 @@ function useListed(letters: readonly Letter[], say: (words: string | null) => vo
   // Held here as well: the address follows later than the next key comes.
   const [wanted, want] = useState(params.get('row'));
   const [asked, ask] = useState(params.get('state') as Shown | null);
+  // What leads to the letters as such, while they are shown, leads to all of them.
+  const isBare = !params.has('state') && !params.has('row');
+  const [wasBare, setWasBare] = useState(isBare);
+  if (isBare !== wasBare) {
+    setWasBare(isBare);
+    if (isBare) {
+      want(null);
+      ask(null);
+    }
+  }
   // A sample is this page's own: opened anew there is none.
   const shown = asked === null || (asked === 'sample' && !sample) ? 'all' : asked;
   const inList = useMemo(() => shownOf(letters, shown, sample, wanted), [letters, shown, sample, wanted]);
