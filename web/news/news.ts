@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 40,
+    day: '2026-12-01',
+    title: 'After a button goes, the next one has the keys',
+    words:
+      'Press a button that removes its line, or answer a question, and your keys go on with what comes after it. Files of a tray that were renamed while the page was closed, or by a script, are recognised when the folder is opened again.',
+    at: { label: 'The desk', to: '/' },
+  },
+  {
     number: 39,
     day: '2026-12-01',
     title: 'Two who change a batch or its rules at once',
