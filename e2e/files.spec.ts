@@ -48,7 +48,9 @@ test('files kept with a case, by keyboard alone: added, opened, deleted and brou
   );
 });
 
-test('a file that cannot be sent says so, and what else is sent is kept', async ({ signedIn }) => {
+test('a file that cannot be sent says so, and what else is sent is kept; without a connection it waits, and goes again by itself', async ({
+  signedIn,
+}) => {
   const page = await signedIn('Imke Tarrow');
   await openCase(page, /Keel/);
   const files = page.getByRole('region', { name: 'Files of this case' });
@@ -63,6 +65,15 @@ test('a file that cannot be sent says so, and what else is sent is kept', async 
   ]);
   await expect(files.getByRole('listitem')).toHaveText([/^Kept\.txt/]);
   await expect(files.getByRole('alert')).toContainText('The server cannot be reached');
+
+  await page.context().setOffline(true);
+  const sent = { name: 'Later.txt', mimeType: 'text/plain', buffer: Buffer.from('c') };
+  await files.getByLabel('Files for this case').setInputFiles([sent]);
+  const onTheirWay = files.getByRole('list', { name: 'Files being sent' });
+  await expect(onTheirWay).toContainText('waits until the server can be reached');
+  await page.context().setOffline(false);
+  await expect(files.getByRole('link', { name: /^Later\.txt/ })).toBeVisible();
+  await expect(onTheirWay).toBeHidden();
 });
 
 test('files that are all too large are refused before a case is made for them', async ({ signedIn }) => {

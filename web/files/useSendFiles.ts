@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import type { CaseFile } from '#contracts';
 import { call, UnreadableFile } from '#client/api';
-import { sendEntryFile, sendFile } from '#client/files';
+import { againWhenReached, sendEntryFile, sendFile } from '#client/files';
 import { MOST_ENTRY_FILE_BYTES, type EntryFile } from '#core/entry';
 import { bytesInWords } from '#core/language';
 import { KEYS, queryClient } from '../api';
@@ -11,6 +11,8 @@ export interface FileOnItsWay {
   id: string;
   name: string;
   share: number;
+  /** Whether its way broke off: it goes again once the server is reached. */
+  isWaiting: boolean;
 }
 
 /** A file that was not kept, and why. */
@@ -45,10 +47,13 @@ function useSending() {
 
   const sendOne = async <Kept>(id: string, file: File, one: SendOne<Kept>): Promise<Kept | null> => {
     const stop = stops.current.get(id)!;
-    const progress = (share: number) =>
-      setOnTheirWay((now) => now.map((each) => (each.id === id ? { ...each, share } : each)));
+    const { signal } = stop;
+    const show = (change: Partial<FileOnItsWay>) =>
+      setOnTheirWay((now) => now.map((each) => (each.id === id ? { ...each, ...change } : each)));
+    const sending = { progress: (share: number) => show({ share }), signal };
+    const waits = (isWaiting: boolean) => show({ isWaiting, share: 0 });
     try {
-      return await one(id, file, { progress, signal: stop.signal });
+      return await againWhenReached(() => one(id, file, sending), { name: file.name, signal, waits });
     } catch (error) {
       setNotKept((now) => [...now, { id, error }]);
       return null;
@@ -63,7 +68,8 @@ function useSending() {
     const all = files.map((file) => ({ id: crypto.randomUUID(), file }));
     for (const { id } of all) stops.current.set(id, new AbortController());
     setNotKept([]);
-    setOnTheirWay((now) => [...now, ...all.map(({ id, file }) => ({ id, name: file.name, share: 0 }))]);
+    const begun = all.map(({ id, file }) => ({ id, name: file.name, share: 0, isWaiting: false }));
+    setOnTheirWay((now) => [...now, ...begun]);
     const kept: Kept[] = [];
     for (const { id, file } of all) {
       const done = await sendOne(id, file, one);
