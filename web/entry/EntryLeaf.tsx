@@ -163,13 +163,6 @@ function Wordings({
   const { changing, editable, put, place, setPlace, entry } = editing;
   const { content } = changing;
   const [asText, setAsText] = useState(false);
-  const entries = useMemo(
-    () =>
-      new Map(
-        index.bank.entries.filter(({ id }) => id !== entry?.id).map((one) => [one.id, one.content.title]),
-      ),
-    [index, entry?.id],
-  );
   if (asText) {
     return (
       <section aria-label="The entry as text" className={section}>
@@ -199,7 +192,8 @@ function Wordings({
         language={at(content, place).wording.language}
         fields={content.fields}
         conditions={content.conditions ?? NONE}
-        entries={entries}
+        {...{ index }}
+        within={entry?.id ?? null}
         editable={editable}
         onChange={(passage) => put(withPassage(editing.latest(), place, passage))}
         newField={editing.newField}

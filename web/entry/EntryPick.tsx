@@ -1,7 +1,7 @@
 import type { Entry } from '#contracts';
 import { useId, useMemo, useState } from 'react';
 import { entryIn, type BankIndex } from '#core/bank';
-import { takeWhole, useFoundAway } from '../../api';
+import { takeWhole, useFoundAway } from '../api';
 
 interface Props {
   label: string;
@@ -9,19 +9,23 @@ interface Props {
   /** The entry that is picked; null for none yet. */
   value: string | null;
   pick: (entry: string) => void;
+  /** An entry that is not offered: what it is picked for. */
+  except?: string | null;
+  autoFocus?: boolean;
 }
 
 const SHOWN = 8;
 
 interface FoundProps {
   id: string;
+  index: BankIndex;
   found: readonly Entry[];
   at: number;
   choose: (at: number) => void;
 }
 
 /** What was found, beneath the line. */
-const Found = ({ id, found, at, choose }: FoundProps) => (
+const Found = ({ id, index, found, at, choose }: FoundProps) => (
   <ul
     id={`${id}-list`}
     role="listbox"
@@ -41,13 +45,19 @@ const Found = ({ id, found, at, choose }: FoundProps) => (
         }}
       >
         {entry.content.title}
+        {/* Of two that are called the same it is told which is which. */}
+        {found.some((other) => other !== entry && other.content.title === entry.content.title) && (
+          <span className="ml-2 text-[12.5px] text-soft">
+            {index.collections.get(entry.collection)?.name}
+          </span>
+        )}
       </li>
     ))}
   </ul>
 );
 
 /** Picks an entry of the bank by words of it: a line to type in, and beneath it what is found. */
-export function EntryPick({ label, index, value, pick }: Props) {
+export function EntryPick({ label, index, value, pick, except = null, autoFocus = false }: Props) {
   const id = useId();
   const [words, setWords] = useState<string | null>(null);
   const [at, setAt] = useState(0);
@@ -57,8 +67,9 @@ export function EntryPick({ label, index, value, pick }: Props) {
   const found = useMemo(() => {
     if (words === null || words.trim() === '') return [];
     const here = index.finder.find(words).flatMap((one) => index.entries.get(one) ?? []);
-    return [...here.slice(0, SHOWN), ...away.entries].slice(0, SHOWN);
-  }, [words, index, away]);
+    const all = [...here.slice(0, SHOWN), ...away.entries];
+    return all.filter((entry) => entry.id !== except).slice(0, SHOWN);
+  }, [words, index, away, except]);
   const choose = (chosen: number) => {
     const entry = found[chosen];
     if (!entry) return;
@@ -74,6 +85,7 @@ export function EntryPick({ label, index, value, pick }: Props) {
         aria-controls={`${id}-list`}
         aria-activedescendant={found.length > 0 ? `${id}-${at}` : undefined}
         autoComplete="off"
+        autoFocus={autoFocus}
         placeholder="Look up an entry"
         className="input"
         value={words ?? title}
@@ -94,7 +106,7 @@ export function EntryPick({ label, index, value, pick }: Props) {
           event.stopPropagation();
         }}
       />
-      {found.length > 0 && <Found {...{ id, found, at, choose }} />}
+      {found.length > 0 && <Found {...{ id, index, found, at, choose }} />}
       {words !== null && words.trim() !== '' && found.length === 0 && (
         <p
           role="status"

@@ -1,5 +1,5 @@
 import type { Editor } from '@tiptap/react';
-import { useLayoutEffect, useMemo, useRef } from 'react';
+import { useLayoutEffect, useRef } from 'react';
 import { Link } from 'react-router';
 import type { Entry } from '#contracts';
 import { type Condition, type EntryContent, fieldForBlank, mainPassage, withPassage } from '#core/entry';
@@ -82,10 +82,6 @@ function useRowChange({ entry, index, close }: Props) {
     put({ fields: [...latest.current.fields, field] });
     return field.id;
   };
-  const titles = useMemo(
-    () => new Map([...index.entries.values()].map((one) => [one.id, one.content.title])),
-    [index],
-  );
   const editor = useRef<Editor | null>(null);
   const makeBlank = () => {
     if (editor.current) insertBlank(editor.current, newField(selectedWords(editor.current)));
@@ -102,7 +98,6 @@ function useRowChange({ entry, index, close }: Props) {
     changing,
     put,
     newField,
-    titles,
     mayPropose,
     save,
     putPassage: (passage: Passage) => put(withPassage(latest.current, place, passage)),
@@ -167,7 +162,8 @@ export function RowEditor({ entry, index, close }: Props) {
         language={content.wordings[0]!.language}
         fields={content.fields}
         conditions={content.conditions ?? []}
-        entries={row.titles}
+        {...{ index }}
+        within={entry.id}
         editable
         onChange={row.putPassage}
         newField={row.newField}

@@ -2,6 +2,7 @@ import { Extension } from '@tiptap/core';
 import { Selection } from '@tiptap/extensions';
 import { EditorContent, useEditor, type Editor } from '@tiptap/react';
 import { useEffect, useMemo, useState } from 'react';
+import type { BankIndex } from '#core/bank';
 import { conditionInWords, type Condition, type Field, type NamedCondition } from '#core/entry';
 import type { Passage } from '#core/passage';
 import { passageExtensions } from '../../editor';
@@ -20,8 +21,10 @@ interface Props {
   language: string;
   fields: readonly Field[];
   conditions: readonly NamedCondition[];
-  /** Titles of the entries that may be put in, by id. */
-  entries: ReadonlyMap<string, string>;
+  /** Where entries are that may be put in. */
+  index: BankIndex;
+  /** The entry that the wording is of; null for a new one. */
+  within: string | null;
   editable: boolean;
   onChange: (passage: Passage) => void;
   newField: NewField;
@@ -60,6 +63,14 @@ function useWordingShown(editor: Editor, passage: Passage): void {
   }, [editor, passage]);
 }
 
+/** Has blanks and entries within the wording go by their names. */
+function useNamesTold(names: Names, { fields, index }: Pick<Props, 'fields' | 'index'>): void {
+  useEffect(() => {
+    const entries = new Map([...index.entries.values()].map((one) => [one.id, one.content.title]));
+    names.set({ fields: new Map(fields.map(({ id, name }) => [id, name])), entries });
+  }, [names, fields, index]);
+}
+
 /** Has the editor say of conditional words when they are shown. */
 function useConditionsTold(
   editor: Editor,
@@ -73,7 +84,7 @@ function useConditionsTold(
 
 /** The rich editor of a wording, with its blanks; what is pasted is reduced to what a passage may hold. */
 export function WordingEditor(props: Props) {
-  const { passage, fields, conditions, entries, editable, onChange, newField, editorReady } = props;
+  const { passage, fields, conditions, index, within, editable, onChange, newField, editorReady } = props;
   const names = useMemo(() => new Names(), []);
   const [asked, ask] = useState<StripAsked>(null);
   const [told, tell] = useState<string | null>(null);
@@ -104,10 +115,7 @@ export function WordingEditor(props: Props) {
     },
     [extensions],
   );
-  useEffect(
-    () => names.set({ fields: new Map(fields.map(({ id, name }) => [id, name])), entries }),
-    [names, fields, entries],
-  );
+  useNamesTold(names, props);
   useConditionsTold(editor, { conditions, fields });
   const checker = useSpellChecker(useDictionary(editable ? props.language : ''));
   useMisspeltMarks(editor, checker, props.language);
@@ -128,7 +136,7 @@ export function WordingEditor(props: Props) {
             </p>
           )}
           <WordingStrip
-            {...{ editor, fields, conditions, entries, asked }}
+            {...{ editor, fields, conditions, index, within, asked }}
             changeCondition={props.changeCondition}
             done={() => ask(null)}
             beside={props.beside}

@@ -3,6 +3,7 @@ import type { Node as EditorNode } from '@tiptap/pm/model';
 import { NodeSelection } from '@tiptap/pm/state';
 import { useId, useState } from 'react';
 import { createPortal } from 'react-dom';
+import type { BankIndex } from '#core/bank';
 import { conditionInWords, type Condition, type Field, type NamedCondition } from '#core/entry';
 import { numberInForm } from '#core/numbering';
 import { NUMBER_FORMS } from '#core/passage';
@@ -10,6 +11,7 @@ import { calendarToday } from '#client/clock';
 import { numbersIn, referTo } from '../../editor';
 import { LinkSlip, SymbolSlip } from '../../format';
 import { Button, NeededInput } from '../../ui';
+import { EntryPick } from '../EntryPick';
 import { BlankFormSelect } from './BlankFormSelect';
 import { ConditionEditor } from './ConditionEditor';
 import { useLevelWithWords } from './useLevelWithWords';
@@ -23,8 +25,9 @@ interface Props {
   fields: readonly Field[];
   conditions: readonly NamedCondition[];
   changeCondition: (id: string, when: Condition) => void;
-  /** Titles of the entries that may be put in, by id. */
-  entries: ReadonlyMap<string, string>;
+  index: BankIndex;
+  /** The entry that the wording is of: it is not put into itself. Null for a new one. */
+  within: string | null;
   asked: StripAsked;
   done: () => void;
   /** Where in the margin it is said what the caret's words need; null: above the words, where there is no margin beside them. */
@@ -90,7 +93,7 @@ function PassageCondition({
   fields,
   conditions,
   changeCondition,
-}: Omit<Props, 'entries' | 'asked' | 'done' | 'beside'>) {
+}: Pick<Props, 'editor' | 'fields' | 'conditions' | 'changeCondition'>) {
   const here = useEditorState({
     editor,
     selector: ({ editor: { state } }) => conditionsAt(state).join('\n'),
@@ -144,42 +147,29 @@ function PassageCondition({
   );
 }
 
-/** An entry to put in, found by its title. */
-function IncludeAsked({ editor, entries, done }: Pick<Props, 'editor' | 'entries' | 'done'>) {
-  const list = useId();
-  const [typed, setTyped] = useState('');
-  const found = [...entries].find(([, title]) => title.toLowerCase() === typed.trim().toLowerCase());
-  const put = () => {
-    if (!found) return;
-    editor
-      .chain()
-      .focus()
-      .insertContent({ type: 'include', attrs: { entry: found[0] } })
-      .run();
+/** An entry to put in, looked up by words of it. */
+function IncludeAsked({ editor, index, within, done }: Pick<Props, 'editor' | 'index' | 'within' | 'done'>) {
+  const put = (entry: string) => {
+    editor.chain().focus().insertContent({ type: 'include', attrs: { entry } }).run();
     done();
   };
+  const leave = () => {
+    done();
+    editor.commands.focus();
+  };
   return (
-    <Asking
-      label="Title of the entry to insert"
-      put={put}
-      ready={found !== undefined}
-      done={done}
-      editor={editor}
+    <div
+      role="group"
+      aria-label="Insert an entry"
+      className="flex items-center gap-3 text-[14px] text-soft"
+      onKeyDown={({ key }) => key === 'Escape' && leave()}
     >
-      <input
-        autoFocus
-        aria-label="Title of the entry to insert"
-        className="input text-ink"
-        list={list}
-        value={typed}
-        onChange={({ target }) => setTyped(target.value)}
-      />
-      <datalist id={list}>
-        {[...entries.values()].map((title) => (
-          <option key={title} value={title} />
-        ))}
-      </datalist>
-    </Asking>
+      <span className="shrink-0">Entry to insert</span>
+      <EntryPick autoFocus label="Entry to insert" {...{ index }} value={null} except={within} pick={put} />
+      <Button look="text" onClick={leave}>
+        Cancel
+      </Button>
+    </div>
   );
 }
 
@@ -254,7 +244,7 @@ function Asking({ label, ready, put, done, editor, children }: AskingProps) {
 
 /** What is about to be put in, beneath the bar; and in the margin, so that no line moves under the hand, what the caret's words need. */
 export function WordingStrip(props: Props) {
-  const { editor, fields, asked, entries, done, beside } = props;
+  const { editor, fields, asked, index, within, done, beside } = props;
   const needed = useEditorState({
     editor,
     selector: ({ editor: { state } }) => conditionsAt(state).join(' '),
@@ -273,7 +263,7 @@ export function WordingStrip(props: Props) {
   };
   return (
     <div className="grid gap-2 empty:hidden">
-      {asked === 'include' && <IncludeAsked editor={editor} entries={entries} done={done} />}
+      {asked === 'include' && <IncludeAsked {...{ editor, index, within, done }} />}
       {asked === 'link' && <LinkSlip editor={editor} close={goOn} />}
       {asked === 'symbol' && <SymbolSlip editor={editor} close={goOn} />}
       {asked === 'reference' && <ReferenceAsked editor={editor} done={done} />}

@@ -6,11 +6,10 @@ import { columnFields, valuesOf, type BatchSetup, type Rule } from '#core/batch'
 import { entryIn, type BankIndex } from '#core/bank';
 import { fullWordings, type Condition } from '#core/entry';
 import { languageName } from '#core/language';
-import { ConditionEditor, firstTest } from '../../entry';
+import { ConditionEditor, EntryPick, firstTest } from '../../entry';
 import { Figure } from '../../shell';
 import { ActingSelect, Button, moved } from '../../ui';
 import { BatchHead } from './BatchHead';
-import { EntryPick } from './EntryPick';
 import { useRules } from './useRules';
 
 interface RuleProps {
