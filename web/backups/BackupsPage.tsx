@@ -31,10 +31,13 @@ function DeleteAsk({ backup, close }: { backup: Backup; close: () => void }) {
         It is deleted for good. Today’s entries, cases and texts stay as they are.
       </p>
       <p className="flex gap-2">
-        <Button autoFocus disabled={drop.isPending} onClick={() => drop.mutate()}>
+        <Button disabled={drop.isPending} onClick={() => drop.mutate()}>
           Delete for good
         </Button>
-        <Button onClick={close}>Cancel</Button>
+        {/* It has the keys: Enter twice must not delete what does not come back. */}
+        <Button autoFocus onClick={close}>
+          Cancel
+        </Button>
       </p>
       {drop.error && <Notice tone="warning" title={inWords(drop.error)} />}
     </div>

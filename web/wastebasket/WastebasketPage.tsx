@@ -106,10 +106,13 @@ function Row({ deletion, say }: { deletion: Deletion; say: (words: string) => vo
         >
           <p className="text-[14px]">Its history is deleted too. This cannot be undone.</p>
           <p className="flex gap-2">
-            <Button autoFocus disabled={purge.isPending} onClick={() => purge.mutate()}>
+            <Button disabled={purge.isPending} onClick={() => purge.mutate()}>
               Delete for good
             </Button>
-            <Button onClick={() => setAsking(false)}>Cancel</Button>
+            {/* It has the keys: Enter twice must not delete what does not come back. */}
+            <Button autoFocus onClick={() => setAsking(false)}>
+              Cancel
+            </Button>
           </p>
         </div>
       )}
