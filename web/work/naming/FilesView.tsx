@@ -24,7 +24,8 @@ import type { PaperShelf } from './paperShelf';
 import { proposerFor } from './proposedFor';
 import { TrayHead } from './TrayHead';
 import { TrayList } from './TrayList';
-import { changeLines, useSaidBefore } from './useTray';
+import { useTakenOut } from './TakenOut';
+import { changeLines, lineNow, useSaidBefore } from './useTray';
 
 const LANGUAGES: readonly string[] =
   navigator.languages.length > 0 ? navigator.languages.slice(0, 4) : ['en-GB'];
@@ -179,14 +180,19 @@ export function FilesView({ one, tray, files, shelf, here }: FilesProps) {
   const proposer = useProposer(paper, setup);
   const steps = useSteps(lines, at, go, say);
   const { open } = here;
-  const takeOut = (out: TrayLine) => {
+  const [out, setOut] = useState<TrayLine | null>(null);
+  const takenOut = useTakenOut(one.id, out, (id) => {
+    setOut(null);
+    go(id);
+  });
+  const takeOut = ({ id }: TrayLine) => {
     const next = lines[at + 1] ?? lines[at - 1];
-    changeLines(one.id, [{ line: out.id, drop: true }]).then(
+    const now = lineNow(one.id, id) ?? null;
+    changeLines(one.id, [{ line: id, drop: true }]).then(
       () => {
         if (next) go(next.id);
-        say(
-          `${out.name} is taken out of the tray. The file itself stays where it is: add it again to name it.`,
-        );
+        say(null);
+        setOut(now);
       },
       (error: unknown) => say(inWords(error)),
     );
@@ -198,6 +204,7 @@ export function FilesView({ one, tray, files, shelf, here }: FilesProps) {
       {...steps}
       before={begunBy(lines[at - 1])}
       takeOut={() => takeOut(line)}
+      putBack={takenOut.undo}
     />
   );
   const margin = (
@@ -214,6 +221,7 @@ export function FilesView({ one, tray, files, shelf, here }: FilesProps) {
         <Progress {...{ shelf, lines }} />
       </TrayHead>
       <TakeFiles {...{ of: one.id, files, here, lines }} />
+      {takenOut.notice}
       {line ? <TrayList {...{ lines, open, faultOf, go, written }} here={line.id} /> : <NothingToName />}
     </Figure>
   );

@@ -121,6 +121,7 @@ function NameText(props: LineProps) {
       },
       { label: 'Change what is in reach', run: () => openSlip({ kind: 'reach' }) },
       { label: 'Take this file out of the tray', run: props.takeOut },
+      ...(props.putBack ? [{ label: 'Put back the file that was taken out', run: props.putBack }] : []),
     ],
     (entry) => {
       const placement = placing.placeIn(editor, entry);

@@ -30,6 +30,8 @@ export interface LineGiven {
   done: () => void;
   /** It is taken out of the tray. */
   takeOut: () => void;
+  /** Puts back the file that was taken out last; null where none was. */
+  putBack: (() => void) | null;
   /** To another line, with nothing done about this one. */
   step: (by: 1 | -1) => void;
   said: string | null;
