@@ -52,6 +52,21 @@ describe('the terms of a glossary', () => {
     expect(screen.getByText('No term has these letters.')).toBeTruthy();
   });
 
+  test('one that is removed comes back with its cue, its rank and its warning', async () => {
+    const whippet = term('Whippet', { cue: 'whip', weight: 7, note: 'Sure of it?' });
+    const now = show([whippet, THREE[1]!]);
+    await press('Remove Whippet');
+    await screen.findByText('“Whippet” is removed.');
+    now([THREE[1]!]);
+    await press('Undo');
+    await waitFor(() => expect(screen.queryByText('“Whippet” is removed.')).toBeNull());
+    expect(sent.map(({ to }) => to)).toEqual([
+      'DELETE /api/glossaries/breeds/terms/Whippet',
+      'POST /api/glossaries/breeds/terms',
+    ]);
+    expect(sent[1]!.body).toEqual(whippet);
+  });
+
   test('one is changed in its place, and saved with all that it has', async () => {
     show(THREE);
     await press('Whippet');

@@ -175,13 +175,44 @@ function useFoundTerms(terms: readonly Term[], query: string, initial: string): 
   );
 }
 
+/** Removes terms of a glossary, and brings back the one that was removed last. */
+function useRemoving({ id }: Glossary) {
+  const drop = useDropTerm(id);
+  const back = useKeepTerm(id);
+  const [removed, setRemoved] = useState<Term | null>(null);
+  const error = drop.error ?? back.error;
+  const remove = (term: Term) => {
+    back.reset();
+    drop.mutate(term.text, { onSuccess: () => setRemoved(term) });
+  };
+  return {
+    remove,
+    notice: (
+      <>
+        {removed && (
+          <Notice title={`“${removed.text}” is removed.`}>
+            <Button
+              look="text"
+              disabled={back.isPending}
+              onClick={() => back.mutate(removed, { onSuccess: () => setRemoved(null) })}
+            >
+              Undo
+            </Button>
+          </Notice>
+        )}
+        {error && <Notice tone="warning" title={inWords(error)} />}
+      </>
+    ),
+  };
+}
+
 /** The terms of a glossary: found by typing, changed in place. */
 export function TermsTable({ glossary, terms }: Props) {
   const [query, setQuery] = useState('');
   const [initial, setInitial] = useState('');
   // Kept here, not in the form: its place changes when a colleague adds a term, or others are looked for.
   const [editing, edit] = useState<Editing | null>(null);
-  const drop = useDropTerm(glossary.id);
+  const removing = useRemoving(glossary);
   const found = useFoundTerms(terms, query, initial);
   // Words alone are read as a page of a dictionary is; with cues and remarks each has a line of its own.
   const inColumns = editing === null && terms.every(({ cue, note }) => cue === '' && note === '');
@@ -213,7 +244,7 @@ export function TermsTable({ glossary, terms }: Props) {
           <Button onClick={() => edit({ of: null, term: newTerm(query.trim()) })}>Add a term</Button>
         )}
       </div>
-      {drop.error && <Notice tone="warning" title={inWords(drop.error)} />}
+      {removing.notice}
       {!isInPlace && form}
       <Letters terms={terms} initial={initial} choose={setInitial} />
       <ul className={inColumns ? 'columns-3 gap-8 px-9 pb-3 max-[899px]:columns-2 max-[899px]:px-4' : ''}>
@@ -225,7 +256,7 @@ export function TermsTable({ glossary, terms }: Props) {
               key={term.text}
               {...{ term, inColumns }}
               edit={canChange ? () => edit({ of: term.text, term }) : null}
-              drop={glossary.right === 'keep' && canChange ? () => drop.mutate(term.text) : null}
+              drop={glossary.right === 'keep' && canChange ? () => removing.remove(term) : null}
             />
           ),
         )}
