@@ -14,9 +14,9 @@ export const NEWS: readonly News[] = [
   {
     number: 40,
     day: '2026-12-01',
-    title: 'After a button goes, the next one has the keys',
+    title: 'Your keys go on, and more comes back with Undo',
     words:
-      'Press a button that removes its line, or answer a question, and your keys go on with what comes after it. Files of a tray that were renamed while the page was closed, or by a script, are recognised when the folder is opened again.',
+      'Press a button that removes its line, and your keys go on with what comes after it. A file taken out of a tray and a term removed from a glossary come back with Undo. A file that is being sent when the connection breaks is sent again by itself, and files of a tray that a script renamed are recognised.',
     at: { label: 'The desk', to: '/' },
   },
   {

@@ -96,3 +96,19 @@ test('what cannot be saved keeps its form and its words, says why, and can be sa
   await press('Back to that');
   await waitFor(() => expect(server.record.medicines[0]).toMatchObject({ dose: '1 mg' }));
 });
+
+test('what is half written of one line is there again after another was looked at; given up or saved it is over', async () => {
+  await press(/^Correct Meloxicam/);
+  await userEvent.type(line('Dose'), ' twice');
+  await press(/^Correct Fenbendazole/);
+  expect(line('Dose').value).toBe('1 mg');
+  await press(/^Correct Meloxicam/);
+  expect(line('Dose').value).toBe('1 mg twice');
+  await press('Cancel');
+  await press(/^Correct Meloxicam/);
+  expect(line('Dose').value).toBe('1 mg');
+  await userEvent.type(line('Dose'), ' daily{Enter}');
+  await waitFor(() => expect(server.record.medicines[0]).toMatchObject({ dose: '1 mg daily' }));
+  await press('Add a medicine');
+  expect(line('Medicine').value).toBe('');
+});

@@ -16,7 +16,7 @@ import { call, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api';
 import { instantInWords } from '#client/clock';
 import { Button, Notice, useFocusNext } from '../ui';
-import { RecordItemForm } from './RecordItemForm';
+import { RecordItemForm, type BegunItems } from './RecordItemForm';
 import { recordDayInWords, itemInLocale } from './itemInLocale';
 
 type Item = WrittenItem['item'];
@@ -44,6 +44,8 @@ const SHOWN = 6;
 /** One list of the record: each item can be corrected or taken out, and one added. */
 function CorrectList({ one, list, title, add }: OfList) {
   const [open, setOpen] = useState<Item | 'new' | null>(null);
+  const [begun] = useState<BegunItems>(() => new Map());
+  const nameOf = (of: Item | 'new') => (of === 'new' ? 'new' : itemInLocale(list, of));
   const section = useRef<HTMLElement>(null);
   const adding = useRef<HTMLButtonElement>(null);
   const focusNext = useFocusNext();
@@ -59,8 +61,13 @@ function CorrectList({ one, list, title, add }: OfList) {
   });
   const write = (had: Item | null, now: Item | null, onSuccess?: () => void) =>
     change.mutate({ list, had, now: now && plainItem(now) } as ListChange, { onSuccess });
-  const close = () => {
-    setOpen(null);
+  /** It is saved, or given up. */
+  const done = (of: Item | 'new') => {
+    begun.delete(nameOf(of));
+    setOpen((now) => (now === of ? null : now));
+  };
+  const close = (of: Item | 'new') => {
+    done(of);
     focusNext(() => adding.current);
   };
   const items = newestFirst([...itemsOf(one.record, list)].reverse());
@@ -85,13 +92,14 @@ function CorrectList({ one, list, title, add }: OfList) {
       {/* Beneath the list and not within it: it stays with what is written in it, whatever colleagues do to the list meanwhile. */}
       {open !== null && (
         <RecordItemForm
-          key={open === 'new' ? 'new' : itemInLocale(list, open)}
-          list={list}
+          key={nameOf(open)}
+          {...{ list, begun }}
+          name={nameOf(open)}
           record={one.record}
           had={open === 'new' ? null : open}
           // Only what is written here is over with it: another line may be removed meanwhile.
-          save={(now) => write(open === 'new' ? null : open, now, () => setOpen(null))}
-          cancel={close}
+          save={(now) => write(open === 'new' ? null : open, now, () => done(open))}
+          cancel={() => close(open)}
           isPending={change.isPending}
         />
       )}

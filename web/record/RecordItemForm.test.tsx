@@ -25,6 +25,8 @@ function page(
   render(
     <RecordItemForm
       {...{ list, had, isPending }}
+      begun={new Map()}
+      name="new"
       record={RECORD}
       save={(now) => saved.push(now)}
       cancel={() => (cancelled += 1)}

@@ -143,21 +143,35 @@ function Doubt({ before: { value, unit, measured } }: { before: Measurement }) {
   );
 }
 
+/** Items of a list that were begun, by names of their forms. */
+export type BegunItems = Map<string, Form>;
+
+/** A form as it is begun: with what an item says, or empty for a new one. */
+const fresh = (list: RecordList, had: WrittenItem['item'] | null): Form =>
+  had ? formOf({ list, item: had } as WrittenItem, writtenToday()) : emptyItem(list, writtenToday());
+
 interface Props {
   list: RecordList;
   record: CaseRecord;
   /** What is corrected; null for a new one. */
   had: WrittenItem['item'] | null;
+  /** What was written of it and neither saved nor cancelled, by what it is of: another line was opened meanwhile. */
+  begun: BegunItems;
+  /** Which of those it is. */
+  name: string;
   save: (now: WrittenItem['item']) => void;
   cancel: () => void;
   isPending: boolean;
 }
 
 /** An item of a list of a record, to be written down or corrected. */
-export function RecordItemForm({ list, record, had, save, cancel, isPending }: Props) {
-  const [form, setForm] = useState<Form>(() =>
-    had ? formOf({ list, item: had } as WrittenItem, writtenToday()) : emptyItem(list, writtenToday()),
-  );
+export function RecordItemForm({ list, record, had, begun, name, save, cancel, isPending }: Props) {
+  const [form, setForm] = useState<Form>(() => begun.get(name) ?? fresh(list, had));
+  const write = (change: Partial<Form>) => {
+    const now = { ...form, ...change };
+    begun.set(name, now);
+    setForm(now);
+  };
   const [isTried, setTried] = useState(false);
   // What was doubtful when it was to be saved: the same again is meant.
   const [doubted, setDoubted] = useState<WrittenItem['item'] | null>(null);
@@ -184,13 +198,7 @@ export function RecordItemForm({ list, record, had, save, cancel, isPending }: P
         else save(read.item.item);
       }}
     >
-      <Fields
-        list={list}
-        record={record}
-        form={form}
-        put={(change) => setForm((now) => ({ ...now, ...change }))}
-        faultOf={faultOf}
-      />
+      <Fields list={list} record={record} form={form} put={write} faultOf={faultOf} />
       {isDoubted && <Doubt before={read.before!} />}
       <p className="col-span-full flex gap-3">
         <Button type="submit" disabled={isPending}>
