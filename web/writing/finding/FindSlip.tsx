@@ -1,4 +1,5 @@
-import type { Editor } from '@tiptap/react';
+import type { Node } from '@tiptap/pm/model';
+import { useEditorState, type Editor } from '@tiptap/react';
 import { useState, type KeyboardEvent } from 'react';
 import { Button, Key, TextField, Tick } from '../../ui';
 import { useFinding } from './useFinding';
@@ -27,13 +28,14 @@ interface ActsProps {
   editor: Editor;
   finding: ReturnType<typeof useFinding>;
   put: string;
-  /** How many were changed at once; null where none were since other words are looked for. */
-  changed: number | null;
-  setChanged: (changed: number | null) => void;
+  /** Whether what was done last to the draft is that all were changed. */
+  canUndo: boolean;
+  /** Hears how many were changed at once; null once they are as before. */
+  setChanged: (count: number | null) => void;
 }
 
 /** The ways through what was found, and what changes it. */
-function Acts({ editor, finding, put, changed, setChanged }: ActsProps) {
+function Acts({ editor, finding, put, canUndo, setChanged }: ActsProps) {
   const isNone = finding.count === 0;
   return (
     <div className="flex flex-wrap gap-2">
@@ -46,14 +48,7 @@ function Acts({ editor, finding, put, changed, setChanged }: ActsProps) {
       <Button onClick={() => finding.changeOne(put)} disabled={isNone || finding.isAnswered}>
         Change
       </Button>
-      {changed === null ? (
-        <Button
-          onClick={() => setChanged(finding.changeAll(put))}
-          disabled={finding.count === finding.answered}
-        >
-          Change all
-        </Button>
-      ) : (
+      {canUndo ? (
         <Button
           onClick={() => {
             editor.commands.undo();
@@ -62,9 +57,22 @@ function Acts({ editor, finding, put, changed, setChanged }: ActsProps) {
         >
           Undo
         </Button>
+      ) : (
+        <Button
+          onClick={() => setChanged(finding.changeAll(put))}
+          disabled={finding.count === finding.answered}
+        >
+          Change all
+        </Button>
       )}
     </div>
   );
+}
+
+/** How many were changed at once, and the draft as it was then. */
+interface Changed {
+  count: number;
+  doc: Node;
 }
 
 /** Finds words in a draft as they are read, and changes those that are written; answers are stepped to and changed in their blank. */
@@ -72,7 +80,12 @@ export function FindSlip({ editor, begin, close }: Props) {
   const [words, setWords] = useState(() => begin?.words ?? wordsSelected(editor));
   const [put, setPut] = useState(begin?.put ?? '');
   const [as, setAs] = useState({ wholeWords: !!begin, sameCase: !!begin });
-  const [changed, setChanged] = useState<number | null>(null);
+  const [changed, setChanged] = useState<Changed | null>(null);
+  const doc = useEditorState({
+    editor,
+    selector: ({ editor: { state } }) => state.doc,
+    equalityFn: Object.is,
+  });
   const finding = useFinding(editor, { words, ...as });
   const lookedFor = (now: () => void) => {
     now();
@@ -115,10 +128,15 @@ export function FindSlip({ editor, begin, close }: Props) {
         </Tick>
       </div>
       <p role="status" className="min-h-5 text-[13px] text-soft">
-        {changed !== null && `Changed: ${changed}. `}
+        {changed !== null && `Changed: ${changed.count}. `}
         {toldIsWanted && foundInWords(finding)}
       </p>
-      <Acts {...{ editor, finding, put, changed, setChanged }} />
+      <Acts
+        {...{ editor, finding, put }}
+        // Once something else was written, undo would take that back.
+        canUndo={changed !== null && changed.doc === doc}
+        setChanged={(count) => setChanged(count === null ? null : { count, doc: editor.state.doc })}
+      />
       <p className="text-[12.5px] text-soft">
         <Key>Enter</Key> goes to the next, or changes; <Key>Shift + Enter</Key> goes back; <Key>Esc</Key>{' '}
         closes
