@@ -20,6 +20,7 @@ export { Sortable, SortableRow, moved } from './Sortable';
 export { TagsField } from './TagsField';
 export { Tick } from './Tick';
 export { Picks } from './Picks';
+export { WordLines } from './WordLines';
 export { useNow } from './useNow';
 export { useRemembered } from './useRemembered';
 export { useFocusNext } from './useFocusNext';

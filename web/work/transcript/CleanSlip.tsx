@@ -7,7 +7,7 @@ import { inWords } from '#client/api';
 import { usePreferences } from '../../api';
 import { disfluentPlaces, markedDisfluencies, transcriptOf } from '../../editor';
 import { useSavePreferences } from '../../offers';
-import { Button, Key, Notice, SelectField, useFocusNext } from '../../ui';
+import { Button, Key, Notice, SelectField, useFocusNext, WordLines } from '../../ui';
 import { PlacesPass, placesInWords } from './PlacesPass';
 import type { TurnActs } from './turnActs';
 
@@ -30,33 +30,29 @@ const KINDS: Record<DisfluencyKind, string> = {
 
 /** The words that count as fillers, one to a line; those of a language are the member's own once they are changed. */
 function FillerWords({ language, words }: { language: string; words: readonly string[] }) {
-  const [lines, setLines] = useState<string | null>(null);
   const save = useSavePreferences();
-  const now = lines ?? words.join('\n');
   return (
     <details>
       <summary className="text-[14px] text-elder underline">Words that count as fillers</summary>
-      <textarea
-        aria-label="Words that count as fillers, one to a line"
-        className="input mt-1 min-h-28 w-full"
-        value={now}
-        spellCheck={false}
-        onChange={({ target }) => setLines(target.value)}
-      />
-      <Button
-        disabled={lines === null || save.isPending}
-        onClick={() =>
+      <WordLines
+        label="Words that count as fillers, one to a line"
+        words={words}
+        read={termsOfLines}
+        most={MOST_FILLERS}
+        isSaving={save.isPending}
+        save={(change, onSuccess) =>
           save.mutate(
             (before) => ({
               ...before,
-              fillers: { ...before.fillers, [language]: termsOfLines(now).slice(0, MOST_FILLERS) },
+              fillers: {
+                ...before.fillers,
+                [language]: change(before.fillers?.[language] ?? fillersOf(language)),
+              },
             }),
-            { onSuccess: () => setLines(null) },
+            { onSuccess },
           )
         }
-      >
-        Save these words
-      </Button>
+      />
       {save.error && <Notice tone="warning" title={inWords(save.error)} />}
     </details>
   );
