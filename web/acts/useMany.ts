@@ -59,9 +59,10 @@ export function useMany(after: () => void) {
   const own = toldBy === me ? done : null;
   return {
     done: own,
-    run: (work: () => Promise<DoneToMany>) => {
+    /** Does something; `succeeded` is called once it is done, and not where it failed. */
+    run: (work: () => Promise<DoneToMany>, succeeded?: () => void) => {
       back.reset();
-      act.mutate(work);
+      act.mutate(work, { onSuccess: succeeded });
     },
     undo: () => own && back.mutate(own),
     pending: act.isPending || back.isPending,

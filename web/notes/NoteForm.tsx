@@ -32,6 +32,8 @@ export function NoteForm({ entry, done }: { entry: string; done: () => void }) {
         placeholder="Such as: wrong dose unit"
         rows={2}
         autoFocus
+        // On its way: what would be typed now would go with the form.
+        readOnly={note.isPending}
         maxLength={2000}
         className="input resize-none field-sizing-content text-[14px]"
         value={text}

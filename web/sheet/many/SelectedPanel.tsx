@@ -22,7 +22,8 @@ function WordAct({
   label: string;
   hint: string;
   act: string;
-  does: (word: string) => void;
+  /** `done` is to be called once it is done. */
+  does: (word: string, done: () => void) => void;
 }) {
   const [word, setWord] = useState('');
   return (
@@ -31,8 +32,8 @@ function WordAct({
       onSubmit={(event) => {
         event.preventDefault();
         if (word.trim() === '') return;
-        does(word.trim());
-        setWord('');
+        // It stays where it fails.
+        does(word.trim(), () => setWord((now) => (now === word ? '' : now)));
       }}
     >
       <div className="grow">
@@ -58,8 +59,10 @@ export function SelectedPanel({ index, selected, select, close }: Props) {
   const entries = [...selected].flatMap((id) => index.entries.get(id) ?? []);
   const kept = entries.filter(({ collection }) => index.collections.get(collection)?.right === 'keep');
   const places = placesFor(kept, index);
-  const run = (work: (all: readonly Entry[]) => ReturnType<(typeof MANY_ACTS)['remove']>) =>
-    many.run(() => work(kept));
+  const run = (
+    work: (all: readonly Entry[]) => ReturnType<(typeof MANY_ACTS)['remove']>,
+    done?: () => void,
+  ) => many.run(() => work(kept), done);
   const isRetired = kept.length > 0 && kept.every(({ content }) => content.retired);
   const none = kept.length === 0 || many.pending;
   return (
@@ -93,13 +96,13 @@ export function SelectedPanel({ index, selected, select, close }: Props) {
           label="Tag"
           hint="such as winter"
           act="Tag"
-          does={(tag) => run((all) => MANY_ACTS.tag(all, tag))}
+          does={(tag, done) => run((all) => MANY_ACTS.tag(all, tag), done)}
         />
         <WordAct
           label="Start their cues with"
           hint="a character or two"
           act="Add"
-          does={(lead) => run((all) => MANY_ACTS.putBefore(all, lead))}
+          does={(lead, done) => run((all) => MANY_ACTS.putBefore(all, lead), done)}
         />
         <p className="flex flex-wrap gap-2">
           {isRetired ? (
