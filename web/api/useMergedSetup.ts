@@ -1,8 +1,8 @@
 import { useMutation } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { isProblem } from '#client/api';
-import { isSame, mergedSettings } from '#core/difference';
-import { queryClient } from './queries';
+import { mergedSettings } from '#core/difference';
+import { askOnItsWayAgain, queryClient } from './queries';
 
 /** How something is set up, as it is at a version; null as long as nobody said. */
 interface There<Setup> {
@@ -39,7 +39,9 @@ export function useMergedSetup<Setup extends object>(key: readonly string[], { r
   };
   const show = (change: Partial<There<Setup>>) =>
     queryClient.setQueryData<There<Setup>>(key, (there) => there && { ...there, ...change });
+  const mutationKey = ['setup', ...key];
   const { mutate, error, isPending } = useMutation({
+    mutationKey,
     mutationFn: async (change: Change<Setup>): Promise<There<Setup>> => {
       const { current } = kept;
       const there = current && current.version > change.version ? current : change;
@@ -55,10 +57,10 @@ export function useMergedSetup<Setup extends object>(key: readonly string[], { r
     },
     scope: { id: `setup ${key.join(' ')}` },
     onMutate: ({ to }) => void show({ setup: to }),
-    onSuccess: (now, { to }) => {
-      show({ version: now.version });
-      // A colleague's came along.
-      if (!isSame(now.setup, to)) void queryClient.invalidateQueries({ queryKey: key });
+    onSuccess: (now) => {
+      // What was on its way from before the change may have come meanwhile, or come yet. A later change of this page holds already.
+      show(queryClient.isMutating({ mutationKey }) === 1 ? now : { version: now.version });
+      askOnItsWayAgain(key);
     },
     onError: (_error, { setup }) => {
       show({ setup });
