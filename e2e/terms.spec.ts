@@ -153,6 +153,10 @@ test('a glossary of one’s own: a word list taken over, its faults told, terms 
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save it as a file' }).click();
   expect((await download).suggestedFilename()).toBe('Interviews.tsv');
-  await page.getByRole('button', { name: 'Remove Warden Ossick' }).click();
-  await expect(page.getByText('Warden Ossick')).toBeHidden();
+  const removed = page.getByRole('button', { name: 'Remove Warden Ossick' });
+  await removed.press('Enter');
+  await expect(page.getByText('“Warden Ossick” is removed.')).toBeVisible();
+  await expect(removed).toBeHidden();
+  await page.getByRole('button', { name: 'Undo' }).press('Enter');
+  await expect(removed).toBeVisible();
 });

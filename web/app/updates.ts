@@ -9,6 +9,8 @@ type Router = ReturnType<typeof createBrowserRouter>;
 const ASK_EVERY_MS = 3_600_000;
 /** So long after one went to another screen that is drawn. */
 const SETTLED_MS = 200;
+/** A leaf that was just left says so late where the computer is busy: it is looked so often. Later a reload would come in the midst of something. */
+const MOST_LOOKS = 10;
 
 /**
  * Has the pages open without the server from now on, and keeps them up to date. An update is fetched beside the work, and taken when
@@ -30,12 +32,21 @@ export function openWithoutServer(router: Router): void {
     if (isUpdate || isExternal) isTaken = true;
   });
   const take = async (): Promise<void> => {
-    if ((!isWaiting && !isTaken) || (await isWritten())) return;
+    if ((!isWaiting && !isTaken) || !(await isNothingWritten())) return;
     if (isTaken) return window.location.reload();
     worker.addEventListener('controlling', () => window.location.reload());
     worker.messageSkipWaiting();
   };
   let { pathname } = router.state.location;
+  /** Whether nothing is being written by now, or within a moment on this screen. */
+  const isNothingWritten = async (): Promise<boolean> => {
+    const here = pathname;
+    for (let looks = 0; looks < MOST_LOOKS && pathname === here; looks += 1) {
+      if (!(await isWritten())) return true;
+      await new Promise((go) => setTimeout(go, SETTLED_MS));
+    }
+    return false;
+  };
   router.subscribe(({ location, navigation }) => {
     if (navigation.state !== 'idle' || location.pathname === pathname) return;
     ({ pathname } = location);
