@@ -13,7 +13,8 @@ const said = z.record(z.string().max(60), z.string().max(300));
 
 /** A file as it came: known again by its name, its size and when it was changed. */
 const FileInTraySchema = z.object({
-  id: z.uuid(),
+  // Of the page's making: one that was taken out comes back under its own.
+  id: z.string().min(1).max(60),
   folder: z.string().max(TRAY_LIMITS.folder),
   name,
   bytes: z.number().int().min(0).max(Number.MAX_SAFE_INTEGER),

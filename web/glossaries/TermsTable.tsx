@@ -190,15 +190,18 @@ function useRemoving({ id }: Glossary) {
     notice: (
       <>
         {removed && (
-          <Notice title={`“${removed.text}” is removed.`}>
-            <Button
-              look="text"
-              disabled={back.isPending}
-              onClick={() => back.mutate(removed, { onSuccess: () => setRemoved(null) })}
-            >
-              Undo
-            </Button>
-          </Notice>
+          // In sight however far down the list it was.
+          <div className="sticky top-0 z-10 bg-page px-9 py-1 max-[899px]:px-4">
+            <Notice title={`“${removed.text}” is removed.`}>
+              <Button
+                look="text"
+                disabled={back.isPending}
+                onClick={() => back.mutate(removed, { onSuccess: () => setRemoved(null) })}
+              >
+                Undo
+              </Button>
+            </Notice>
+          </div>
         )}
         {error && <Notice tone="warning" title={inWords(error)} />}
       </>
