@@ -41,11 +41,22 @@ const HISTORY: readonly Omit<OfList, 'one'>[] = HISTORY_LIST_IDS.map((list) => {
 /** More than these are folded away: a long stay is weighed twice a day. */
 const SHOWN = 6;
 
-/** One list of the record: each item can be corrected or taken out, and one added. */
-function CorrectList({ one, list, title, add }: OfList) {
+/** Which item of a list is written on, and what was begun of others. */
+function useOpenItem(list: RecordList) {
   const [open, setOpen] = useState<Item | 'new' | null>(null);
   const [begun] = useState<BegunItems>(() => new Map());
   const nameOf = (of: Item | 'new') => (of === 'new' ? 'new' : itemInLocale(list, of));
+  /** It is saved, or given up. */
+  const done = (of: Item | 'new') => {
+    begun.delete(nameOf(of));
+    setOpen((now) => (now === of ? null : now));
+  };
+  return { open, setOpen, begun, nameOf, done };
+}
+
+/** One list of the record: each item can be corrected or taken out, and one added. */
+function CorrectList({ one, list, title, add }: OfList) {
+  const { open, setOpen, begun, nameOf, done } = useOpenItem(list);
   const section = useRef<HTMLElement>(null);
   const adding = useRef<HTMLButtonElement>(null);
   const focusNext = useFocusNext();
@@ -61,11 +72,6 @@ function CorrectList({ one, list, title, add }: OfList) {
   });
   const write = (had: Item | null, now: Item | null, onSuccess?: () => void) =>
     change.mutate({ list, had, now: now && plainItem(now) } as ListChange, { onSuccess });
-  /** It is saved, or given up. */
-  const done = (of: Item | 'new') => {
-    begun.delete(nameOf(of));
-    setOpen((now) => (now === of ? null : now));
-  };
   const close = (of: Item | 'new') => {
     done(of);
     focusNext(() => adding.current);

@@ -19,7 +19,17 @@ import {
 } from '#core/naming';
 import { takeKept } from '../../api';
 import { useShell } from '../../shell';
-import { Button, moved, NeededInput, Notice, SelectField, Sortable, SortableRow, TextField } from '../../ui';
+import {
+  Button,
+  moved,
+  NeededInput,
+  Notice,
+  SelectField,
+  Sortable,
+  SortableRow,
+  TextField,
+  useLastingIds,
+} from '../../ui';
 
 const JOINERS = [
   [' ', 'a space'],
@@ -155,20 +165,20 @@ function usePattern(index: BankIndex) {
     given ??
     (title.trim() === '' ? '' : proposeCue(title, takenCues(index, leadIn), collection?.cuesBy, () => false));
   // The same until it is saved: sent again after an answer that was lost, it makes no second pattern.
-  const [key, setKey] = useState(() => crypto.randomUUID());
+  const ids = useLastingIds();
   const save = useMutation({
     mutationFn: async () => {
       const content = entryOfPattern(title.trim(), collection?.language ?? 'en-GB', picked.pieces, joiner);
       const cues = cue === '' ? [] : [{ kind: 'typed' as const, text: cue }];
       const body = {
         ...{ collection: place, content: { ...content, cues }, reason: 'A pattern of names' },
-        key,
+        key: ids.of('pattern'),
       };
       return (await keepEntry(member.id, body)).entry;
     },
     onSuccess: (entry) => {
       takeKept(entry);
-      setKey(crypto.randomUUID());
+      ids.renew();
       setTitle('');
       setCue(null);
     },
