@@ -6,7 +6,7 @@ import { newEntry, type EntryContent, type Field, type NamedCondition } from '#c
 import { fillWording } from '#core/fill';
 import { plainText } from '#core/passage';
 import { emptyRecord, type CaseRecord } from '#core/record';
-import { measure, type Measured } from './measure';
+import { measureInTurns, type Measured } from './measure';
 import { passageFrom } from '#core/notation';
 
 /** A letter of 120 words, twelve fields and two conditions; one of the fields is several choices joined as prose. */
@@ -151,8 +151,8 @@ export function benchFilling(): Measured[] {
   for (const [name, fill] of others)
     if (fill() !== ours) throw new Error(`${name} does not say the same: ${String(fill())}`);
   const work = 'a letter of 120 words, 12 fields, 2 conditions and a list';
-  return [
-    measure('filling', work, 'Elderleaf, to rich text', () => fillWording(LETTER)),
-    ...others.map(([name, fill]) => measure('filling', work, `${name}, ready words to plain text`, fill)),
-  ];
+  return measureInTurns('filling', work, [
+    ['Elderleaf, to rich text', () => fillWording(LETTER)],
+    ...others.map(([name, fill]) => [`${name}, ready words to plain text`, fill] as const),
+  ]);
 }

@@ -234,6 +234,70 @@ describe('filling', () => {
   });
 });
 
+describe('what is found for an entry once holds as long as the entry is the same', () => {
+  const wording = passage('It has [signs], weighs [name].');
+  const signs: Answers = { signs: { kind: 'chosen', options: ['a'] } };
+  const asked = request(wording, signs);
+  const filled = (content: EntryContent) =>
+    plainText(fillWording({ ...asked, entry: { ...asked.entry, content } }));
+
+  test('a field that was changed, with its wording as it was', () => {
+    const { content } = asked.entry;
+    expect(filled(content)).toBe('It has ticks, weighs Bramble.');
+    const fields = content.fields.map((field) =>
+      field.kind === 'choice' && field.id === 'signs'
+        ? { ...field, options: [{ id: 'a', label: 'ticks', words: 'many ticks' }] }
+        : field,
+    );
+    expect(filled({ ...content, fields })).toBe('It has many ticks, weighs Bramble.');
+  });
+
+  test('a condition that was changed, with its wording as it was', () => {
+    const when = (value: string) => ({
+      conditions: [{ id: 'w', when: { test: 'is' as const, field: 'signs', value } }],
+    });
+    const optional: Passage = {
+      type: 'doc',
+      content: [
+        {
+          type: 'paragraph',
+          content: [
+            { type: 'text', text: 'Seen.' },
+            {
+              type: 'text',
+              text: ' Treated.',
+              marks: [{ type: 'when', attrs: { condition: 'w', placement: null } }],
+            },
+          ],
+        },
+      ],
+    };
+    const content = entry(optional);
+    expect(filled({ ...content, ...when('a') })).toBe('Seen. Treated.');
+    expect(filled({ ...content, ...when('b') })).toBe('Seen.');
+  });
+
+  test('another record, another language of the same words', () => {
+    const content = entry(passage('Born [born].'));
+    const [first] = content.wordings;
+    const both = { ...content, wordings: [first!, { ...first!, id: 'de', language: 'de' }] };
+    const inLanguage = (id: string, on: CaseRecord) =>
+      plainText(fillWording({ ...asked, record: on, wording: id, entry: { ...asked.entry, content: both } }));
+    expect(inLanguage(first!.id, record)).toBe('Born 3 September 2026.');
+    expect(inLanguage('de', record)).toBe('Born 3. September 2026.');
+    expect(inLanguage('de', emptyRecord())).toBe('Born .');
+  });
+
+  test('a detail that was answered by hand, and then not', () => {
+    const content = entry(passage('This is [name], [name:upper].'));
+    const by = (answers: Answers) =>
+      plainText(fillWording({ ...asked, answers, entry: { ...asked.entry, content } }));
+    expect(by({})).toBe('This is Bramble, BRAMBLE.');
+    expect(by({ name: text(' Fern ') })).toBe('This is Fern, FERN.');
+    expect(by({})).toBe('This is Bramble, BRAMBLE.');
+  });
+});
+
 describe('person words from the record', () => {
   const withSex = (sex: string): CaseRecord => ({
     ...record,

@@ -50,12 +50,21 @@ const leftOut = (before: readonly Inline[], after: readonly Inline[]) =>
 /** What a paragraph or heading reads like when finished; null when everything in it was left out. */
 export type FinishLine = (block: LineBlock) => Inline[] | null;
 
+/** A paragraph of what was finished, as an editor writes one without any. */
+export const finishedParagraph = (content: Inline[]): Block =>
+  content.length > 0 ? { type: 'paragraph', content } : { type: 'paragraph' };
+
+/** Finished blocks as a whole, which has an empty paragraph at least. */
+export const finishedWhole = (content: Block[]): Passage => ({
+  type: 'doc',
+  content: content.length > 0 ? content : [{ type: 'paragraph' }],
+});
+
 function finishBlock(block: Block, finish: FinishLine): Block | null {
   if (isLine(block)) {
     const content = finish(block);
     if (content === null) return null;
-    if (block.type !== 'paragraph') return { ...block, content };
-    return content.length > 0 ? { type: 'paragraph', content } : { type: 'paragraph' };
+    return block.type === 'paragraph' ? finishedParagraph(content) : { ...block, content };
   }
   if (!('content' in block)) return block;
   const content = finishAll(block.content, finish);
@@ -87,8 +96,7 @@ function finishAll(blocks: readonly Block[], finish: FinishLine): Block[] {
 
 /** Blocks with their lines finished; what is left without any line goes, but for an empty paragraph at least. */
 export function finishBlocks(blocks: readonly Block[], finish: FinishLine): Passage {
-  const content = finishAll(blocks, finish);
-  return { type: 'doc', content: content.length > 0 ? content : [{ type: 'paragraph' }] };
+  return finishedWhole(finishAll(blocks, finish));
 }
 
 /**

@@ -31,6 +31,8 @@ export interface KnowledgeSource {
 }
 
 interface FieldIndex {
+  /** Where each stands in the list, by its id. */
+  places: ReadonlyMap<string, number>;
   byId: ReadonlyMap<string, Field>;
   byName: ReadonlyMap<string, Field>;
 }
@@ -44,6 +46,7 @@ function indexOf(fields: readonly Field[]): FieldIndex {
     // Where two share a name the first counts: written last here.
     const reversed = [...fields].reverse();
     index = {
+      places: new Map(reversed.map(({ id }, at) => [id, fields.length - 1 - at])),
       byId: new Map(reversed.map((field) => [field.id, field])),
       byName: new Map(reversed.map((field) => [field.name.toLocaleLowerCase(), field])),
     };
@@ -52,11 +55,15 @@ function indexOf(fields: readonly Field[]): FieldIndex {
   return index;
 }
 
+/** Where each field stands in the list, by its id: the first, if two have the same. */
+export const placesOf = (fields: readonly Field[]): ReadonlyMap<string, number> => indexOf(fields).places;
+
 /** A field by its id, else by its name, capitals ignored; null when there is none such. */
-export function findField(fields: readonly Field[], idOrName: string): Field | null {
-  const { byId, byName } = indexOf(fields);
-  return byId.get(idOrName) ?? byName.get(idOrName.toLocaleLowerCase()) ?? null;
-}
+export const findField = (fields: readonly Field[], idOrName: string): Field | null =>
+  foundIn(indexOf(fields), idOrName);
+
+const foundIn = ({ byId, byName }: FieldIndex, idOrName: string): Field | null =>
+  byId.get(idOrName) ?? byName.get(idOrName.toLocaleLowerCase()) ?? null;
 
 const labelsOf = (field: ChoiceField, answer: Extract<Answer, { kind: 'chosen' }>): string[] => [
   ...field.options.filter(({ id }) => answer.options.includes(id)).map(({ label }) => label),
@@ -132,12 +139,21 @@ function answerOfValue(value: Exclude<FormulaValue, Amount>): Answer | null {
 /** What a computed field comes to: an answer, nothing, or why it has none. */
 export type Computed = { answer: Answer | null } | { error: FormulaError };
 
+/** What must be so for the optional passages of a condition to stand: of one that is named, or of an option; null where it is neither. */
+export function conditionOf(conditions: readonly NamedCondition[], id: string): Condition | null {
+  const named = conditions.find((condition) => condition.id === id);
+  if (named || !id.includes('~')) return named?.when ?? null;
+  const [field, option] = id.split('~');
+  return { test: 'is', field: field!, value: option! };
+}
+
 /** What is known while one wording is filled: its answers, what is computed from them, and which passages stand. */
 export class Knowledge {
   // Made when first needed: most fillings compute nothing, and one is made for every filling.
   private computed: Map<string, Computed> | null = null;
   private computing: Set<string> | null = null;
   private held: Map<string, boolean> | null = null;
+  private index: FieldIndex | null = null;
 
   constructor(private readonly source: KnowledgeSource) {}
 
@@ -147,7 +163,7 @@ export class Knowledge {
 
   /** The field of that id, or of that name; null when there is none. */
   field(idOrName: string): Field | null {
-    return findField(this.source.fields, idOrName);
+    return foundIn((this.index ??= indexOf(this.source.fields)), idOrName);
   }
 
   /** What fills a field: what was given, else what is computed; undefined when it is still open. */
@@ -198,25 +214,19 @@ export class Knowledge {
     this.held ??= new Map();
     let held = this.held.get(id);
     if (held === undefined) {
-      const when = this.condition(id);
-      held = when ? this.test(when) : true;
+      held = this.meets(conditionOf(this.source.conditions, id));
       this.held.set(id, held);
     }
     return held;
   }
 
-  private condition(id: string): Condition | null {
-    const named = this.source.conditions.find((condition) => condition.id === id);
-    if (named || !id.includes('~')) return named?.when ?? null;
-    const [field, option] = id.split('~');
-    return { test: 'is', field: field!, value: option! };
-  }
-
-  private test(condition: Condition): boolean {
+  /** Whether a condition holds; null, one that is not known, does. */
+  meets(condition: Condition | null): boolean {
+    if (condition === null) return true;
     if ('of' in condition) {
       return condition.test === 'all'
-        ? condition.of.every((one) => this.test(one))
-        : condition.of.some((one) => this.test(one));
+        ? condition.of.every((one) => this.meets(one))
+        : condition.of.some((one) => this.meets(one));
     }
     const field = this.field(condition.field);
     const answer = field ? this.answerTo(field) : undefined;

@@ -1,7 +1,9 @@
 import { expect, test } from '@jest/globals';
 import type { Field } from '#core/entry';
 import { Knowledge } from './knowledge';
-import { fillPlainly } from './plainLine';
+import { emptyRecord } from '#core/record';
+import { fillPlainly, plainBlank } from './plainLine';
+import { plainRecord } from './plainRecord';
 
 const field: Field = {
   id: 'f',
@@ -16,14 +18,18 @@ const field: Field = {
 /** A line of one blank, at a sentence's beginning or not, filled. */
 const filled = (words: string, begins: boolean) =>
   fillPlainly(
-    { between: ['It is ', ' now.'], blanks: [{ field, form: 'as-is', begins }] },
-    new Knowledge({
-      fields: [field],
-      conditions: [],
-      day: '2026-11-25',
-      language: 'en-GB',
-      answerTo: () => ({ kind: 'text', text: words }),
-    }),
+    { between: ['It is ', ' now.'], blanks: [plainBlank(field, 'as-is', 0, begins)] },
+    {
+      know: new Knowledge({
+        fields: [field],
+        conditions: [],
+        day: '2026-11-25',
+        language: 'en-GB',
+        answerTo: () => ({ kind: 'text', text: words }),
+      }),
+      record: plainRecord(emptyRecord(), 'en-GB'),
+      given: [{ kind: 'text', text: words }],
+    },
   );
 
 test.each([

@@ -1,6 +1,6 @@
 import { dateInWords, DATE_FORMS, timeInWords, type DateForm } from '#core/calendar';
 import type { Answer } from '#core/draft';
-import { nestedBlanks, type Field } from '#core/entry';
+import { nestedBlanks, type ChoiceField, type Field } from '#core/entry';
 import {
   numberWords,
   PERSON_FORMS,
@@ -63,20 +63,45 @@ interface Writing {
   depth: number;
 }
 
+/** An option as it is put down. */
+interface OptionAsPut {
+  id: string;
+  /** Its words, without space around them. */
+  words: string;
+  hasBlanks: boolean;
+}
+
+const asPut = new WeakMap<ChoiceField, readonly OptionAsPut[]>();
+
+// A field does not change once it is made.
+function optionsAsPut(field: ChoiceField): readonly OptionAsPut[] {
+  let options = asPut.get(field);
+  if (!options) {
+    options = field.options.map(({ id, words, label }) => {
+      const put = (words ?? label).trim();
+      return { id, words: put, hasBlanks: put.includes('{') };
+    });
+    asPut.set(field, options);
+  }
+  return options;
+}
+
 function chosenWords(
   field: Field,
   { options, other = '' }: Chosen,
   { form, language, know, depth }: Writing,
 ): string {
   if (field.kind !== 'choice') return '';
-  const picked = field.options.filter((option) => options.includes(option.id));
   const words: string[] = [];
-  for (const { words: put, label } of picked) {
-    const word = filled(put ?? label, know, depth).trim();
+  let isPicked = false;
+  for (const option of optionsAsPut(field)) {
+    if (!options.includes(option.id)) continue;
+    isPicked = true;
+    const word = option.hasBlanks ? filled(option.words, know, depth).trim() : option.words;
     if (word !== '') words.push(word);
   }
   if (field.other && other.trim() !== '') words.push(other.trim());
-  if (picked.length === 0 && words.length === 0)
+  if (!isPicked && words.length === 0)
     return isNone({ options, other }) ? filled(field.none ?? '', know, depth) : '';
   if (field.join === 'lines' || form === 'lines') return words.join('\n');
   return joinAsProse(words, field.join, language);
@@ -127,7 +152,12 @@ const asWords = (value: number, form: BlankForm, language: string): string | nul
 /** The "s" that a number's noun takes in the plural, or nothing. */
 const pluralEnding = (value: number, language: string): string => wordFor(value, ['', 's'], language);
 
-function detailWords({ value, asOf }: Detail, { form, language }: Writing): string {
+/** The words of a detail in a blank of such a form, but for what `reshapes` names. */
+export function detailWords(
+  { value, asOf }: Pick<Detail, 'value' | 'asOf'>,
+  form: BlankForm,
+  language: string,
+): string {
   // Nearly all details are words, and no form of a day concerns them.
   if (value.kind === 'text') return value.text;
   if (value.kind === 'list' && form === 'lines') return value.items.join('\n');
@@ -184,9 +214,14 @@ function plainWords(field: Field, answer: Answer, writing: Writing): string {
     case 'alternate':
       return alternateWords(field, answer.index, writing);
     case 'detail':
-      return detailWords(answer, writing);
+      return detailWords(answer, form, language);
   }
 }
+
+/** The forms that change the words of an answer, whatever its kind. */
+const RESHAPING: ReadonlySet<BlankForm> = new Set(['silent', 'upper', 'capital', 'article']);
+
+export const reshapes = (form: BlankForm): boolean => RESHAPING.has(form);
 
 function wordsAt(
   field: Field,

@@ -108,7 +108,8 @@ const list = (path: string, items: string[], source: string, dates: (CalendarDat
 // A record does not change once it is read, so what it holds is put in order once.
 const storedIn = new WeakMap<CaseRecord, ReadonlyMap<string, Detail>>();
 
-function stored(record: CaseRecord, path: string): Detail | null {
+/** What a record holds as such, by path, without what is computed from it: what `lookUp` looks at first. The same map for the same record. */
+export function storedDetails(record: CaseRecord): ReadonlyMap<string, Detail> {
   let byPath = storedIn.get(record);
   if (!byPath) {
     const named = record.details.map((one) => ({
@@ -119,8 +120,10 @@ function stored(record: CaseRecord, path: string): Detail | null {
     byPath = new Map(named.reverse().map((detail) => [detail.path, detail]));
     storedIn.set(record, byPath);
   }
-  return byPath.get(path) ?? null;
+  return byPath;
 }
+
+const stored = (record: CaseRecord, path: string): Detail | null => storedDetails(record).get(path) ?? null;
 
 type Derive = (record: CaseRecord, today: CalendarDate, language: string) => Detail | null;
 

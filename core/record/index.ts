@@ -36,6 +36,7 @@ export {
   labelOfDetail,
   lookUp,
   seriesOf,
+  storedDetails,
 } from './details';
 export type { Detail, DetailPath } from './details';
 export { CORRECTABLE, correctedRecord, saidBySource, writtenDetail } from './correctedRecord';

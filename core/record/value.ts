@@ -38,7 +38,10 @@ function joiner(join: 'and' | 'or', language: string): Joiner {
   const [middle = '', last = ''] = between(['a', 'b', 'c']);
   return (items) => {
     if (items.length === 2) return items[0]! + pair + items[1]!;
-    return items.slice(0, -1).join(middle) + last + items[items.length - 1]!;
+    let joined = items[0]!;
+    for (let at = 1; at < items.length; at += 1)
+      joined += (at < items.length - 1 ? middle : last) + items[at]!;
+    return joined;
   };
 }
 
