@@ -118,9 +118,10 @@ export const GLOSSARY_ROUTES = define({
     path: '/api/preferences',
     access: 'member',
     atHand: 'team',
-    summary: "Saves the member's preferences.",
+    summary:
+      "Saves the member's preferences. With what they were when they were changed, nothing is saved where they are others by now.",
     status: 200,
-    body: PreferencesSchema,
+    body: PreferencesSchema.extend({ was: PreferencesSchema.optional() }),
     response: PreferencesSchema,
   },
 });

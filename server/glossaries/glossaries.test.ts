@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { Glossary, Imported, OwnUses, Problem, TrailLine } from '#contracts';
 import { eq, like } from 'drizzle-orm';
-import { readWordList } from '#core/glossary';
+import { readWordList, type Preferences } from '#core/glossary';
 import { termLists, terms } from '../db';
 import { beginList, dropListsOfNone, writeTerms } from '../termLists';
 import { startTestServer, type Caller, type TestServer } from '../testing/testServer';
@@ -195,6 +195,22 @@ test('uses add up for oneself alone, and preferences are kept', async () => {
   await imke.put('/api/preferences').send(liked).expect(200);
   expect((await imke.get('/api/preferences')).body).toEqual(liked);
   expect((await ruan.get('/api/preferences')).body).toMatchObject({ offers: 'margin' });
+});
+
+test('preferences changed on two computers at once: the second is told, and nothing is written over', async () => {
+  const desta = await server.as('desta');
+  const read = async () => (await desta.get('/api/preferences').expect(200)).body as Preferences;
+  const save = (was: Preferences, change: Partial<Preferences>) =>
+    desta.put('/api/preferences').send({ ...was, ...change, was });
+  const was = await read();
+  const answers = await Promise.all([save(was, { newsSeen: 3 }), save(was, { sendingWait: 60 })]);
+  expect(answers.map(({ status }) => status).sort()).toEqual([200, 412]);
+  expect(answers.find(({ status }) => status === 412)!.body).toMatchObject({ code: 'moved-on' });
+  const saved = await read();
+  expect([saved.newsSeen, saved.sendingWait].filter((one) => one !== undefined)).toHaveLength(1);
+  expect(saved).not.toHaveProperty('was');
+  await save(saved, { newsSeen: 4, sendingWait: 61 }).expect(200);
+  expect(await read()).toEqual({ ...was, newsSeen: 4, sendingWait: 61 });
 });
 
 test('all letters of its terms count until its keeper says which', async () => {

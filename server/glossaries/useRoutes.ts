@@ -2,7 +2,8 @@ import { desc, eq, sql, sum } from 'drizzle-orm';
 import type { AnyPgColumn } from 'drizzle-orm/pg-core';
 import type { Router } from 'express';
 import type { ToldUses } from '#contracts';
-import { DEFAULT_PREFERENCES } from '#core/glossary';
+import { isSame } from '#core/difference';
+import { DEFAULT_PREFERENCES, PreferencesSchema, type Preferences } from '#core/glossary';
 import type { Way } from '#core/savings';
 import type { Context } from '../context';
 import { preferences, type Queries, uses, waysBrought } from '../db';
@@ -10,6 +11,10 @@ import { visibleEntries } from '../bank';
 import { bind, Refusal } from '../http';
 
 const DAYS_SHOWN = 400;
+
+/** Preferences without what this version of the program does not know, as they come from a page. */
+const known = (content: Preferences): Preferences => PreferencesSchema.safeParse(content).data ?? content;
+
 const total = (column: Parameters<typeof sum>[0]) => sum(column).mapWith(Number);
 
 /** Pages that were offline tell what was used weeks ago; a wrong clock may be a little ahead. */
@@ -126,11 +131,22 @@ export function useRoutes(router: Router, context: Context): void {
     return row?.content ?? DEFAULT_PREFERENCES;
   });
 
-  bind(router, context, 'savePreferences', async ({ member, body }) => {
-    await db
-      .insert(preferences)
-      .values({ member: member.id, content: body })
-      .onConflictDoUpdate({ target: preferences.member, set: { content: body } });
-    return body;
+  bind(router, context, 'savePreferences', async ({ member, body: { was, ...content } }) => {
+    await db.transaction(async (tx) => {
+      // Two who change them at once come one after the other, also where none were saved yet.
+      await tx
+        .insert(preferences)
+        .values({ member: member.id, content: DEFAULT_PREFERENCES })
+        .onConflictDoNothing();
+      const ofMember = eq(preferences.member, member.id);
+      const [row] = await tx.select().from(preferences).where(ofMember).for('update');
+      if (was && !isSame(known(row!.content), was))
+        throw new Refusal(
+          'moved-on',
+          'Your preferences were changed on another page meanwhile. Nothing was saved: change them again.',
+        );
+      await tx.update(preferences).set({ content }).where(ofMember);
+    });
+    return content;
   });
 }

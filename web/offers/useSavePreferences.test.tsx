@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import { cleanup, renderHook } from '@testing-library/react';
+import { isSame } from '#core/difference';
 import { DEFAULT_PREFERENCES, type Preferences } from '#core/glossary';
 import { answering, refusal, type Sent } from '../../client/testing/answering';
 import { locksHere } from '../../client/testing/locksHere';
@@ -9,16 +10,22 @@ import { useSavePreferences } from './useSavePreferences';
 
 /** What the server has; `refuses`: why it takes nothing. */
 let server: { has: Preferences; refuses: string | null };
+/** What another computer does between the question and what is saved. */
+let quicker: (() => void) | null;
 let sent: Sent[];
 let restore: () => void;
 beforeEach(() => {
   locksHere();
   queryClient.clear();
   server = { has: DEFAULT_PREFERENCES, refuses: null };
+  quicker = null;
   ({ sent, restore } = answering((to, body) => {
     if (to === 'GET /api/preferences') return { json: server.has };
     if (server.refuses) return refusal('not-valid', server.refuses);
-    server.has = body as Preferences;
+    const { was, ...preferences } = body as Preferences & { was: Preferences };
+    quicker?.();
+    if (!isSame(was, server.has)) return refusal('moved-on', 'Changed meanwhile.');
+    server.has = preferences;
     return { json: server.has };
   }));
 });
@@ -39,6 +46,26 @@ test('what another window changed since the page asked stays, and is then seen h
   await settled(() => saving.current.mutate(waits(60)));
   expect(server.has).toMatchObject({ sendingWait: 60, newsSeen: 7 });
   expect(here()).toEqual(server.has);
+});
+
+test('where another computer saves in the same moment, both changes stay', async () => {
+  const saving = opened();
+  let times = 2;
+  quicker = () => {
+    if (times > 0) server.has = { ...server.has, newsSeen: 10 - (times -= 1) };
+  };
+  await settled(() => saving.current.mutate(waits(60)));
+  expect(server.has).toMatchObject({ sendingWait: 60, newsSeen: 10 });
+  expect(here()).toEqual(server.has);
+});
+
+test('where another computer does not stop saving, it is told, and the page has what the server has', async () => {
+  const saving = opened();
+  let news = 0;
+  quicker = () => (server.has = { ...server.has, newsSeen: (news += 1) });
+  await settled(() => saving.current.mutate(waits(60)));
+  expect(saving.current.error?.message).toBe('Changed meanwhile.');
+  expect(server.has.sendingWait).toBeUndefined();
 });
 
 test('several changes at once all stay', async () => {
