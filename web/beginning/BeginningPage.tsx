@@ -16,6 +16,8 @@ import { TryLeadIn } from './TryLeadIn';
 function useBegin() {
   const navigate = useNavigate();
   const [taken] = useState(() => new Set<string>());
+  // The same at each try: sent again after an answer that was lost, it makes no second leaf.
+  const [leaf] = useState(newLeaf);
   return useMutation({
     mutationFn: async ({
       rows,
@@ -29,7 +31,7 @@ function useBegin() {
       await beginTeam(rows, startersOf(rows, withSymbols), leadIn, taken);
       // The first cue is typed at once: its entry must be at hand by then.
       await queryClient.invalidateQueries({ queryKey: KEYS.bank });
-      return call('makeCase', { body: newLeaf() });
+      return call('makeCase', { body: leaf });
     },
     onSuccess: ({ id }) => void navigate(`/cases/${id}`),
     onSettled: () => {

@@ -2,19 +2,32 @@ import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, inWords } from '#client/api';
 import { KEYS, queryClient } from '../api';
+import { useShell } from '../shell';
 import { Button, Notice } from '../ui';
 
-/** A line to note something on an entry, for its keepers. */
+/** Notes that were begun and left, by who writes them and on what, until they are sent or given up. */
+const begun = new Map<string, string>();
+
+/** A line to note something on an entry, for its keepers. One that is left with Escape is there again when it is opened the next time. */
 export function NoteForm({ entry, done }: { entry: string; done: () => void }) {
-  const [text, setText] = useState('');
+  const { member } = useShell();
+  const key = `${member.id} ${entry}`;
+  const [text, setText] = useState(() => begun.get(key) ?? '');
+  const type = (words: string) => {
+    setText(words);
+    begun.set(key, words);
+  };
   const note = useMutation({
     mutationFn: () => call('note', { params: { entry }, body: { text } }),
     onSuccess: () => {
       void queryClient.invalidateQueries({ queryKey: KEYS.notes });
-      setText('');
-      done();
+      giveUp();
     },
   });
+  const giveUp = () => {
+    begun.delete(key);
+    done();
+  };
   const send = () => {
     if (text.trim() !== '' && !note.isPending) note.mutate();
   };
@@ -37,7 +50,7 @@ export function NoteForm({ entry, done }: { entry: string; done: () => void }) {
         maxLength={2000}
         className="input resize-none field-sizing-content text-[14px]"
         value={text}
-        onChange={({ target }) => setText(target.value)}
+        onChange={({ target }) => type(target.value)}
         onKeyDown={(event) => {
           if (event.key === 'Escape') done();
           if (event.key !== 'Enter' || event.shiftKey || event.nativeEvent.isComposing) return;
@@ -50,7 +63,7 @@ export function NoteForm({ entry, done }: { entry: string; done: () => void }) {
         <Button type="submit" disabled={note.isPending || text.trim() === ''}>
           Send the note
         </Button>
-        <Button look="text" onClick={done}>
+        <Button look="text" onClick={giveUp}>
           Cancel
         </Button>
       </p>

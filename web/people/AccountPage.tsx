@@ -1,60 +1,18 @@
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import type { Member, OwnDetails } from '#contracts';
+import type { Member } from '#contracts';
 import { NewPasswordField } from '../account';
 import { TakeTexts } from '../finished';
-import { ApiProblem, call, inWords } from '#client/api';
+import { call, inWords } from '#client/api';
 import { KEYS, queryClient, useTeam } from '../api';
 import { Figure, useShell } from '../shell';
 import { Button, Notice, TextField } from '../ui';
+import { DetailsForm } from './DetailsForm';
 import { JoinBrowser } from './JoinBrowser';
 import { LeavingForm } from './LeavingForm';
 import { SessionsPanel } from './SessionsPanel';
 import { SignaturesForm } from './SignaturesForm';
-
-function DetailsForm({ member }: { member: Member }) {
-  const { name, job, phone } = member;
-  const { register, handleSubmit, formState } = useForm<OwnDetails>({ values: { name, job, phone } });
-  const save = useMutation({
-    mutationFn: (body: OwnDetails) => call('saveOwnDetails', { body }),
-    onSuccess: (now) => queryClient.setQueryData(KEYS.session, now),
-  });
-  const faults = save.error instanceof ApiProblem ? (save.error.problem.faults ?? []) : [];
-  const faultOf = (place: string) => faults.find((fault) => fault.place === place)?.message;
-  return (
-    <form
-      aria-label="Your details"
-      noValidate
-      className="grid gap-4 px-9 py-5 max-[899px]:px-4"
-      onSubmit={(event) => void handleSubmit((given) => save.mutate(given))(event)}
-    >
-      <p className="text-[14px] text-soft">
-        Shared wording is signed with these: the wording is the same for all, the name at its foot is yours.
-      </p>
-      <TextField label="Name" autoComplete="name" error={faultOf('name')} {...register('name')} />
-      <TextField label="Job title" error={faultOf('job')} maxLength={100} {...register('job')} />
-      <TextField
-        label="Phone"
-        autoComplete="tel"
-        error={faultOf('phone')}
-        maxLength={60}
-        {...register('phone')}
-      />
-      <p className="text-[13px] text-soft">You sign in as {member.email}.</p>
-      {save.error && faults.length === 0 && <Notice tone="warning" title={inWords(save.error)} />}
-      {save.isSuccess && !formState.isDirty && <Notice title="Saved." />}
-      <Button
-        look="main"
-        type="submit"
-        disabled={!formState.isDirty || save.isPending}
-        className="justify-self-start"
-      >
-        Save your details
-      </Button>
-    </form>
-  );
-}
 
 interface Passwords {
   old: string;

@@ -167,7 +167,7 @@ function usePattern(index: BankIndex) {
   // The same until it is saved: sent again after an answer that was lost, it makes no second pattern.
   const ids = useLastingIds();
   const save = useMutation({
-    mutationFn: async () => {
+    mutationFn: async ({ title }: { title: string; given: string | null }) => {
       const content = entryOfPattern(title.trim(), collection?.language ?? 'en-GB', picked.pieces, joiner);
       const cues = cue === '' ? [] : [{ kind: 'typed' as const, text: cue }];
       const body = {
@@ -176,11 +176,12 @@ function usePattern(index: BankIndex) {
       };
       return (await keepEntry(member.id, body)).entry;
     },
-    onSuccess: (entry) => {
+    onSuccess: (entry, sent) => {
       takeKept(entry);
       ids.renew();
-      setTitle('');
-      setCue(null);
+      // What was typed meanwhile is for the next one.
+      setTitle((now) => (now === sent.title ? '' : now));
+      setCue((now) => (now === sent.given ? null : now));
     },
   });
   const isWhole = title.trim() !== '' && picked.pieces.length > 0 && place !== '';
@@ -198,6 +199,7 @@ function usePattern(index: BankIndex) {
       keepable,
       picked,
       save,
+      send: () => save.mutate({ title, given }),
       isWhole,
     },
   };
@@ -274,7 +276,7 @@ function PatternFields({ pattern }: { pattern: ReturnType<typeof usePattern> }) 
 /** Makes a pattern of names by picking its pieces, and saves it in the bank. */
 export function PatternForm({ index, tray }: { index: BankIndex; tray: Tray }) {
   const pattern = usePattern(index);
-  const { picked, joiner, title, save, isWhole } = pattern;
+  const { picked, joiner, title, save, send, isWhole } = pattern;
   const today = calendarToday();
   const [first] = tray.lines;
   const { ending } = splitName(first?.name ?? 'scan.pdf');
@@ -285,7 +287,7 @@ export function PatternForm({ index, tray }: { index: BankIndex; tray: Tray }) {
       className="grid gap-4 border-t border-hair px-9 py-5 max-[899px]:px-4"
       onSubmit={(event) => {
         event.preventDefault();
-        save.mutate();
+        if (isWhole && !save.isPending) send();
       }}
     >
       <h2 className="section-head">A pattern for one kind of paper</h2>
