@@ -15,7 +15,7 @@ import {
   rowLetter,
   sealOf,
   takenIn,
-  valuesOf,
+  conditionsOfColumn,
   type BatchSetup,
 } from '.';
 
@@ -148,12 +148,33 @@ describe('decisions', () => {
     const decider = new Decider(setupOf({ rules }));
     expect(ROWS.map((row) => decider.ruleFor(row)?.entry ?? null)).toEqual(['welcome', 'long', null]);
   });
-  test('of a column: its values, capitals aside, the most frequent first', () => {
+  describe('of a column', () => {
     const setup = setupOf();
-    expect(valuesOf(setup, setup.columns[6]!, [...ROWS, ['', '', '', '', '', '', 'ACCEPTED']])).toEqual([
-      { value: 'accepted', rows: 3 },
-      { value: 'Declined', rows: 1 },
-    ]);
+    const column = setup.columns[6]!;
+    const withValues = (values: readonly string[]) =>
+      conditionsOfColumn(
+        setup,
+        column,
+        values.map((value) => ['', '', '', '', '', '', value]),
+      );
+    test('are one for each value, capitals aside, the most frequent first', () => {
+      const { conditions, left } = conditionsOfColumn(setup, column, [
+        ...ROWS,
+        ['', '', '', '', '', '', 'ACCEPTED'],
+      ]);
+      const is = (value: string) => ({ test: 'is', field: column.id, value });
+      expect([conditions, left]).toEqual([[is('accepted'), is('Declined')], 0]);
+    });
+    test('are twenty at the most, for those that most rows have', () => {
+      const values = Array.from({ length: 25 }, (_, at) => `v${at}`);
+      const { conditions, left } = withValues([...values, 'v24', 'v24', 'v23']);
+      expect([conditions.length, left]).toEqual([20, 5]);
+      expect(conditions.slice(0, 2)).toMatchObject([{ value: 'v24' }, { value: 'v23' }]);
+    });
+    test('are none for a value of more words than a rule holds: cut, it would fit no row', () => {
+      const long = 'x'.repeat(201);
+      expect(withValues([long, long, 'short'])).toMatchObject({ conditions: [{ value: 'short' }], left: 1 });
+    });
   });
 });
 

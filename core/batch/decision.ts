@@ -40,8 +40,27 @@ export class Decider {
   }
 }
 
-/** The values of a column, those that stand in most rows first, with how many rows each. Capitals are ignored. */
-export function valuesOf(
+/** So many values of a column make rules at once: one of more is hardly a decision. */
+const MOST_RULES = 20;
+/** In characters: more words than a rule compares with. */
+const LONGEST_VALUE = 200;
+
+/** A condition for each of the values of a column, those that most rows have first; `left`: for how many there is none. */
+export function conditionsOfColumn(
+  setup: Pick<BatchSetup, 'columns'>,
+  column: Column,
+  rows: readonly (readonly string[])[],
+): { conditions: Condition[]; left: number } {
+  const values = valuesOf(setup, column, rows);
+  const taken = values.filter(({ value }) => value.length <= LONGEST_VALUE).slice(0, MOST_RULES);
+  return {
+    conditions: taken.map(({ value }) => ({ test: 'is', field: column.id, value })),
+    left: values.length - taken.length,
+  };
+}
+
+/** The values of a column, those that are in most rows first, with how many rows each. Capitals are ignored. */
+function valuesOf(
   setup: Pick<BatchSetup, 'columns'>,
   column: Column,
   rows: readonly (readonly string[])[],

@@ -2,13 +2,14 @@ import { useMemo } from 'react';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import type { BatchRow, Case } from '#contracts';
 import { calendarToday } from '#client/clock';
-import { columnFields, valuesOf, type BatchSetup, type Rule } from '#core/batch';
+import { columnFields, type BatchSetup, type Rule } from '#core/batch';
 import { entryIn, type BankIndex } from '#core/bank';
-import { fullWordings, type Condition } from '#core/entry';
+import { fullWordings } from '#core/entry';
 import { languageName } from '#core/language';
-import { ConditionEditor, EntryPick, firstTest } from '../../entry';
+import { ConditionEditor, EntryPick } from '../../entry';
 import { Figure } from '../../shell';
-import { ActingSelect, Button, moved } from '../../ui';
+import { Button, moved } from '../../ui';
+import { AddRules } from './AddRules';
 import { BatchHead } from './BatchHead';
 import { useRules } from './useRules';
 
@@ -111,9 +112,6 @@ function RuleLine({ rule, place, last, setup, index, rows, change, move, remove 
   );
 }
 
-/** So many values of a column make rules at once: one of more is no decision. */
-const MOST_VALUES = 20;
-
 interface Props {
   one: Case;
   setup: BatchSetup;
@@ -123,60 +121,6 @@ interface Props {
   /** Whether something is on its way to be kept. */
   isKeeping: boolean;
   showUndecided: () => void;
-}
-
-/** Adds rules: one for each value of a column, or one that is picked. */
-function AddRules({
-  setup,
-  rows,
-  isFirst,
-  add,
-}: Pick<Props, 'setup' | 'rows'> & { isFirst: boolean; add: (conditions: readonly Condition[]) => void }) {
-  const byColumn = (id: string) => {
-    const column = setup.columns.find((each) => each.id === id);
-    if (!column) return;
-    const values = valuesOf(
-      setup,
-      column,
-      rows.map(({ cells }) => cells),
-    );
-    add(
-      values
-        .slice(0, MOST_VALUES)
-        .map(({ value }) => ({ test: 'is', field: id, value: value.slice(0, 200) })),
-    );
-  };
-  return (
-    <>
-      <div className="mt-4 flex flex-wrap items-end gap-4">
-        <div className="w-64">
-          <ActingSelect
-            label={isFirst ? 'A column decides' : 'Add rules for each value of a column'}
-            value=""
-            act={byColumn}
-          >
-            <option value="">Choose a column</option>
-            {setup.columns.map(({ id, head }) => (
-              <option key={id} value={id}>
-                {head}
-              </option>
-            ))}
-          </ActingSelect>
-        </div>
-        {setup.columns.length > 0 && (
-          <Button onClick={() => add([firstTest(columnFields(setup.columns)[0]!, calendarToday())])}>
-            Add a rule
-          </Button>
-        )}
-      </div>
-      {isFirst && (
-        <p className="mt-4 text-[14px] text-soft">
-          Choose the column that says who gets which letter, such as one called “Decision”. For one letter to
-          all, add a rule that fits every row: “{setup.columns[0]?.head ?? 'Name'} is answered”.
-        </p>
-      )}
-    </>
-  );
 }
 
 interface OutcomeProps {
