@@ -5,7 +5,7 @@ import { finishedPassage, gapsOf, place, type PlaceRequest } from '#core/fill';
 import { plainText, type Passage } from '#core/passage';
 import { emptyRecord } from '#core/record';
 import { anyAnswers, anyEntry } from '#core/testing';
-import { beginFilling, finishedParts, gapsIn, stepsOf, withAnswers, withConfirmed } from '.';
+import { beginFilling, finishedParts, gapsIn, stepsOf, typedAnswers, withAnswers, withConfirmed } from '.';
 
 const requestOf = (content: EntryContent, answers: PlaceRequest['answers'] = {}): PlaceRequest => ({
   entry: { id: 'e', revision: 1, content },
@@ -34,6 +34,48 @@ const text = (words: string, ...marks: object[]) => ({
 const entryOf = (passage: Passage, fields: Field[] = []) => ({
   ...newEntry('Fed', 'en-GB', passage),
   fields,
+});
+
+describe('filled from one record and then from another', () => {
+  const recordOf = (name: string, sex: string) => ({
+    ...emptyRecord(),
+    details: Object.entries({ name, sex }).map(([path, value]) => ({
+      ...{ path, value: { kind: 'text' as const, text: value } },
+      ...{ source: 'Case', asOf: null },
+    })),
+  });
+  const fields = [
+    field({ id: 'name', name: 'Name', kind: 'detail', path: 'name' } as Partial<Field> & { kind: 'detail' }),
+    field({ id: 'who', name: 'Who', kind: 'person' }),
+    field({ id: 'food', kind: 'text', starting: '' } as Partial<Field> & { kind: 'text' }),
+  ];
+  const content = entryOf(
+    lineOf(blank('name'), text(': '), blank('who'), text(' eats '), blank('food')),
+    fields,
+  );
+  const read = (filling: ReturnType<typeof beginFilling>) =>
+    plainText(finishedParts(filling, ALONE).at(-1)!.passage);
+  const first = () => beginFilling({ ...requestOf(content), record: recordOf('Bramble', 'male') });
+  const then = (filling: ReturnType<typeof beginFilling>) =>
+    beginFilling({
+      ...requestOf(content, typedAnswers(filling)),
+      record: recordOf('Fern', 'female'),
+    });
+
+  test('what the first told gives way, pronouns too; what was typed stays', () => {
+    const filling = withAnswers(first(), { food: { kind: 'text', text: 'worms' } });
+    expect(read(filling)).toBe('Bramble: he eats worms');
+    expect(read(then(filling))).toBe('Fern: she eats worms');
+  });
+
+  test('what was given by hand in place of what it told stays too', () => {
+    const filling = withAnswers(first(), {
+      name: { kind: 'text', text: 'Bram' },
+      who: { kind: 'person', person: 'they', known: false },
+      food: { kind: 'text', text: 'worms' },
+    });
+    expect(read(then(filling))).toBe('Bram: they eats worms');
+  });
 });
 
 describe('an entry that is filled by itself', () => {

@@ -1,7 +1,15 @@
 import type { TypedCase } from '#core/cue';
 import type { Answer, Answers, DraftDocument, Placement } from '#core/draft';
 import { NEVER_ASKED, type Field } from '#core/entry';
-import { finishedPassage, gapsOf, place, refillPassage, type Gap, type PlaceRequest } from '#core/fill';
+import {
+  finishedPassage,
+  gapsOf,
+  isByHand,
+  place,
+  refillPassage,
+  type Gap,
+  type PlaceRequest,
+} from '#core/fill';
 import {
   followCase,
   joinAtCaret,
@@ -49,6 +57,14 @@ export function withAnswers(filling: Filling, given: Readonly<Record<string, Ans
   }));
   return { ...filling, placement, parts };
 }
+
+/** The answers that a person gave: those that a record or the writer's details told are not among them, and are told anew. */
+export const typedAnswers = ({ placement: { answers } }: Filling): Answers =>
+  Object.fromEntries(
+    Object.entries(answers).filter(
+      ([, answer]) => (answer.kind !== 'detail' && answer.kind !== 'person') || isByHand(answer),
+    ),
+  );
 
 const isUnconfirmed = (inline: Inline) => inline.marks?.some(({ type }) => type === 'confirm') ?? false;
 

@@ -3,6 +3,7 @@ export {
   finishedParts,
   gapsIn,
   stepsOf,
+  typedAnswers,
   withAnswers,
   withConfirmed,
   type Filling,

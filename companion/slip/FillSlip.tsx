@@ -55,6 +55,12 @@ function useFilling({ begun, bringing, remembered, inWording, inRecord, putIn }:
   const [current, setCurrent] = useState(() => idOfFirst(begun));
   const [said, say] = useState<string | null>(null);
   const presses = usePresses();
+  // What is read of a record comes later than the next key: the answers by then are kept.
+  const latest = useRef(begun);
+  useEffect(() => {
+    latest.current = filling;
+  });
+  const isPutting = useRef(false);
   const boxes = useMemo(() => boxesBeside(bringing.box), [bringing.box]);
   const [places, setPlaces] = useState<Places>(
     () =>
@@ -69,7 +75,14 @@ function useFilling({ begun, bringing, remembered, inWording, inRecord, putIn }:
   const at = found < 0 ? Math.max(0, steps.length - 1) : found;
   const put = async () => {
     const [gap] = gapsIn(filling);
-    if (!gap) return say(await putIn(filling, places, presses.soFar()));
+    if (!gap) {
+      // Pressed twice it goes in once.
+      if (isPutting.current) return;
+      isPutting.current = true;
+      say(await putIn(filling, places, presses.soFar()));
+      isPutting.current = false;
+      return;
+    }
     const open = steps.find((one) =>
       gap.kind === 'answer' ? idOf(one) === gap.field : one.kind === 'confirm',
     );
@@ -95,7 +108,7 @@ function useFilling({ begun, bringing, remembered, inWording, inRecord, putIn }:
     fillFrom: async ({ label, read }: FillFrom) => {
       const record = await read();
       if (!record) return say(`${label}: nothing could be read there. Your answers are as they were.`);
-      const next = inRecord(record, filling);
+      const next = inRecord(record, latest.current);
       setFilling(next);
       setCurrent(idOfFirst(next));
       say(null);

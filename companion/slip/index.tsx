@@ -1,8 +1,7 @@
 import type { ReactNode } from 'react';
 import { createRoot, type Root } from 'react-dom/client';
-import { beginFilling, finishedParts, type Filling } from '#client/filling';
+import { beginFilling, finishedParts, typedAnswers, type Filling } from '#client/filling';
 import { clockNow } from '#client/clock';
-import type { Answers } from '#core/draft';
 import { toHtml } from '#core/exchange';
 import { plainPassage } from '#core/passage';
 import { answersFromGroups, type PlaceRequest } from '#core/fill';
@@ -90,10 +89,6 @@ async function sourcesFor(box: Box, { entry, included }: EntryToFill, written: W
       : [{ label: `From ${openCase}`, letter: 'C', read: () => ask('open-case', {}) }]),
   ];
 }
-
-/** The answers of a filling that no record told. */
-const typedIn = ({ placement: { answers } }: Filling): Answers =>
-  Object.fromEntries(Object.entries(answers).filter(([, { kind }]) => kind !== 'detail'));
 
 /** A few letters behind words with formatting: spaces at their edges are kept. */
 const asHtml = (text: string): string =>
@@ -199,7 +194,7 @@ async function bring(bringing: Bringing): Promise<void> {
     <FillSlip
       {...{ bringing, toFill, begun, sources }}
       // What an earlier record told gives way; what was typed stays.
-      inRecord={(record, filling) => again(filling, { record, answers: typedIn(filling) })}
+      inRecord={(record, filling) => again(filling, { record, answers: typedAnswers(filling) })}
       ready={(slip) => void replay(slip, watching).then((left) => watching.typeHeld(box, left))}
       inWording={(wording, filling) => again(filling, { wording })}
       remembered={watching.boxes()}

@@ -8,7 +8,7 @@ export type { Pickable } from './picking';
 export { pickablesOf, pickedIn, matchingPickables, MOST_BY_KEY, picking, otherwise, OTHER } from './picking';
 export type { AnswerProblem, Clock } from './readAnswer';
 export { answersFromRecord } from './answersFromRecord';
-export { followedAnswers } from './followedAnswers';
+export { followedAnswers, isByHand } from './followedAnswers';
 export { copiedDraft } from './copiedDraft';
 export { Knowledge, knowledgeOf } from './knowledge';
 export { wordingToRead } from './wordingToRead';

@@ -115,34 +115,28 @@ function CueIndex({ sections }: { sections: readonly Printed[][] }) {
 }
 
 /** Those with a cue that were placed most by the reader; where they are few, the others of their reach after them. */
-function Card({
-  sections,
-  mine,
-}: {
-  sections: readonly Printed[][];
-  mine: Readonly<Record<string, number>>;
-}) {
-  const most = sections
+const onCard = (sections: readonly Printed[][], mine: Readonly<Record<string, number>>): Printed[] =>
+  sections
     .flat()
     .filter(({ cue, entry }) => cue !== null && !entry.content.retired)
     .sort((a, b) => (mine[b.entry.id] ?? 0) - (mine[a.entry.id] ?? 0))
     .slice(0, ON_A_CARD);
-  return (
-    <section className="paper-card">
-      <CueList printed={most} />
-    </section>
-  );
-}
 
-function Choices({
-  layout,
-  put,
-  count,
-}: {
+const countOf = (count: number, what: Layout['what']): string => {
+  if (what === 'card') return count === 1 ? 'one cue' : `${count.toLocaleString()} cues`;
+  return count === 1 ? 'one entry' : `${count.toLocaleString()} entries`;
+};
+
+interface ChoicesProps {
   layout: Layout;
   put: (part: Partial<Layout>) => void;
+  /** How many entries, or cues, are on the paper. */
   count: number;
-}) {
+  /** Whether all of them have come. */
+  isWhole: boolean;
+}
+
+function Choices({ layout, put, count, isWhole }: ChoicesProps) {
   return (
     <section
       aria-label="How it is printed"
@@ -180,8 +174,8 @@ function Choices({
           </Tick>
         </>
       )}
-      <Button look="main" disabled={count === 0} onClick={() => window.print()}>
-        Print {count === 1 ? 'one entry' : `${count.toLocaleString()} entries`}
+      <Button look="main" disabled={count === 0 || !isWhole} onClick={() => window.print()}>
+        Print {countOf(count, layout.what)}
       </Button>
       <Link to="/bank" className="py-1 text-elder underline">
         Back to the bank
@@ -231,6 +225,7 @@ function Paper({ index }: { index: BankIndex }) {
     () => printedOf(index, wanted, state?.ids ? new Set(state.ids) : null, state?.order ?? 'title'),
     [index, wanted, state],
   );
+  const card = useMemo(() => onCard(sections, placed?.mine ?? {}), [sections, placed]);
   const name = wanted === '' ? 'The bank' : (index.collections.get(wanted)?.name ?? 'The bank');
   const title = layout.what === 'card' ? `Cues of ${member.name}` : name;
   const day = dayInWords(`${calendarToday()}T12:00:00`);
@@ -240,7 +235,8 @@ function Paper({ index }: { index: BankIndex }) {
       <Choices
         layout={layout}
         put={(part) => setLayout({ ...layout, ...part })}
-        count={sections.reduce((sum, { length }) => sum + length, 0)}
+        count={layout.what === 'card' ? card.length : sections.flat().length}
+        isWhole={isHere}
       />
       {!isHere && <Loading what="the bank" />}
       <main id="leaf" className="paper" data-paper={layout.paper} aria-label="As it is printed">
@@ -249,7 +245,9 @@ function Paper({ index }: { index: BankIndex }) {
           <p>{day}</p>
         </header>
         {layout.what === 'card' ? (
-          <Card sections={sections} mine={placed?.mine ?? {}} />
+          <section className="paper-card">
+            <CueList printed={card} />
+          </section>
         ) : (
           <>
             <SheetOnPaper

@@ -94,6 +94,7 @@ function useClassZip(one: Assignment) {
   const [done, setDone] = useState(0);
   const zip = useMutation({
     mutationFn: async () => {
+      setDone(0);
       // With what reads and writes docx: fetched only by those who take something away.
       const { classZip } = await import('./classZip');
       const { blob, count } = await classZip(one, member, setDone);
