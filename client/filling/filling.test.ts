@@ -45,9 +45,9 @@ describe('filled from one record and then from another', () => {
     })),
   });
   const fields = [
-    field({ id: 'name', name: 'Name', kind: 'detail', path: 'name' } as Partial<Field> & { kind: 'detail' }),
+    field({ id: 'name', name: 'Name', kind: 'detail', path: 'name' }),
     field({ id: 'who', name: 'Who', kind: 'person' }),
-    field({ id: 'food', kind: 'text', starting: '' } as Partial<Field> & { kind: 'text' }),
+    field({ id: 'food', kind: 'text', starting: '' }),
   ];
   const content = entryOf(
     lineOf(blank('name'), text(': '), blank('who'), text(' eats '), blank('food')),

@@ -22,12 +22,11 @@ const collection = (id: string) =>
     kindsOfWork: [],
     cueRules: DEFAULT_CUE_RULES,
   }) as unknown as Collection;
-const entry = (id: string, of: string, cue?: string): Entry =>
-  ({
-    ...{ id, collection: of, revision: 1, savedBy: '', savedAt: '2026-11-30T09:00:00.000Z', reason: '' },
-    content: { ...newEntry(id, 'en-GB'), cues: cue ? [{ text: cue }] : [] },
-    varies: null,
-  }) as unknown as Entry;
+const entry = (id: string, of: string, cue?: string): Entry => ({
+  ...{ id, collection: of, revision: 1, savedBy: '', savedAt: '2026-11-30T09:00:00.000Z', reason: '' },
+  content: { ...newEntry(id, 'en-GB'), cues: cue ? [{ text: cue }] : [] },
+  varies: null,
+});
 const ENTRIES = [entry('Fed', 'ward', 'f'), entry('Seen', 'ward', 's'), entry('Kept', 'ward')];
 
 let restore: () => void;
