@@ -12,6 +12,14 @@ interface News {
 /** What is new, newest first. Something that changes how people work is written here with it. */
 export const NEWS: readonly News[] = [
   {
+    number: 41,
+    day: '2026-12-02',
+    title: 'What you began to type stays',
+    words:
+      'A note on an entry that you leave with Escape is there when you open it again. What you type into your own details stays while they are saved, and preferences changed on two computers at once are both kept. Where a column of a batch has more values than rules are made for, you are told.',
+    at: { label: 'Your account', to: '/account' },
+  },
+  {
     number: 40,
     day: '2026-12-01',
     title: 'Your keys go on, and more comes back with Undo',
