@@ -8,6 +8,7 @@ import { members } from './db';
 import { Page, settled } from './testing/page';
 import { calls } from './testing/rightsCalls';
 import {
+  type Asked,
   bodyOf,
   collection,
   deletion,
@@ -72,8 +73,10 @@ describe('the table of rights', () => {
   test.each(Object.keys(RIGHTS) as (keyof typeof RIGHTS)[])('%s', async (route) => {
     const { method, path: template } = ROUTES[route];
     const outcomes: [CallerName, Outcome][] = [];
+    let asked: Asked | null = null;
     for (const caller of CALLERS) {
-      const { params = {}, body, version = 1, headers = {} } = (await calls[route]?.()) ?? {};
+      asked ??= (await calls[route]?.()) ?? {};
+      const { params = {}, body, version = 1, headers = {} } = asked;
       const request = world.callers[caller]
         [method](template.includes(':') ? pathFor(route, params as never) : template)
         .set('If-Match', `"${version}"`)
@@ -81,7 +84,10 @@ describe('the table of rights', () => {
       const response = await (body === undefined ? request : request.send(body as object));
       if (!BADLY_SENT.includes(route))
         expect((response.body as Problem | undefined)?.code).not.toBe('not-valid');
-      outcomes.push([caller, outcomeOf(response)]);
+      const outcome = outcomeOf(response);
+      outcomes.push([caller, outcome]);
+      // What was refused has changed nothing: the next one asks the same.
+      if (outcome === 'ok') asked = null;
     }
     expect(outcomes).toEqual(CALLERS.map((caller, at) => [caller, RIGHTS[route][at]]));
   });
